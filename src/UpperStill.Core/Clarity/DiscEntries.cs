@@ -1,0 +1,43 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Clarity;
+
+/// <summary>What was seen when a mark was read.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<DiscEvent>))]
+public enum DiscEvent
+{
+    /// <summary>The disc was just lost on the way down.</summary>
+    [JsonStringEnumMemberName("disappeared")] Disappeared,
+
+    /// <summary>The disc was seen again on the way up.</summary>
+    [JsonStringEnumMemberName("reappeared")] Reappeared,
+}
+
+/// <summary>How a clarity reading ended, where not in two plain marks.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<DiscOutcome>))]
+public enum DiscOutcome
+{
+    /// <summary>The disc lay on the bottom and was still in sight: deeper than the sounding, right-censored.</summary>
+    [JsonStringEnumMemberName("on-bottom")] OnBottom,
+
+    /// <summary>Lost in plants: not a clarity reading.</summary>
+    [JsonStringEnumMemberName("in-plants")] InPlants,
+
+    /// <summary>Lost in sediment that we stirred up: wait or move.</summary>
+    [JsonStringEnumMemberName("in-mud")] InMud,
+
+    /// <summary>Not taken, for a reason.</summary>
+    [JsonStringEnumMemberName("not-taken")] NotTaken,
+}
+
+/// <summary>Body of the entry <c>disc-mark</c>: one mark on the line.</summary>
+/// <param name="Lowering">Which lowering, from 1.</param>
+/// <param name="Event">Lost or seen again.</param>
+/// <param name="Depth">The mark as read.</param>
+/// <param name="Observer">Who looked.</param>
+public sealed record DiscMarkBody(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null);
+
+/// <summary>Body of the entry <c>disc-outcome</c>.</summary>
+/// <param name="Outcome">How it ended.</param>
+public sealed record DiscOutcomeBody(DiscOutcome Outcome);

@@ -1,0 +1,106 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Clarity;
+
+/// <summary>A mark that could be read.</summary>
+internal sealed record ReadMark(DiscMark Mark, Length Length);
+
+/// <summary>One lowering: its marks, and its depth once all marks of the school are there.</summary>
+internal sealed record Lowering(int Number, string? Observer, IReadOnlyList<ReadMark> Marks, decimal? DepthM)
+{
+    internal IReadOnlyList<Guid> Entries => [.. Marks.Select(m => m.Mark.Entry).OfType<Guid>()];
+
+    internal Length? At(DiscEvent seen) => Marks.FirstOrDefault(m => m.Mark.Event == seen)?.Length;
+}
+
+/// <summary>The marks of a request parsed, grouped by lowering, and judged one by one.</summary>
+internal sealed class ReadMarks
+{
+    private readonly ClarityRequest request;
+
+    internal ReadMarks(ClarityRequest request)
+    {
+        this.request = request;
+        Limits = request.Checks ?? new CheckLimits();
+        Sounding = request.Sounding?.Read().Length;
+        List<ReadMark> read = [];
+        foreach (var mark in request.Marks)
+        {
+            var (length, finding) = mark.Depth.Read();
+            Add(finding, mark);
+            if (length is { } value)
+            {
+                read.Add(new ReadMark(mark, value));
+                Add(FinerThanTheLine(value), mark);
+            }
+        }
+
+        Native = read.Count > 0 ? read[0].Length.Unit : request.Line?.Unit ?? LengthUnit.Metre;
+        Lowerings = [.. read.GroupBy(m => m.Mark.Lowering).OrderBy(g => g.Key).Select(g => Group(g.Key, [.. g]))];
+        foreach (var lowering in Lowerings)
+        {
+            Findings.AddRange(ClarityChecks.Pair(lowering, this));
+        }
+    }
+
+    internal CheckLimits Limits { get; }
+
+    internal Length? Sounding { get; }
+
+    internal LengthUnit Native { get; }
+
+    internal IReadOnlyList<Lowering> Lowerings { get; }
+
+    internal List<Finding> Findings { get; } = [];
+
+    internal string Show(decimal metres) => LengthText.Show(metres, Native, request.Reader);
+
+    internal string Show(Length length) => LengthText.Show(length, request.Reader);
+
+    /// <summary>Further apart than both limits of a pair.</summary>
+    internal bool Apart(decimal a, decimal b) =>
+        Math.Abs(a - b) > Limits.PairApartM && Math.Abs(a - b) > (a + b) / 2 * Limits.PairApartPercent / 100;
+
+    internal static IEnumerable<WorkingInput> Inputs(IEnumerable<Lowering> lowerings) =>
+        from lowering in lowerings
+        from mark in lowering.Marks
+        let name = (mark.Mark.Event == DiscEvent.Disappeared ? "lost" : "seen again")
+            + $", reading {lowering.Number}" + (lowering.Observer is null ? string.Empty : $", {lowering.Observer}")
+        select new WorkingInput(name, LengthText.Write(mark.Length), mark.Mark.Entry);
+
+    private Lowering Group(int number, IReadOnlyList<ReadMark> marks)
+    {
+        var wanted = request.Settings.Events;
+        List<ReadMark> used = [];
+        foreach (var seen in wanted)
+        {
+            // Two values for one mark are a finding of the visit; the later one stands until a person decides.
+            if (marks.LastOrDefault(m => m.Mark.Event == seen) is { } mark)
+            {
+                used.Add(mark);
+            }
+        }
+
+        var whole = used.Count == wanted.Count;
+        return new Lowering(
+            number, marks[0].Mark.Observer, used, whole ? used.Sum(m => m.Length.Metres) / used.Count : null);
+    }
+
+    private Finding? FinerThanTheLine(Length length) =>
+        request.Line?.MarkEveryM is { } every && length.ResolutionMetres < every / 5
+            ? Finding.Note(
+                "off-the-marks", $"{LengthText.Write(length)} is finer than this line can be read.", $"Its marks are {request.Line.MarkEvery.Written} apart.",
+                "It is kept as written and rounded once at the end.")
+            : null;
+
+    private void Add(Finding? finding, DiscMark mark)
+    {
+        if (finding is not null)
+        {
+            Findings.Add(finding with { Beside = Beside.Clarity, About = mark.Entry is { } id ? [id] : [] });
+        }
+    }
+}

@@ -1,0 +1,33 @@
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Composites;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Visits;
+
+namespace UpperStill.Core.Operations;
+
+/// <summary>The one table of operations.</summary>
+public static class OperationTable
+{
+    /// <summary>Every operation, by name.</summary>
+    public static IReadOnlyDictionary<string, Operation> All { get; } = new Operation[]
+    {
+        new Operation<LengthRequest, LengthResult>(
+            "length", "Reads a length as people type it, such as 12 9 or 3.85, and says what it means or what is wrong.",
+            CoreJson.Default.LengthRequest, CoreJson.Default.LengthResult, LengthOperation.Work),
+        new Operation<ClarityRequest, ClarityResult>(
+            "clarity", "Works out a clarity (Secchi depth) from marks on the line by the programme's school, with its working and findings.",
+            CoreJson.Default.ClarityRequest, CoreJson.Default.ClarityResult, ClarityRule.Work),
+        new Operation<CompositeRequest, CompositeResult>(
+            "composite-depth", "Works out how deep to take a composite: the lit layer, kept off the bottom, to the nearest mark of the line.",
+            CoreJson.Default.CompositeRequest, CoreJson.Default.CompositeResult, CompositeRule.Work),
+        new Operation<ClarityYearsRequest, ClarityYearsResult>(
+            "clarity-years", "Sums up a station's clarity by year, with the least count observed and censored readings named.",
+            CoreJson.Default.ClarityYearsRequest, CoreJson.Default.ClarityYearsResult, ClarityYears.Work),
+        new Operation<FoldRequest, FieldSheet>(
+            "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
+            CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),
+        new Operation<Entry, EntryRefusal>(
+            "check-entry", "Says whether an entry can be kept at all, before it is written.",
+            CoreJson.Default.Entry, CoreJson.Default.EntryRefusal, e => new EntryRefusal(EntryCheck.Refusal(e))),
+    }.ToDictionary(o => o.Name, StringComparer.Ordinal);
+}

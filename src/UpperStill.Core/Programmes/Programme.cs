@@ -1,0 +1,48 @@
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Composites;
+
+namespace UpperStill.Core.Programmes;
+
+/// <summary>The rules a group of samplers follows: one school for each step. Versioned; a visit names the version it was made under.</summary>
+/// <param name="Code">Identity, for example <c>town-lakes</c>.</param>
+/// <param name="Version">Counts up from 1.</param>
+/// <param name="Name">The name people use.</param>
+/// <param name="Hours">When readings may be made, local time.</param>
+/// <param name="Clarity">The clarity school.</param>
+/// <param name="Composite">The composite school.</param>
+/// <param name="Summary">How a season is summed up.</param>
+/// <param name="Checks">The limits of the checks at the moment of entry.</param>
+public sealed record Programme(
+    string Code, int Version, string Name, HoursWindow Hours, ClaritySettings Clarity, CompositeSettings Composite, SummarySettings Summary, CheckLimits Checks);
+
+/// <summary>A window of local time.</summary>
+/// <param name="From">First minute.</param>
+/// <param name="Until">Last minute.</param>
+public sealed record HoursWindow(TimeOnly From, TimeOnly Until);
+
+/// <summary>The window and the least count of a season's statistic.</summary>
+/// <param name="FromMonth">First month, 1–12.</param>
+/// <param name="UntilMonth">Last month, 1–12.</param>
+/// <param name="LeastReadings">Fewer readings give no mean.</param>
+public sealed record SummarySettings(int FromMonth, int UntilMonth, int LeastReadings);
+
+/// <summary>Limits of the checks; each default is the common practice. Depths in metres.</summary>
+/// <param name="PairApartM">A pair further apart than this and than <paramref name="PairApartPercent"/> is to be repeated.</param>
+/// <param name="PairApartPercent">Per cent of the pair's mean.</param>
+/// <param name="ObserversDifferPercent">Per cent of the readings' mean.</param>
+/// <param name="BottomToleranceM">How near the sounding counts as the bottom.</param>
+/// <param name="SoundingDiffersPercent">Per cent of the known depth.</param>
+/// <param name="SoundingDiffersLeastM">Never finer than this.</param>
+/// <param name="UnusualMads">Scaled median absolute deviations beyond which a value is unusual.</param>
+/// <param name="UnusualLeastCount">Values of the month needed before that is asked.</param>
+/// <param name="ClockOffS">Seconds by which a device's clock may differ from the server's.</param>
+public sealed record CheckLimits(
+    decimal PairApartM = 0.3m,
+    decimal PairApartPercent = 10m,
+    decimal ObserversDifferPercent = 10m,
+    decimal BottomToleranceM = 0.1m,
+    decimal SoundingDiffersPercent = 10m,
+    decimal SoundingDiffersLeastM = 0.3m,
+    decimal UnusualMads = 3.5m,
+    int UnusualLeastCount = 10,
+    int ClockOffS = 300);

@@ -1,0 +1,199 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using UpperStill.Core.Findings;
+
+namespace UpperStill.Core.Quantities;
+
+/// <summary>
+/// Reads a length as people type it: <c>12 9</c>, <c>12'9"</c>, <c>12 ft 9 in</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151 in</c>, <c>12 9 1/2</c>.
+/// Nothing is guessed: what can be read two ways is refused with a finding that says so.
+/// </summary>
+public static partial class LengthParser
+{
+    /// <summary>More than the deepest sea; a larger number is a slip of the hand.</summary>
+    public const decimal GreatestMetres = 11_000m;
+
+    private const int LongestText = 40;
+
+    /// <summary>Reads <paramref name="written"/>; a unit typed with the number wins over <paramref name="unit"/>.</summary>
+    /// <param name="written">The text as typed.</param>
+    /// <param name="unit">The unit of the line or box; null where it is not known.</param>
+    /// <returns>The length, or the finding that stands in its way; a finding may also come with a length.</returns>
+    public static (Length? Length, Finding? Finding) Parse(string? written, LengthUnit? unit)
+    {
+        var text = Tidy(written);
+        if (text.Length == 0)
+        {
+            return Stop("number-missing", "Nothing is written here.", "An empty box is not a depth.", "Type the mark as you read it.");
+        }
+
+        if (text.Length > LongestText)
+        {
+            return Unreadable(text[..LongestText] + "…");
+        }
+
+        if (text.StartsWith('-') || text.StartsWith('−'))
+        {
+            return Stop(
+                "number-negative", $"{text} is above the water.", "Depth counts downward from the surface.", "Type it without the minus sign.");
+        }
+
+        if (ThousandsOrDecimals().IsMatch(text))
+        {
+            return Stop(
+                "number-comma", $"{text} can be read two ways.", "A comma before three digits may mark thousands or a fraction.",
+                "Type it again with a point for the fraction.");
+        }
+
+        text = DecimalComma().Replace(text, ".");
+        if (FeetAndInches().Match(text) is { Success: true } pair && (pair.Groups["mark"].Success || unit is null or LengthUnit.FootInch or LengthUnit.Foot))
+        {
+            return FromFeetAndInches(pair);
+        }
+
+        return Single().Match(text) is { Success: true } single ? FromSingle(single, unit) : Unreadable(text);
+    }
+
+    private static (Length?, Finding?) FromFeetAndInches(Match match)
+    {
+        if (Number(match.Groups["feet"].Value) is not { } feet || Inches(match) is not { } inches)
+        {
+            return Unreadable(match.Value);
+        }
+
+        if (feet % 1 != 0 || inches >= 12)
+        {
+            return Stop(
+                "inches-too-many",
+                $"{Decimals.Text(feet)} ft {Decimals.Text(inches)} in is not a length on this line.",
+                "Feet are whole and inches under 12.",
+                "Type it again.");
+        }
+
+        var step = match.Groups["denominator"].Success
+            ? 1m / Number(match.Groups["denominator"].Value)!.Value
+            : StepOf(match.Groups["inches"].Value);
+        return Limit(new Length(Decimals.Plain((feet * 12) + inches), LengthUnit.FootInch, step));
+    }
+
+    private static (Length?, Finding?) FromSingle(Match match, LengthUnit? unit)
+    {
+        var digits = match.Groups["value"].Value;
+        if (Number(digits) is not { } value)
+        {
+            return Unreadable(match.Value);
+        }
+
+        var step = StepOf(digits);
+        var named = UnitNamed(match.Groups["unit"].Value);
+        if ((named ?? unit) is not { } chosen)
+        {
+            return Stop(
+                "unit-missing", $"{Decimals.Text(value)} has no unit.", "It could be read two ways and is lost if we guess.",
+                "Choose the unit on the line or meter, or \"unknown\": then it is kept but not used.", noWayRound: true);
+        }
+
+        // A lone number on a line in feet and inches is feet; with a point it may have been meant as inches.
+        if (chosen == LengthUnit.FootInch || (named == LengthUnit.Foot && unit == LengthUnit.FootInch))
+        {
+            if (value % 1 == 0 && step == 1)
+            {
+                return Limit(new Length(value * 12, LengthUnit.FootInch, 12));
+            }
+
+            var (length, finding) = Limit(new Length(Decimals.Plain(value), LengthUnit.Foot, step));
+            return (length, finding ?? DecimalFeet(value, digits));
+        }
+
+        return Limit(new Length(Decimals.Plain(value), chosen, step));
+    }
+
+    private static Finding DecimalFeet(decimal value, string digits)
+    {
+        var parts = digits.Split('.');
+        var meant = $"{(parts[0].Length == 0 ? "0" : parts[0])} ft {parts[1]} in";
+        return Finding.Check(
+            "feet-decimal-as-inches",
+            $"{Decimals.Text(value)} ft means {LengthText.FeetAndInches(value * 12)}.",
+            $"A point makes tenths of a foot, not inches.",
+            $"If you meant {meant}, type a space, not a point.");
+    }
+
+    private static (Length?, Finding?) Limit(Length length) =>
+        length.Metres <= GreatestMetres
+            ? (length, null)
+            : Stop("number-too-large", $"{LengthText.Write(length)} is deeper than any water.", "It would spoil the record's scale.", "Look for a lost point or a wrong unit.");
+
+    private static decimal? Inches(Match match)
+    {
+        var whole = match.Groups["inches"].Value;
+        if (Number(whole) is not { } inches)
+        {
+            return null;
+        }
+
+        if (!match.Groups["denominator"].Success)
+        {
+            return inches;
+        }
+
+        // Only the parts of an inch that a tape shows: all of them end in decimal.
+        return Number(match.Groups["denominator"].Value) is 2 or 4 or 8 or 16 && Number(match.Groups["numerator"].Value) is { } numerator
+            ? inches + (numerator / Number(match.Groups["denominator"].Value)!.Value)
+            : null;
+    }
+
+    private static LengthUnit? UnitNamed(string name) => name switch
+    {
+        "m" or "metre" or "metres" or "meter" or "meters" => LengthUnit.Metre,
+        "cm" => LengthUnit.Centimetre,
+        "ft" or "foot" or "feet" or "'" => LengthUnit.Foot,
+        "in" or "inch" or "inches" or "\"" => LengthUnit.Inch,
+        _ => null,
+    };
+
+    private static decimal? Number(string digits) =>
+        decimal.TryParse(digits, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value < 100_000_000m
+            ? value
+            : null;
+
+    private static decimal StepOf(string digits)
+    {
+        var point = digits.IndexOf('.', StringComparison.Ordinal);
+        var step = 1m;
+        for (var i = point < 0 ? digits.Length : point + 1; i < digits.Length; i++)
+        {
+            step /= 10;
+        }
+
+        return step;
+    }
+
+    private static string Tidy(string? written) =>
+        Blank().Replace((written ?? string.Empty).Trim().ToLowerInvariant(), " ")
+            .Replace('’', '\'').Replace('′', '\'').Replace('”', '"').Replace('″', '"')
+            .Replace("½", " 1/2", StringComparison.Ordinal)
+            .Replace("¼", " 1/4", StringComparison.Ordinal)
+            .Replace("¾", " 3/4", StringComparison.Ordinal);
+
+    private static (Length?, Finding?) Unreadable(string text) =>
+        Stop("number-unreadable", $"“{text}” is not a length.", "Only what can be read back is kept as a reading.", "Type 12 9 for 12 ft 9 in, or 3.85 for metres.");
+
+    private static (Length?, Finding?) Stop(string code, string seen, string why, string act, bool noWayRound = false) =>
+        (null, Finding.Stop(code, seen, why, act) with { NoWayRound = noWayRound });
+
+    [GeneratedRegex(@"\s+")]
+    private static partial Regex Blank();
+
+    [GeneratedRegex(@"\d,\d{3}(?!\d)")]
+    private static partial Regex ThousandsOrDecimals();
+
+    [GeneratedRegex(@"(?<=\d),(?=\d{1,2}(?!\d))|(?<=\d),(?=\d{4,})")]
+    private static partial Regex DecimalComma();
+
+    [GeneratedRegex("""^(?<feet>\d+(\.\d+)?) ?((?<mark>ft|feet|foot|') ?| )(?<inches>\d+(\.\d+)?)( (?<numerator>\d{1,2})/(?<denominator>\d{1,2}))? ?(in|inch|inches|")?$""")]
+    private static partial Regex FeetAndInches();
+
+    [GeneratedRegex("""^(?<value>\d+(\.\d+)?|\.\d+) ?(?<unit>m|metre|metres|meter|meters|cm|ft|feet|foot|'|in|inch|inches|")?$""")]
+    private static partial Regex Single();
+}

@@ -1,0 +1,69 @@
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>The disc's part of the sheet: the boxes, and the clarity from what stands in them.</summary>
+internal static class DiscPart
+{
+    private const int MostLowerings = 3;
+
+    internal static SheetClarity Fold(SheetDraft draft)
+    {
+        var marks = draft.Standing(EntryKinds.DiscMark);
+        var outcomes = draft.Standing(EntryKinds.DiscOutcome);
+        foreach (var box in marks.GroupBy(m => (m.Body.Lowering, m.Body.Event)))
+        {
+            draft.Disagreement(
+                $"the disc {(box.Key.Event == DiscEvent.Disappeared ? "lost" : "seen again")}, reading {box.Key.Lowering}",
+                [.. box.Select(m => m.Entry)], e => Words(draft, box.First(m => m.Entry == e).Body.Depth));
+        }
+
+        var outcome = outcomes.Count > 0 ? outcomes[^1] : null;
+        draft.Disagreement("the disc’s outcome", [.. outcomes.Select(o => o.Entry)], e => outcomes.First(o => o.Entry == e).Body.Outcome.ToString());
+        var settings = draft.Context.Programme.Clarity;
+        var result = ClarityRule.Work(new ClarityRequest(
+            settings,
+            [.. marks.Select(m => new DiscMark(m.Body.Lowering, m.Body.Event, m.Body.Depth, m.Body.Observer, m.Entry.Id))],
+            outcome?.Body.Outcome,
+            outcome?.Entry.Why,
+            draft.SoundingRead?.Body.Depth,
+            draft.Line,
+            draft.Context.Programme.Checks,
+            draft.Start is { } start ? DateOnly.FromDateTime(start.Entry.At.DateTime) : null,
+            draft.Context.History,
+            draft.Reader));
+        draft.Findings.AddRange(result.Findings.Select(f => f.About.Count == 0 && outcome is not null ? f with { About = [outcome.Entry.Id] } : f));
+        return new SheetClarity(Boxes(draft, settings, marks, result), result, outcome?.Body.Outcome, outcome?.Entry.Id);
+    }
+
+    /// <summary>The boxes the programme asks for, any taken beyond that, and one lowering more where a check asks for it.</summary>
+    private static List<DiscBox> Boxes(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, ClarityResult result)
+    {
+        var begun = marks.Count == 0 ? 0 : Math.Min(marks.Max(m => m.Body.Lowering), MostLowerings);
+        var repeat = result.Findings.Any(f => f.Code is "clarity-pair-apart" or "clarity-readings-apart" or "clarity-unusual" or "clarity-observers-differ");
+        var asked = repeat && begun == result.Readings.Count ? Math.Min(begun + 1, MostLowerings) : begun;
+        List<DiscBox> boxes = [];
+        for (var lowering = 1; lowering <= Math.Max(settings.Needed, asked); lowering++)
+        {
+            foreach (var seen in settings.Events)
+            {
+                var mark = marks.LastOrDefault(m => m.Body.Lowering == lowering && m.Body.Event == seen);
+                var length = mark?.Body.Depth.Read().Length;
+                boxes.Add(new DiscBox(
+                    lowering, seen, mark?.Body.Observer ?? Turn(draft, settings, lowering), lowering > settings.Needed, mark?.Entry.Id,
+                    length is { } l ? Decimals.Published(l.Metres) : null, mark is null ? null : Words(draft, mark.Body.Depth)));
+            }
+        }
+
+        return boxes;
+    }
+
+    private static string? Turn(SheetDraft draft, ClaritySettings settings, int lowering)
+    {
+        var observers = draft.Start?.Body.Observers ?? [];
+        return observers.Count == 0 ? null : settings.Observers == ObserverSchool.Swap ? observers[(lowering - 1) % observers.Count] : observers[0];
+    }
+
+    private static string Words(SheetDraft draft, WrittenLength depth) => depth.Read().Length is { } length ? draft.Show(length) : $"“{depth.Written}”";
+}

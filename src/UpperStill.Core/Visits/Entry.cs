@@ -1,0 +1,33 @@
+using System.Text.Json;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>One thing read, done or decided in a visit. Written once; never changed.</summary>
+/// <param name="Id">UUIDv7 made on the device.</param>
+/// <param name="Visit">The visit it belongs to, a UUIDv7 made on the device that began it.</param>
+/// <param name="Kind">What it is; see <see cref="EntryKinds"/>.</param>
+/// <param name="Version">Version of the kind's body.</param>
+/// <param name="Body">What was read or done, as it was written.</param>
+/// <param name="At">When, with the device's offset from UTC; its clock time is local time.</param>
+/// <param name="By">Who.</param>
+/// <param name="Device">Which device.</param>
+/// <param name="Strikes">The entry that this one strikes out.</param>
+/// <param name="Why">The reason; required with <paramref name="Strikes"/>.</param>
+/// <param name="Receipt">Added by the server on receipt; a device does not write it.</param>
+public sealed record Entry(
+    Guid Id,
+    Guid Visit,
+    string Kind,
+    int Version,
+    JsonElement Body,
+    DateTimeOffset At,
+    string By,
+    string Device,
+    Guid? Strikes = null,
+    string? Why = null,
+    EntryReceipt? Receipt = null);
+
+/// <summary>What the server notes when an entry arrives.</summary>
+/// <param name="At">When it was received, by the server's clock.</param>
+/// <param name="ClockOffS">Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.</param>
+public sealed record EntryReceipt(DateTimeOffset At, long ClockOffS);

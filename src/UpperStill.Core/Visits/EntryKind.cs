@@ -1,0 +1,60 @@
+using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
+public abstract class EntryKind
+{
+    private protected EntryKind(string name, int version, string description, JsonTypeInfo body)
+    {
+        (Name, Version, Description, Body) = (name, version, description, body);
+    }
+
+    /// <summary>The name in the log.</summary>
+    public string Name { get; }
+
+    /// <summary>The version that is written today.</summary>
+    public int Version { get; }
+
+    /// <summary>One line for people who read the interface's description.</summary>
+    public string Description { get; }
+
+    /// <summary>The body's shape.</summary>
+    public JsonTypeInfo Body { get; }
+
+    /// <summary>True if a body of this kind can be read.</summary>
+    internal abstract bool Reads(JsonElement body);
+
+    /// <summary>The entry in a few words for the log of the visit.</summary>
+    internal abstract string Words(JsonElement body, ReaderUnit reader);
+}
+
+/// <summary>A kind whose body is a <typeparamref name="T"/>.</summary>
+/// <typeparam name="T">The body.</typeparam>
+public sealed class EntryKind<T> : EntryKind
+    where T : class
+{
+    private readonly Func<T, ReaderUnit, string> words;
+
+    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words)
+        : base(name, version, description, body) => this.words = words;
+
+    /// <summary>The body; null where it cannot be read.</summary>
+    public T? Read(JsonElement body)
+    {
+        try
+        {
+            return body.Deserialize((JsonTypeInfo<T>)Body);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+
+    internal override bool Reads(JsonElement body) => Read(body) is not null;
+
+    internal override string Words(JsonElement body, ReaderUnit reader) => Read(body) is { } read ? words(read, reader) : "unreadable";
+}

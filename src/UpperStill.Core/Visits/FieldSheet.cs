@@ -1,0 +1,144 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Composites;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Places;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>What a visit is judged by, beside its own entries.</summary>
+/// <param name="Station">Where.</param>
+/// <param name="Programme">The version of the programme that the visit names.</param>
+/// <param name="Lines">The lines that may be used there.</param>
+/// <param name="History">The station's record.</param>
+public sealed record VisitContext(
+    Station Station, Programme Programme, IReadOnlyList<Line> Lines, IReadOnlyList<ClarityPoint> History);
+
+/// <summary>A visit to be folded.</summary>
+/// <param name="Entries">All its entries, in any order; repeated ones do no harm.</param>
+/// <param name="Context">What it is judged by.</param>
+/// <param name="Reader">Unit for the words.</param>
+public sealed record FoldRequest(IReadOnlyList<Entry> Entries, VisitContext Context, ReaderUnit Reader = ReaderUnit.AsRead);
+
+/// <summary>How far a visit is.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<VisitState>))]
+public enum VisitState
+{
+    /// <summary>Its beginning has not arrived yet.</summary>
+    [JsonStringEnumMemberName("not-started")] NotStarted,
+
+    /// <summary>Under way.</summary>
+    [JsonStringEnumMemberName("open")] Open,
+
+    /// <summary>Ended.</summary>
+    [JsonStringEnumMemberName("closed")] Closed,
+}
+
+/// <summary>How far a step is.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<StepState>))]
+public enum StepState
+{
+    /// <summary>Done.</summary>
+    [JsonStringEnumMemberName("done")] Done,
+
+    /// <summary>The next thing to do.</summary>
+    [JsonStringEnumMemberName("next")] Next,
+
+    /// <summary>Still to do.</summary>
+    [JsonStringEnumMemberName("to-do")] ToDo,
+}
+
+/// <summary>One step of the visit.</summary>
+/// <param name="Name">sounding, clarity, composite or leave.</param>
+/// <param name="State">How far it is.</param>
+/// <param name="Summary">What it gave, or what it waits for.</param>
+public sealed record SheetStep(string Name, StepState State, string Summary);
+
+/// <summary>An entry as the log of the visit shows it.</summary>
+/// <param name="Id">The entry.</param>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Text">What it says.</param>
+/// <param name="At">When.</param>
+/// <param name="By">Who.</param>
+/// <param name="Device">Which device.</param>
+/// <param name="Struck">True where another entry strikes it.</param>
+/// <param name="Reason">Why it was struck; or, for an answer, its reason.</param>
+/// <param name="Strikes">The entry it strikes.</param>
+public sealed record SheetEntry(
+    Guid Id, string Kind, string Text, DateTimeOffset At, string By, string Device, bool Struck, string? Reason = null, Guid? Strikes = null);
+
+/// <summary>Today's sounding.</summary>
+/// <param name="DepthM">m.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Entry">The entry it stands in.</param>
+public sealed record SheetSounding(decimal DepthM, string Text, Guid Entry);
+
+/// <summary>A box for one mark of the disc, filled or still empty.</summary>
+/// <param name="Lowering">Which lowering, from 1.</param>
+/// <param name="Event">Lost or seen again.</param>
+/// <param name="Observer">Whose turn it is, or whose it was.</param>
+/// <param name="Extra">True where the programme did not ask for this lowering.</param>
+/// <param name="Entry">The entry in it; null while empty.</param>
+/// <param name="DepthM">m; null while empty or unreadable.</param>
+/// <param name="Text">The mark as read, for the reader.</param>
+public sealed record DiscBox(
+    int Lowering, DiscEvent Event, string? Observer, bool Extra, Guid? Entry = null, decimal? DepthM = null, string? Text = null);
+
+/// <summary>The disc's part of the sheet.</summary>
+/// <param name="Boxes">The marks, read and still to read.</param>
+/// <param name="Result">The clarity worked out.</param>
+/// <param name="Outcome">A special outcome, where one stands.</param>
+/// <param name="OutcomeEntry">The entry it stands in.</param>
+public sealed record SheetClarity(
+    IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null);
+
+/// <summary>The state of a visit: what was read, what follows from it, what to look at, what is still to do.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="State">How far it is.</param>
+/// <param name="Entries">The log, oldest first.</param>
+/// <param name="Steps">The steps in the order of work.</param>
+/// <param name="Findings">All findings; those beside "leaving" matter when the visit is to be ended.</param>
+/// <param name="Clarity">The disc.</param>
+/// <param name="Composite">The composite's depth.</param>
+/// <param name="Scale">A depth scale for the column.</param>
+/// <param name="BottomM">Depth to which the column is drawn, m: the sounding, or the known depth before it.</param>
+/// <param name="KeepOffM">Top of the zone above the bottom where no sampler goes, m; null before the sounding.</param>
+/// <param name="KnownM">The station's known depth, m; null where the file cannot be read.</param>
+/// <param name="KnownText">The known depth for the reader.</param>
+/// <param name="LineUnit">The unit in which the line is read.</param>
+/// <param name="Usable">True where the clarity may join the record without a reviewer's word: no stop stands open.</param>
+/// <param name="StartedAt">When it began.</param>
+/// <param name="ClosedAt">When it ended.</param>
+/// <param name="ClosedEntry">The entry that ended it.</param>
+/// <param name="Observers">Who reads.</param>
+/// <param name="Line">The line in use.</param>
+/// <param name="Sounding">Today's sounding.</param>
+public sealed record FieldSheet(
+    Guid Visit,
+    VisitState State,
+    IReadOnlyList<SheetEntry> Entries,
+    IReadOnlyList<SheetStep> Steps,
+    IReadOnlyList<Finding> Findings,
+    SheetClarity Clarity,
+    CompositeResult Composite,
+    DepthScale Scale,
+    decimal BottomM,
+    LengthUnit LineUnit,
+    bool Usable,
+    IReadOnlyList<string> Observers,
+    decimal? KeepOffM = null,
+    decimal? KnownM = null,
+    string? KnownText = null,
+    DateTimeOffset? StartedAt = null,
+    DateTimeOffset? ClosedAt = null,
+    Guid? ClosedEntry = null,
+    Line? Line = null,
+    SheetSounding? Sounding = null)
+{
+    /// <summary>Folds the entries of one visit. The result does not depend on their order or repetition.</summary>
+    /// <param name="request">Entries of one visit, and what it is judged by.</param>
+    public static FieldSheet Fold(FoldRequest request) => new SheetFold(request).Sheet();
+}

@@ -1,0 +1,123 @@
+using System.Globalization;
+using UpperStill.Core.Composites;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Places;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>Folds a visit part by part: header, sounding, disc, composite, leaving.</summary>
+internal sealed class SheetFold
+{
+    private readonly SheetDraft draft;
+
+    internal SheetFold(FoldRequest request) => draft = new SheetDraft(request);
+
+    internal FieldSheet Sheet()
+    {
+        Header();
+        SoundingPart.Fold(draft);
+        var clarity = DiscPart.Fold(draft);
+        var composite = CompositeRule.Work(new CompositeRequest(
+            draft.Context.Programme.Composite, clarity.Result.Censored ? null : UnroundedMean(clarity), clarity.Result.Censored,
+            draft.SoundingRead?.Body.Depth, draft.Line, draft.Reader));
+        draft.Findings.AddRange(composite.Findings.Where(_ => clarity.Result.Text is not null));
+        var closed = draft.Standing(EntryKinds.VisitClosed);
+        Leaving.Fold(draft, clarity);
+        var findings = Answered();
+        var known = draft.Context.Station.KnownDepth.Read().Length;
+        var bottom = draft.Sounding?.DepthM ?? known?.Metres ?? 10;
+        var stops = findings.Where(f => f.Level == FindingLevel.Stop && f.Kept is null).ToList();
+        return new FieldSheet(
+            draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
+            draft.Start is null ? VisitState.NotStarted : closed.Count > 0 ? VisitState.Closed : VisitState.Open,
+            [.. draft.Log.All.Select(Shown)],
+            StepsOf.Visit(draft, clarity, composite, stops, closed.Count > 0),
+            findings,
+            clarity,
+            composite,
+            DepthScale.To(bottom, draft.Native, draft.Reader),
+            Decimals.Published(bottom),
+            draft.Native,
+            !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding),
+            draft.Start?.Body.Observers ?? [],
+            draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
+            known is { } k ? Decimals.Published(k.Metres) : null,
+            known is { } kk ? draft.Show(kk) : null,
+            draft.Start?.Entry.At,
+            closed.Count > 0 ? closed[^1].Entry.At : null,
+            closed.Count > 0 ? closed[^1].Entry.Id : null,
+            draft.Line,
+            draft.Sounding);
+    }
+
+    private static decimal? UnroundedMean(SheetClarity clarity) => clarity.Result.MeanM;
+
+    private void Header()
+    {
+        var starts = draft.Standing(EntryKinds.VisitStarted);
+        draft.Start = starts.Count > 0 ? starts[0] : null;
+        draft.Line = draft.Context.Lines.FirstOrDefault(l => l.Code == draft.Start?.Body.Line);
+        if (draft.Start is not { } start)
+        {
+            return;
+        }
+
+        var hours = draft.Context.Programme.Hours;
+        var time = TimeOnly.FromDateTime(start.Entry.At.DateTime);
+        if (time < hours.From || time > hours.Until)
+        {
+            draft.Findings.Add(Finding.Check(
+                "hours-outside", $"{Clock(time)} is outside {Clock(hours.From)}–{Clock(hours.Until)}.", "Readings at other hours differ by light alone.",
+                "Keep it with a reason, or come at the right time.") with
+            { Beside = Beside.Header, About = [start.Entry.Id] });
+        }
+
+        if (draft.Line is { } line && !(line.CheckedOn?.Year >= start.Entry.At.Year))
+        {
+            draft.Findings.Add(Finding.Check(
+                "line-unchecked", $"{line.Code} has not been taped this season.", "Ropes stretch and a whole season reads short.",
+                "Tape it ashore; readings are corrected afterwards.") with
+            { Beside = Beside.Header, About = [start.Entry.Id] });
+        }
+
+        ClockOff();
+    }
+
+    private void ClockOff()
+    {
+        var limit = draft.Context.Programme.Checks.ClockOffS;
+        foreach (var device in draft.Log.All.Where(e => e.Receipt is { } r && (r.ClockOffS > limit || r.ClockOffS < -limit)).GroupBy(e => e.Device))
+        {
+            var off = device.MaxBy(e => Math.Abs((decimal)e.Receipt!.ClockOffS))!.Receipt!.ClockOffS;
+            draft.Findings.Add(Finding.Check(
+                "clock-off", $"The clock of {device.Key} was {Span(off)} {(off > 0 ? "ahead" : "behind")}.", "Times and days of its readings are off by that.",
+                "Set the device’s clock; say on the visit when the readings were made.") with
+            { Beside = Beside.Header, About = [.. device.Select(e => e.Id)] });
+        }
+    }
+
+    private List<Finding> Answered()
+    {
+        var answers = draft.Standing(EntryKinds.Kept);
+        return [.. draft.Findings.Select(f => !f.NoWayRound && answers.LastOrDefault(a => a.Body.Finding == f.Code && a.Body.About.ToHashSet().SetEquals(f.About)) is { } answer
+            ? f with { Kept = answer.Entry.Why }
+            : f)];
+    }
+
+    private SheetEntry Shown(Entry entry)
+    {
+        var striker = draft.Log.StruckBy(entry);
+        return new SheetEntry(
+            entry.Id, entry.Kind, EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry.Body, draft.Reader) : entry.Kind,
+            entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes);
+    }
+
+    private static string Clock(TimeOnly time) => time.ToString("HH:mm", CultureInfo.InvariantCulture);
+
+    private static string Span(long seconds)
+    {
+        var span = Math.Abs((decimal)seconds);
+        return span < 7200 ? $"{Decimals.Fixed(span / 60, 0)} min" : span < 172_800 ? $"{Decimals.Fixed(span / 3600, 0)} h" : $"{Decimals.Fixed(span / 86_400, 0)} days";
+    }
+}

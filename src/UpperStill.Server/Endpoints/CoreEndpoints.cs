@@ -1,0 +1,63 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Schema;
+using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Visits;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>An operation as the list shows it.</summary>
+/// <param name="Name">The name in the address.</param>
+/// <param name="Description">What it does.</param>
+/// <param name="Request">JSON schema of the request.</param>
+/// <param name="Response">JSON schema of the response.</param>
+public sealed record OperationInfo(string Name, string Description, JsonNode Request, JsonNode Response);
+
+/// <summary>A kind of entry as the list shows it.</summary>
+/// <param name="Name">The kind.</param>
+/// <param name="Version">The version written today.</param>
+/// <param name="Description">What it records.</param>
+/// <param name="Body">JSON schema of the body.</param>
+public sealed record KindInfo(string Name, int Version, string Description, JsonNode Body);
+
+/// <summary>Maps the table of operations.</summary>
+internal static class CoreEndpoints
+{
+    internal const string RateLimit = "core";
+
+    internal static void MapCore(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, Schema(o.Request), Schema(o.Response))))
+            .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit);
+        app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body))))
+            .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit);
+        foreach (var operation in OperationTable.All.Values)
+        {
+            app.MapPost("/api/core/" + operation.Name, (HttpRequest request, CancellationToken cancel) => RunAsync(operation, request, cancel))
+                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit)
+                .Accepts(operation.Request.Type, "application/json")
+                .Produces(StatusCodes.Status200OK, operation.Response.Type, "application/json")
+                .ProducesProblem(StatusCodes.Status400BadRequest)
+                .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
+                .ProducesProblem(StatusCodes.Status429TooManyRequests);
+        }
+    }
+
+    private static async Task<IResult> RunAsync(Operation operation, HttpRequest request, CancellationToken cancel)
+    {
+        using var body = new MemoryStream();
+        await request.Body.CopyToAsync(body, cancel);
+        try
+        {
+            return Results.Bytes(operation.Invoke(body.GetBuffer().AsSpan(0, (int)body.Length)), "application/json; charset=utf-8");
+        }
+        catch (JsonException e)
+        {
+            return Results.Problem(
+                $"{e.Message} See GET /api/core for the shape of {operation.Name}.", statusCode: StatusCodes.Status400BadRequest, title: "The request is not of the operation’s shape.");
+        }
+    }
+
+    private static JsonNode Schema(JsonTypeInfo type) => type.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
+}

@@ -1,0 +1,83 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Visits;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>Entries sent by a device.</summary>
+/// <param name="SentAt">The device's clock at the moment of sending; the server notes how far it is off.</param>
+/// <param name="Entries">The entries, in any order; each is judged by itself.</param>
+public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElement> Entries);
+
+/// <summary>What became of one entry.</summary>
+/// <param name="Index">Its place in the delivery.</param>
+/// <param name="Status">kept, already or refused.</param>
+/// <param name="Id">Its id, where it could be read.</param>
+/// <param name="Problem">Why it was refused.</param>
+public sealed record EntryAnswer(int Index, string Status, Guid? Id = null, EntryProblem? Problem = null);
+
+/// <summary>Problem details (RFC 9457) for one refused entry.</summary>
+/// <param name="Type">Names the problem.</param>
+/// <param name="Title">What was seen.</param>
+/// <param name="Status">The status it would have had alone.</param>
+/// <param name="Detail">Why it matters, and what to do.</param>
+public sealed record EntryProblem(string Type, string Title, int Status, string Detail);
+
+/// <summary>Answers in the order of the delivery.</summary>
+/// <param name="Answers">One for each entry.</param>
+public sealed record DeliveryAnswer(IReadOnlyList<EntryAnswer> Answers);
+
+/// <summary>Entries in and out.</summary>
+internal static class EntryEndpoints
+{
+    private const int MostEntries = 500;
+
+    internal static void MapEntries(this IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/entries", DeliverAsync).WithName("deliver-entries").WithTags("entries")
+            .WithSummary("Delivers entries. Sending them again is harmless; a bad one is refused by itself and the good ones are kept.")
+            .Produces<DeliveryAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        app.MapGet("/api/visits/{visit:guid}/entries", async (Guid visit, FieldBook book, CancellationToken cancel) =>
+                (await book.Entries.AsNoTracking().Where(e => e.Visit == visit).OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(e => e.ToEntry()))
+            .WithName("visit-entries").WithTags("entries").WithSummary("All entries of a visit, in the order in which they arrived.").Produces<IReadOnlyList<Entry>>();
+    }
+
+    private static async Task<IResult> DeliverAsync(EntryDelivery delivery, LogBook log, FieldBook book, TimeProvider clock, CancellationToken cancel)
+    {
+        if (delivery.Entries.Count > MostEntries)
+        {
+            return Results.Problem($"At most {MostEntries} entries at once; nothing was kept. Send them in parts.", statusCode: StatusCodes.Status400BadRequest, title: "Too many entries in one delivery.");
+        }
+
+        var read = delivery.Entries.Select(Read).ToList();
+        var now = clock.GetUtcNow();
+        var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds);
+        var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, cancel));
+        return Results.Ok(new DeliveryAnswer([.. read.Select((r, i) => r.Entry is null
+            ? new EntryAnswer(i, "refused", null, Problem(r.Unreadable!))
+            : Answer(i, r.Entry.Id, results.Dequeue()))]));
+    }
+
+    private static (Entry? Entry, Finding? Unreadable) Read(JsonElement element)
+    {
+        try
+        {
+            return (element.Deserialize(CoreJson.Default.Entry) ?? throw new JsonException("It is null."), null);
+        }
+        catch (JsonException e)
+        {
+            return (null, Finding.Stop("entry-shape", "This is not an entry.", e.Message, "See GET /api/kinds for the shapes."));
+        }
+    }
+
+    private static EntryAnswer Answer(int index, Guid id, Delivered delivered) => new(
+        index, delivered.Delivery switch { Delivery.Kept => "kept", Delivery.Already => "already", _ => "refused" }, id,
+        delivered.Refusal is { } refusal ? Problem(refusal) : null);
+
+    private static EntryProblem Problem(Finding finding) =>
+        new("about:blank#" + finding.Code, finding.Seen, StatusCodes.Status422UnprocessableEntity, $"{finding.Why} {finding.Act}");
+}

@@ -1,0 +1,54 @@
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Places;
+using UpperStill.Core.Visits;
+using UpperStill.Store;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>A station in the list.</summary>
+/// <param name="Station">The station.</param>
+/// <param name="Programme">The programme's name.</param>
+/// <param name="Last">Its last clarity; null where there is none.</param>
+public sealed record StationSummary(Station Station, string Programme, ClarityPoint? Last = null);
+
+/// <summary>A station with all that a visit there is judged by.</summary>
+/// <param name="Context">Station, programme, lines and record.</param>
+/// <param name="Line">The line proposed for a visit.</param>
+/// <param name="Observers">Who read last time.</param>
+public sealed record StationRecord(VisitContext Context, string? Line, string? Observers);
+
+/// <summary>Stations and their records.</summary>
+internal static class StationEndpoints
+{
+    internal static void MapStations(this IEndpointRouteBuilder app)
+    {
+        app.MapGet("/api/stations", async (FieldBook book, CancellationToken cancel) =>
+            {
+                List<StationSummary> list = [];
+                foreach (var row in await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel))
+                {
+                    var last = await book.Clarities.AsNoTracking().Where(c => c.Station == row.Code).OrderByDescending(c => c.Day).ThenByDescending(c => c.Visit)
+                        .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).FirstOrDefaultAsync(cancel);
+                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, last));
+                }
+
+                return list;
+            })
+            .WithName("stations").WithTags("stations").WithSummary("All stations with their last clarity.");
+        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, CancellationToken cancel) =>
+            {
+                if (await book.ContextAsync(code, null, null, cancel) is not { } context)
+                {
+                    return Results.Problem("Choose one from GET /api/stations.", statusCode: StatusCodes.Status404NotFound, title: $"No station “{code}” is known here.");
+                }
+
+                var line = await book.Stations.Where(s => s.Code == code).Select(s => s.Line).FirstAsync(cancel);
+                var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
+                return Results.Ok(new StationRecord(context, line, observers));
+            })
+            .WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
+            .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);
+    }
+}

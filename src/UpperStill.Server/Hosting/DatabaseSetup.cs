@@ -1,0 +1,64 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Visits;
+using UpperStill.StandIns.Demo;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Hosting;
+
+/// <summary>Makes the database ready: migrations, and the demo where it is asked for and the log is still empty.</summary>
+public static class DatabaseSetup
+{
+    /// <summary>Migrates and, in the demo, fills an empty database.</summary>
+    public static async Task PrepareAsync(FieldBook book, Instance instance, InstanceClock clock, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(instance);
+        ArgumentNullException.ThrowIfNull(clock);
+        await book.Database.MigrateAsync(cancel);
+        if (!instance.Demo)
+        {
+            return;
+        }
+
+        var scenario = DemoScenario.Load();
+        if (!await book.Stations.AnyAsync(cancel))
+        {
+            await FillAsync(book, scenario, cancel);
+        }
+
+        clock.StandOn(book, scenario.Now);
+    }
+
+    private static async Task FillAsync(FieldBook book, DemoScenario scenario, CancellationToken cancel)
+    {
+        await using (var transaction = await book.Database.BeginTransactionAsync(cancel))
+        {
+            book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow
+            {
+                Code = p.Code,
+                Version = p.Version,
+                Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
+            }));
+            book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
+            book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
+            {
+                Code = s.Station.Code,
+                Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station),
+                Programme = s.Programme,
+                Line = s.Line,
+                Ordinal = i,
+            }));
+            book.Entries.AddRange(DemoSeasons.Write(scenario).Select(e => EntryRow.From(e, new EntryReceipt(e.At.AddHours(3), 0))));
+            await book.SaveChangesAsync(cancel);
+            await transaction.CommitAsync(cancel);
+        }
+
+        book.ChangeTracker.Clear();
+        await book.RebuildAsync(cancel);
+    }
+}

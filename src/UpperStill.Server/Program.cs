@@ -1,0 +1,107 @@
+using System.Reflection;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using System.Threading.RateLimiting;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Operations;
+using UpperStill.Server.Endpoints;
+using UpperStill.Server.Hosting;
+using UpperStill.Server.OpenApi;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+
+const long LargestBody = 1024 * 1024;
+
+var rebuild = args is ["rebuild", ..];
+var builder = WebApplication.CreateBuilder(rebuild ? args[1..] : args);
+var instance = Instance.From(builder.Configuration);
+var clock = new InstanceClock();
+
+builder.WebHost.ConfigureKestrel(kestrel =>
+{
+    kestrel.Limits.MaxRequestBodySize = LargestBody;
+    kestrel.AddServerHeader = false;
+});
+builder.Services.AddSingleton(instance);
+builder.Services.AddSingleton(clock);
+builder.Services.AddSingleton<TimeProvider>(clock);
+builder.Services.AddSingleton<LogBook>();
+builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
+builder.Services.ConfigureHttpJsonOptions(options =>
+{
+    var json = options.SerializerOptions;
+    json.TypeInfoResolverChain.Insert(0, CoreJson.Default);
+    json.NumberHandling = JsonNumberHandling.Strict;
+    json.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
+    json.RespectNullableAnnotations = true;
+    json.RespectRequiredConstructorParameters = true;
+});
+builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>());
+builder.Services.AddProblemDetails();
+builder.Services.AddRateLimiter(limiter =>
+{
+    limiter.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+    limiter.AddPolicy(CoreEndpoints.RateLimit, http => RateLimitPartition.GetTokenBucketLimiter(
+        http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+        _ => new TokenBucketRateLimiterOptions { TokenLimit = 400, TokensPerPeriod = 100, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
+});
+
+var app = builder.Build();
+
+// The description is written at build time, without a database.
+if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
+{
+    Directory.CreateDirectory(instance.DataFolder);
+    using var scope = app.Services.CreateScope();
+    var book = scope.ServiceProvider.GetRequiredService<FieldBook>();
+    await DatabaseSetup.PrepareAsync(book, instance, clock, CancellationToken.None);
+    if (rebuild)
+    {
+        var changes = await book.RebuildAsync(CancellationToken.None);
+        foreach (var change in changes)
+        {
+            Console.WriteLine(change);
+        }
+
+        Console.WriteLine($"Rebuilt {await book.Visits.CountAsync()} visits from {await book.Entries.CountAsync()} entries; {changes.Count} published values changed.");
+        return;
+    }
+}
+
+app.UseExceptionHandler(new ExceptionHandlerOptions
+{
+    StatusCodeSelector = e => e switch
+    {
+        BadHttpRequestException bad => bad.StatusCode,
+        JsonException => StatusCodes.Status400BadRequest,
+        _ => StatusCodes.Status500InternalServerError,
+    },
+});
+app.UseStatusCodePages();
+app.UseSecurityHeaders(new HeaderPolicyCollection()
+    .AddDefaultSecurityHeaders()
+    .AddContentSecurityPolicy(policy =>
+    {
+        policy.AddDefaultSrc().Self();
+        policy.AddScriptSrc().Self().WasmUnsafeEval();
+        policy.AddStyleSrc().Self();
+        policy.AddImgSrc().Self().Data();
+        policy.AddObjectSrc().None();
+        policy.AddBaseUri().Self();
+        policy.AddFormAction().Self();
+        policy.AddFrameAncestors().None();
+    }));
+app.UseRateLimiter();
+app.MapOpenApi("/api/description.json");
+app.MapMeta();
+app.MapCore();
+app.MapEntries();
+app.MapStations();
+app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
+    .ExcludeFromDescription();
+app.MapWebApplication();
+await app.RunAsync();
+
+/// <summary>The server's entry point, visible to its tests.</summary>
+public partial class Program;

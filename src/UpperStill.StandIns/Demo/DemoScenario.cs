@@ -1,0 +1,43 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Places;
+using UpperStill.Core.Programmes;
+using UpperStill.StandIns.Lakes;
+
+namespace UpperStill.StandIns.Demo;
+
+/// <summary>A station of the demo, with the lake that answers for it.</summary>
+/// <param name="Station">The station.</param>
+/// <param name="Programme">The programme's code.</param>
+/// <param name="Line">The line's code.</param>
+/// <param name="SoundsInFeet">True where the finder shows feet.</param>
+/// <param name="Observers">Who goes there.</param>
+/// <param name="EveryDays">Days between visits.</param>
+/// <param name="Lake">The simulated lake.</param>
+public sealed record DemoStation(
+    Station Station, string Programme, string Line, bool SoundsInFeet, IReadOnlyList<string> Observers, int EveryDays, LakeModel Lake);
+
+/// <summary>The made-up district that the demo shows.</summary>
+/// <param name="Seed">The seed of everything in it.</param>
+/// <param name="Now">The demo's fixed day, and the hour at which it begins.</param>
+/// <param name="FirstYear">The first season.</param>
+/// <param name="Programmes">Programmes.</param>
+/// <param name="Lines">Lines.</param>
+/// <param name="Stations">Stations.</param>
+public sealed record DemoScenario(
+    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
+{
+    /// <summary>The scenario that ships with Upper Still.</summary>
+    public static DemoScenario Load()
+    {
+        using var stream = typeof(DemoScenario).Assembly.GetManifestResourceStream("scenario.json")!;
+        return JsonSerializer.Deserialize(stream, DemoJson.Default.DemoScenario)!;
+    }
+}
+
+/// <summary>The scenario's JSON.</summary>
+[JsonSourceGenerationOptions(
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase, RespectNullableAnnotations = true, RespectRequiredConstructorParameters = true)]
+[JsonSerializable(typeof(DemoScenario))]
+internal sealed partial class DemoJson : JsonSerializerContext;

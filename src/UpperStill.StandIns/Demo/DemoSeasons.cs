@@ -1,0 +1,138 @@
+using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Visits;
+using UpperStill.StandIns.Lakes;
+
+namespace UpperStill.StandIns.Demo;
+
+/// <summary>Writes the seasons of the demo as the entries that its samplers would have made, blemishes included.</summary>
+public sealed class DemoSeasons
+{
+    private const int SeasonFrom = 5;
+    private const int SeasonUntil = 10;
+    private static readonly TimeSpan Summer = TimeSpan.FromHours(1);
+
+    private readonly DemoScenario scenario;
+    private readonly List<Entry> entries = [];
+
+    private DemoSeasons(DemoScenario scenario) => this.scenario = scenario;
+
+    /// <summary>All entries of all seasons before the demo's day. The same scenario gives the same entries, ids included.</summary>
+    public static IReadOnlyList<Entry> Write(DemoScenario scenario)
+    {
+        ArgumentNullException.ThrowIfNull(scenario);
+        var seasons = new DemoSeasons(scenario);
+        for (var i = 0; i < scenario.Stations.Count; i++)
+        {
+            seasons.Station(scenario.Stations[i], new Chance(scenario.Seed + (ulong)i));
+        }
+
+        return seasons.entries;
+    }
+
+    private void Station(DemoStation station, Chance chance)
+    {
+        var today = DateOnly.FromDateTime(scenario.Now.DateTime);
+        for (var year = scenario.FirstYear; year <= today.Year; year++)
+        {
+            var shift = chance.Bell();
+            var day = new DateOnly(year, SeasonFrom, 1).AddDays(chance.Whole(2, 12));
+            for (; day.Month <= SeasonUntil && day < today; day = day.AddDays(station.EveryDays + chance.Whole(-2, 2)))
+            {
+                // One visit in eighteen falls to the weather; two seasons lose a month and more to a broken engine.
+                var missed = chance.Even() < 1 / 18.0 || (year == scenario.FirstYear + 5 && day.Month is 7 or 8 && day.Year == scenario.FirstYear + 5);
+                if (!missed)
+                {
+                    new DemoVisit(entries, scenario, station, day, shift, chance).Write();
+                }
+            }
+        }
+    }
+
+    /// <summary>One visit being written.</summary>
+    private sealed class DemoVisit(List<Entry> entries, DemoScenario scenario, DemoStation station, DateOnly day, double yearShift, Chance chance)
+    {
+        private readonly ClaritySettings settings = scenario.Programmes.First(p => p.Code == station.Programme).Clarity;
+        private readonly LengthUnit unit = scenario.Lines.First(l => l.Code == station.Line).Unit;
+        private DateTimeOffset clock = new(day.ToDateTime(new TimeOnly(10 + chance.Whole(0, 2), chance.Whole(0, 59))), Summer);
+        private Guid visit;
+
+        internal void Write()
+        {
+            visit = chance.Uuid(clock);
+            var version = scenario.Programmes.First(p => p.Code == station.Programme).Version;
+            Add(EntryKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, version, station.Observers, station.Line));
+            var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3);
+            Add(EntryKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
+            var clarity = station.Lake.Clarity(day, scenario.FirstYear, yearShift, chance);
+            if (clarity >= depth - 0.05)
+            {
+                Add(EntryKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.OnBottom));
+            }
+            else if (station.Lake.DepthM < 5 && day.Month is 7 or 8 && chance.Even() < 0.06)
+            {
+                Add(EntryKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.InPlants));
+            }
+            else
+            {
+                Lowerings(clarity);
+            }
+
+            Add(EntryKinds.VisitClosed, new EmptyBody());
+        }
+
+        private void Lowerings(double clarity)
+        {
+            var lowerings = settings.Observers == ObserverSchool.Swap ? 2 : settings.Readings;
+            for (var lowering = 1; lowering <= lowerings; lowering++)
+            {
+                var observer = station.Observers[settings.Observers == ObserverSchool.Swap ? (lowering - 1) % station.Observers.Count : 0];
+
+                // One observer reads short throughout 2021: eyes differ, and the swap shows it.
+                var eye = observer == station.Observers[^1] && station.Observers.Count > 1 && day.Year == 2021 ? 0.9 : 1;
+                var lost = clarity * eye * (1.02 + (0.012 * chance.Bell()));
+                var seen = Math.Min(lost, clarity * eye * (0.97 + (0.012 * chance.Bell())));
+                if (settings.EndPoint != EndPoint.Reappear)
+                {
+                    Lost(lowering, observer, lost);
+                }
+
+                if (settings.EndPoint != EndPoint.Disappear)
+                {
+                    Mark(lowering, DiscEvent.Reappeared, observer, Read(seen, unit, 1));
+                }
+            }
+        }
+
+        private void Lost(int lowering, string observer, double depth)
+        {
+            var misread = chance.Even() < 0.03;
+            var first = misread ? Mark(lowering, DiscEvent.Disappeared, observer, Read(depth + (unit == LengthUnit.FootInch ? 3.048 : 1), unit, 1)) : null;
+            Mark(lowering, DiscEvent.Disappeared, observer, Read(depth, unit, 1), first, misread ? "misheard, read back" : null);
+        }
+
+        private Entry Mark(int lowering, DiscEvent seen, string observer, WrittenLength depth, Entry? strikes = null, string? why = null) =>
+            Add(EntryKinds.DiscMark, new DiscMarkBody(lowering, seen, depth, observer), strikes, why);
+
+        private Entry Add<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null)
+            where T : class
+        {
+            clock = clock.AddSeconds(chance.Whole(40, 200));
+            var entry = new Entry(
+                chance.Uuid(clock), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock,
+                station.Observers[0], "field book", strikes?.Id, why);
+            entries.Add(entry);
+            return entry;
+        }
+
+        private static WrittenLength Read(double metres, LengthUnit unit, int decimals) => unit switch
+        {
+            LengthUnit.FootInch => new WrittenLength($"{(int)Math.Round(metres / 0.0254) / 12} {(int)Math.Round(metres / 0.0254) % 12}", unit),
+            LengthUnit.Foot => new WrittenLength(Math.Round(metres / 0.3048, 0).ToString("F0", CultureInfo.InvariantCulture), unit),
+            _ => new WrittenLength(metres.ToString("F" + (decimals == 1 && metres < 10 ? "2" : "1"), CultureInfo.InvariantCulture), unit),
+        };
+    }
+}

@@ -1,0 +1,76 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+using System.Globalization;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Store;
+
+/// <summary>The database: the log of entries, the reference tables, and the projections of the log.</summary>
+public sealed class FieldBook(DbContextOptions<FieldBook> options) : DbContext(options)
+{
+    /// <summary>The log; append only.</summary>
+    public DbSet<EntryRow> Entries => Set<EntryRow>();
+
+    /// <summary>Stations.</summary>
+    public DbSet<StationRow> Stations => Set<StationRow>();
+
+    /// <summary>Versions of programmes.</summary>
+    public DbSet<ProgrammeRow> Programmes => Set<ProgrammeRow>();
+
+    /// <summary>Lines.</summary>
+    public DbSet<LineRow> Lines => Set<LineRow>();
+
+    /// <summary>Facts about this instance.</summary>
+    public DbSet<InstanceFact> Facts => Set<InstanceFact>();
+
+    /// <summary>Visits, from the log.</summary>
+    public DbSet<VisitRow> Visits => Set<VisitRow>();
+
+    /// <summary>Clarities, from the log.</summary>
+    public DbSet<ClarityRow> Clarities => Set<ClarityRow>();
+
+    /// <summary>Findings, from the log.</summary>
+    public DbSet<FindingRow> Findings => Set<FindingRow>();
+
+    /// <inheritdoc/>
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        ArgumentNullException.ThrowIfNull(modelBuilder);
+        modelBuilder.Entity<EntryRow>(entry =>
+        {
+            entry.HasKey(e => e.Sequence);
+            entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
+            entry.HasIndex(e => e.Id).IsUnique();
+            entry.HasIndex(e => e.Visit);
+        });
+        modelBuilder.Entity<StationRow>().HasKey(s => s.Code);
+        modelBuilder.Entity<ProgrammeRow>().HasKey(p => new { p.Code, p.Version });
+        modelBuilder.Entity<LineRow>().HasKey(l => l.Code);
+        modelBuilder.Entity<InstanceFact>().HasKey(f => f.Name);
+        modelBuilder.Entity<VisitRow>(visit =>
+        {
+            visit.HasKey(v => v.Visit);
+            visit.HasIndex(v => new { v.Station, v.Day });
+        });
+        modelBuilder.Entity<ClarityRow>(clarity =>
+        {
+            clarity.HasKey(c => c.Visit);
+            clarity.HasIndex(c => new { c.Station, c.Day });
+        });
+        modelBuilder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
+    }
+
+    /// <inheritdoc/>
+    protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder)
+    {
+        ArgumentNullException.ThrowIfNull(configurationBuilder);
+        configurationBuilder.Properties<DateTimeOffset>().HaveConversion<InstantWithOffset>();
+    }
+
+    // ISO 8601 with the offset: the local clock time of a reading must survive.
+    private sealed class InstantWithOffset() : ValueConverter<DateTimeOffset, string>(
+        v => v.ToString("O", CultureInfo.InvariantCulture),
+        v => DateTimeOffset.Parse(v, CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind));
+}

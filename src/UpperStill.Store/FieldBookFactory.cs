@@ -1,0 +1,42 @@
+using System.Data.Common;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Diagnostics;
+
+namespace UpperStill.Store;
+
+/// <summary>Opens the database file.</summary>
+public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
+{
+    /// <summary>Options for a database file; an acknowledged commit survives the loss of power.</summary>
+    public static void Configure(DbContextOptionsBuilder options, string file)
+    {
+        ArgumentNullException.ThrowIfNull(options);
+        options.UseSqlite($"Data Source={file};Foreign Keys=True;Default Timeout=30").AddInterceptors(new FullySynchronous());
+    }
+
+    /// <summary>For the migration tool.</summary>
+    public FieldBook CreateDbContext(string[] args)
+    {
+        var options = new DbContextOptionsBuilder<FieldBook>();
+        Configure(options, "design.db");
+        return new FieldBook(options.Options);
+    }
+
+    private sealed class FullySynchronous : DbConnectionInterceptor
+    {
+        public override void ConnectionOpened(DbConnection connection, ConnectionEndEventData eventData)
+        {
+            using var command = connection.CreateCommand();
+            command.CommandText = "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;";
+            command.ExecuteNonQuery();
+        }
+
+        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        {
+            await using var command = connection.CreateCommand();
+            command.CommandText = "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;";
+            await command.ExecuteNonQueryAsync(cancellationToken);
+        }
+    }
+}

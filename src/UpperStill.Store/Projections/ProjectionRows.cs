@@ -1,0 +1,70 @@
+namespace UpperStill.Store.Projections;
+
+/// <summary>A visit as the log gives it; made anew by <c>rebuild</c>.</summary>
+public sealed class VisitRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>When it began.</summary>
+    public DateTimeOffset StartedAt { get; set; }
+
+    /// <summary>True once it has ended.</summary>
+    public bool Closed { get; set; }
+
+    /// <summary>Who read.</summary>
+    public required string Observers { get; set; }
+}
+
+/// <summary>The clarity of a visit; only where it has a number.</summary>
+public sealed class ClarityRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>Reported clarity, m.</summary>
+    public decimal ClarityM { get; set; }
+
+    /// <summary>True where the disc was seen on the bottom.</summary>
+    public bool Censored { get; set; }
+
+    /// <summary>False where a stop stands open.</summary>
+    public bool Usable { get; set; }
+
+    /// <summary>As reported.</summary>
+    public required string Text { get; set; }
+}
+
+/// <summary>A finding of a visit.</summary>
+public sealed class FindingRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>Its place in the list of the visit.</summary>
+    public int Ordinal { get; set; }
+
+    /// <summary>The code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>note, check or stop.</summary>
+    public required string Level { get; set; }
+
+    /// <summary>What was seen.</summary>
+    public required string Seen { get; set; }
+
+    /// <summary>The reason given; null while it is open.</summary>
+    public string? Kept { get; set; }
+}

@@ -1,0 +1,53 @@
+namespace UpperStill.Store.Reference;
+
+/// <summary>A station.</summary>
+public sealed class StationRow
+{
+    /// <summary>The station's code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The station as JSON of Core.</summary>
+    public required string Definition { get; set; }
+
+    /// <summary>The programme it is sampled under today.</summary>
+    public required string Programme { get; set; }
+
+    /// <summary>The line proposed for a visit.</summary>
+    public string? Line { get; set; }
+
+    /// <summary>Place in the list.</summary>
+    public int Ordinal { get; set; }
+}
+
+/// <summary>One version of a programme; never changed once a visit names it.</summary>
+public sealed class ProgrammeRow
+{
+    /// <summary>The programme's code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The version.</summary>
+    public int Version { get; set; }
+
+    /// <summary>The programme as JSON of Core.</summary>
+    public required string Definition { get; set; }
+}
+
+/// <summary>A line.</summary>
+public sealed class LineRow
+{
+    /// <summary>The line's code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The line as JSON of Core.</summary>
+    public required string Definition { get; set; }
+}
+
+/// <summary>A fact about this instance, such as where the demo's clock stands.</summary>
+public sealed class InstanceFact
+{
+    /// <summary>The name.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>The value.</summary>
+    public required string Value { get; set; }
+}
