@@ -38,7 +38,14 @@ builder.Services.ConfigureHttpJsonOptions(options =>
     json.RespectRequiredConstructorParameters = true;
 });
 builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>());
-builder.Services.AddProblemDetails();
+builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>
+{
+    if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
+    {
+        context.ProblemDetails.Title = "More than 1 MB in one request.";
+        context.ProblemDetails.Detail = "No reading is that long; nothing of it was kept. Send it in parts.";
+    }
+});
 builder.Services.AddRateLimiter(limiter =>
 {
     limiter.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
@@ -77,6 +84,7 @@ app.UseExceptionHandler(new ExceptionHandlerOptions
         JsonException => StatusCodes.Status400BadRequest,
         _ => StatusCodes.Status500InternalServerError,
     },
+    SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException,
 });
 app.UseStatusCodePages();
 app.UseSecurityHeaders(new HeaderPolicyCollection()

@@ -22,16 +22,16 @@ public static class ClarityRule
             return ClarityOutcome.Work(request, outcome, marks, needed);
         }
 
+        var band = MonthComparison.Band(request, marks);
         var readings = marks.Lowerings.Where(l => l.DepthM is not null).ToList();
         ClarityReading[] shown = [.. readings.Select(r => new ClarityReading(r.Number, r.Observer, Decimals.Published(r.DepthM!.Value), marks.Show(r.DepthM.Value)))];
         if (readings.Count == 0)
         {
-            return new ClarityResult(shown, needed, findings);
+            return new ClarityResult(shown, needed, findings, Compared: band);
         }
 
         var (mean, method) = Combine(readings, marks);
         var reported = Rounding.Round(mean, request.Settings.RoundTo);
-        var band = MonthComparison.Band(request, marks);
         findings.AddRange(ClarityChecks.Whole(request, marks, readings, reported, band));
         var text = LengthText.Show(reported, request.Reader);
         return new ClarityResult(

@@ -31,9 +31,11 @@ public sealed record CompositeRequest(
 /// <param name="MarkM">The nearest mark of the line, m: the depth to mark.</param>
 /// <param name="Text">The depth to mark, for the reader.</param>
 /// <param name="Working">How it came about.</param>
+/// <param name="How">The work in short lines.</param>
 /// <param name="Casts">Depths of the whole-metre bottles, deepest first, where bottles are pooled; m.</param>
 public sealed record CompositeResult(
     IReadOnlyList<Finding> Findings,
+    IReadOnlyList<string> How,
     decimal? LayerM = null,
     string? LayerText = null,
     Working? LayerWorking = null,
@@ -122,7 +124,7 @@ public static class CompositeRule
         {
             var layer = ByFactor ? WantedM : null;
             return new CompositeResult(
-                findings, Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
+                findings, CompositeHow.Of(request.Settings.Method), Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
         }
 
         internal CompositeResult Marked(decimal limit)

@@ -13,8 +13,10 @@ public sealed class InstanceClock : TimeProvider
 {
     private TimeSpan shift = TimeSpan.Zero;
 
-    /// <summary>True where the clock shows the demo's day.</summary>
-    public bool Shifted => shift != TimeSpan.Zero;
+    private TimeZoneInfo zone = TimeZoneInfo.Local;
+
+    /// <inheritdoc/>
+    public override TimeZoneInfo LocalTimeZone => zone;
 
     /// <inheritdoc/>
     public override DateTimeOffset GetUtcNow() => System.GetUtcNow() + shift;
@@ -35,6 +37,7 @@ public sealed class InstanceClock : TimeProvider
             book.SaveChanges();
         }
 
+        zone = TimeZoneInfo.CreateCustomTimeZone("demo", start.Offset, "demo", "demo");
         shift = start - DateTimeOffset.Parse(fact.Value, CultureInfo.InvariantCulture);
     }
 }

@@ -1,0 +1,127 @@
+import { api } from '../api/client';
+import { loadClock, nowLocal, setClock } from './clock';
+import { store } from './store';
+
+const MOST_AT_ONCE = 200;
+const RETRY_MS = 4000;
+const REFRESH_MS = 60_000;
+
+export interface Reach {
+  /** undefined until the first try. */
+  server: boolean | undefined;
+  demoDay: string | undefined;
+}
+
+let reach: Reach = { server: undefined, demoDay: undefined };
+const listeners = new Set<() => void>();
+
+export function watchReach(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+export function currentReach(): Reach {
+  return reach;
+}
+
+function setReach(next: Reach): void {
+  if (next.server !== reach.server || next.demoDay !== reach.demoDay) {
+    reach = next;
+    for (const listener of listeners) {
+      listener();
+    }
+  }
+}
+
+/** Sends what waits, once; says whether the server was there. */
+export async function deliverWaiting(): Promise<boolean> {
+  for (;;) {
+    const waiting = await store.entries.where('state').equals('waiting').limit(MOST_AT_ONCE).toArray();
+    if (waiting.length === 0) {
+      return true;
+    }
+    const { data, response } = await api.POST('/api/entries', {
+      body: { sentAt: nowLocal(), entries: waiting.map((kept) => kept.entry) },
+    });
+    if (!data || data.answers.length !== waiting.length) {
+      // A server that answers but cannot take them now; they stay and are sent again.
+      return response.status < 500 && response.status !== 429;
+    }
+    await store.transaction('rw', store.entries, async () => {
+      for (const answer of data.answers) {
+        const kept = waiting[answer.index];
+        if (kept) {
+          await store.entries.update(
+            kept.id,
+            answer.status === 'refused'
+              ? { state: 'refused', problem: `${answer.problem?.title ?? ''} ${answer.problem?.detail ?? ''}`.trim() }
+              : { state: 'sent' },
+          );
+        }
+      }
+    });
+  }
+}
+
+/** Brings the stations and their records to this device. */
+async function refresh(): Promise<void> {
+  const instance = await api.GET('/api/instance');
+  if (instance.data) {
+    await setClock(instance.data);
+    setReach({ server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
+  }
+  const list = await api.GET('/api/stations');
+  for (const [ordinal, { station }] of (list.data ?? []).entries()) {
+    const record = await api.GET('/api/stations/{code}', { params: { path: { code: station.code } } });
+    if (record.data) {
+      await store.stations.put({ code: station.code, ordinal, record: record.data });
+    }
+  }
+}
+
+let running: Promise<void> | undefined;
+let again = false;
+let refreshedAt = 0;
+
+async function round(): Promise<void> {
+  try {
+    const before = await store.entries.where('state').equals('waiting').count();
+    if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
+      // The clock first: the server compares it with its own when entries arrive.
+      if (!refreshedAt) {
+        await refresh();
+      }
+      await deliverWaiting();
+      await refresh();
+      refreshedAt = Date.now();
+    }
+    setReach({ ...reach, server: true });
+  } catch {
+    refreshedAt = 0;
+    setReach({ ...reach, server: false });
+  }
+}
+
+/** Delivers now; while a delivery runs, once more after it. */
+export function deliverSoon(): void {
+  if (running) {
+    again = true;
+    return;
+  }
+  running = round().finally(() => {
+    running = undefined;
+    if (again) {
+      again = false;
+      deliverSoon();
+    }
+  });
+}
+
+/** Reads the clock kept on the device, then delivers at once, on every sign of a signal, and by a timer: a server that comes back sends no event. */
+export function startDelivering(): void {
+  void loadClock().finally(deliverSoon);
+  setInterval(deliverSoon, RETRY_MS);
+  addEventListener('online', deliverSoon);
+  addEventListener('offline', () => setReach({ ...reach, server: false }));
+  document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && deliverSoon());
+}

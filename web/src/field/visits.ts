@@ -1,0 +1,109 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import { api, type ClarityPoint, type FieldSheet, type ReaderUnit, type StationRecord } from '../api/client';
+import { compute } from './core';
+import { type KeptEntry, type KeptVisit, store } from './store';
+
+/** Folds a visit on this device and keeps what lists need of it. */
+async function fold(visit: string, kept: KeptEntry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
+  const sheet = await compute('fold-visit', { entries: kept.map((k) => k.entry), context: station.context, reader });
+  const result = sheet.clarity.result;
+  const startedAt = sheet.startedAt;
+  if (startedAt) {
+    const point: ClarityPoint | undefined =
+      result.clarityM == null
+        ? undefined
+        : {
+            visit,
+            date: startedAt.slice(0, 10),
+            clarityM: result.clarityM,
+            censored: result.censored ?? false,
+            usable: sheet.usable,
+            text: reader === 'as-read' ? result.text : undefined,
+          };
+    await store.visits.put({ visit, station: station.context.station.code, startedAt, closed: sheet.state === 'closed', point });
+  }
+  return sheet;
+}
+
+function stationOf(kept: KeptEntry[]): string | undefined {
+  const start = kept.find((k) => k.entry.kind === 'visit-started');
+  return (start?.entry.body as { station?: string } | undefined)?.station;
+}
+
+export interface VisitView {
+  /** undefined while it is being read; null where it is neither here nor to be had. */
+  sheet: FieldSheet | null | undefined;
+  station: StationRecord | undefined;
+  error: string | undefined;
+}
+
+/** A visit as this device knows it; entries of other devices are fetched where there is a signal. */
+export function useVisit(visit: string, reader: ReaderUnit): VisitView {
+  const [view, setView] = useState<VisitView>({ sheet: undefined, station: undefined, error: undefined });
+  const [fetched, setFetched] = useState(false);
+  const kept = useLiveQuery(() => store.entries.where('visit').equals(visit).toArray(), [visit]);
+  const code = kept && stationOf(kept);
+  const station = useLiveQuery(async () => (code ? ((await store.stations.get(code)) ?? null) : null), [code]);
+
+  useEffect(() => {
+    setFetched(false);
+    let current = true;
+    void fetchEntries(visit).finally(() => current && setFetched(true));
+    return () => {
+      current = false;
+    };
+  }, [visit]);
+
+  useEffect(() => {
+    if (!kept || station === undefined) {
+      return;
+    }
+    if (!station) {
+      if (fetched && kept.length === 0) {
+        setView({ sheet: null, station: undefined, error: undefined });
+      }
+      return;
+    }
+    let current = true;
+    fold(visit, kept, station.record, reader)
+      .then((sheet) => current && setView({ sheet, station: station.record, error: undefined }))
+      .catch((error: Error) => current && setView((last) => ({ ...last, station: station.record, error: error.message })));
+    return () => {
+      current = false;
+    };
+  }, [visit, kept, station, reader, fetched]);
+
+  return view;
+}
+
+async function fetchEntries(visit: string): Promise<void> {
+  try {
+    const { data } = await api.GET('/api/visits/{visit}/entries', { params: { path: { visit } } });
+    for (const entry of data ?? []) {
+      await store.entries.put({ id: entry.id, visit, state: 'sent', entry });
+    }
+  } catch {
+    // Without a signal what is on the device is all there is.
+  }
+}
+
+/** Visits on this device that have not ended. */
+export function openVisits(visits: KeptVisit[] | undefined): KeptVisit[] {
+  return (visits ?? []).filter((v) => !v.closed).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+}
+
+/** The station's record; visits with something that the server does not have yet stand as this device knows them. */
+export function withLocal(points: ClarityPoint[], visits: KeptVisit[], pending: ReadonlySet<string>): ClarityPoint[] {
+  const known = new Set(points.map((p) => p.visit));
+  const local = visits.filter((v) => pending.has(v.visit) || !known.has(v.visit));
+  const replaced = new Set(local.map((v) => v.visit));
+  return [...points.filter((p) => !replaced.has(p.visit)), ...local.flatMap((v) => (v.point ? [v.point] : []))].sort((a, b) =>
+    a.date.localeCompare(b.date),
+  );
+}
+
+/** Visits with entries that are on this device only. */
+export async function pendingVisits(): Promise<Set<string>> {
+  return new Set((await store.entries.where('state').anyOf('waiting', 'refused').toArray()).map((kept) => kept.visit));
+}

@@ -1,0 +1,50 @@
+import { createRootRoute, createRoute, createRouter } from '@tanstack/react-router';
+import { RecordPage } from './record/RecordPage';
+import { Page } from './ui/Page';
+import { StartPage } from './water/StartPage';
+import { StationsPage } from './water/StationsPage';
+import { VisitPage } from './water/VisitPage';
+
+const root = createRootRoute({
+  component: Page,
+  notFoundComponent: () => (
+    <div className="p-6">
+      <h1 className="text-2xl">There is no such page</h1>
+      <p className="mt-2">
+        <a href="/">To the stations</a>
+      </p>
+    </div>
+  ),
+});
+
+const stations = createRoute({ getParentRoute: () => root, path: '/', component: StationsPage });
+const start = createRoute({ getParentRoute: () => root, path: '/start/$station', component: StartPage });
+
+export const STEPS = ['sounding', 'clarity', 'composite', 'leave'] as const;
+export type StepName = (typeof STEPS)[number];
+const visit = createRoute({
+  getParentRoute: () => root,
+  path: '/visit/$visit',
+  component: VisitPage,
+  validateSearch: (search: Record<string, unknown>): { step?: StepName } =>
+    STEPS.includes(search.step as StepName) ? { step: search.step as StepName } : {},
+});
+const records = createRoute({ getParentRoute: () => root, path: '/record', component: RecordPage });
+const record = createRoute({
+  getParentRoute: () => root,
+  path: '/record/$station',
+  component: RecordPage,
+  validateSearch: (search: Record<string, unknown>): { visit?: string } =>
+    typeof search.visit === 'string' ? { visit: search.visit } : {},
+});
+
+export const router = createRouter({
+  routeTree: root.addChildren([stations, start, visit, records, record]),
+  defaultPreload: false,
+});
+
+declare module '@tanstack/react-router' {
+  interface Register {
+    router: typeof router;
+  }
+}

@@ -1,0 +1,114 @@
+import { useEffect, useId, useRef, useState } from 'react';
+import type { LengthUnit, Schemas } from '../api/client';
+import { compute } from '../field/core';
+import { useAppearance, useDensity } from './appearance';
+import { FindingNote } from './FindingNote';
+import { Keypad } from './Keypad';
+import { UNITS } from './units';
+
+type Understood = Schemas['LengthResult'];
+
+/** Asks for one depth: by keyboard at the desk, by large keys on the boat. Core says what was typed. */
+export function AskLength({
+  question,
+  hint,
+  unit,
+  confirm = 'Write it down',
+  onGiven,
+}: {
+  question: string;
+  hint?: string;
+  unit: LengthUnit;
+  confirm?: string;
+  onGiven: (written: string) => void | Promise<void>;
+}) {
+  const id = useId();
+  const reader = useAppearance().reader;
+  const boat = useDensity() === 'boat';
+  const box = useRef<HTMLInputElement>(null);
+  const [written, setWritten] = useState('');
+  const [understood, setUnderstood] = useState<Understood & { of?: string }>({});
+  const [asked, setAsked] = useState(false);
+
+  useEffect(() => {
+    let current = true;
+    compute('length', { written, unit, reader })
+      .then((result) => current && setUnderstood({ ...result, of: written }))
+      .catch((error: Error) => current && setUnderstood({ text: error.message }));
+    return () => {
+      current = false;
+    };
+  }, [written, unit, reader]);
+
+  useEffect(() => {
+    if (!boat) {
+      box.current?.focus({ preventScroll: true });
+    }
+  }, [boat]);
+
+  function type(next: string) {
+    setWritten(next);
+    setAsked(false);
+  }
+
+  async function give() {
+    const result = await compute('length', { written, unit, reader });
+    setUnderstood({ ...result, of: written });
+    setAsked(true);
+    if (result.depthM != null) {
+      await onGiven(written);
+      setWritten('');
+      setAsked(false);
+    }
+  }
+
+  const finding = understood.of === written ? understood.finding : undefined;
+  const wrong = finding?.level === 'stop' && asked;
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void give();
+      }}
+      noValidate
+    >
+      <label htmlFor={id} className={boat ? 'block font-bold text-2xl leading-tight' : 'font-bold text-xl'}>
+        {question}
+      </label>
+      {hint && <p className="mt-0.5 text-dim">{hint}</p>}
+      <div className={`mt-3 flex items-baseline gap-3 border-buoy border-b-[3px] ${boat ? '' : 'border-t-[3px] bg-sheet px-3'}`}>
+        <input
+          id={id}
+          ref={box}
+          className="num w-full min-w-0 bg-transparent py-1.5 font-bold text-4xl outline-none"
+          inputMode={boat ? 'none' : 'text'}
+          autoComplete="off"
+          enterKeyHint="done"
+          value={written}
+          placeholder={boat ? '' : UNITS[unit].example}
+          aria-describedby={`${id}-means`}
+          aria-invalid={wrong}
+          onChange={(event) => type(event.target.value)}
+        />
+        <span className="num shrink-0 text-dim text-xl">{UNITS[unit].short}</span>
+      </div>
+      <p id={`${id}-means`} className="num mt-1.5 min-h-6 text-slate" aria-live="polite">
+        {written && understood.of === written && understood.text ? `= ${understood.text}` : ''}
+      </p>
+      {finding && (asked || finding.level === 'check') && written !== '' && <FindingNote finding={finding} />}
+      {finding && asked && written === '' && <FindingNote finding={finding} />}
+      {boat ? (
+        <Keypad unit={unit} written={written} onChange={type} confirm={confirm} />
+      ) : (
+        <div className="mt-2 flex items-center gap-3">
+          <button type="submit" className="act act-next">
+            {confirm}
+          </button>
+          <span className="text-dim text-sm">
+            or Enter. {unit === 'ft-in' ? 'Type 12 9 for 12 ft 9 in.' : `In ${UNITS[unit].name}.`}
+          </span>
+        </div>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,81 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Popover } from 'radix-ui';
+import { useSyncExternalStore } from 'react';
+import { currentReach, deliverSoon, watchReach } from '../field/delivery';
+import { store } from '../field/store';
+import { longDay } from './days';
+
+/** How many entries are on this device only: on every page. */
+export function OnThisDevice() {
+  const reach = useSyncExternalStore(watchReach, currentReach);
+  const waiting = useLiveQuery(() => store.entries.where('state').equals('waiting').count(), []) ?? 0;
+  const refused = useLiveQuery(() => store.entries.where('state').equals('refused').toArray(), []) ?? [];
+  const here = waiting + refused.length;
+  return (
+    <>
+      {reach.demoDay && (
+        <span className="hidden text-dim text-sm md:inline">
+          Demo day <b className="text-ink">{longDay(reach.demoDay)}</b>
+        </span>
+      )}
+      <Popover.Root>
+        <Popover.Trigger className="flex min-h-12 items-center gap-1.5 text-sm" aria-label="Entries on this device">
+          <span role="status" className="text-right leading-tight">
+            {here > 0 ? (
+              <>
+                <b className="num text-base">{here}</b> on this device only
+              </>
+            ) : (
+              'all sent'
+            )}
+            {reach.server === false && <span className="block text-dim text-xs">no signal</span>}
+          </span>
+          <span
+            className={`size-2.5 shrink-0 rounded-full border border-ink ${here > 0 ? 'bg-buoy' : 'bg-reed'}`}
+            aria-hidden="true"
+          />
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="end"
+            sideOffset={4}
+            className="z-20 w-80 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"
+          >
+            {here === 0 && <p>Every entry made on this device is on the server.</p>}
+            {waiting > 0 && (
+              <p>
+                <b>{waiting} entries are on this device only.</b> Keep it dry and safe until they are sent. They are sent by
+                themselves when there is a signal.
+              </p>
+            )}
+            {refused.length > 0 && (
+              <div className="mt-2 border-madder border-l-4 pl-3">
+                <p>
+                  <b>{refused.length} could not be taken.</b> They stay here.
+                </p>
+                {[...new Set(refused.map((kept) => kept.problem))].map((problem) => (
+                  <p key={problem} className="mt-1">
+                    {problem}
+                  </p>
+                ))}
+                <button
+                  type="button"
+                  className="act mt-3"
+                  onClick={async () => {
+                    await store.entries.where('state').equals('refused').modify({ state: 'waiting' });
+                    deliverSoon();
+                  }}
+                >
+                  Send again
+                </button>
+              </div>
+            )}
+            {reach.server === false && (
+              <p className="mt-2 text-dim">No signal, or the server is not running. Everything works without it.</p>
+            )}
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </>
+  );
+}

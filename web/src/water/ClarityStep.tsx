@@ -1,0 +1,220 @@
+import { useState } from 'react';
+import type { Entry, FieldSheet, Finding, Schemas } from '../api/client';
+import { type NewEntry, write } from '../field/entries';
+import { store } from '../field/store';
+import { AskLength } from '../ui/AskLength';
+import { Reason } from '../ui/Reason';
+import { UNITS } from '../ui/units';
+import { Worked } from '../ui/Worked';
+import { FindingsBeside } from './findings';
+import type { StepProps } from './VisitPage';
+import { WrittenMark } from './WrittenMark';
+
+type Box = Schemas['DiscBox'];
+type Outcome = NonNullable<Schemas['DiscOutcome']>;
+
+const OUTCOMES: [Outcome, string][] = [
+  ['on-bottom', 'On the bottom, still in sight'],
+  ['in-plants', 'Lost in plants'],
+  ['in-mud', 'Lost in stirred mud'],
+];
+
+function questionFor(box: Box, swap: boolean): string {
+  const who = swap && box.observer ? `${box.observer}: ` : '';
+  if (box.event === 'disappeared') {
+    return `${who}${who ? 'where' : 'Where'} was it lost?`;
+  }
+  return swap ? `${who}where can you tell black from white again?` : 'Where did you see it again?';
+}
+
+export function ClarityStep({ sheet, station, onStep }: StepProps) {
+  const [more, setMore] = useState(false);
+  const { boxes, result, outcome, outcomeEntry } = sheet.clarity;
+  const swap = station.context.programme.clarity.observers === 'swap';
+  const filled = boxes.filter((box) => box.entry);
+  const current = outcome
+    ? undefined
+    : boxes.find((box) => !box.entry && (!box.extra || more || boxes.some((b) => b.entry && b.lowering === box.lowering)));
+  const unit = sheet.lineUnit ?? 'm';
+  const done = sheet.steps.find((step) => step.name === 'clarity')?.state === 'done';
+  const lowerings = new Set(boxes.filter((b) => !b.extra).map((b) => b.lowering)).size;
+
+  return (
+    <>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h2 className={current ? 'caps' : 'text-2xl'}>
+          Clarity{current && lowerings > 1 ? `, reading ${current.lowering}` : ''}
+          {current?.extra ? ', once more' : ''}
+        </h2>
+        {sheet.line && !current && (
+          <p className="text-dim text-sm">
+            Line {sheet.line.code}, {UNITS[unit].name}
+          </p>
+        )}
+      </div>
+
+      {filled.length > 0 && !current && <Marks sheet={sheet} boxes={filled} swap={swap} />}
+      {outcome && outcomeEntry && (
+        <div className="mt-3 border-rule border-t">
+          <WrittenMark visit={sheet.visit} entry={outcomeEntry} label="The disc" text={result.text ?? ''} />
+        </div>
+      )}
+
+      {current && (
+        <>
+          <AskLength
+            key={`${current.lowering} ${current.event}`}
+            question={questionFor(current, swap)}
+            hint={`Mark at the water’s surface.${sheet.line ? ` Line ${sheet.line.code}, ${UNITS[unit].name}.` : ''}`}
+            unit={unit}
+            onGiven={(written) =>
+              write({
+                visit: sheet.visit,
+                kind: 'disc-mark',
+                body: { lowering: current.lowering, event: current.event, depth: { written, unit }, observer: current.observer },
+              })
+            }
+          />
+          {filled.length > 0 && <Marks sheet={sheet} boxes={filled} swap={swap} />}
+        </>
+      )}
+
+      <FindingsBeside sheet={sheet} beside="clarity" repairs={(finding) => repairsFor(finding, sheet, () => setMore(true))} />
+
+      {result.clarityM != null && !current && <Figures sheet={sheet} />}
+
+      {!outcome && sheet.state !== 'closed' && filled.length === 0 && (
+        <Otherwise visit={sheet.visit} sounded={!!sheet.sounding} />
+      )}
+
+      {done && sheet.state !== 'closed' && (
+        <button
+          type="button"
+          className="act act-next mt-6 w-full sm:w-auto"
+          onClick={() => onStep(sheet.composite.text ? 'composite' : 'leave')}
+        >
+          {sheet.composite.text ? 'On to the composite' : 'On to leaving'}
+        </button>
+      )}
+    </>
+  );
+}
+
+function Marks({ sheet, boxes, swap }: { sheet: FieldSheet; boxes: Box[]; swap: boolean }) {
+  return (
+    <div className="mt-4 border-rule border-t">
+      {boxes.map((box) => (
+        <WrittenMark
+          key={box.entry}
+          visit={sheet.visit}
+          entry={box.entry ?? ''}
+          label={box.event === 'disappeared' ? 'Lost at' : swap ? 'Told apart again at' : 'Seen again at'}
+          text={box.text ?? ''}
+          note={swap || box.lowering > 1 ? `reading ${box.lowering}${box.observer ? `, ${box.observer}` : ''}` : undefined}
+        />
+      ))}
+    </div>
+  );
+}
+
+/** What follows from the marks; each opens to its working. */
+function Figures({ sheet }: { sheet: FieldSheet }) {
+  const { result } = sheet.clarity;
+  const { composite } = sheet;
+  const figures = [
+    { label: 'Clarity', text: result.text, working: result.working, big: true },
+    { label: 'Mean, unrounded', text: result.meanText, working: result.working },
+    { label: composite.layerWorking?.title ?? '', text: composite.layerText, working: composite.layerWorking },
+    { label: 'Mark for the composite', text: composite.text, working: composite.working },
+  ].filter((figure) => figure.text);
+  return (
+    <dl className="mt-5 grid grid-cols-2 gap-x-6 gap-y-4 border-rule border-t pt-4">
+      {figures.map((figure) => (
+        <div key={figure.label}>
+          <dt className="caps">{figure.label}</dt>
+          <dd>
+            <Worked working={figure.working} className={figure.big ? 'font-bold text-3xl' : 'text-2xl'}>
+              {figure.text}
+            </Worked>
+          </dd>
+        </div>
+      ))}
+      {result.compared && <p className="col-span-2 text-dim">{result.compared.text}.</p>}
+    </dl>
+  );
+}
+
+function Otherwise({ visit, sounded }: { visit: string; sounded: boolean }) {
+  const [asking, setAsking] = useState(false);
+  const give = (outcome: Outcome, why?: string) => void write({ visit, kind: 'disc-outcome', body: { outcome }, why });
+  if (asking) {
+    return (
+      <Reason
+        title="Why is it not taken?"
+        suggestions={['fog', 'white caps', 'thunder']}
+        confirm="Not taken"
+        onGiven={(why) => give('not-taken', why)}
+        onCancel={() => setAsking(false)}
+      />
+    );
+  }
+  return (
+    <div className="mt-5 border-rule border-t pt-2">
+      <h3 className="caps">No mark to read?</h3>
+      <div className="flex flex-wrap gap-x-5">
+        {OUTCOMES.filter(([outcome]) => outcome !== 'on-bottom' || sounded).map(([outcome, label]) => (
+          <button key={outcome} type="button" className="act-quiet" onClick={() => give(outcome)}>
+            {label}
+          </button>
+        ))}
+        <button type="button" className="act-quiet" onClick={() => setAsking(true)}>
+          Not taken…
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function repairsFor(finding: Finding, sheet: FieldSheet, again: () => void) {
+  if (finding.code === 'clarity-reappear-deeper') {
+    return (
+      <button type="button" className="act act-next" onClick={() => void swapMarks(finding, sheet)}>
+        Swap them
+      </button>
+    );
+  }
+  if (finding.code === 'clarity-at-bottom' && sheet.sounding) {
+    return (
+      <button
+        type="button"
+        className="act"
+        onClick={() => void write({ visit: sheet.visit, kind: 'disc-outcome', body: { outcome: 'on-bottom' } })}
+      >
+        It was in sight on the bottom
+      </button>
+    );
+  }
+  const extra = sheet.clarity.boxes.some((box) => box.extra && !box.entry);
+  return extra && finding.level === 'check' ? (
+    <button type="button" className="act" onClick={again}>
+      Read once more
+    </button>
+  ) : null;
+}
+
+/** Two corrections, each striking the mark it replaces: what was first written stays on the page. */
+async function swapMarks(finding: Finding, sheet: FieldSheet): Promise<void> {
+  const marks = (await store.entries.bulkGet(finding.about)).flatMap((kept): Entry[] => (kept ? [kept.entry] : []));
+  const [first, second] = marks;
+  if (!first || !second) {
+    return;
+  }
+  const correction = (of: Entry, from: Entry): NewEntry<'disc-mark'> => ({
+    visit: sheet.visit,
+    kind: 'disc-mark',
+    body: { ...(of.body as Schemas['DiscMarkBody']), depth: (from.body as Schemas['DiscMarkBody']).depth },
+    strikes: of.id,
+    why: 'swapped',
+  });
+  await write(correction(first, second), correction(second, first));
+}

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import { write } from '../field/entries';
+import type { StepName } from '../routes';
+import { Reason } from '../ui/Reason';
+import { EntryLog } from './EntryLog';
+import { FindingsBeside } from './findings';
+import { STEP_NAMES } from './Runsheet';
+import type { StepProps } from './VisitPage';
+
+/** The last look round: what is still unfilled cannot be fetched from shore. */
+export function LeaveStep({ sheet, onStep }: StepProps) {
+  const [reopening, setReopening] = useState(false);
+  const open = sheet.findings.filter(
+    (f) => f.level === 'stop' && f.kept == null && (f.beside === 'leaving' || f.beside === 'clarity' || f.beside === 'sounding'),
+  );
+  const closed = sheet.state === 'closed';
+  return (
+    <>
+      <h2 className="text-2xl">{closed ? 'This visit has ended' : 'Before you leave'}</h2>
+      <dl className="mt-3 border-rule border-t">
+        {sheet.steps
+          .filter((step) => step.name !== 'leave')
+          .map((step) => (
+            <div key={step.name} className="flex items-baseline gap-4 border-rule border-b py-2">
+              <dt className="w-28 shrink-0 font-bold">{STEP_NAMES[step.name as StepName]}</dt>
+              <dd className="num min-w-0 flex-1">{step.summary}</dd>
+              <dd className={step.state === 'done' ? 'text-reed' : 'text-buoy'}>{step.state === 'done' ? '✓ done' : 'open'}</dd>
+            </div>
+          ))}
+      </dl>
+      <FindingsBeside
+        sheet={sheet}
+        beside="leaving"
+        repairs={(finding) => (
+          <button
+            type="button"
+            className="act act-next"
+            onClick={() => onStep(finding.code === 'clarity-reading-missing' ? 'clarity' : 'sounding')}
+          >
+            {finding.code === 'clarity-reading-missing' ? 'Read it now' : 'Fill it now'}
+          </button>
+        )}
+      />
+      {!closed && (
+        <div className="mt-6">
+          <button
+            type="button"
+            className={`act w-full sm:w-auto ${open.length === 0 ? 'act-next' : ''}`}
+            disabled={open.length > 0}
+            onClick={async () => {
+              await write({ visit: sheet.visit, kind: 'visit-closed', body: {} });
+              onStep(undefined);
+            }}
+          >
+            End the visit
+          </button>
+          {open.length > 0 && (
+            <p className="mt-2 text-dim">
+              {open.length === 1 ? 'One stop is' : `${open.length} stops are`} open. Fill it, strike it, or say why it stands;
+              then the visit can end.
+            </p>
+          )}
+        </div>
+      )}
+      {closed && sheet.closedEntry && !reopening && (
+        <button type="button" className="act mt-5" onClick={() => setReopening(true)}>
+          Open it again…
+        </button>
+      )}
+      {reopening && (
+        <Reason
+          title="Why is it opened again?"
+          suggestions={['ended too early', 'a reading was forgotten']}
+          confirm="Open it again"
+          onGiven={(why) => {
+            setReopening(false);
+            void write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: sheet.closedEntry ?? undefined, why }).then(() =>
+              onStep(undefined),
+            );
+          }}
+          onCancel={() => setReopening(false)}
+        />
+      )}
+      <div className="mt-6 lg:hidden">
+        <EntryLog sheet={sheet} />
+      </div>
+    </>
+  );
+}

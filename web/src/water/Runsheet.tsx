@@ -1,0 +1,73 @@
+import type { FieldSheet, StationRecord } from '../api/client';
+import type { StepName } from '../routes';
+import { clockTime, longDay } from '../ui/days';
+import { EntryLog } from './EntryLog';
+
+export const STEP_NAMES: Record<StepName, string> = {
+  sounding: 'Sounding',
+  clarity: 'Clarity',
+  composite: 'Composite',
+  leave: 'Leave',
+};
+const SIGNS = {
+  done: ['✓', 'text-reed', 'done'],
+  next: ['▶', 'text-buoy', 'next'],
+  'to-do': ['○', 'text-dim', 'to do'],
+} as const;
+
+/** The steps of the visit, and what each gave. */
+export function Runsheet({
+  sheet,
+  station,
+  shown,
+  onStep,
+}: {
+  sheet: FieldSheet;
+  station: StationRecord;
+  shown: StepName | undefined;
+  onStep: (step: StepName) => void;
+}) {
+  const { context } = station;
+  return (
+    <div className="border-rule border-r py-5">
+      <div className="px-4">
+        <h1 className="text-xl">
+          {context.station.water}, {context.station.name}
+        </h1>
+        <p className="mt-1 text-dim text-sm">
+          {sheet.startedAt && `${longDay(sheet.startedAt)}, ${clockTime(sheet.startedAt)}`}
+          <br />
+          {sheet.observers.join(' and ')}
+          {sheet.line && ` · line ${sheet.line.code}`}
+        </p>
+      </div>
+      <ol className="mt-4">
+        {sheet.steps.map((step) => {
+          const [sign, colour, word] = SIGNS[step.state];
+          return (
+            <li key={step.name}>
+              <button
+                type="button"
+                onClick={() => onStep(step.name as StepName)}
+                aria-current={step.name === shown ? 'step' : undefined}
+                className="flex w-full gap-3 border-transparent border-l-[5px] px-4 py-3 text-left aria-[current=step]:border-buoy aria-[current=step]:bg-paper2"
+              >
+                <span className={`mt-0.5 w-4 ${colour}`} aria-hidden="true">
+                  {sign}
+                </span>
+                <span className="min-w-0">
+                  <span className="sr-only">{word}: </span>
+                  <b>{STEP_NAMES[step.name as StepName]}</b>
+                  <span className="num block text-dim text-sm">{step.summary}</span>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+      <div className="mt-4 px-4">
+        <EntryLog sheet={sheet} />
+      </div>
+    </div>
+  );
+}

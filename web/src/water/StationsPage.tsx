@@ -1,0 +1,117 @@
+import { Link } from '@tanstack/react-router';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import type { Schemas } from '../api/client';
+import { nowLocal } from '../field/clock';
+import { compute } from '../field/core';
+import { currentReach, watchReach } from '../field/delivery';
+import { type KeptStation, type KeptVisit, store } from '../field/store';
+import { openVisits, pendingVisits, withLocal } from '../field/visits';
+import { MiniYears } from '../record/MiniYears';
+import { useAppearance } from '../ui/appearance';
+import { clockTime, daysBetween, plainDay } from '../ui/days';
+
+type Years = Schemas['ClarityYearsResult'];
+
+export function StationsPage() {
+  const stations = useLiveQuery(() => store.stations.orderBy('code').toArray(), []);
+  const visits = useLiveQuery(() => store.visits.toArray(), []);
+  const pending = useLiveQuery(pendingVisits, []);
+  const reach = useSyncExternalStore(watchReach, currentReach);
+  const open = openVisits(visits);
+  const ordered = stations?.toSorted((a, b) => a.ordinal - b.ordinal);
+  return (
+    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+      <h1 className="text-2xl sm:text-3xl">Where are you going?</h1>
+      <p className="mt-1 text-dim">Stations on this device. Everything here works with no signal.</p>
+      {ordered && ordered.length === 0 && (
+        <p className="mt-6 border border-rule bg-sheet p-4">
+          {reach.server === undefined
+            ? 'Fetching the stations…'
+            : reach.server
+              ? 'No stations yet. They come with the demo, or from an instance that has some.'
+              : 'No stations are on this device yet, and there is no signal. Open Upper Still once where there is one.'}
+        </p>
+      )}
+      <ul className="mt-4 border-ink border-t-[1.5px]">
+        {ordered?.map((station) => (
+          <StationRow
+            key={station.code}
+            station={station}
+            visits={(visits ?? []).filter((v) => v.station === station.code)}
+            pending={pending ?? new Set()}
+            open={open.find((v) => v.station === station.code)}
+          />
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function StationRow({
+  station,
+  visits,
+  pending,
+  open,
+}: {
+  station: KeptStation;
+  visits: KeptVisit[];
+  pending: ReadonlySet<string>;
+  open: KeptVisit | undefined;
+}) {
+  const { context } = station.record;
+  const reader = useAppearance().reader;
+  const [years, setYears] = useState<Years>();
+  const points = withLocal(context.history, visits, pending);
+  const key = JSON.stringify(points.slice(-3));
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the newest points stand for the whole list
+  useEffect(() => {
+    let current = true;
+    compute('clarity-years', {
+      points,
+      summary: context.programme.summary,
+      native: context.lines.find((l) => l.code === station.record.line)?.unit ?? 'm',
+      reader,
+    })
+      .then((result) => current && setYears(result))
+      .catch(() => {});
+    return () => {
+      current = false;
+    };
+  }, [key, reader, context]);
+  const last = years?.points.at(-1);
+  const ago = last && daysBetween(last.date, nowLocal());
+  return (
+    <li className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 md:grid-cols-[1fr_11rem_12rem_11rem]">
+      <div className="min-w-0">
+        <h2 className="text-xl">
+          <Link to="/record/$station" params={{ station: station.code }} className="text-ink decoration-1">
+            {context.station.water}, {context.station.name}
+          </Link>
+        </h2>
+        <p className="text-dim text-sm">
+          {context.station.code} · {context.station.district} · {context.programme.name}
+        </p>
+      </div>
+      <div className="text-right md:text-left">
+        <p className="num font-bold text-2xl leading-tight">{last ? last.text : 'none yet'}</p>
+        <p className="text-dim text-sm">
+          {last && (ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago, ${plainDay(last.date)}`)}
+          {last && !last.usable && ' · a stop is open'}
+        </p>
+      </div>
+      <div className="max-md:hidden">{years && <MiniYears years={years} />}</div>
+      <div className="col-span-2 md:col-span-1">
+        {open ? (
+          <Link to="/visit/$visit" params={{ visit: open.visit }} className="act act-next w-full">
+            Go on, begun {clockTime(open.startedAt)}
+          </Link>
+        ) : (
+          <Link to="/start/$station" params={{ station: station.code }} className="act w-full">
+            Start a visit
+          </Link>
+        )}
+      </div>
+    </li>
+  );
+}
