@@ -1,1 +1,3 @@
 import 'fake-indexeddb/auto';
+
+Object.assign(globalThis, { location: new URL('http://localhost/') });

@@ -51,6 +51,14 @@ public static class ClarityRule
         return (depths.Sum() / depths.Length, depths.Length == 1 ? "reading" : "mean");
     }
 
+    // Marks in feet are also given in metres, where the arithmetic is done; marks in metres with every digit.
+    private static string Worked(decimal metres, ReadMarks marks) => Length.IsFootBased(marks.Native)
+        ? marks.Show(metres) + InMetres(metres, marks)
+        : $"{Decimals.Text(Decimals.Published(metres))} m";
+
+    private static string InMetres(decimal metres, ReadMarks marks) =>
+        Length.IsFootBased(marks.Native) ? $" = {Decimals.Text(Decimals.Published(metres))} m" : string.Empty;
+
     private static Working Show(
         ClarityRequest request, ReadMarks marks, List<Lowering> readings, decimal mean, string method, Length reported)
     {
@@ -59,15 +67,15 @@ public static class ClarityRule
         {
             var parts = reading.Marks.Select(m => LengthText.Write(m.Length)).ToList();
             steps.Add(parts.Count == 1
-                ? $"Reading {reading.Number}: {parts[0]} = {Decimals.Text(reading.DepthM!.Value)} m"
-                : $"Reading {reading.Number}: ({string.Join(" + ", parts)}) / {parts.Count} = {marks.Show(reading.DepthM!.Value)} = {Decimals.Text(reading.DepthM.Value)} m");
+                ? $"Reading {reading.Number}: {parts[0]}{InMetres(reading.DepthM!.Value, marks)}"
+                : $"Reading {reading.Number}: ({string.Join(" + ", parts)}) / {parts.Count} = {Worked(reading.DepthM!.Value, marks)}");
         }
 
         if (readings.Count > 1)
         {
             var all = string.Join(method == "mean" ? " + " : ", ", readings.Select(r => marks.Show(r.DepthM!.Value)));
             steps.Add(method == "mean"
-                ? $"Mean: ({all}) / {readings.Count} = {marks.Show(mean)} = {Decimals.Text(Decimals.Published(mean))} m"
+                ? $"Mean: ({all}) / {readings.Count} = {Worked(mean, marks)}"
                 : $"Median of {all} = {marks.Show(mean)}, because the first two are too far apart");
         }
 

@@ -21,7 +21,12 @@ internal sealed class SheetFold
         var composite = CompositeRule.Work(new CompositeRequest(
             draft.Context.Programme.Composite, clarity.Result.Censored ? null : UnroundedMean(clarity), clarity.Result.Censored,
             draft.SoundingRead?.Body.Depth, draft.Line, draft.Reader));
-        draft.Findings.AddRange(composite.Findings.Where(_ => clarity.Result.Text is not null));
+        if (clarity.Result.ClarityM is not null || draft.Context.Programme.Composite.DepthRule == CompositeDepthRule.Preset)
+        {
+            // Before a clarity is read its absence is no fault of the composite.
+            draft.Findings.AddRange(composite.Findings);
+        }
+
         var closed = draft.Standing(EntryKinds.VisitClosed);
         Leaving.Fold(draft, clarity);
         var findings = Answered();

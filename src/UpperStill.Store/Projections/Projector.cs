@@ -7,6 +7,8 @@ namespace UpperStill.Store.Projections;
 /// <summary>Keeps the projections true to the log. Every row is a pure function of the log and the reference tables.</summary>
 public static class Projector
 {
+    private const int VisitsAtOnce = 500;
+
     /// <summary>Projects these visits anew, and the later ones of the same station and month, whose comparison rests on them.</summary>
     public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
     {
@@ -37,10 +39,20 @@ public static class Projector
         await book.Clarities.ExecuteDeleteAsync(cancel);
         await book.Findings.ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
+        var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
-        foreach (var visit in starts.OrderBy(s => s.At).Select(s => s.Visit).Distinct())
+        foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {
-            await ProjectOneAsync(book, visit, cancel);
+            var entries = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.ToEntry());
+            foreach (var visit in part)
+            {
+                if (await FoldAsync([.. entries[visit]], start => Task.FromResult(reference.Context(start))) is { } folded)
+                {
+                    reference.Remember(Add(book, visit, folded.Sheet, folded.Context).Clarity);
+                }
+            }
+
+            await book.SaveChangesAsync(cancel);
             book.ChangeTracker.Clear();
         }
 
@@ -61,16 +73,22 @@ public static class Projector
     private static async Task<VisitRow?> ProjectOneAsync(FieldBook book, Guid visit, CancellationToken cancel)
     {
         Entry[] entries = [.. (await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel)).Select(e => e.ToEntry())];
-        if (await FoldAsync(book, entries, cancel) is not { } folded)
+        if (await FoldAsync(entries, start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)) is not { } folded)
         {
             return null;
         }
 
-        var (sheet, context) = folded;
         await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
+        var (row, _) = Add(book, visit, folded.Sheet, folded.Context);
+        await book.SaveChangesAsync(cancel);
+        return row;
+    }
+
+    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, Guid visit, FieldSheet sheet, VisitContext context)
+    {
         var day = DateOnly.FromDateTime(sheet.StartedAt!.Value.DateTime);
         var row = new VisitRow
         {
@@ -82,19 +100,20 @@ public static class Projector
             Observers = string.Join(", ", sheet.Observers),
         };
         book.Visits.Add(row);
-        var clarity = sheet.Clarity.Result;
-        if (clarity.ClarityM is { } metres)
+        var result = sheet.Clarity.Result;
+        var clarity = result.ClarityM is not { } metres ? null : new ClarityRow
         {
-            book.Clarities.Add(new ClarityRow
-            {
-                Visit = visit,
-                Station = context.Station.Code,
-                Day = day,
-                ClarityM = metres,
-                Censored = clarity.Censored,
-                Usable = sheet.Usable,
-                Text = clarity.Text!,
-            });
+            Visit = visit,
+            Station = context.Station.Code,
+            Day = day,
+            ClarityM = metres,
+            Censored = result.Censored,
+            Usable = sheet.Usable,
+            Text = result.Text!,
+        };
+        if (clarity is not null)
+        {
+            book.Clarities.Add(clarity);
         }
 
         book.Findings.AddRange(sheet.Findings.Select((f, i) => new FindingRow
@@ -106,17 +125,15 @@ public static class Projector
             Seen = f.Seen,
             Kept = f.Kept,
         }));
-        await book.SaveChangesAsync(cancel);
-        return row;
+        return (row, clarity);
     }
 
     // A visit whose beginning has not arrived waits in the log.
-    private static async Task<(FieldSheet Sheet, VisitContext Context)?> FoldAsync(FieldBook book, Entry[] entries, CancellationToken cancel)
+    private static async Task<(FieldSheet Sheet, VisitContext Context)?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
     {
         foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
-            if (EntryKinds.VisitStarted.Read(start.Body) is { } body
-                && await book.ContextAsync(body.Station, body.Programme, body.ProgrammeVersion, cancel) is { } context)
+            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(body) is { } context)
             {
                 var sheet = FieldSheet.Fold(new FoldRequest(entries, context));
                 return sheet.StartedAt is null ? null : (sheet, context);

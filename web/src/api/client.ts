@@ -2,7 +2,7 @@ import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 
 /** The server, typed by its own description. */
-export const api = createClient<paths>({ baseUrl: globalThis.location?.origin ?? '' });
+export const api = createClient<paths>({ baseUrl: location.origin, fetch: (request) => fetch(request) });
 
 export type Schemas = components['schemas'];
 export type Entry = Schemas['Entry'];

@@ -1,6 +1,7 @@
 import { type ReactNode, useId } from 'react';
 import type { FieldSheet } from '../api/client';
 import type { StepName } from '../routes';
+import { monthName } from '../ui/days';
 import { ColumnTable } from './ColumnTable';
 import { columnScale, spread, withRoom } from './scale';
 import { useSize } from './useSize';
@@ -29,7 +30,7 @@ function Drawing({ sheet, strip, onStep, width, height }: Drawn) {
   const top = 34;
   const bottom = height - (strip ? 34 : 46);
   const left = strip ? 34 : 58;
-  const right = strip ? width - 8 : width - 138;
+  const right = strip ? width - 8 : width - 168;
   const scale = columnScale(sheet.bottomM, top, bottom);
   const { result } = sheet.clarity;
   const line = left + (right - left) * (strip ? 0.5 : 0.55);
@@ -114,7 +115,7 @@ function Drawing({ sheet, strip, onStep, width, height }: Drawn) {
           <path
             key={`${box.lowering} ${box.event}`}
             d={box.event === 'disappeared' ? 'M-6 -3.5h12l-6 7z' : 'M-6 3.5h12l-6 -7z'}
-            transform={`translate(${line} ${scale.y(box.depthM ?? 0)})`}
+            transform={`translate(${line - (strip ? 0 : 26)} ${scale.y(box.depthM ?? 0)})`}
             fill="var(--ink)"
           />
         ))}
@@ -196,7 +197,13 @@ function labelsOf(sheet: FieldSheet, y: (depthM: number) => number): ColumnLabel
     labels.push({ key: 'keep', y: y(sheet.keepOffM), text: 'keep off', colour: 'var(--madder)', step: 'composite' });
   }
   if (result.compared && result.clarityM == null && boxes.every((b) => b.depthM == null)) {
-    labels.push({ key: 'month', y: y(result.compared.medianM), text: 'usual now', colour: 'var(--slate)', step: 'clarity' });
+    labels.push({
+      key: 'month',
+      y: y(result.compared.medianM),
+      text: `usual in ${monthName(result.compared.month)}`,
+      colour: 'var(--slate)',
+      step: 'clarity',
+    });
   }
   return labels;
 }

@@ -1,4 +1,5 @@
 import type { ClarityPoint, Schemas } from '../api/client';
+import { withRoom } from '../column/scale';
 import { useSize } from '../column/useSize';
 import { plainDay } from '../ui/days';
 
@@ -9,20 +10,12 @@ const TOP = 40;
 const LEFT = 52;
 
 /** Clarity hanging from the surface: years across, depth down, a year's mean at the end of its line, every reading beside it. */
-export function HangingClarity({
-  years,
-  pending,
-  marked,
-}: {
-  years: Years;
-  pending: ReadonlySet<string>;
-  marked: string | undefined;
-}) {
+export function HangingClarity({ years, least, pending, marked }: Omit<Drawn, 'width' | 'height'>) {
   const [frame, { width }] = useSize<HTMLDivElement>();
   return (
     <figure className="m-0 min-w-0">
       <div ref={frame} className="relative h-[26rem] w-full sm:h-[27rem]">
-        {width > 0 && <Chart years={years} pending={pending} marked={marked} width={width} height={432} />}
+        {width > 0 && <Chart years={years} least={least} pending={pending} marked={marked} width={width} height={432} />}
       </div>
       <figcaption className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
         <span>
@@ -40,13 +33,15 @@ export function HangingClarity({
 
 interface Drawn {
   years: Years;
+  /** Readings that a year's mean needs. */
+  least: number;
   pending: ReadonlySet<string>;
   marked: string | undefined;
   width: number;
   height: number;
 }
 
-function Chart({ years, pending, marked, width, height }: Drawn) {
+function Chart({ years, least, pending, marked, width, height }: Drawn) {
   const right = width - 8;
   const bottom = height - 20;
   const step = (right - LEFT) / years.years.length;
@@ -55,6 +50,7 @@ function Chart({ years, pending, marked, width, height }: Drawn) {
   const y = (depth: number) => TOP + (bottom - TOP) * (depth / floor);
   const middle = (year: number) => LEFT + step * (year - first + 0.5);
   const every = step < 26 ? 2 : 1;
+  const half = Math.min(10, step * 0.28);
   const label = marked ? years.points.find((p) => p.visit === marked) : undefined;
   return (
     <svg
@@ -67,7 +63,7 @@ function Chart({ years, pending, marked, width, height }: Drawn) {
       fontFamily="var(--font-mono)"
     >
       <rect x={LEFT} y={TOP} width={right - LEFT} height={bottom - TOP} fill="var(--water0)" />
-      {years.scale.ticks
+      {withRoom(years.scale.ticks, { y }, 24)
         .filter((tick) => y(tick.depthM) <= bottom)
         .map((tick) => (
           <g key={tick.depthM}>
@@ -81,25 +77,62 @@ function Chart({ years, pending, marked, width, height }: Drawn) {
         {years.scale.unit}
       </text>
       <path d={`M${LEFT - 6} ${TOP}H${right}`} stroke="var(--ink)" strokeWidth="2" />
+      {years.years.map(
+        (year) =>
+          year.enough &&
+          year.lowM != null &&
+          year.highM != null && (
+            <rect
+              key={year.year}
+              x={middle(year.year) - half}
+              y={y(year.lowM)}
+              width={half * 2}
+              height={Math.max(2, y(year.highM) - y(year.lowM))}
+              fill="var(--water1)"
+              opacity="0.55"
+            />
+          ),
+      )}
+      {years.points
+        .filter((p) => p.visit !== marked)
+        .map((point) => (
+          <Reading
+            key={point.visit}
+            point={point}
+            x={middle(Number(point.date.slice(0, 4))) + step * 0.38 * dayInSeason(point.date)}
+            y={y(point.clarityM)}
+            hollow={pending.has(point.visit) || !point.usable}
+            marked={false}
+          />
+        ))}
       {years.years.map((year) => (
-        <YearLine key={year.year} year={year} x={middle(year.year)} step={step} y={y} name={(year.year - first) % every === 0} />
-      ))}
-      {years.points.map((point) => (
-        <Reading
-          key={point.visit}
-          point={point}
-          x={middle(Number(point.date.slice(0, 4))) + step * 0.38 * dayInSeason(point.date)}
-          y={y(point.clarityM)}
-          hollow={pending.has(point.visit) || !point.usable}
-          marked={point.visit === marked}
+        <YearLine
+          key={year.year}
+          year={year}
+          x={middle(year.year)}
+          y={y}
+          least={least}
+          name={(year.year - first) % every === 0}
         />
       ))}
+      {label && (
+        <Reading
+          point={label}
+          x={middle(Number(label.date.slice(0, 4))) + step * 0.38 * dayInSeason(label.date)}
+          y={y(label.clarityM)}
+          hollow={pending.has(label.visit) || !label.usable}
+          marked
+        />
+      )}
       {label && (
         <text
           x={Math.min(right - 4, middle(Number(label.date.slice(0, 4))) + step * 0.4)}
           y={y(label.clarityM) + 26}
           textAnchor="end"
           fill="var(--buoy)"
+          stroke="var(--water0)"
+          strokeWidth="4"
+          paintOrder="stroke"
           fontWeight="700"
         >
           {label.text}
@@ -116,19 +149,18 @@ function dayInSeason(day: string): number {
 
 function YearLine({
   year,
+  least,
   x,
-  step,
   y,
   name,
 }: {
   year: Year;
+  least: number;
   x: number;
-  step: number;
   y: (depth: number) => number;
   name: boolean;
 }) {
   const depth = year.meanM ?? year.medianM;
-  const half = Math.min(10, step * 0.28);
   return (
     <g>
       <title>{`${year.year}: ${year.text}`}</title>
@@ -137,16 +169,6 @@ function YearLine({
           {String(year.year).slice(2)}
         </text>
       )}
-      {year.lowM != null && year.highM != null && year.enough && (
-        <rect
-          x={x - half}
-          y={y(year.lowM)}
-          width={half * 2}
-          height={Math.max(2, y(year.highM) - y(year.lowM))}
-          fill="var(--water1)"
-          opacity="0.55"
-        />
-      )}
       {depth != null && <path d={`M${x} ${TOP}V${y(depth)}`} stroke="var(--slate)" strokeWidth="1.5" />}
       {year.meanM != null && <circle cx={x} cy={y(year.meanM)} r="6" fill="var(--slate)" />}
       {year.meanM == null && year.medianM != null && (
@@ -154,7 +176,7 @@ function YearLine({
       )}
       {!year.enough && (
         <text x={x} y={y(0) + 18} textAnchor="middle" fill="var(--dim)" fontSize="12">
-          {year.count === 0 ? '–' : `${year.count}`}
+          {year.count === 0 ? '–' : `${year.count} of ${least}`}
         </text>
       )}
     </g>

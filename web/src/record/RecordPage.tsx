@@ -121,7 +121,7 @@ function StationYears({ code, record }: { code: string; record: StationRecord })
       </p>
       {last ? (
         <div className="mt-4 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_19rem]">
-          <HangingClarity years={years} pending={pending} marked={visit} />
+          <HangingClarity years={years} least={context.programme.summary.leastReadings} pending={pending} marked={visit} />
           <YearTable years={years} />
         </div>
       ) : (

@@ -37,6 +37,7 @@ export function OnThisDevice() {
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
+            aria-label="Entries on this device"
             align="end"
             sideOffset={4}
             className="z-20 w-80 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"

@@ -47,6 +47,7 @@ export function Preferences() {
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="How this device shows things"
           align="end"
           sideOffset={4}
           className="z-20 w-72 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 shadow-lg"

@@ -19,12 +19,13 @@ export function Worked({
     <Popover.Root>
       <Popover.Trigger
         className={`num text-left text-slate underline decoration-1 decoration-dotted underline-offset-4 ${className}`}
-        aria-label={`${working.title}: show the working`}
       >
         {children}
+        <span className="sr-only">, show the working: {working.title}</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label={`Working: ${working.title}`}
           align="start"
           sideOffset={6}
           collisionPadding={12}

@@ -17,6 +17,13 @@ export function plainDay(day: string): string {
   return PLAIN.format(new Date(`${day.slice(0, 10)}T00:00:00Z`));
 }
 
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+
+/** "Aug" from 8. */
+export function monthName(month: number): string {
+  return MONTH.format(new Date(Date.UTC(2000, month - 1, 1)));
+}
+
 /** The local clock time that an entry carries. */
 export function clockTime(at: string): string {
   return at.slice(11, 16);

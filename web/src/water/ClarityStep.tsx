@@ -3,6 +3,7 @@ import type { Entry, FieldSheet, Finding, Schemas } from '../api/client';
 import { type NewEntry, write } from '../field/entries';
 import { store } from '../field/store';
 import { AskLength } from '../ui/AskLength';
+import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { UNITS } from '../ui/units';
 import { Worked } from '../ui/Worked';
@@ -88,13 +89,9 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
       )}
 
       {done && sheet.state !== 'closed' && (
-        <button
-          type="button"
-          className="act act-next mt-6 w-full sm:w-auto"
-          onClick={() => onStep(sheet.composite.text ? 'composite' : 'leave')}
-        >
+        <NextButton onClick={() => onStep(sheet.composite.text ? 'composite' : 'leave')}>
           {sheet.composite.text ? 'On to the composite' : 'On to leaving'}
-        </button>
+        </NextButton>
       )}
     </>
   );
@@ -108,9 +105,9 @@ function Marks({ sheet, boxes, swap }: { sheet: FieldSheet; boxes: Box[]; swap: 
           key={box.entry}
           visit={sheet.visit}
           entry={box.entry ?? ''}
-          label={box.event === 'disappeared' ? 'Lost at' : swap ? 'Told apart again at' : 'Seen again at'}
+          label={swap && box.observer ? box.observer : box.event === 'disappeared' ? 'Lost at' : 'Seen again at'}
           text={box.text ?? ''}
-          note={swap || box.lowering > 1 ? `reading ${box.lowering}${box.observer ? `, ${box.observer}` : ''}` : undefined}
+          note={swap ? `reading ${box.lowering}, told apart again` : box.lowering > 1 ? `reading ${box.lowering}` : undefined}
         />
       ))}
     </div>
@@ -128,19 +125,21 @@ function Figures({ sheet }: { sheet: FieldSheet }) {
     { label: 'Mark for the composite', text: composite.text, working: composite.working },
   ].filter((figure) => figure.text);
   return (
-    <dl className="mt-5 grid grid-cols-2 gap-x-6 gap-y-4 border-rule border-t pt-4">
-      {figures.map((figure) => (
-        <div key={figure.label}>
-          <dt className="caps">{figure.label}</dt>
-          <dd>
-            <Worked working={figure.working} className={figure.big ? 'font-bold text-3xl' : 'text-2xl'}>
-              {figure.text}
-            </Worked>
-          </dd>
-        </div>
-      ))}
-      {result.compared && <p className="col-span-2 text-dim">{result.compared.text}.</p>}
-    </dl>
+    <>
+      <dl className="mt-5 grid grid-cols-2 gap-x-6 gap-y-4 border-rule border-t pt-4">
+        {figures.map((figure) => (
+          <div key={figure.label}>
+            <dt className="caps">{figure.label}</dt>
+            <dd>
+              <Worked working={figure.working} className={figure.big ? 'font-bold text-3xl' : 'text-2xl'}>
+                {figure.text}
+              </Worked>
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {result.compared && <p className="mt-4 text-dim">{result.compared.text}.</p>}
+    </>
   );
 }
 

@@ -1,3 +1,4 @@
+import { NextButton } from '../ui/NextButton';
 import { Worked } from '../ui/Worked';
 import { FindingsBeside } from './findings';
 import type { StepProps } from './VisitPage';
@@ -49,13 +50,9 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
         </>
       )}
       {sheet.state !== 'closed' && (
-        <button
-          type="button"
-          className="act act-next mt-6 w-full sm:w-auto"
-          onClick={() => onStep(composite.text ? 'leave' : sheet.sounding ? 'clarity' : 'sounding')}
-        >
+        <NextButton onClick={() => onStep(composite.text ? 'leave' : sheet.sounding ? 'clarity' : 'sounding')}>
           {composite.text ? 'On to leaving' : sheet.sounding ? 'Read the clarity' : 'Sound first'}
-        </button>
+        </NextButton>
       )}
     </>
   );

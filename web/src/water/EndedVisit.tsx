@@ -61,7 +61,7 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
           To the stations
         </Link>
       </div>
-      <div className="mt-6 lg:hidden">
+      <div className="mt-6 hidden boat:block">
         <EntryLog sheet={sheet} />
       </div>
     </>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { write } from '../field/entries';
 import type { StepName } from '../routes';
+import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
 import { FindingsBeside } from './findings';
@@ -42,10 +43,8 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
         )}
       />
       {!closed && (
-        <div className="mt-6">
-          <button
-            type="button"
-            className={`act w-full sm:w-auto ${open.length === 0 ? 'act-next' : ''}`}
+        <div>
+          <NextButton
             disabled={open.length > 0}
             onClick={async () => {
               await write({ visit: sheet.visit, kind: 'visit-closed', body: {} });
@@ -53,7 +52,7 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
             }}
           >
             End the visit
-          </button>
+          </NextButton>
           {open.length > 0 && (
             <p className="mt-2 text-dim">
               {open.length === 1 ? 'One stop is' : `${open.length} stops are`} open. Fill it, strike it, or say why it stands;
@@ -81,7 +80,7 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
           onCancel={() => setReopening(false)}
         />
       )}
-      <div className="mt-6 lg:hidden">
+      <div className="mt-6 hidden boat:block">
         <EntryLog sheet={sheet} />
       </div>
     </>

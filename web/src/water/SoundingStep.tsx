@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { LengthUnit } from '../api/client';
 import { write } from '../field/entries';
 import { AskLength } from '../ui/AskLength';
+import { NextButton } from '../ui/NextButton';
 import { UNITS } from '../ui/units';
 import { FindingsBeside } from './findings';
 import type { StepProps } from './VisitPage';
@@ -27,11 +28,7 @@ export function SoundingStep({ sheet, station, onStep }: StepProps) {
           />
         </div>
         <FindingsBeside sheet={sheet} beside="sounding" />
-        {stands && !closed && (
-          <button type="button" className="act act-next mt-5 w-full sm:w-auto" onClick={() => onStep('clarity')}>
-            On to clarity
-          </button>
-        )}
+        {stands && !closed && <NextButton onClick={() => onStep('clarity')}>On to clarity</NextButton>}
       </>
     );
   }
@@ -44,7 +41,7 @@ export function SoundingStep({ sheet, station, onStep }: StepProps) {
         unit={unit}
         onGiven={async (written) => {
           await write({ visit: sheet.visit, kind: 'sounding', body: { depth: { written, unit } } });
-          onStep(undefined);
+          onStep('clarity');
         }}
       />
       <fieldset className="mt-4">

@@ -13,6 +13,8 @@ import { clockTime, daysBetween, plainDay } from '../ui/days';
 
 type Years = Schemas['ClarityYearsResult'];
 
+const COLUMNS = 'md:grid-cols-[1fr_11rem_12rem_11rem]';
+
 export function StationsPage() {
   const stations = useLiveQuery(() => store.stations.orderBy('code').toArray(), []);
   const visits = useLiveQuery(() => store.visits.toArray(), []);
@@ -33,7 +35,12 @@ export function StationsPage() {
               : 'No stations are on this device yet, and there is no signal. Open Upper Still once where there is one.'}
         </p>
       )}
-      <ul className="mt-4 border-ink border-t-[1.5px]">
+      <div className={`caps mt-5 grid gap-x-6 pb-1 max-md:hidden ${COLUMNS}`} aria-hidden="true">
+        <span>Station</span>
+        <span>Last clarity</span>
+        <span>Year by year</span>
+      </div>
+      <ul className="border-ink border-t-[1.5px] max-md:mt-4">
         {ordered?.map((station) => (
           <StationRow
             key={station.code}
@@ -82,7 +89,7 @@ function StationRow({
   const last = years?.points.at(-1);
   const ago = last && daysBetween(last.date, nowLocal());
   return (
-    <li className="grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 md:grid-cols-[1fr_11rem_12rem_11rem]">
+    <li className={`grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 ${COLUMNS}`}>
       <div className="min-w-0">
         <h2 className="text-xl">
           <Link to="/record/$station" params={{ station: station.code }} className="text-ink decoration-1">

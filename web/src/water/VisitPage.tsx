@@ -79,9 +79,9 @@ export function VisitPage() {
             <Column sheet={sheet} strip onStep={onStep} />
           </aside>
           <section className="min-w-0 flex-1 px-4 pt-3 pb-24">
-            <p className="caps">
+            <h1 className="caps">
               {station.context.station.water}, {station.context.station.name}
-            </p>
+            </h1>
             {content}
           </section>
         </div>

@@ -1,0 +1,68 @@
+using System.Text.Json;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Visits;
+using UpperStill.StandIns.Demo;
+
+namespace UpperStill.StandIns.Tests;
+
+public class DemoSeasonsTests
+{
+    private static readonly DemoScenario Scenario = DemoScenario.Load();
+    private static readonly IReadOnlyList<Entry> Entries = DemoSeasons.Write(Scenario);
+
+    [Fact]
+    public void The_same_seed_gives_the_same_entries_ids_included()
+    {
+        Assert.Equal(
+            Entries.Select(e => JsonSerializer.Serialize(e, CoreJson.Default.Entry)),
+            DemoSeasons.Write(Scenario).Select(e => JsonSerializer.Serialize(e, CoreJson.Default.Entry)));
+        Assert.Equal(Entries.Count, Entries.Select(e => e.Id).Distinct().Count());
+    }
+
+    [Fact]
+    public void Every_entry_could_have_been_delivered() => Assert.All(Entries, e => Assert.Null(EntryCheck.Refusal(e)));
+
+    [Fact]
+    public void There_are_fourteen_seasons_before_the_demos_wednesday()
+    {
+        Assert.Equal(DayOfWeek.Wednesday, Scenario.Now.DayOfWeek);
+        Assert.Equal(Enumerable.Range(2013, 14), Entries.Select(e => e.At.Year).Distinct().Order());
+        Assert.All(Entries, e => Assert.True(e.At < Scenario.Now));
+    }
+
+    [Fact]
+    public void The_tarn_often_shows_its_bottom_and_the_deep_lake_never()
+    {
+        var sheets = Sheets().ToLookup(s => s.Station);
+
+        Assert.True(sheets["PEL-1"].Count(s => s.Sheet.Clarity.Result.Censored) > sheets["PEL-1"].Count() / 5);
+        Assert.DoesNotContain(sheets["HAR-1"], s => s.Sheet.Clarity.Result.Censored);
+    }
+
+    [Fact]
+    public void The_clarity_of_harrowmere_falls_as_its_model_says()
+    {
+        var deep = Sheets().Where(s => s.Station == "HAR-1" && s.Sheet.Clarity.Result.ClarityM is not null).ToLookup(s => s.Sheet.StartedAt!.Value.Year);
+        decimal Mean(int from) => Enumerable.Range(from, 4).SelectMany(y => deep[y]).Average(s => s.Sheet.Clarity.Result.ClarityM!.Value);
+
+        Assert.InRange(Mean(2013) - Mean(2022), 0.3m, 1.2m);
+    }
+
+    [Fact]
+    public void Blemishes_are_there_and_nothing_stands_with_an_open_stop()
+    {
+        var sheets = Sheets().ToList();
+
+        Assert.Contains(sheets, s => s.Sheet.Entries.Any(e => e.Struck));
+        Assert.Contains(sheets, s => s.Sheet.Clarity.Result.Text == "lost in plants");
+        Assert.All(sheets, s => Assert.DoesNotContain(s.Sheet.Findings, f => f.Level == FindingLevel.Stop && f.Kept is null));
+    }
+
+    private static IEnumerable<(string Station, FieldSheet Sheet)> Sheets() =>
+        from visit in Entries.GroupBy(e => e.Visit)
+        let start = EntryKinds.VisitStarted.Read(visit.First(e => e.Kind == EntryKinds.VisitStarted.Name).Body)!
+        let place = Scenario.Stations.First(s => s.Station.Code == start.Station)
+        let context = new VisitContext(place.Station, Scenario.Programmes.First(p => p.Code == place.Programme), Scenario.Lines, [])
+        select (start.Station, FieldSheet.Fold(new FoldRequest([.. visit], context)));
+}

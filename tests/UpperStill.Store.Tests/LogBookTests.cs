@@ -1,0 +1,167 @@
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Clarity;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Visits;
+using UpperStill.StandIns.Demo;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+
+namespace UpperStill.Store.Tests;
+
+public class LogBookTests
+{
+    private static readonly IReadOnlyList<Entry> Demo = DemoSeasons.Write(DemoScenario.Load());
+
+    [Theory]
+    [InlineData("UPDATE Entries SET By = 'nobody'")]
+    [InlineData("DELETE FROM Entries")]
+    public async Task The_database_itself_refuses_to_change_what_is_written(string sql)
+    {
+        await using var test = await TestBook.OpenAsync();
+        await test.DeliverAsync(Demo[0]);
+        await using var book = test.Book();
+
+        var refused = await Assert.ThrowsAsync<SqliteException>(() => book.Database.ExecuteSqlRawAsync(sql));
+
+        Assert.Contains("append-only", refused.Message, StringComparison.Ordinal);
+        Assert.Equal(Demo[0].By, (await book.Entries.SingleAsync()).By);
+    }
+
+    [Fact]
+    public async Task An_entry_comes_back_as_it_was_sent_local_time_included()
+    {
+        await using var test = await TestBook.OpenAsync();
+        await test.DeliverAsync(Demo[1]);
+        await using var book = test.Book();
+
+        var back = (await book.Entries.SingleAsync()).ToEntry();
+
+        Assert.Equal((Demo[1].At, Demo[1].At.Offset, Demo[1].Body.GetRawText()), (back.At, back.At.Offset, back.Body.GetRawText()));
+        Assert.Equal(TestBook.Receipt, back.Receipt);
+    }
+
+    [Fact]
+    public async Task Delivering_again_is_harmless_and_says_so()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Demo.Where(e => e.Visit == Demo[0].Visit).ToList();
+        await test.DeliverAsync(visit);
+        var once = await test.ProjectionsAsync();
+
+        var again = await test.DeliverAsync([.. visit, .. visit]);
+
+        Assert.All(again, d => Assert.Equal(Delivery.Already, d.Delivery));
+        Assert.Equal(once, await test.ProjectionsAsync());
+    }
+
+    [Fact]
+    public async Task The_same_entry_twice_in_one_delivery_is_kept_once()
+    {
+        await using var test = await TestBook.OpenAsync();
+
+        var answers = await test.DeliverAsync(Demo[0], Demo[0]);
+
+        Assert.Equal([Delivery.Kept, Delivery.Already], answers.Select(a => a.Delivery));
+    }
+
+    [Fact]
+    public async Task Another_entry_under_a_known_id_is_refused_and_the_first_stands()
+    {
+        await using var test = await TestBook.OpenAsync();
+        await test.DeliverAsync(Demo[0]);
+
+        var answer = Assert.Single(await test.DeliverAsync(Demo[0] with { By = "Somebody else" }));
+
+        Assert.Equal("entry-differs", answer.Refusal!.Code);
+    }
+
+    [Fact]
+    public async Task A_bad_entry_is_refused_by_itself_and_the_good_ones_are_kept()
+    {
+        await using var test = await TestBook.OpenAsync();
+
+        var answers = await test.DeliverAsync(Demo[0], Demo[1] with { Kind = "weather-balloon" }, Demo[2]);
+
+        Assert.Equal([Delivery.Kept, Delivery.Refused, Delivery.Kept], answers.Select(a => a.Delivery));
+    }
+
+    [Fact]
+    public async Task A_visit_at_an_unknown_station_stays_whole_on_the_device()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Guid.CreateVersion7();
+
+        var answers = await test.DeliverAsync(
+            TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("12", LengthUnit.Metre))),
+            TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("NOWHERE", "town-lakes", 1, ["Asa"])));
+
+        Assert.All(answers, a => Assert.Equal("station-unknown", a.Refusal!.Code));
+    }
+
+    [Fact]
+    public async Task Entries_may_arrive_before_the_beginning_of_their_visit()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Demo.Where(e => e.Visit == Demo[0].Visit).ToList();
+        await test.DeliverAsync([.. visit.Skip(1)]);
+        Assert.Equal("[]\n[]\n[]", await test.ProjectionsAsync());
+        await test.DeliverAsync(visit[0]);
+        var late = await test.ProjectionsAsync();
+
+        await using var other = await TestBook.OpenAsync();
+        await other.DeliverAsync(visit);
+
+        Assert.Equal(await other.ProjectionsAsync(), late);
+    }
+
+    [Fact]
+    public async Task Projections_do_not_depend_on_the_order_of_delivery_and_rebuild_gives_the_same()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var seasons = Demo.Where(e => e.At.Year >= 2022).ToList();
+        var random = new Random(4);
+        foreach (var part in seasons.OrderBy(_ => random.Next()).Chunk(97))
+        {
+            await test.DeliverAsync(part);
+        }
+
+        var delivered = await test.ProjectionsAsync();
+        await using var book = test.Book();
+        var changes = await book.RebuildAsync(CancellationToken.None);
+
+        Assert.Equal(delivered, await test.ProjectionsAsync());
+        Assert.Empty(changes);
+    }
+
+    [Fact]
+    public async Task Rebuild_says_which_published_value_changed()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Guid.CreateVersion7();
+        await test.DeliverAsync(
+            TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("PEL-1", "town-lakes", 1, ["Asa"])),
+            TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))),
+            TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))));
+        await using var book = test.Book();
+        await book.Clarities.ExecuteUpdateAsync(c => c.SetProperty(r => r.Text, "1.7 m"));
+
+        var change = Assert.Single(await book.RebuildAsync(CancellationToken.None));
+
+        Assert.Equal("PEL-1 2026-08-12: clarity was 1.7 m, is 1.9 m by the rules of this version", change);
+    }
+
+    [Fact]
+    public async Task A_commit_is_written_through_to_the_disk()
+    {
+        await using var test = await TestBook.OpenAsync();
+        await using var book = test.Book();
+        await book.Database.OpenConnectionAsync();
+        await using var command = book.Database.GetDbConnection().CreateCommand();
+
+        command.CommandText = "PRAGMA synchronous";
+        Assert.Equal(2L, await command.ExecuteScalarAsync());
+        command.CommandText = "PRAGMA journal_mode";
+        Assert.Equal("wal", await command.ExecuteScalarAsync());
+    }
+}

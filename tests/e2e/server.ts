@@ -1,0 +1,99 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as base } from '@playwright/test';
+
+const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
+
+async function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => done(port));
+    });
+  });
+}
+
+/** The published server with the demo in a database of its own; can be killed and started again. */
+export class RealServer {
+  private process: ChildProcess | undefined;
+  private readonly data = mkdtempSync(join(tmpdir(), 'upper-still-e2e-'));
+
+  private constructor(
+    readonly port: number,
+    template: string | undefined,
+  ) {
+    if (template) {
+      cpSync(template, this.data, { recursive: true });
+    }
+  }
+
+  /** Begins with a copy of the demo's data where there is one, else makes it. */
+  static async start(template = process.env.E2E_TEMPLATE): Promise<RealServer> {
+    const server = new RealServer(await freePort(), template);
+    await server.start();
+    return server;
+  }
+
+  get folder(): string {
+    return this.data;
+  }
+
+  get address(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], {
+      cwd: APP,
+      stdio: 'ignore',
+    });
+    for (const began = Date.now(); ; ) {
+      try {
+        if ((await fetch(`${this.address}/api/instance`)).ok) {
+          return;
+        }
+      } catch {
+        if (Date.now() - began > 60_000) {
+          throw new Error('The server did not start; was ./build.sh run?');
+        }
+        await new Promise((again) => setTimeout(again, 100));
+      }
+    }
+  }
+
+  /** Ends it as a power cut would. */
+  async kill(): Promise<void> {
+    const running = this.process;
+    this.process = undefined;
+    if (running && running.exitCode === null) {
+      const gone = new Promise((done) => running.once('exit', done));
+      running.kill('SIGKILL');
+      await gone;
+    }
+  }
+
+  async end(): Promise<void> {
+    await this.kill();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+
+  async get<T>(path: string): Promise<T> {
+    return (await (await fetch(this.address + path)).json()) as T;
+  }
+}
+
+/** Each test has a server of its own. */
+export const test = base.extend<{ server: RealServer }>({
+  // biome-ignore lint/correctness/noEmptyPattern: the fixture depends on nothing
+  server: async ({}, use) => {
+    const server = await RealServer.start();
+    await use(server);
+    await server.end();
+  },
+});
+
+export { expect } from '@playwright/test';

@@ -1,0 +1,103 @@
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import type { Entry } from '../api/client';
+import { deliverWaiting } from './delivery';
+import { store } from './store';
+import { pendingVisits, withLocal } from './visits';
+
+const entry = (id: string, visit = 'v1'): Entry => ({
+  id,
+  visit,
+  kind: 'sounding',
+  version: 1,
+  body: { depth: { written: '12', unit: 'm' } },
+  at: '2026-08-12T10:30:00+01:00',
+  by: 'Asa',
+  device: 'phone',
+});
+
+const writes = (...ids: string[]) =>
+  store.entries.bulkAdd(ids.map((id) => ({ id, visit: 'v1', state: 'waiting' as const, entry: entry(id) })));
+const states = async () => Object.fromEntries((await store.entries.toArray()).map((kept) => [kept.id, kept.state]));
+
+function server(answer: (ids: string[]) => Response): { calls: string[][] } {
+  const calls: string[][] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { entries } = (await request.json()) as { entries: Entry[] };
+    const ids = entries.map((e) => e.id);
+    calls.push(ids);
+    return answer(ids);
+  });
+  return { calls };
+}
+
+const answers = (ids: string[], status: (id: string) => string) =>
+  Response.json({
+    answers: ids.map((id, index) => ({ index, id, status: status(id), problem: { title: 'Refused.', detail: 'Because.' } })),
+  });
+
+beforeEach(() => store.entries.clear());
+afterEach(() => vi.unstubAllGlobals());
+
+test('what the server takes, or has already, is no longer on this device only', async () => {
+  await writes('a', 'b');
+  const { calls } = server((ids) => answers(ids, (id) => (id === 'a' ? 'kept' : 'already')));
+
+  expect(await deliverWaiting()).toBe(true);
+
+  expect(calls).toEqual([['a', 'b']]);
+  expect(await states()).toEqual({ a: 'sent', b: 'sent' });
+});
+
+test('a refused entry stays here with the reason, and the others go', async () => {
+  await writes('a', 'b');
+  server((ids) => answers(ids, (id) => (id === 'a' ? 'refused' : 'kept')));
+
+  await deliverWaiting();
+
+  expect(await states()).toEqual({ a: 'refused', b: 'sent' });
+  expect((await store.entries.get('a'))?.problem).toBe('Refused. Because.');
+});
+
+test.each([
+  ['no network', () => Promise.reject(new TypeError('Failed to fetch'))],
+  ['a server in trouble', () => Promise.resolve(new Response('{}', { status: 500 }))],
+  ['somebody else’s page', () => Promise.resolve(new Response('<html>', { status: 502 }))],
+])('with %s nothing is lost', async (_, answer) => {
+  await writes('a');
+  vi.stubGlobal('fetch', answer);
+
+  await deliverWaiting().catch(() => {});
+
+  expect(await states()).toEqual({ a: 'waiting' });
+});
+
+test('a long day offline is delivered in parts, each entry once', async () => {
+  const ids = Array.from({ length: 450 }, (_, i) => `e${String(i).padStart(3, '0')}`);
+  await writes(...ids);
+  const { calls } = server((sent) => answers(sent, () => 'kept'));
+
+  await deliverWaiting();
+
+  expect(calls.map((call) => call.length)).toEqual([200, 200, 50]);
+  expect(calls.flat().sort()).toEqual(ids);
+});
+
+test('the record shows what this device has and the server has not, and trusts the server for the rest', async () => {
+  const point = (visit: string, clarityM: number) => ({ visit, date: '2026-08-12', clarityM, censored: false, usable: true });
+  const here = (visit: string, clarityM: number) => ({
+    visit,
+    station: 'S',
+    startedAt: '',
+    closed: true,
+    point: point(visit, clarityM),
+  });
+  await store.entries.add({ id: 'x', visit: 'corrected', state: 'waiting', entry: entry('x', 'corrected') });
+
+  const shown = withLocal(
+    [point('corrected', 3), point('stale', 4)],
+    [here('corrected', 3.5), here('stale', 9), here('new', 5)],
+    await pendingVisits(),
+  );
+
+  expect(Object.fromEntries(shown.map((p) => [p.visit, p.clarityM]))).toEqual({ corrected: 3.5, stale: 4, new: 5 });
+});

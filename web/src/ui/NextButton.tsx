@@ -1,0 +1,31 @@
+import { type ReactNode, useEffect, useRef } from 'react';
+import { densityNow } from './appearance';
+
+/** The one next thing to do. At the desk it takes the keyboard, so that Enter goes on. */
+export function NextButton({
+  children,
+  onClick,
+  disabled = false,
+}: {
+  children: ReactNode;
+  onClick: () => void;
+  disabled?: boolean;
+}) {
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (!disabled && densityNow() === 'desk') {
+      button.current?.focus({ preventScroll: true });
+    }
+  }, [disabled]);
+  return (
+    <button
+      ref={button}
+      type="button"
+      className={`act mt-6 w-full sm:w-auto ${disabled ? '' : 'act-next'}`}
+      disabled={disabled}
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  );
+}
