@@ -9,7 +9,7 @@ stale() {
   local stamp=$1
   shift
   [ ! -e "$stamp" ] && return 0
-  [ -n "$(find "$@" \( -name bin -o -name obj -o -name node_modules -o -name wwwroot -o -path web/public/core \) -prune -o -type f -newer "$stamp" -print -quit)" ]
+  [ -n "$(find "$@" \( -name bin -o -name obj -o -name node_modules -o -name wwwroot -o -path src/UpperStill.Server/api -o -path web/public/core \) -prune -o -type f -newer "$stamp" -print -quit)" ]
 }
 needs() {
   command -v "$1" >/dev/null || { say "$1 is not installed: $2"; exit 1; }

@@ -53,6 +53,7 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : DbContext(o
         {
             visit.HasKey(v => v.Visit);
             visit.HasIndex(v => new { v.Station, v.Day });
+            visit.HasIndex(v => new { v.Station, v.LastSequence });
         });
         modelBuilder.Entity<ClarityRow>(clarity =>
         {

@@ -19,6 +19,8 @@ async function clean(page: Page, what: string): Promise<void> {
 
 for (const theme of ['paper', 'glare']) {
   test(`no screen has a fault for those who see or point otherwise, ${theme}`, async ({ page, server }) => {
+    // Seventeen screens, each looked at whole.
+    test.setTimeout(240_000);
     await page.addInitScript((chosen) => localStorage.setItem('appearance', JSON.stringify({ theme: chosen })), theme);
     const person = new Person(page, server.address);
     await person.opens();

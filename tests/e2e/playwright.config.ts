@@ -4,7 +4,7 @@ const browser = {
   browserName: 'chromium' as const,
   timezoneId: 'Europe/London',
   locale: 'en-GB',
-  trace: 'retain-on-failure' as const,
+  screenshot: 'only-on-failure' as const,
   // Only the offline stories need it; elsewhere it would fetch everything again for each test.
   serviceWorkers: 'block' as const,
   launchOptions: {

@@ -11,7 +11,8 @@ import { startAppearance } from './ui/appearance';
 startAppearance();
 startDelivering();
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  void navigator.serviceWorker.register('/sw.js');
+  // After the first screen, which it would otherwise delay by fetching everything for offline.
+  addEventListener('load', () => setTimeout(() => void navigator.serviceWorker.register('/sw.js'), 300));
 }
 
 const root = document.getElementById('root');

@@ -51,5 +51,5 @@ internal static class MonthComparison
     }
 
     private static decimal[] Values(ClarityRequest request, DateOnly day) =>
-        [.. (request.History ?? []).Where(p => p.Usable && !p.Censored && p.Date < day && p.Date.Month == day.Month).Select(p => p.ClarityM)];
+        [.. MonthHistory.Of(request.History ?? [], day).Select(p => p.ClarityM)];
 }

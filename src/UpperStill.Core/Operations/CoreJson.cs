@@ -32,6 +32,8 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(CompositeResult))]
 [JsonSerializable(typeof(ClarityYearsRequest))]
 [JsonSerializable(typeof(ClarityYearsResult))]
+[JsonSerializable(typeof(MonthHistoryRequest))]
+[JsonSerializable(typeof(MonthHistoryResult))]
 [JsonSerializable(typeof(LengthRequest))]
 [JsonSerializable(typeof(LengthResult))]
 [JsonSerializable(typeof(VisitStartedBody))]

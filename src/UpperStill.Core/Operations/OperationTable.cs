@@ -23,6 +23,9 @@ public static class OperationTable
         new Operation<ClarityYearsRequest, ClarityYearsResult>(
             "clarity-years", "Sums up a station's clarity by year, with the least count observed and censored readings named.",
             CoreJson.Default.ClarityYearsRequest, CoreJson.Default.ClarityYearsResult, ClarityYears.Work),
+        new Operation<MonthHistoryRequest, MonthHistoryResult>(
+            "month-history", "Picks from a station's record what a reading of a day is compared with: the same month of earlier years.",
+            CoreJson.Default.MonthHistoryRequest, CoreJson.Default.MonthHistoryResult, MonthHistory.Work),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),

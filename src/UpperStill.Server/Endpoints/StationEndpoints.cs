@@ -10,8 +10,9 @@ namespace UpperStill.Server.Endpoints;
 /// <summary>A station in the list.</summary>
 /// <param name="Station">The station.</param>
 /// <param name="Programme">The programme's name.</param>
+/// <param name="Changed">Grows when the station's record changes; a device fetches the record when it differs from its own.</param>
 /// <param name="Last">Its last clarity; null where there is none.</param>
-public sealed record StationSummary(Station Station, string Programme, ClarityPoint? Last = null);
+public sealed record StationSummary(Station Station, string Programme, long Changed, ClarityPoint? Last = null);
 
 /// <summary>A station with all that a visit there is judged by.</summary>
 /// <param name="Context">Station, programme, lines and record.</param>
@@ -31,7 +32,8 @@ internal static class StationEndpoints
                 {
                     var last = await book.Clarities.AsNoTracking().Where(c => c.Station == row.Code).OrderByDescending(c => c.Day).ThenByDescending(c => c.Visit)
                         .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).FirstOrDefaultAsync(cancel);
-                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, last));
+                    var changed = await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0;
+                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, changed, last));
                 }
 
                 return list;

@@ -148,6 +148,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<DateOnly>("Day")
                         .HasColumnType("TEXT");
 
+                    b.Property<long>("LastSequence")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Observers")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -163,6 +166,8 @@ namespace UpperStill.Store.Migrations
                     b.HasKey("Visit");
 
                     b.HasIndex("Station", "Day");
+
+                    b.HasIndex("Station", "LastSequence");
 
                     b.ToTable("Visits");
                 });

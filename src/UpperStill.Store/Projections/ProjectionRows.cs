@@ -18,6 +18,9 @@ public sealed class VisitRow
     /// <summary>True once it has ended.</summary>
     public bool Closed { get; set; }
 
+    /// <summary>The newest of its entries in the log, so that a device can tell what changed.</summary>
+    public long LastSequence { get; set; }
+
     /// <summary>Who read.</summary>
     public required string Observers { get; set; }
 }

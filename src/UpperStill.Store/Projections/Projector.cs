@@ -43,12 +43,12 @@ public static class Projector
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {
-            var entries = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.ToEntry());
+            var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
             foreach (var visit in part)
             {
-                if (await FoldAsync([.. entries[visit]], start => Task.FromResult(reference.Context(start))) is { } folded)
+                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], start => Task.FromResult(reference.Context(start))) is { } folded)
                 {
-                    reference.Remember(Add(book, visit, folded.Sheet, folded.Context).Clarity);
+                    reference.Remember(Add(book, rows[visit].Max(e => e.Sequence), folded.Sheet, folded.Context).Clarity);
                 }
             }
 
@@ -72,8 +72,8 @@ public static class Projector
 
     private static async Task<VisitRow?> ProjectOneAsync(FieldBook book, Guid visit, CancellationToken cancel)
     {
-        Entry[] entries = [.. (await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel)).Select(e => e.ToEntry())];
-        if (await FoldAsync(entries, start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)) is not { } folded)
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
+        if (await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)) is not { } folded)
         {
             return null;
         }
@@ -82,13 +82,14 @@ public static class Projector
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
-        var (row, _) = Add(book, visit, folded.Sheet, folded.Context);
+        var (row, _) = Add(book, rows.Max(e => e.Sequence), folded.Sheet, folded.Context);
         await book.SaveChangesAsync(cancel);
         return row;
     }
 
-    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, Guid visit, FieldSheet sheet, VisitContext context)
+    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, FieldSheet sheet, VisitContext context)
     {
+        var visit = sheet.Visit;
         var day = DateOnly.FromDateTime(sheet.StartedAt!.Value.DateTime);
         var row = new VisitRow
         {
@@ -97,6 +98,7 @@ public static class Projector
             Day = day,
             StartedAt = sheet.StartedAt.Value,
             Closed = sheet.State == VisitState.Closed,
+            LastSequence = lastSequence,
             Observers = string.Join(", ", sheet.Observers),
         };
         book.Visits.Add(row);

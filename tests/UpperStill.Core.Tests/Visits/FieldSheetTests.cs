@@ -193,6 +193,22 @@ public class FieldSheetTests
     }
 
     [Fact]
+    public void The_picked_history_gives_the_same_sheet_as_the_whole_record()
+    {
+        var visit = SampleVisit.Begun();
+        visit.Sound("102");
+        visit.Lost("12 9");
+        visit.Seen("11 3");
+        ClarityPoint[] record = [.. Enumerable.Range(0, 120).Select(i => new ClarityPoint(Guid.Empty, new DateOnly(2015, 1, 5).AddDays(i * 35), 3 + (i % 7 * 0.1m), i % 5 == 0, i % 11 != 0))];
+        var picked = MonthHistory.Work(new MonthHistoryRequest(record, new DateOnly(2026, 8, 12))).Points;
+
+        Assert.InRange(picked.Count, 5, record.Length / 8);
+        Assert.Equal(
+            SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = record })),
+            SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = picked })));
+    }
+
+    [Fact]
     public void Entries_whose_beginning_has_not_arrived_are_kept_and_folded()
     {
         var visit = SampleVisit.Begun();

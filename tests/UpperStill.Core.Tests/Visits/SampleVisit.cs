@@ -66,8 +66,9 @@ internal sealed class SampleVisit
 
     internal FieldSheet Fold(VisitContext? context = null, ReaderUnit reader = ReaderUnit.AsRead) => FieldSheet.Fold(new FoldRequest(Entries, context ?? Context, reader));
 
-    internal static string Json(IEnumerable<Entry> entries) =>
-        JsonSerializer.Serialize(FieldSheet.Fold(new FoldRequest([.. entries], Context)), CoreJson.Default.FieldSheet);
+    internal static string Json(IEnumerable<Entry> entries) => Json(FieldSheet.Fold(new FoldRequest([.. entries], Context)));
+
+    internal static string Json(FieldSheet sheet) => JsonSerializer.Serialize(sheet, CoreJson.Default.FieldSheet);
 
     private Entry Mark(DiscEvent seen, string written, int lowering, Entry? strikes, string? why, string device) =>
         Write(EntryKinds.DiscMark, new DiscMarkBody(lowering, seen, new WrittenLength(written, LengthUnit.FootInch), "Asa"), strikes, why, device);

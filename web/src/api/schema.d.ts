@@ -161,6 +161,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/month-history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Picks from a station's record what a reading of a day is compared with: the same month of earlier years. */
+        post: operations["month-history"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/fold-visit": {
         parameters: {
             query?: never;
@@ -1008,6 +1025,21 @@ export interface components {
             /** @description The band in words. */
             text: string;
         };
+        /** @description A station's record, and the day of a reading that is to be compared with it. */
+        MonthHistoryRequest: {
+            /** @description The record, in any order. */
+            points: components["schemas"]["ClarityPoint"][];
+            /**
+             * Format: date
+             * @description Local day of the reading.
+             */
+            day: string;
+        };
+        /** @description The part of a record that a reading is compared with. */
+        MonthHistoryResult: {
+            /** @description Usable, uncensored, of the same month, earlier than the day. */
+            points: components["schemas"]["ClarityPoint"][];
+        };
         /**
          * @description Whether one pair of eyes reads, or partners swap.
          * @enum {unknown}
@@ -1180,6 +1212,11 @@ export interface components {
             station: components["schemas"]["Station"];
             /** @description The programme's name. */
             programme: string;
+            /**
+             * Format: int64
+             * @description Grows when the station's record changes; a device fetches the record when it differs from its own.
+             */
+            changed: number;
             last?: null | components["schemas"]["ClarityPoint"];
         };
         /**
@@ -1470,6 +1507,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ClarityYearsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "month-history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MonthHistoryRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MonthHistoryResult"];
                 };
             };
             /** @description Bad Request */

@@ -63,20 +63,23 @@ export async function deliverWaiting(): Promise<boolean> {
   }
 }
 
-/** Brings the stations and their records to this device. */
+/** Brings the stations and their records to this device; only what changed. */
 async function refresh(): Promise<void> {
-  const instance = await api.GET('/api/instance');
+  const [instance, list] = await Promise.all([api.GET('/api/instance'), api.GET('/api/stations')]);
   if (instance.data) {
     await setClock(instance.data);
     setReach({ server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
   }
-  const list = await api.GET('/api/stations');
-  for (const [ordinal, { station }] of (list.data ?? []).entries()) {
-    const record = await api.GET('/api/stations/{code}', { params: { path: { code: station.code } } });
-    if (record.data) {
-      await store.stations.put({ code: station.code, ordinal, record: record.data });
-    }
-  }
+  await Promise.all(
+    (list.data ?? []).map(async ({ station, changed }, ordinal) => {
+      if ((await store.stations.get(station.code))?.changed !== changed) {
+        const record = await api.GET('/api/stations/{code}', { params: { path: { code: station.code } } });
+        if (record.data) {
+          await store.stations.put({ code: station.code, ordinal, changed, record: record.data });
+        }
+      }
+    }),
+  );
 }
 
 let running: Promise<void> | undefined;

@@ -15,6 +15,8 @@ export interface KeptEntry {
 export interface KeptStation {
   code: string;
   ordinal: number;
+  /** The server's mark of the record when it was fetched. */
+  changed: number;
   record: StationRecord;
 }
 

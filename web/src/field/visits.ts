@@ -4,9 +4,27 @@ import { api, type ClarityPoint, type FieldSheet, type ReaderUnit, type StationR
 import { compute } from './core';
 import { type KeptEntry, type KeptVisit, store } from './store';
 
+const histories = new WeakMap<StationRecord, Map<string, Promise<ClarityPoint[]>>>();
+
+/** What readings of a day are compared with: picked once, so that each fold has little to read. */
+function historyFor(station: StationRecord, day: string): Promise<ClarityPoint[]> {
+  const days = histories.get(station) ?? new Map<string, Promise<ClarityPoint[]>>();
+  histories.set(station, days);
+  const picked =
+    days.get(day) ?? compute('month-history', { points: station.context.history, day }).then((result) => result.points);
+  days.set(day, picked);
+  return picked;
+}
+
 /** Folds a visit on this device and keeps what lists need of it. */
 async function fold(visit: string, kept: KeptEntry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
-  const sheet = await compute('fold-visit', { entries: kept.map((k) => k.entry), context: station.context, reader });
+  const start = kept.find((k) => k.entry.kind === 'visit-started');
+  const history = start ? await historyFor(station, start.entry.at.slice(0, 10)) : [];
+  const sheet = await compute('fold-visit', {
+    entries: kept.map((k) => k.entry),
+    context: { ...station.context, history },
+    reader,
+  });
   const result = sheet.clarity.result;
   const startedAt = sheet.startedAt;
   if (startedAt) {
@@ -21,7 +39,7 @@ async function fold(visit: string, kept: KeptEntry[], station: StationRecord, re
             usable: sheet.usable,
             text: reader === 'as-read' ? result.text : undefined,
           };
-    await store.visits.put({ visit, station: station.context.station.code, startedAt, closed: sheet.state === 'closed', point });
+    void store.visits.put({ visit, station: station.context.station.code, startedAt, closed: sheet.state === 'closed', point });
   }
   return sheet;
 }

@@ -52,8 +52,11 @@ export function AskLength({
   }
 
   async function give() {
-    const result = await compute('length', { written, unit, reader });
-    setUnderstood({ ...result, of: written });
+    let result = understood;
+    if (understood.of !== written) {
+      result = await compute('length', { written, unit, reader });
+      setUnderstood({ ...result, of: written });
+    }
     setAsked(true);
     if (result.depthM != null) {
       await onGiven(written);

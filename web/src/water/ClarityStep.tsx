@@ -54,7 +54,6 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
         )}
       </div>
 
-      {filled.length > 0 && !current && <Marks sheet={sheet} boxes={filled} swap={swap} />}
       {outcome && outcomeEntry && (
         <div className="mt-3 border-rule border-t">
           <WrittenMark visit={sheet.visit} entry={outcomeEntry} label="The disc" text={result.text ?? ''} />
@@ -62,23 +61,21 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
       )}
 
       {current && (
-        <>
-          <AskLength
-            key={`${current.lowering} ${current.event}`}
-            question={questionFor(current, swap)}
-            hint={`Mark at the water’s surface.${sheet.line ? ` Line ${sheet.line.code}, ${UNITS[unit].name}.` : ''}`}
-            unit={unit}
-            onGiven={(written) =>
-              write({
-                visit: sheet.visit,
-                kind: 'disc-mark',
-                body: { lowering: current.lowering, event: current.event, depth: { written, unit }, observer: current.observer },
-              })
-            }
-          />
-          {filled.length > 0 && <Marks sheet={sheet} boxes={filled} swap={swap} />}
-        </>
+        <AskLength
+          key={`${current.lowering} ${current.event}`}
+          question={questionFor(current, swap)}
+          hint={`Mark at the water’s surface.${sheet.line ? ` Line ${sheet.line.code}, ${UNITS[unit].name}.` : ''}`}
+          unit={unit}
+          onGiven={(written) =>
+            write({
+              visit: sheet.visit,
+              kind: 'disc-mark',
+              body: { lowering: current.lowering, event: current.event, depth: { written, unit }, observer: current.observer },
+            })
+          }
+        />
       )}
+      {filled.length > 0 && <Marks sheet={sheet} boxes={filled} swap={swap} />}
 
       <FindingsBeside sheet={sheet} beside="clarity" repairs={(finding) => repairsFor(finding, sheet, () => setMore(true))} />
 

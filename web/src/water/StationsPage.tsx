@@ -86,7 +86,8 @@ function StationRow({
       current = false;
     };
   }, [key, reader, context]);
-  const last = years?.points.at(-1);
+  // The number as reported is there before anything is worked out.
+  const last = years?.points.at(-1) ?? points.at(-1);
   const ago = last && daysBetween(last.date, nowLocal());
   return (
     <li className={`grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 ${COLUMNS}`}>

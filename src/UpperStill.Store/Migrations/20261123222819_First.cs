@@ -129,6 +129,7 @@ namespace UpperStill.Store.Migrations
                     Day = table.Column<DateOnly>(type: "TEXT", nullable: false),
                     StartedAt = table.Column<string>(type: "TEXT", nullable: false),
                     Closed = table.Column<bool>(type: "INTEGER", nullable: false),
+                    LastSequence = table.Column<long>(type: "INTEGER", nullable: false),
                     Observers = table.Column<string>(type: "TEXT", nullable: false)
                 },
                 constraints: table =>
@@ -156,6 +157,11 @@ namespace UpperStill.Store.Migrations
                 name: "IX_Visits_Station_Day",
                 table: "Visits",
                 columns: new[] { "Station", "Day" });
+
+            migrationBuilder.CreateIndex(
+                name: "IX_Visits_Station_LastSequence",
+                table: "Visits",
+                columns: new[] { "Station", "LastSequence" });
 
             // What is written stays written: the database itself refuses to change or delete an entry.
             migrationBuilder.Sql("CREATE TRIGGER Entries_no_update BEFORE UPDATE ON Entries BEGIN SELECT RAISE(ABORT, 'the entry log is append-only'); END;");

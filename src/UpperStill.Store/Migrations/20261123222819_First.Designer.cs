@@ -11,7 +11,7 @@ using UpperStill.Store;
 namespace UpperStill.Store.Migrations
 {
     [DbContext(typeof(FieldBook))]
-    [Migration("20261123210417_First")]
+    [Migration("20261123222819_First")]
     partial class First
     {
         /// <inheritdoc />
@@ -151,6 +151,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<DateOnly>("Day")
                         .HasColumnType("TEXT");
 
+                    b.Property<long>("LastSequence")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Observers")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -166,6 +169,8 @@ namespace UpperStill.Store.Migrations
                     b.HasKey("Visit");
 
                     b.HasIndex("Station", "Day");
+
+                    b.HasIndex("Station", "LastSequence");
 
                     b.ToTable("Visits");
                 });
