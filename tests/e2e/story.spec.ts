@@ -28,7 +28,7 @@ test('one clarity reading, from the rope to the long record', async ({ page, ser
 
   // Any derived number opens to its working.
   await page.getByRole('button', { name: 'show the working: Depth to mark for the composite' }).click();
-  await expect(page.getByRole('dialog')).toContainText('min(24 ft 0 in, 102 ft − 3 = 99 ft 0 in) = 24 ft 0 in');
+  await expect(page.getByRole('dialog')).toContainText('min(24 ft 0 in, 102 ft − 3 ft = 99 ft 0 in) = 24 ft 0 in');
   await expect(page.getByRole('dialog')).toContainText('Poole & Atkins 1929');
   await page.keyboard.press('Escape');
 

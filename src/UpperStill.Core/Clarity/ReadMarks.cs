@@ -92,7 +92,7 @@ internal sealed class ReadMarks
     private Finding? FinerThanTheLine(Length length) =>
         request.Line?.MarkEveryM is { } every && length.ResolutionMetres < every / 5
             ? Finding.Note(
-                "off-the-marks", $"{LengthText.Write(length)} is finer than this line can be read.", $"Its marks are {request.Line.MarkEvery.Written} apart.",
+                "off-the-marks", $"{LengthText.Write(length)} is finer than this line can be read.", $"Its marks are {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)} apart.",
                 "It is kept as written and rounded once at the end.")
             : null;
 

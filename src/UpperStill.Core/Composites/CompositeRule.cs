@@ -134,7 +134,7 @@ public static class CompositeRule
             {
                 findings.Add(At(Finding.Note(
                     "composite-from-bottom", "The disc lay in sight on the bottom.", "A depth “greater than” cannot be multiplied.",
-                    $"The depth is the sounding less {request.Settings.Clearance.Written}.")));
+                    $"The depth is the sounding less {LengthText.Write(clearance!.Value)}.")));
             }
 
             if (!ByFactor && WantedM > limit)
@@ -146,8 +146,8 @@ public static class CompositeRule
             var steps = new List<string>
             {
                 WantedM is { } wanted
-                    ? $"min({Show(wanted)}, {LengthText.Write(Sounding!.Value)} − {request.Settings.Clearance.Written} = {Show(limit)}) = {Show(target)} = {Metres(target)}"
-                    : $"{LengthText.Write(Sounding!.Value)} − {request.Settings.Clearance.Written} = {Show(target)} = {Metres(target)}",
+                    ? $"min({Show(wanted)}, {LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = {Show(limit)}) = {Show(target)} = {Metres(target)}"
+                    : $"{LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = {Show(target)} = {Metres(target)}",
             };
             var casts = Casts(target, steps);
             var depth = ToTheLine(target, limit, steps, findings);
@@ -169,7 +169,7 @@ public static class CompositeRule
             return LimitM > 0
                 ? At(Finding.Stop("composite-too-deep", $"{Show(WantedM!.Value)} comes within {left} of the bottom.", "It would stir mud.", $"Set {Show(LimitM.Value)}."))
                 : At(Finding.Stop(
-                    "composite-too-deep", $"{Show(Sounding.Value)} of water leaves nothing above the clearance of {request.Settings.Clearance.Written}.",
+                    "composite-too-deep", $"{Show(Sounding.Value)} of water leaves nothing above the clearance of {LengthText.Write(clearance!.Value)}.",
                     "Any depth would stir mud.", "No composite here today; say so on leaving."));
         }
 
@@ -198,7 +198,7 @@ public static class CompositeRule
                 return target;
             }
 
-            steps.Add($"Nearest mark of {request.Line.Code} (every {request.Line.MarkEvery.Written}), never past the clearance: {Show(mark)} = {Metres(mark)}");
+            steps.Add($"Nearest mark of {request.Line.Code} (every {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)}), never past the clearance: {Show(mark)} = {Metres(mark)}");
             return mark;
         }
 
@@ -234,7 +234,7 @@ public static class CompositeRule
             }
 
             yield return new WorkingInput("sounding", LengthText.Write(Sounding!.Value));
-            yield return new WorkingInput("clearance", request.Settings.Clearance.Written);
+            yield return new WorkingInput("clearance", LengthText.Write(clearance!.Value));
         }
 
         private string Rule() => (ByFactor ? $"{Decimals.Text(request.Settings.Factor)} × clarity" : "Preset depth")

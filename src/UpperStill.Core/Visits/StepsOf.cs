@@ -14,7 +14,7 @@ internal static class StepsOf
         [
             ("sounding", draft.Sounding is not null && !Open(Beside.Sounding), draft.Sounding is { } s ? Sounded(draft, s) : "depth not yet measured"),
             ("clarity", clarityDone && !Open(Beside.Clarity), ClaritySummary(clarity)),
-            ("composite", composite.Text is not null && !Open(Beside.Composite) && !Open(Beside.Clarity) && !Open(Beside.Sounding), composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity"),
+            ("composite", composite.Text is not null && clarityDone && !Open(Beside.Composite) && !Open(Beside.Clarity) && !Open(Beside.Sounding), composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity"),
             ("leave", closed, closed ? "visit ended" : Unfilled(stops)),
         ];
         var next = closed ? -1 : Array.FindIndex(steps, p => !p.Done && p.Name != "composite");

@@ -19,6 +19,9 @@ public class CompositeRuleTests
 
         Assert.Equal(("24 ft 0 in", 7.3152m, 7.3152m), (result.Text, result.TargetM, result.LayerM));
         Assert.Empty(result.Findings);
+        Assert.Equal(
+            ["min(24 ft 0 in, 102 ft − 3 ft = 99 ft 0 in) = 24 ft 0 in = 7.3152 m", "Nearest mark of R-3 (every 1 ft), never past the clearance: 24 ft 0 in = 7.3152 m"],
+            result.Working!.Steps);
     }
 
     [Theory]

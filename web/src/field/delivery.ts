@@ -5,6 +5,7 @@ import { store } from './store';
 const MOST_AT_ONCE = 200;
 const RETRY_MS = 4000;
 const REFRESH_MS = 60_000;
+const DRAWING_MS = 400;
 
 export interface Reach {
   /** undefined until the first try. */
@@ -118,6 +119,14 @@ export function deliverSoon(): void {
       deliverSoon();
     }
   });
+}
+
+let soon: ReturnType<typeof setTimeout> | undefined;
+
+/** Delivers after a short pause: what was written is drawn first, and entries of one moment travel together. */
+export function deliverAfterDrawing(): void {
+  clearTimeout(soon);
+  soon = setTimeout(deliverSoon, DRAWING_MS);
 }
 
 /** Reads the clock kept on the device, then delivers at once, on every sign of a signal, and by a timer: a server that comes back sends no event. */

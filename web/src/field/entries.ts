@@ -2,7 +2,7 @@ import { v7 as uuid } from 'uuid';
 import type { Entry, Schemas } from '../api/client';
 import { nowLocal, nowMs } from './clock';
 import { compute } from './core';
-import { deliverSoon } from './delivery';
+import { deliverAfterDrawing } from './delivery';
 import { readSetting, store, writeSetting } from './store';
 
 /** The body of each kind of entry, as the server describes them. */
@@ -52,5 +52,5 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
     }
   }
   await store.entries.bulkAdd(made.map((entry) => ({ id: entry.id, visit: entry.visit, state: 'waiting' as const, entry })));
-  deliverSoon();
+  deliverAfterDrawing();
 }
