@@ -24,7 +24,7 @@ export function HangingClarity({ years, least, pending, marked }: Omit<Drawn, 'w
         <span>
           <b className="text-ink">·</b> one reading
         </span>
-        <span>↓ deeper than the water</span>
+        <span>↓ deeper than the water; a dashed line where most were</span>
         <span>○ on this device only, or a stop is open</span>
       </figcaption>
     </figure>
@@ -111,7 +111,7 @@ function Chart({ years, least, pending, marked, width, height }: Drawn) {
           year={year}
           x={middle(year.year)}
           y={y}
-          least={least}
+          least={step < 44 ? 0 : least}
           name={(year.year - first) % every === 0}
         />
       ))}
@@ -174,9 +174,18 @@ function YearLine({
       {year.meanM == null && year.medianM != null && (
         <rect x={x - 7} y={y(year.medianM) - 3} width="14" height="6" fill="var(--slate)" />
       )}
+      {year.enough && depth == null && year.highM != null && (
+        <path
+          d={`M${x} ${TOP}V${y(year.highM)}m-5 -6l5 6l5 -6`}
+          stroke="var(--slate)"
+          strokeWidth="1.5"
+          strokeDasharray="5 3"
+          fill="none"
+        />
+      )}
       {!year.enough && (
         <text x={x} y={y(0) + 18} textAnchor="middle" fill="var(--dim)" fontSize="12">
-          {year.count === 0 ? '–' : `${year.count} of ${least}`}
+          {year.count === 0 ? '–' : least > 0 ? `${year.count} of ${least}` : ''}
         </text>
       )}
     </g>
