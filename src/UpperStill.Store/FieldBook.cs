@@ -1,6 +1,6 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
-using System.Globalization;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;

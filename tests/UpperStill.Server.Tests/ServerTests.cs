@@ -163,15 +163,6 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task The_demo_stands_on_its_wednesday() =>
         Assert.StartsWith("2026-08-12T", (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!, StringComparison.Ordinal);
 
-    [Fact]
-    public async Task Core_is_limited_in_rate_and_says_so()
-    {
-        var answers = await Task.WhenAll(Enumerable.Range(0, 900).Select(_ => http.PostAsync("/api/core/length", Json("""{"written":"1","unit":"m"}"""), Cancel)));
-
-        Assert.Contains(answers, a => a.StatusCode == HttpStatusCode.TooManyRequests);
-        Assert.Contains(answers, a => a.StatusCode == HttpStatusCode.OK);
-    }
-
     private async Task<string[]> Deliver(JsonArray entries) => [.. (await Answers(entries)).Select(a => (string)a!["status"]!)];
 
     private async Task<JsonArray> Answers(JsonArray entries, DateTimeOffset? sentAt = null)

@@ -46,7 +46,8 @@ internal static class MonthComparison
             ? Finding.Check(
                 "clarity-unusual",
                 $"{marks.Show(reported)}; here in {Names[band.Month - 1]} it is {marks.Show(values.Min())} – {marks.Show(values.Max())}.",
-                "Perhaps real, perhaps the line.", "Read once more; both are kept.") with { Beside = Beside.Clarity }
+                "Perhaps real, perhaps the line.", "Read once more; both are kept.") with
+            { Beside = Beside.Clarity }
             : null;
     }
 

@@ -15,7 +15,7 @@ const PLACES = [
 export function Header() {
   const path = useLocation({ select: (location) => location.pathname });
   return (
-    <header className="print:hidden flex flex-wrap items-stretch gap-x-5 border-ink border-b-[1.5px] px-4 sm:px-6">
+    <header className="print:hidden flex flex-wrap items-stretch gap-x-5 border-ink max-sm:gap-x-3 border-b-[1.5px] px-4 sm:px-6">
       <Link
         to="/"
         className="flex items-center gap-2.5 py-2 font-bold text-ink text-xl no-underline"
@@ -24,7 +24,10 @@ export function Header() {
         <Mark />
         <span className="max-sm:hidden">Upper Still</span>
       </Link>
-      <nav aria-label="Places" className="flex gap-4">
+      <nav
+        aria-label="Places"
+        className={`flex gap-4 max-sm:gap-3 max-sm:text-sm ${path.startsWith('/visit') ? 'boat:hidden' : ''}`}
+      >
         {PLACES.map((place) => (
           <Link
             key={place.to}
@@ -42,7 +45,7 @@ export function Header() {
           </Link>
         ))}
       </nav>
-      <div className="ml-auto flex items-center gap-3">
+      <div className="ml-auto flex items-center gap-3 max-sm:gap-0">
         <OnThisDevice />
         <Preferences />
       </div>

@@ -20,10 +20,10 @@ export function OnThisDevice() {
       )}
       <Popover.Root>
         <Popover.Trigger className="flex min-h-12 items-center gap-1.5 text-sm" aria-label="Entries on this device">
-          <span role="status" className="text-right leading-tight">
+          <span role="status" className="text-right leading-tight max-sm:max-w-28 max-sm:text-xs max-sm:leading-[1.1]">
             {here > 0 ? (
               <>
-                <b className="num text-base">{here}</b> on this device only
+                <b className="num text-base max-sm:text-sm">{here}</b> on this device only
               </>
             ) : (
               'all sent'
