@@ -13,13 +13,11 @@ export function AskLength({
   question,
   hint,
   unit,
-  confirm = 'Write it down',
   onGiven,
 }: {
   question: string;
   hint?: string;
   unit: LengthUnit;
-  confirm?: string;
   onGiven: (written: string) => void | Promise<void>;
 }) {
   const id = useId();
@@ -101,11 +99,11 @@ export function AskLength({
       {finding && (asked || finding.level === 'check') && written !== '' && <FindingNote finding={finding} />}
       {finding && asked && written === '' && <FindingNote finding={finding} />}
       {boat ? (
-        <Keypad unit={unit} written={written} onChange={type} confirm={confirm} />
+        <Keypad unit={unit} written={written} onChange={type} />
       ) : (
         <div className="mt-2 flex items-center gap-3">
           <button type="submit" className="act act-next">
-            {confirm}
+            Write it down
           </button>
           <span className="text-dim text-sm">
             or Enter. {unit === 'ft-in' ? 'Type 12 9 for 12 ft 9 in.' : `In ${UNITS[unit].name}.`}

@@ -4,17 +4,7 @@ import type { LengthUnit } from '../api/client';
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 /** Large keys for wet hands. The point becomes "ft" on a line in feet and inches. */
-export function Keypad({
-  unit,
-  written,
-  onChange,
-  confirm,
-}: {
-  unit: LengthUnit;
-  written: string;
-  onChange: (written: string) => void;
-  confirm: string;
-}) {
+export function Keypad({ unit, written, onChange }: { unit: LengthUnit; written: string; onChange: (written: string) => void }) {
   const parted = unit === 'ft-in';
   const key = 'num min-h-14 rounded-md border-[1.5px] border-ink bg-sheet font-bold text-2xl active:bg-paper2';
   return (
@@ -49,7 +39,7 @@ export function Keypad({
         <Delete size={26} aria-hidden="true" />
       </button>
       <button type="submit" className="act act-next col-span-3 text-lg">
-        {confirm}
+        Write it down
       </button>
     </div>
   );

@@ -2,9 +2,9 @@ import type { FieldSheet } from '../api/client';
 import { clockTime } from '../ui/days';
 
 /** Everything written in the visit, struck entries too. */
-export function EntryLog({ sheet, open = false }: { sheet: FieldSheet; open?: boolean }) {
+export function EntryLog({ sheet }: { sheet: FieldSheet }) {
   return (
-    <details open={open}>
+    <details>
       <summary className="caps flex min-h-9 cursor-pointer items-center">Written so far ({sheet.entries.length})</summary>
       <ol className="mt-1 space-y-1.5 text-sm">
         {sheet.entries.map((entry) => (
