@@ -62,6 +62,7 @@ test('with the network cut and the server stopped the whole visit works, and is 
 test('a server that comes back without the network noticing still gets everything', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
+  await person.waitsForOffline();
   await server.kill();
   await person.starts('Pell Tarn, Middle');
   await person.answers('How deep is it here?', '2.5');

@@ -35,6 +35,9 @@ public enum ObserverSchool
 /// <param name="RoundTo">Rounding of the reported value.</param>
 public sealed record ClaritySettings(EndPoint EndPoint, int Readings, ObserverSchool Observers, RoundingSchool RoundTo)
 {
+    /// <summary>How many people must read.</summary>
+    public int ObserversNeeded() => Observers == ObserverSchool.Swap ? 2 : 1;
+
     /// <summary>Lowerings that a complete clarity needs.</summary>
     internal int Needed => Observers == ObserverSchool.Swap ? Math.Max(2, Readings) : Math.Max(1, Readings);
 

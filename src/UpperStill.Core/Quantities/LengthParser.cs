@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text.RegularExpressions;
 using UpperStill.Core.Findings;
 
 namespace UpperStill.Core.Quantities;
@@ -8,7 +7,7 @@ namespace UpperStill.Core.Quantities;
 /// Reads a length as people type it: <c>12 9</c>, <c>12'9"</c>, <c>12 ft 9 in</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151 in</c>, <c>12 9 1/2</c>.
 /// Nothing is guessed: what can be read two ways is refused with a finding that says so.
 /// </summary>
-public static partial class LengthParser
+public static class LengthParser
 {
     /// <summary>More than the deepest sea; a larger number is a slip of the hand.</summary>
     public const decimal GreatestMetres = 11_000m;
@@ -21,7 +20,7 @@ public static partial class LengthParser
     /// <returns>The length, or the finding that stands in its way; a finding may also come with a length.</returns>
     public static (Length? Length, Finding? Finding) Parse(string? written, LengthUnit? unit)
     {
-        var text = Tidy(written);
+        var text = LengthScanner.Tidy(written);
         if (text.Length == 0)
         {
             return Stop("number-missing", "Nothing is written here.", "An empty box is not a depth.", "Type the mark as you read it.");
@@ -38,27 +37,26 @@ public static partial class LengthParser
                 "number-negative", $"{text} is above the water.", "Depth counts downward from the surface.", "Type it without the minus sign.");
         }
 
-        if (ThousandsOrDecimals().IsMatch(text))
+        if (LengthScanner.PointForComma(text) is not { } plain)
         {
             return Stop(
                 "number-comma", $"{text} can be read two ways.", "A comma before three digits may mark thousands or a fraction.",
                 "Type it again with a point for the fraction.");
         }
 
-        text = DecimalComma().Replace(text, ".");
-        if (FeetAndInches().Match(text) is { Success: true } pair && (pair.Groups["mark"].Success || unit is null or LengthUnit.FootInch or LengthUnit.Foot))
+        if (LengthScanner.FeetAndInches(plain) is { } pair && (pair.Marked || unit is null or LengthUnit.FootInch or LengthUnit.Foot))
         {
-            return FromFeetAndInches(pair);
+            return FromFeetAndInches(plain, pair);
         }
 
-        return Single().Match(text) is { Success: true } single ? FromSingle(single, unit) : Unreadable(text);
+        return LengthScanner.Single(plain) is { } single ? FromSingle(plain, single, unit) : Unreadable(plain);
     }
 
-    private static (Length?, Finding?) FromFeetAndInches(Match match)
+    private static (Length?, Finding?) FromFeetAndInches(string text, WrittenFeetAndInches written)
     {
-        if (Number(match.Groups["feet"].Value) is not { } feet || Inches(match) is not { } inches)
+        if (Number(written.Feet) is not { } feet || Inches(written) is not { } inches)
         {
-            return Unreadable(match.Value);
+            return Unreadable(text);
         }
 
         if (feet % 1 != 0 || inches >= 12)
@@ -70,22 +68,22 @@ public static partial class LengthParser
                 "Type it again.");
         }
 
-        var step = match.Groups["denominator"].Success
-            ? 1m / Number(match.Groups["denominator"].Value)!.Value
-            : StepOf(match.Groups["inches"].Value);
+        var step = written.Denominator is { } denominator
+            ? 1m / Number(denominator)!.Value
+            : StepOf(written.Inches);
         return Limit(new Length(Decimals.Plain((feet * 12) + inches), LengthUnit.FootInch, step));
     }
 
-    private static (Length?, Finding?) FromSingle(Match match, LengthUnit? unit)
+    private static (Length?, Finding?) FromSingle(string text, WrittenNumber written, LengthUnit? unit)
     {
-        var digits = match.Groups["value"].Value;
+        var digits = written.Value;
         if (Number(digits) is not { } value)
         {
-            return Unreadable(match.Value);
+            return Unreadable(text);
         }
 
         var step = StepOf(digits);
-        var named = UnitNamed(match.Groups["unit"].Value);
+        var named = written.Unit;
         if ((named ?? unit) is not { } chosen)
         {
             return Stop(
@@ -124,33 +122,23 @@ public static partial class LengthParser
             ? (length, null)
             : Stop("number-too-large", $"{LengthText.Write(length)} is deeper than any water.", "It would spoil the record's scale.", "Look for a lost point or a wrong unit.");
 
-    private static decimal? Inches(Match match)
+    private static decimal? Inches(WrittenFeetAndInches written)
     {
-        var whole = match.Groups["inches"].Value;
-        if (Number(whole) is not { } inches)
+        if (Number(written.Inches) is not { } inches)
         {
             return null;
         }
 
-        if (!match.Groups["denominator"].Success)
+        if (written.Denominator is not { } denominator)
         {
             return inches;
         }
 
         // Only the parts of an inch that a tape shows: all of them end in decimal.
-        return Number(match.Groups["denominator"].Value) is 2 or 4 or 8 or 16 && Number(match.Groups["numerator"].Value) is { } numerator
-            ? inches + (numerator / Number(match.Groups["denominator"].Value)!.Value)
+        return Number(denominator) is { } parts and (2 or 4 or 8 or 16) && Number(written.Numerator!) is { } numerator
+            ? inches + (numerator / parts)
             : null;
     }
-
-    private static LengthUnit? UnitNamed(string name) => name switch
-    {
-        "m" or "metre" or "metres" or "meter" or "meters" => LengthUnit.Metre,
-        "cm" => LengthUnit.Centimetre,
-        "ft" or "foot" or "feet" or "'" => LengthUnit.Foot,
-        "in" or "inch" or "inches" or "\"" => LengthUnit.Inch,
-        _ => null,
-    };
 
     private static decimal? Number(string digits) =>
         decimal.TryParse(digits, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value < 100_000_000m
@@ -169,31 +157,9 @@ public static partial class LengthParser
         return step;
     }
 
-    private static string Tidy(string? written) =>
-        Blank().Replace((written ?? string.Empty).Trim().ToLowerInvariant(), " ")
-            .Replace('’', '\'').Replace('′', '\'').Replace('”', '"').Replace('″', '"')
-            .Replace("½", " 1/2", StringComparison.Ordinal)
-            .Replace("¼", " 1/4", StringComparison.Ordinal)
-            .Replace("¾", " 3/4", StringComparison.Ordinal);
-
     private static (Length?, Finding?) Unreadable(string text) =>
         Stop("number-unreadable", $"“{text}” is not a length.", "Only what can be read back is kept as a reading.", "Type 12 9 for 12 ft 9 in, or 3.85 for metres.");
 
     private static (Length?, Finding?) Stop(string code, string seen, string why, string act, bool noWayRound = false) =>
         (null, Finding.Stop(code, seen, why, act) with { NoWayRound = noWayRound });
-
-    [GeneratedRegex(@"\s+")]
-    private static partial Regex Blank();
-
-    [GeneratedRegex(@"\d,\d{3}(?!\d)")]
-    private static partial Regex ThousandsOrDecimals();
-
-    [GeneratedRegex(@"(?<=\d),(?=\d{1,2}(?!\d))|(?<=\d),(?=\d{4,})")]
-    private static partial Regex DecimalComma();
-
-    [GeneratedRegex("""^(?<feet>\d+(\.\d+)?) ?((?<mark>ft|feet|foot|') ?| )(?<inches>\d+(\.\d+)?)( (?<numerator>\d{1,2})/(?<denominator>\d{1,2}))? ?(in|inch|inches|")?$""")]
-    private static partial Regex FeetAndInches();
-
-    [GeneratedRegex("""^(?<value>\d+(\.\d+)?|\.\d+) ?(?<unit>m|metre|metres|meter|meters|cm|ft|feet|foot|'|in|inch|inches|")?$""")]
-    private static partial Regex Single();
 }

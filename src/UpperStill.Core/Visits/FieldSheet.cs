@@ -110,6 +110,8 @@ public sealed record SheetClarity(
 /// <param name="KnownText">The known depth for the reader.</param>
 /// <param name="LineUnit">The unit in which the line is read.</param>
 /// <param name="Usable">True where the clarity may join the record without a reviewer's word: no stop stands open.</param>
+/// <param name="StopsToEnd">Open stops that must be answered before the visit can end.</param>
+/// <param name="Point">The visit's point in the record; null where no clarity was worked out.</param>
 /// <param name="StartedAt">When it began.</param>
 /// <param name="ClosedAt">When it ended.</param>
 /// <param name="ClosedEntry">The entry that ended it.</param>
@@ -129,6 +131,8 @@ public sealed record FieldSheet(
     LengthUnit LineUnit,
     bool Usable,
     IReadOnlyList<string> Observers,
+    int StopsToEnd,
+    ClarityPoint? Point = null,
     decimal? KeepOffM = null,
     decimal? KnownM = null,
     string? KnownText = null,

@@ -1,4 +1,5 @@
 using System.Globalization;
+using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Places;
@@ -33,6 +34,7 @@ internal sealed class SheetFold
         var known = draft.Context.Station.KnownDepth.Read().Length;
         var bottom = draft.Sounding?.DepthM ?? known?.Metres ?? 10;
         var stops = findings.Where(f => f.Level == FindingLevel.Stop && f.Kept is null).ToList();
+        var usable = !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding);
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
             draft.Start is null ? VisitState.NotStarted : closed.Count > 0 ? VisitState.Closed : VisitState.Open,
@@ -44,8 +46,10 @@ internal sealed class SheetFold
             DepthScale.To(bottom, draft.Native, draft.Reader),
             Decimals.Published(bottom),
             draft.Native,
-            !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding),
+            usable,
             draft.Start?.Body.Observers ?? [],
+            stops.Count(f => f.Beside is Beside.Leaving or Beside.Clarity or Beside.Sounding),
+            Point(clarity.Result, usable),
             draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
             known is { } kk ? draft.Show(kk) : null,
@@ -57,6 +61,13 @@ internal sealed class SheetFold
     }
 
     private static decimal? UnroundedMean(SheetClarity clarity) => clarity.Result.MeanM;
+
+    // The record keeps the clarity as it is reported, not as one reader wishes to see it.
+    private ClarityPoint? Point(ClarityResult result, bool usable) => draft.Start is { } start && result.ClarityM is { } metres
+        ? new ClarityPoint(
+            start.Entry.Visit, DateOnly.FromDateTime(start.Entry.At.DateTime), metres, result.Censored, usable,
+            draft.Reader == ReaderUnit.AsRead ? result.Text : null)
+        : null;
 
     private void Header()
     {

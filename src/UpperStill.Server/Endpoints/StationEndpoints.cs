@@ -16,9 +16,10 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 
 /// <summary>A station with all that a visit there is judged by.</summary>
 /// <param name="Context">Station, programme, lines and record.</param>
+/// <param name="ObserversNeeded">How many people must read.</param>
 /// <param name="Line">The line proposed for a visit.</param>
 /// <param name="Observers">Who read last time.</param>
-public sealed record StationRecord(VisitContext Context, string? Line, string? Observers);
+public sealed record StationRecord(VisitContext Context, int ObserversNeeded, string? Line, string? Observers);
 
 /// <summary>Stations and their records.</summary>
 internal static class StationEndpoints
@@ -48,7 +49,7 @@ internal static class StationEndpoints
 
                 var line = await book.Stations.Where(s => s.Code == code).Select(s => s.Line).FirstAsync(cancel);
                 var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
-                return Results.Ok(new StationRecord(context, line, observers));
+                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers));
             })
             .WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

@@ -102,16 +102,15 @@ public static class Projector
             Observers = string.Join(", ", sheet.Observers),
         };
         book.Visits.Add(row);
-        var result = sheet.Clarity.Result;
-        var clarity = result.ClarityM is not { } metres ? null : new ClarityRow
+        var clarity = sheet.Point is not { } point ? null : new ClarityRow
         {
             Visit = visit,
             Station = context.Station.Code,
-            Day = day,
-            ClarityM = metres,
-            Censored = result.Censored,
-            Usable = sheet.Usable,
-            Text = result.Text!,
+            Day = point.Date,
+            ClarityM = point.ClarityM,
+            Censored = point.Censored,
+            Usable = point.Usable,
+            Text = point.Text!,
         };
         if (clarity is not null)
         {

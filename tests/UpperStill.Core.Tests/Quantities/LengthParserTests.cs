@@ -13,6 +13,7 @@ public class LengthParserTests
     [InlineData("12’ 9”", LengthUnit.FootInch, "3.8862", "12 ft 9 in")]
     [InlineData("12 9.5", LengthUnit.FootInch, "3.8989", "12 ft 9.5 in")]
     [InlineData("12 9½", LengthUnit.FootInch, "3.8989", "12 ft 9.5 in")]
+    [InlineData("12 9 ½", LengthUnit.FootInch, "3.8989", "12 ft 9.5 in")]
     [InlineData("12 9 3/8", LengthUnit.FootInch, "3.895725", "12 ft 9.375 in")]
     [InlineData("12", LengthUnit.FootInch, "3.6576", "12 ft")]
     [InlineData("0 6", LengthUnit.FootInch, "0.1524", "0 ft 6 in")]

@@ -846,6 +846,12 @@ export interface components {
             /** @description Who reads. */
             observers: string[];
             /**
+             * Format: int32
+             * @description Open stops that must be answered before the visit can end.
+             */
+            stopsToEnd: number;
+            point?: null | components["schemas"]["ClarityPoint"];
+            /**
              * Format: double
              * @description Top of the zone above the bottom where no sampler goes, m; null before the sounding.
              */
@@ -1201,6 +1207,11 @@ export interface components {
         StationRecord: {
             /** @description Station, programme, lines and record. */
             context: components["schemas"]["VisitContext"];
+            /**
+             * Format: int32
+             * @description How many people must read.
+             */
+            observersNeeded: number;
             /** @description The line proposed for a visit. */
             line: null | string;
             /** @description Who read last time. */

@@ -9,11 +9,23 @@ let worker: Worker | undefined;
 let calls = 0;
 const waiting = new Map<number, Waiting>();
 
+interface Answer {
+  call: number;
+  response?: string;
+  error?: string;
+  /** The runtime could not be fetched; another worker may try again. */
+  unopened?: true;
+}
+
 function started(): Worker {
   if (!worker) {
-    worker = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
-    worker.addEventListener('message', (event: MessageEvent<{ call: number; response?: string; error?: string }>) => {
-      const { call, response, error } = event.data;
+    const made = new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+    made.addEventListener('message', (event: MessageEvent<Answer>) => {
+      const { call, response, error, unopened } = event.data;
+      if (unopened) {
+        giveUp(made);
+        return;
+      }
       const caller = waiting.get(call);
       waiting.delete(call);
       if (response === undefined) {
@@ -22,17 +34,27 @@ function started(): Worker {
         caller?.resolve(response);
       }
     });
-    worker.addEventListener('error', () => {
-      for (const caller of waiting.values()) {
-        caller.reject(
-          new Error('The calculation could not be started on this device. Reload the page once while there is a signal.'),
-        );
-      }
-      waiting.clear();
-      worker = undefined;
-    });
+    made.addEventListener('error', () => giveUp(made));
+    worker = made;
   }
   return worker;
+}
+
+/** Ends a worker that could not begin; the next call starts another. */
+function giveUp(failed: Worker): void {
+  if (worker !== failed) {
+    return;
+  }
+  worker = undefined;
+  failed.terminate();
+  for (const caller of waiting.values()) {
+    caller.reject(
+      new Error(
+        'The calculation is not on this device yet, and there is no signal to fetch it. Open Upper Still once where there is one.',
+      ),
+    );
+  }
+  waiting.clear();
 }
 
 /** Runs an operation of Core on this device. */

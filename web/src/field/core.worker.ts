@@ -14,8 +14,15 @@ const door: Promise<Door> = (async () => {
 // Not self.onmessage: the runtime would take this worker for one of its own threads.
 self.addEventListener('message', async (event: MessageEvent<{ call: number; operation: string; request: string }>) => {
   const { call, operation, request } = event.data;
+  let open: Door;
   try {
-    self.postMessage({ call, response: (await door).Invoke(operation, request) });
+    open = await door;
+  } catch {
+    self.postMessage({ unopened: true });
+    return;
+  }
+  try {
+    self.postMessage({ call, response: open.Invoke(operation, request) });
   } catch (error) {
     self.postMessage({ call, error: error instanceof Error ? error.message : String(error) });
   }

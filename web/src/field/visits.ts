@@ -18,28 +18,29 @@ function historyFor(station: StationRecord, day: string): Promise<ClarityPoint[]
 
 /** Folds a visit on this device and keeps what lists need of it. */
 async function fold(visit: string, kept: KeptEntry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
-  const start = kept.find((k) => k.entry.kind === 'visit-started');
-  const history = start ? await historyFor(station, start.entry.at.slice(0, 10)) : [];
-  const sheet = await compute('fold-visit', {
-    entries: kept.map((k) => k.entry),
-    context: { ...station.context, history },
-    reader,
-  });
-  const result = sheet.clarity.result;
-  const startedAt = sheet.startedAt;
-  if (startedAt) {
-    const point: ClarityPoint | undefined =
-      result.clarityM == null
-        ? undefined
-        : {
-            visit,
-            date: startedAt.slice(0, 10),
-            clarityM: result.clarityM,
-            censored: result.censored ?? false,
-            usable: sheet.usable,
-            text: reader === 'as-read' ? result.text : undefined,
-          };
-    void store.visits.put({ visit, station: station.context.station.code, startedAt, closed: sheet.state === 'closed', point });
+  const entries = kept.map((k) => k.entry);
+  const foldOn = async (day: string | undefined) =>
+    compute('fold-visit', {
+      entries,
+      context: { ...station.context, history: day ? await historyFor(station, day) : [] },
+      reader,
+    });
+  const guess = entries.find((entry) => entry.kind === 'visit-started')?.at.slice(0, 10);
+  let sheet = await foldOn(guess);
+  const day = sheet.startedAt?.slice(0, 10);
+  if (day && day !== guess) {
+    // The beginning that was guessed is struck; another day is compared with other readings.
+    sheet = await foldOn(day);
+  }
+  if (sheet.startedAt) {
+    const { startedAt, state, point } = sheet;
+    void store.visits.put({
+      visit,
+      station: station.context.station.code,
+      startedAt,
+      closed: state === 'closed',
+      point: point ?? undefined,
+    });
   }
   return sheet;
 }

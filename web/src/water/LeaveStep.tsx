@@ -11,9 +11,7 @@ import type { StepProps } from './VisitPage';
 /** The last look round: what is still unfilled cannot be fetched from shore. */
 export function LeaveStep({ sheet, onStep }: StepProps) {
   const [reopening, setReopening] = useState(false);
-  const open = sheet.findings.filter(
-    (f) => f.level === 'stop' && f.kept == null && (f.beside === 'leaving' || f.beside === 'clarity' || f.beside === 'sounding'),
-  );
+  const open = sheet.stopsToEnd;
   const closed = sheet.state === 'closed';
   return (
     <>
@@ -45,7 +43,7 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
       {!closed && (
         <div>
           <NextButton
-            disabled={open.length > 0}
+            disabled={open > 0}
             onClick={async () => {
               await write({ visit: sheet.visit, kind: 'visit-closed', body: {} });
               onStep(undefined);
@@ -53,9 +51,9 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
           >
             End the visit
           </NextButton>
-          {open.length > 0 && (
+          {open > 0 && (
             <p className="mt-2 text-dim">
-              {open.length === 1 ? 'One stop is' : `${open.length} stops are`} open. Fill it, strike it, or say why it stands;
+              {open === 1 ? 'One stop is' : `${open} stops are`} open. Fill it, strike it, or say why it stands;
               then the visit can end.
             </p>
           )}

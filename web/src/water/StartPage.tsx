@@ -29,7 +29,7 @@ export function StartPage() {
 function StartForm({ record, by }: { record: StationRecord; by: string | null }) {
   const { context } = record;
   const navigate = useNavigate();
-  const people = context.programme.clarity.observers === 'swap' ? 2 : 1;
+  const people = record.observersNeeded;
   const usual = (record.observers ?? '').split(', ').filter(Boolean);
   const [names, setNames] = useState(Array.from({ length: people }, (_, i) => (i === 0 && by ? by : (usual[i] ?? ''))));
   const [line, setLine] = useState(record.line ?? context.lines[0]?.code ?? '');
