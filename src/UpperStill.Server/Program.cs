@@ -2,13 +2,16 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Threading.RateLimiting;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Server.Endpoints;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.OpenApi;
+using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 
 const long LargestBody = 1024 * 1024;
@@ -27,6 +30,10 @@ builder.Services.AddSingleton(instance);
 builder.Services.AddSingleton(clock);
 builder.Services.AddSingleton<TimeProvider>(clock);
 builder.Services.AddSingleton<LogBook>();
+builder.Services.AddPeople(instance);
+builder.Services.AddHttpContextAccessor();
+builder.Services.AddScoped<SessionEndpoints.Sessions>();
+builder.Services.AddScoped<PeopleEndpoints.Register>();
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>
 {
@@ -52,6 +59,9 @@ builder.Services.AddRateLimiter(limiter =>
     limiter.AddPolicy(CoreEndpoints.RateLimit, http => RateLimitPartition.GetTokenBucketLimiter(
         http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
         _ => new TokenBucketRateLimiterOptions { TokenLimit = 400, TokensPerPeriod = 100, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
+    limiter.AddPolicy(SessionEndpoints.RateLimit, http => RateLimitPartition.GetTokenBucketLimiter(
+        http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+        _ => new TokenBucketRateLimiterOptions { TokenLimit = 60, TokensPerPeriod = 1, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
 });
 
 var app = builder.Build();
@@ -62,7 +72,7 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     Directory.CreateDirectory(instance.DataFolder);
     using var scope = app.Services.CreateScope();
     var book = scope.ServiceProvider.GetRequiredService<FieldBook>();
-    await DatabaseSetup.PrepareAsync(book, instance, clock, CancellationToken.None);
+    await DatabaseSetup.PrepareAsync(book, scope.ServiceProvider.GetRequiredService<UserManager<Person>>(), instance, clock, CancellationToken.None);
     if (rebuild)
     {
         var changes = await book.RebuildAsync(CancellationToken.None);
@@ -73,6 +83,13 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 
         Console.WriteLine($"Rebuilt {await book.Visits.CountAsync()} visits from {await book.Entries.CountAsync()} entries; {changes.Count} published values changed.");
         return;
+    }
+
+    if (await FirstCoordinator.IsNeededAsync(book, CancellationToken.None))
+    {
+        var token = app.Services.GetRequiredService<FirstCoordinator>().Token;
+        app.Lifetime.ApplicationStarted.Register(() =>
+            Console.WriteLine($"Nobody is in this group yet. Make its first coordinator here, once: {app.Urls.First()}/welcome?first={token}"));
     }
 }
 
@@ -101,13 +118,18 @@ app.UseSecurityHeaders(new HeaderPolicyCollection()
         policy.AddFrameAncestors().None();
     }));
 app.UseRateLimiter();
-app.MapOpenApi("/api/description.json");
+app.UseAuthentication();
+app.UseGate();
+app.MapOpenApi("/api/description.json").For(AccessLevel.Anyone);
 app.MapMeta();
+app.MapSession();
+app.MapPeople();
 app.MapCore();
 app.MapEntries();
 app.MapStations();
+app.MapWaters();
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
-    .ExcludeFromDescription();
+    .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
 app.MapWebApplication();
 await app.RunAsync();
 

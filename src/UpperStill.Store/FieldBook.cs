@@ -1,17 +1,26 @@
 using System.Globalization;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store;
 
-/// <summary>The database: the log of entries, the reference tables, and the projections of the log.</summary>
-public sealed class FieldBook(DbContextOptions<FieldBook> options) : DbContext(options)
+/// <summary>The database: the log of entries, the reference tables, people, and the projections of the log.</summary>
+public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUserContext<Person, Guid>(options)
 {
     /// <summary>The log; append only.</summary>
     public DbSet<EntryRow> Entries => Set<EntryRow>();
+
+    /// <summary>Waters.</summary>
+    public DbSet<WaterRow> Waters => Set<WaterRow>();
+
+    /// <summary>Who changed what when; append only.</summary>
+    public DbSet<ChangeRow> Changes => Set<ChangeRow>();
 
     /// <summary>Stations.</summary>
     public DbSet<StationRow> Stations => Set<StationRow>();
@@ -35,32 +44,52 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : DbContext(o
     public DbSet<FindingRow> Findings => Set<FindingRow>();
 
     /// <inheritdoc/>
-    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    protected override void OnModelCreating(ModelBuilder builder)
     {
-        ArgumentNullException.ThrowIfNull(modelBuilder);
-        modelBuilder.Entity<EntryRow>(entry =>
+        ArgumentNullException.ThrowIfNull(builder);
+        base.OnModelCreating(builder);
+        builder.Entity<Person>(person =>
+        {
+            person.ToTable("People");
+            person.Property(p => p.Name).HasMaxLength(Person.LongestName);
+            person.Ignore(p => p.Grants).Ignore(p => p.Permissions);
+        });
+        builder.Entity<IdentityUserClaim<Guid>>().ToTable("PeopleClaims");
+        builder.Entity<IdentityUserLogin<Guid>>().ToTable("PeopleLogins");
+        builder.Entity<IdentityUserToken<Guid>>().ToTable("PeopleTokens");
+        builder.Entity<WaterRow>().HasKey(w => w.Code);
+        builder.Entity<ChangeRow>(change =>
+        {
+            change.HasKey(c => c.Sequence);
+            change.HasIndex(c => new { c.Subject, c.Key });
+        });
+        builder.Entity<EntryRow>(entry =>
         {
             entry.HasKey(e => e.Sequence);
             entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
             entry.HasIndex(e => e.Id).IsUnique();
             entry.HasIndex(e => e.Visit);
         });
-        modelBuilder.Entity<StationRow>().HasKey(s => s.Code);
-        modelBuilder.Entity<ProgrammeRow>().HasKey(p => new { p.Code, p.Version });
-        modelBuilder.Entity<LineRow>().HasKey(l => l.Code);
-        modelBuilder.Entity<InstanceFact>().HasKey(f => f.Name);
-        modelBuilder.Entity<VisitRow>(visit =>
+        builder.Entity<StationRow>(station =>
+        {
+            station.HasKey(s => s.Code);
+            station.HasIndex(s => s.Water);
+        });
+        builder.Entity<ProgrammeRow>().HasKey(p => new { p.Code, p.Version });
+        builder.Entity<LineRow>().HasKey(l => l.Code);
+        builder.Entity<InstanceFact>().HasKey(f => f.Name);
+        builder.Entity<VisitRow>(visit =>
         {
             visit.HasKey(v => v.Visit);
             visit.HasIndex(v => new { v.Station, v.Day });
             visit.HasIndex(v => new { v.Station, v.LastSequence });
         });
-        modelBuilder.Entity<ClarityRow>(clarity =>
+        builder.Entity<ClarityRow>(clarity =>
         {
             clarity.HasKey(c => c.Visit);
             clarity.HasIndex(c => new { c.Station, c.Day });
         });
-        modelBuilder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
+        builder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
     }
 
     /// <inheritdoc/>

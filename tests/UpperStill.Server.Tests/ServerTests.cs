@@ -6,9 +6,17 @@ using UpperStill.Core.Operations;
 
 namespace UpperStill.Server.Tests;
 
-public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
+public sealed class ServerTests(RunningServer server) : IClassFixture<RunningServer>, IAsyncLifetime
 {
-    private readonly HttpClient http = server.CreateClient();
+    private HttpClient http = null!;
+
+    public async ValueTask InitializeAsync() => http = await server.AsAsync("coordinator");
+
+    public ValueTask DisposeAsync()
+    {
+        http.Dispose();
+        return ValueTask.CompletedTask;
+    }
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
@@ -84,7 +92,7 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task Entries_go_in_once_and_come_out_as_they_were()
     {
-        var visit = Visit("PEL-1");
+        var visit = SentVisit.At("PEL-1");
         Assert.Equal(["kept", "kept", "kept"], await Deliver(visit));
         Assert.Equal(["already", "already", "already"], await Deliver(visit));
 
@@ -98,7 +106,7 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_bad_entry_is_refused_by_itself_with_problem_details()
     {
-        var visit = Visit("PEL-1");
+        var visit = SentVisit.At("PEL-1");
         visit[1]!["kind"] = "weather-balloon";
         visit.Insert(1, new JsonObject { ["nonsense"] = true });
         var answers = (await Answers(visit)).ToList();
@@ -114,7 +122,7 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_visit_at_an_unknown_station_is_refused_whole()
     {
-        var answers = (await Answers(Visit("NOWHERE"))).ToList();
+        var answers = (await Answers(SentVisit.At("NOWHERE"))).ToList();
 
         Assert.All(answers, a => Assert.Equal("No station “NOWHERE” is known here.", (string)a!["problem"]!["title"]!));
     }
@@ -122,7 +130,7 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_device_clock_years_off_is_kept_and_noted()
     {
-        var visit = Visit("HAR-2");
+        var visit = SentVisit.At("HAR-2");
         await Answers(visit, DateTimeOffset.UtcNow.AddYears(-40));
 
         var back = (await http.GetFromJsonAsync<JsonArray>($"/api/visits/{visit[0]!["visit"]}/entries", Cancel))!;
@@ -133,7 +141,7 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_new_clarity_stands_in_the_record_at_once()
     {
-        var visit = Visit("PEL-1");
+        var visit = SentVisit.At("PEL-1");
         await Deliver(visit);
 
         var station = (await http.GetFromJsonAsync<JsonObject>("/api/stations/PEL-1", Cancel))!;
@@ -170,29 +178,6 @@ public class ServerTests(RunningServer server) : IClassFixture<RunningServer>
         var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = sentAt ?? DateTimeOffset.UtcNow, ["entries"] = entries.DeepClone() }, Cancel);
         answer.EnsureSuccessStatusCode();
         return (JsonArray)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!;
-    }
-
-    private static JsonArray Visit(string station)
-    {
-        var visit = Guid.CreateVersion7().ToString();
-        return
-        [
-            Entry("visit-started", new JsonObject { ["station"] = station, ["programme"] = "town-lakes", ["programmeVersion"] = 1, ["observers"] = new JsonArray("Asa"), ["line"] = "R-5" }),
-            Entry("sounding", new JsonObject { ["depth"] = new JsonObject { ["written"] = "2.6", ["unit"] = "m" } }),
-            Entry("disc-outcome", new JsonObject { ["outcome"] = "on-bottom" }),
-        ];
-
-        JsonObject Entry(string kind, JsonObject body) => new()
-        {
-            ["id"] = Guid.CreateVersion7().ToString(),
-            ["visit"] = visit,
-            ["kind"] = kind,
-            ["version"] = 1,
-            ["body"] = body,
-            ["at"] = "2026-08-12T10:40:00+01:00",
-            ["by"] = "Asa",
-            ["device"] = "test",
-        };
     }
 
     private static StringContent Json(string text) => new(text, Encoding.UTF8, "application/json");

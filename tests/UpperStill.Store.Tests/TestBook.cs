@@ -3,6 +3,7 @@ using System.Text.Json.Serialization.Metadata;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
+using UpperStill.Core.People;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
@@ -27,7 +28,7 @@ internal sealed class TestBook : IAsyncDisposable
         var scenario = DemoScenario.Load();
         book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow { Code = p.Code, Version = p.Version, Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme) }));
         book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
-        book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
+        book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Water = s.Station.WaterCode, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
         await book.SaveChangesAsync();
         return test;
     }
@@ -42,7 +43,7 @@ internal sealed class TestBook : IAsyncDisposable
     internal async Task<IReadOnlyList<Delivered>> DeliverAsync(params IReadOnlyList<Entry> entries)
     {
         await using var book = Book();
-        return await Log.DeliverAsync(book, entries, Receipt, CancellationToken.None);
+        return await Log.DeliverAsync(book, entries, Receipt, new Permissions([new Grant(Role.Sampler)]), CancellationToken.None);
     }
 
     internal static Entry Entry<T>(Guid visit, EntryKind<T> kind, T body, DateTimeOffset? at = null)

@@ -25,7 +25,7 @@ for (const theme of ['paper', 'glare']) {
     const person = new Person(page, server.address);
     await person.opens();
     await clean(page, 'stations');
-    await page.getByRole('button', { name: 'How this device shows things' }).click();
+    await page.getByRole('button', { name: 'You and this device' }).click();
     await clean(page, 'preferences');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Entries on this device' }).click();

@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { signIn } from './session.mjs';
 
 /** What a person does with the interface, the same at the desk and on the boat. */
 export class Person {
@@ -7,7 +8,9 @@ export class Person {
     readonly address: string,
   ) {}
 
-  async opens(): Promise<void> {
+  /** Signed in already, as a device is all season. */
+  async opens(account = 'coordinator'): Promise<void> {
+    await signIn(this.page.request, this.address, account);
     await this.page.goto(this.address);
     await expect(this.page.getByRole('heading', { name: 'Pell Tarn, Middle' })).toBeVisible();
     await expect(this.page.getByText(/days ago|yesterday|today/).first()).toBeVisible();

@@ -1,6 +1,7 @@
 // Takes the pictures in docs/screenshots from the demo: node tests/e2e/screenshots.mjs ADDRESS, with a fresh ./start running there.
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+import { signIn } from './session.mjs';
 
 const address = process.argv[2] ?? 'http://localhost:5080';
 const to = (name) => fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url));
@@ -25,6 +26,7 @@ async function write(page, question, written) {
 }
 
 const page = await (await browser.newContext(desk)).newPage();
+await signIn(page.request, address);
 await page.goto(address);
 await page.getByText(/days ago/).first().waitFor();
 await shot(page, 'stations');
@@ -58,6 +60,9 @@ await shot(page, 'record-censored');
 
 const context = await browser.newContext(boat);
 const phone = await context.newPage();
+await signIn(phone.request, address, 'sampler');
+await phone.goto(address);
+await phone.getByText(/days ago/).first().waitFor();
 await phone.goto(`${address}/start/HAR-2`);
 await phone.getByRole('button', { name: 'Begin, sound first' }).click();
 await write(phone, 'How deep', '11.9');

@@ -4,7 +4,8 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { test as base } from '@playwright/test';
+import { test as base, request } from '@playwright/test';
+import { signIn } from './session.mjs';
 
 const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
 
@@ -81,8 +82,14 @@ export class RealServer {
     rmSync(this.data, { recursive: true, force: true });
   }
 
+  /** What a coordinator would be told. */
   async get<T>(path: string): Promise<T> {
-    return (await (await fetch(this.address + path)).json()) as T;
+    const asker = await request.newContext();
+    await signIn(asker, this.address);
+    const answer = await asker.get(this.address + path);
+    const told = (await answer.json()) as T;
+    await asker.dispose();
+    return told;
   }
 }
 

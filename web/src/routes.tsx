@@ -1,4 +1,4 @@
-import { createRootRoute, createRoute, createRouter } from '@tanstack/react-router';
+import { createRootRoute, createRoute, createRouter, lazyRouteComponent, redirect } from '@tanstack/react-router';
 import { RecordPage } from './record/RecordPage';
 import { Page } from './ui/Page';
 import { StartPage } from './water/StartPage';
@@ -20,8 +20,37 @@ const root = createRootRoute({
 const stations = createRoute({ getParentRoute: () => root, path: '/', component: StationsPage });
 const start = createRoute({ getParentRoute: () => root, path: '/start/$station', component: StartPage });
 
+const setup = createRoute({
+  getParentRoute: () => root,
+  path: '/setup',
+  component: lazyRouteComponent(() => import('./setup/SetupPage'), 'SetupPage'),
+});
+const setupFirst = createRoute({
+  getParentRoute: () => setup,
+  path: '/',
+  beforeLoad: () => {
+    throw redirect({ to: '/setup/waters' });
+  },
+});
+const setupWaters = createRoute({
+  getParentRoute: () => setup,
+  path: '/waters',
+  component: lazyRouteComponent(() => import('./setup/WatersPage'), 'WatersPage'),
+});
+const setupPeople = createRoute({
+  getParentRoute: () => setup,
+  path: '/people',
+  component: lazyRouteComponent(() => import('./people/PeoplePage'), 'PeoplePage'),
+});
+
 export const STEPS = ['sounding', 'clarity', 'composite', 'leave'] as const;
 export type StepName = (typeof STEPS)[number];
+const welcome = createRoute({
+  getParentRoute: () => root,
+  path: '/welcome',
+  component: lazyRouteComponent(() => import('./people/WelcomePage'), 'WelcomePage'),
+});
+
 const visit = createRoute({
   getParentRoute: () => root,
   path: '/visit/$visit',
@@ -39,7 +68,15 @@ const record = createRoute({
 });
 
 export const router = createRouter({
-  routeTree: root.addChildren([stations, start, visit, records, record]),
+  routeTree: root.addChildren([
+    stations,
+    start,
+    visit,
+    records,
+    record,
+    welcome,
+    setup.addChildren([setupFirst, setupWaters, setupPeople]),
+  ]),
   defaultPreload: false,
 });
 

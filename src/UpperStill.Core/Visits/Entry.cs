@@ -30,4 +30,5 @@ public sealed record Entry(
 /// <summary>What the server notes when an entry arrives.</summary>
 /// <param name="At">When it was received, by the server's clock.</param>
 /// <param name="ClockOffS">Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.</param>
-public sealed record EntryReceipt(DateTimeOffset At, long ClockOffS);
+/// <param name="DeliveredBy">Whose sign-in delivered it; on a shared device not always who wrote it.</param>
+public sealed record EntryReceipt(DateTimeOffset At, long ClockOffS, string? DeliveredBy = null);

@@ -4,6 +4,7 @@ using System.Text.Json.Schema;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
+using UpperStill.Server.People;
 
 namespace UpperStill.Server.Endpoints;
 
@@ -29,13 +30,13 @@ internal static class CoreEndpoints
     internal static void MapCore(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, Schema(o.Request), Schema(o.Response))))
-            .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit);
+            .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
         app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body))))
-            .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit);
+            .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
         foreach (var operation in OperationTable.All.Values)
         {
             app.MapPost("/api/core/" + operation.Name, (HttpRequest request, CancellationToken cancel) => RunAsync(operation, request, cancel))
-                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit)
+                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false)
                 .Accepts(operation.Request.Type, "application/json")
                 .Produces(StatusCodes.Status200OK, operation.Response.Type, "application/json")
                 .ProducesProblem(StatusCodes.Status400BadRequest)

@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
+using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
 
@@ -38,15 +39,28 @@ internal static class EntryEndpoints
 
     internal static void MapEntries(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/entries", DeliverAsync).WithName("deliver-entries").WithTags("entries")
+        app.MapPost("/api/entries", DeliverAsync).For(AccessLevel.Works).WithName("deliver-entries").WithTags("entries")
             .WithSummary("Delivers entries. Sending them again is harmless; a bad one is refused by itself and the good ones are kept.")
             .Produces<DeliveryAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
-        app.MapGet("/api/visits/{visit:guid}/entries", async (Guid visit, FieldBook book, CancellationToken cancel) =>
-                (await book.Entries.AsNoTracking().Where(e => e.Visit == visit).OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(e => e.ToEntry()))
-            .WithName("visit-entries").WithTags("entries").WithSummary("All entries of a visit, in the order in which they arrived.").Produces<IReadOnlyList<Entry>>();
+        app.MapGet("/api/visits/{visit:guid}/entries", EntriesAsync).For(AccessLevel.SignedIn)
+            .WithName("visit-entries").WithTags("entries").WithSummary("All entries of a visit, in the order in which they arrived.")
+            .Produces<IReadOnlyList<Entry>>().ProducesProblem(StatusCodes.Status403Forbidden);
     }
 
-    private static async Task<IResult> DeliverAsync(EntryDelivery delivery, LogBook log, FieldBook book, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> EntriesAsync(Guid visit, FieldBook book, Caller caller, CancellationToken cancel)
+    {
+        var water = await book.Visits.Where(v => v.Visit == visit).Join(book.Stations, v => v.Station, s => s.Code, (_, s) => s.Water).FirstOrDefaultAsync(cancel);
+        if (water is not null && !caller.May.Sees(water))
+        {
+            return Gate.Refused;
+        }
+
+        // Before its beginning has arrived a visit has no water; then only who delivered may read.
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit && (water != null || e.DeliveredBy == caller.Person!.UserName)).OrderBy(e => e.Sequence).ToListAsync(cancel);
+        return Results.Ok(rows.Select(e => e.ToEntry()));
+    }
+
+    private static async Task<IResult> DeliverAsync(EntryDelivery delivery, LogBook log, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         if (delivery.Entries.Count > MostEntries)
         {
@@ -55,8 +69,8 @@ internal static class EntryEndpoints
 
         var read = delivery.Entries.Select(Read).ToList();
         var now = clock.GetUtcNow();
-        var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds);
-        var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, cancel));
+        var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds, caller.Person!.UserName);
+        var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, caller.May, cancel));
         return Results.Ok(new DeliveryAnswer([.. read.Select((r, i) => r.Entry is null
             ? new EntryAnswer(i, "refused", null, Problem(r.Unreadable!))
             : Answer(i, r.Entry.Id, results.Dequeue()))]));

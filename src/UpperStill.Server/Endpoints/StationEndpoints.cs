@@ -2,6 +2,7 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Places;
 using UpperStill.Core.Visits;
+using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
 
@@ -11,8 +12,9 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Station">The station.</param>
 /// <param name="Programme">The programme's name.</param>
 /// <param name="Changed">Grows when the station's record changes; a device fetches the record when it differs from its own.</param>
+/// <param name="MaySample">True where the caller may write readings.</param>
 /// <param name="Last">Its last clarity; null where there is none.</param>
-public sealed record StationSummary(Station Station, string Programme, long Changed, ClarityPoint? Last = null);
+public sealed record StationSummary(Station Station, string Programme, long Changed, bool MaySample, ClarityPoint? Last = null);
 
 /// <summary>A station with all that a visit there is judged by.</summary>
 /// <param name="Context">Station, programme, lines and record.</param>
@@ -26,23 +28,28 @@ internal static class StationEndpoints
 {
     internal static void MapStations(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/stations", async (FieldBook book, CancellationToken cancel) =>
+        app.MapGet("/api/stations", async (FieldBook book, Caller caller, CancellationToken cancel) =>
             {
                 List<StationSummary> list = [];
                 foreach (var row in await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel))
                 {
+                    if (!caller.May.Sees(row.Water))
+                    {
+                        continue;
+                    }
+
                     var last = await book.Clarities.AsNoTracking().Where(c => c.Station == row.Code).OrderByDescending(c => c.Day).ThenByDescending(c => c.Visit)
                         .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).FirstOrDefaultAsync(cancel);
                     var changed = await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0;
-                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, changed, last));
+                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, changed, caller.May.Samples(row.Water), last));
                 }
 
                 return list;
             })
-            .WithName("stations").WithTags("stations").WithSummary("All stations with their last clarity.");
-        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, CancellationToken cancel) =>
+            .For(AccessLevel.SignedIn).WithName("stations").WithTags("stations").WithSummary("The stations that the caller may see, with their last clarity.");
+        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, Caller caller, CancellationToken cancel) =>
             {
-                if (await book.ContextAsync(code, null, null, cancel) is not { } context)
+                if (await book.ContextAsync(code, null, null, cancel) is not { } context || !caller.May.Sees(context.Station.WaterCode))
                 {
                     return Results.Problem("Choose one from GET /api/stations.", statusCode: StatusCodes.Status404NotFound, title: $"No station “{code}” is known here.");
                 }
@@ -51,7 +58,7 @@ internal static class StationEndpoints
                 var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
                 return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers));
             })
-            .WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
+            .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);
     }
 }

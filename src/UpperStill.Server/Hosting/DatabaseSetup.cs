@@ -1,10 +1,12 @@
 using System.Text.Json;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
@@ -14,9 +16,10 @@ namespace UpperStill.Server.Hosting;
 public static class DatabaseSetup
 {
     /// <summary>Migrates and, in the demo, fills an empty database.</summary>
-    public static async Task PrepareAsync(FieldBook book, Instance instance, InstanceClock clock, CancellationToken cancel)
+    public static async Task PrepareAsync(FieldBook book, UserManager<Person> people, Instance instance, InstanceClock clock, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(people);
         ArgumentNullException.ThrowIfNull(instance);
         ArgumentNullException.ThrowIfNull(clock);
         await book.Database.MigrateAsync(cancel);
@@ -29,6 +32,11 @@ public static class DatabaseSetup
         if (!await book.Stations.AnyAsync(cancel))
         {
             await FillAsync(book, scenario, cancel);
+        }
+
+        foreach (var account in await book.Users.AnyAsync(cancel) ? [] : scenario.People)
+        {
+            await people.CreateAsync(new Person { Id = Guid.CreateVersion7(), UserName = account.SignInName, Name = account.Name, Grants = account.Grants }, DemoScenario.Password);
         }
 
         clock.StandOn(book, scenario.Now);
@@ -45,9 +53,11 @@ public static class DatabaseSetup
                 Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
             }));
             book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
+            book.Waters.AddRange(scenario.Waters.Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
             book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
             {
                 Code = s.Station.Code,
+                Water = s.Station.WaterCode,
                 Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station),
                 Programme = s.Programme,
                 Line = s.Line,

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using UpperStill.Core.Kit;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
 using UpperStill.StandIns.Lakes;
@@ -18,16 +19,28 @@ namespace UpperStill.StandIns.Demo;
 public sealed record DemoStation(
     Station Station, string Programme, string Line, bool SoundsInFeet, IReadOnlyList<string> Observers, int EveryDays, LakeModel Lake);
 
+/// <summary>Someone of the demo, with an account that exists in the demo only.</summary>
+/// <param name="Name">The name beside readings.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Grants">Roles and waters.</param>
+public sealed record DemoPerson(string Name, string SignInName, IReadOnlyList<Grant> Grants);
+
 /// <summary>The made-up district that the demo shows.</summary>
 /// <param name="Seed">The seed of everything in it.</param>
 /// <param name="Now">The demo's fixed day, and the hour at which it begins.</param>
 /// <param name="FirstYear">The first season.</param>
 /// <param name="Programmes">Programmes.</param>
+/// <param name="Waters">Waters.</param>
+/// <param name="People">People.</param>
 /// <param name="Lines">Lines.</param>
 /// <param name="Stations">Stations.</param>
 public sealed record DemoScenario(
-    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
+    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<Water> Waters,
+    IReadOnlyList<DemoPerson> People, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
 {
+    /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo only.</summary>
+    public const string Password = "upper-still-demo";
+
     /// <summary>The scenario that ships with Upper Still.</summary>
     public static DemoScenario Load()
     {

@@ -45,6 +45,9 @@ public sealed class EntryRow
     /// <summary>Seconds by which the device's clock was ahead when it sent.</summary>
     public long ClockOffS { get; set; }
 
+    /// <summary>Whose sign-in delivered it.</summary>
+    public string? DeliveredBy { get; set; }
+
     /// <summary>The row for an entry just received.</summary>
     public static EntryRow From(Entry entry, EntryReceipt receipt) => new()
     {
@@ -60,13 +63,14 @@ public sealed class EntryRow
         Why = entry.Why,
         ReceivedAt = receipt.At,
         ClockOffS = receipt.ClockOffS,
+        DeliveredBy = receipt.DeliveredBy,
     };
 
     /// <summary>The entry as it was sent, with the server's receipt.</summary>
     public Entry ToEntry()
     {
         using var body = JsonDocument.Parse(Body);
-        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS));
+        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy));
     }
 
     /// <summary>True where the other says exactly the same; the receipt apart.</summary>

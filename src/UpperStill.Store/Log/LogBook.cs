@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
+using UpperStill.Core.People;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
@@ -36,16 +37,18 @@ public sealed class LogBook : IDisposable
     /// <param name="book">The database.</param>
     /// <param name="entries">The entries, in any order.</param>
     /// <param name="receipt">The server's note on this delivery.</param>
+    /// <param name="may">What the person who delivers may do.</param>
     /// <param name="cancel">Cancels before the commit.</param>
-    public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, CancellationToken cancel)
+    public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Permissions may, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
+        ArgumentNullException.ThrowIfNull(may);
         await writer.WaitAsync(cancel);
         try
         {
             await using var transaction = await book.Database.BeginTransactionAsync(cancel);
-            var results = await JudgeAsync(book, entries, cancel);
+            var results = await JudgeAsync(book, entries, may, cancel);
             var kept = entries.Where((_, i) => results[i].Delivery == Delivery.Kept).ToList();
             book.Entries.AddRange(kept.Select(e => EntryRow.From(e, receipt)));
             await book.SaveChangesAsync(cancel);
@@ -60,16 +63,44 @@ public sealed class LogBook : IDisposable
         }
     }
 
-    private static async Task<List<Delivered>> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, CancellationToken cancel)
+    private static async Task<List<Delivered>> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, Permissions may, CancellationToken cancel)
     {
         var ids = entries.Select(e => e.Id).Distinct().ToList();
         var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
         Dictionary<Guid, Finding> refusedVisits = [];
+        var visits = entries.Select(e => e.Visit).Distinct().ToList();
+        var places = await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToListAsync(cancel);
+        foreach (var place in places)
+        {
+            await ReachAsync(place.Visit, place.Station);
+        }
+
         foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name))
         {
-            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await UnknownAsync(book, body, cancel) is { } unknown)
+            if (EntryKinds.VisitStarted.Read(start.Body) is not { } body)
+            {
+                continue;
+            }
+
+            if (await UnknownAsync(book, body, cancel) is { } unknown)
             {
                 refusedVisits[start.Visit] = unknown;
+            }
+            else
+            {
+                await ReachAsync(start.Visit, body.Station);
+            }
+        }
+
+        async Task ReachAsync(Guid visit, string station)
+        {
+            var water = await book.Stations.Where(s => s.Code == station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
+            if (water is null || !may.Samples(water))
+            {
+                refusedVisits[visit] = Finding.Stop(
+                    "role-missing", $"Your role does not reach {station}.", "Only samplers and coordinators of a water write to its record.",
+                    "Ask the coordinator for that role, or let someone who has it sign in here; until then the entries stay on the device.") with
+                { NoWayRound = true };
             }
         }
 

@@ -29,6 +29,13 @@ public static class ReferenceBook
         return row is null ? null : JsonSerializer.Deserialize(row.Definition, CoreJson.Default.Programme);
     }
 
+    /// <summary>The water itself.</summary>
+    public static Water Read(this WaterRow row)
+    {
+        ArgumentNullException.ThrowIfNull(row);
+        return JsonSerializer.Deserialize(row.Definition, SetupJson.Default.Water)!;
+    }
+
     /// <summary>The station itself.</summary>
     public static Station Read(this StationRow row)
     {

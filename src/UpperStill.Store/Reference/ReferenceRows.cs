@@ -1,10 +1,48 @@
 namespace UpperStill.Store.Reference;
 
+/// <summary>A water.</summary>
+public sealed class WaterRow
+{
+    /// <summary>The water's code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The water as JSON of Core.</summary>
+    public required string Definition { get; set; }
+}
+
+/// <summary>A change to a reference table: who changed what when. Append only.</summary>
+public sealed class ChangeRow
+{
+    /// <summary>Order of the changes.</summary>
+    public long Sequence { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>Who.</summary>
+    public required string By { get; set; }
+
+    /// <summary>What sort of thing, for example <c>station</c>.</summary>
+    public required string Subject { get; set; }
+
+    /// <summary>Which one.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>As it was; null where it is new.</summary>
+    public string? Before { get; set; }
+
+    /// <summary>As it is now; null where it is gone.</summary>
+    public string? After { get; set; }
+}
+
 /// <summary>A station.</summary>
 public sealed class StationRow
 {
     /// <summary>The station's code.</summary>
     public required string Code { get; set; }
+
+    /// <summary>The code of its water.</summary>
+    public required string Water { get; set; }
 
     /// <summary>The station as JSON of Core.</summary>
     public required string Definition { get; set; }

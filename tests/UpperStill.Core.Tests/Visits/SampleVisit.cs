@@ -15,7 +15,7 @@ namespace UpperStill.Core.Tests.Visits;
 internal sealed class SampleVisit
 {
     internal static readonly VisitContext Context = new(
-        new Station("HAR-1", "Harrowmere", "Aldwick", "Deep Hole", new WrittenLength("102", LengthUnit.FootInch), 54, -3),
+        new Station("HAR-1", "harrowmere", "Harrowmere", "Aldwick", "Deep Hole", new WrittenLength("102", LengthUnit.FootInch), 54, -3),
         new Programme(
             "monthly", 1, "Monthly composite", new HoursWindow(new TimeOnly(10, 0), new TimeOnly(16, 0)),
             new ClaritySettings(EndPoint.Mean, 1, ObserverSchool.Same, RoundingSchool.QuarterFoot),

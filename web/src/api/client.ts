@@ -4,6 +4,27 @@ import type { components, paths } from './schema';
 /** The server, typed by its own description. */
 export const api = createClient<paths>({ baseUrl: location.origin, fetch: (request) => fetch(request) });
 
+let token = '';
+
+/** The session's token goes with every write, so that no other site can make it. */
+export function bearToken(next: string): void {
+  token = next;
+}
+
+api.use({
+  onRequest({ request }) {
+    if (token && request.method !== 'GET') {
+      request.headers.set('X-Upper-Still', token);
+    }
+  },
+});
+
+/** What the server says is wrong, in one sentence and the next. */
+export function wordsOf(problem: unknown): string {
+  const { title, detail } = (problem ?? {}) as { title?: string; detail?: string };
+  return [title ?? 'The server could not do this.', detail].filter(Boolean).join(' ');
+}
+
 export type Schemas = components['schemas'];
 export type Entry = Schemas['Entry'];
 export type Finding = Schemas['Finding'];

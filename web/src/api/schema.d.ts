@@ -253,7 +253,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All stations with their last clarity. */
+        /** The stations that the caller may see, with their last clarity. */
         get: operations["stations"];
         put?: never;
         post?: never;
@@ -280,10 +280,162 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is signed in on this device, and the token for its writes. */
+        get: operations["session"];
+        put?: never;
+        /** Signs in. Five wrong passwords lock the account for ten minutes. */
+        post: operations["sign-in"];
+        /** Signs out on this device. */
+        delete: operations["sign-out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes the first coordinator of an empty instance, by the one-time link. */
+        post: operations["first-coordinator"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/welcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An invited person chooses a password, by a one-time link. */
+        post: operations["welcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everyone of the group, with roles and waters. */
+        get: operations["people"];
+        put?: never;
+        /** Adds a person, who then chooses a password by a link. */
+        post: operations["add-person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a person’s name, roles or waters; at once, also where they are signed in. */
+        put: operations["change-person"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A one-time link by which the person chooses a password. Hand it over yourself. */
+        post: operations["welcome-link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The waters that the caller may see. */
+        get: operations["waters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets up a water, or changes one. A new one needs a coordinator of the whole group. */
+        put: operations["keep-water"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Area of the water at a depth: one row of the hypsographic table. */
+        AreaAtDepth: {
+            /**
+             * Format: double
+             * @description m below the usual surface.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description m².
+             */
+            areaM2: number;
+        };
         /**
          * @description Where on the page a finding's words stand.
          * @enum {unknown}
@@ -611,6 +763,27 @@ export interface components {
             /** @description One for each entry. */
             answers: components["schemas"]["EntryAnswer"][];
         };
+        /** @description An account of the demo; the sign-in page offers it. */
+        DemoAccount: {
+            /** @description The person's name. */
+            name: string;
+            /** @description The name to sign in with. */
+            signInName: string;
+            /** @description The password: no secret in a demo. */
+            password: string;
+            /** @description Roles and waters. */
+            grants: components["schemas"]["Grant"][];
+        };
+        /** @description A line of equal depth. */
+        DepthContour: {
+            /**
+             * Format: double
+             * @description m below the usual surface.
+             */
+            depthM: number;
+            /** @description Its course; closed where the first point is the last. */
+            line: components["schemas"]["Position"][];
+        };
         /** @description A depth scale from the surface downward, in round numbers of the reader's unit. */
         DepthScale: {
             /** @description The unit of the labels, `m` or `ft`. */
@@ -808,6 +981,8 @@ export interface components {
              * @description Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.
              */
             clockOffS: number;
+            /** @description Whose sign-in delivered it; on a shared device not always who wrote it. */
+            deliveredBy?: null | string;
         };
         /** @description The answer to "can this entry be kept?" */
         EntryRefusal: {
@@ -907,6 +1082,17 @@ export interface components {
          * @enum {unknown}
          */
         FindingLevel: "note" | "check" | "stop";
+        /** @description The first coordinator of an empty instance. */
+        FirstPerson: {
+            /** @description From the link printed where the server was started. */
+            token: string;
+            /** @description The name beside readings. */
+            name: string;
+            /** @description The name to sign in with. */
+            signInName: string;
+            /** @description At least ten letters or signs. */
+            password: string;
+        };
         /** @description A visit to be folded. */
         FoldRequest: {
             /** @description All its entries, in any order; repeated ones do no harm. */
@@ -915,6 +1101,13 @@ export interface components {
             context: components["schemas"]["VisitContext"];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
+        };
+        /** @description A role and the waters it holds for. */
+        Grant: {
+            /** @description The role. */
+            role: components["schemas"]["Role"];
+            /** @description Codes of waters; null for every water of the group, also those to come. */
+            waters?: null | string[];
         };
         /** @description A window of local time. */
         HoursWindow: {
@@ -1062,6 +1255,51 @@ export interface components {
             /** @description JSON schema of the response. */
             response: components["schemas"]["JsonNode"];
         };
+        /** @description A person as a coordinator writes it. */
+        PersonChange: {
+            /** @description The name beside readings. */
+            name: string;
+            /** @description The name to sign in with. */
+            signInName: string;
+            /** @description Roles and waters. */
+            grants: components["schemas"]["Grant"][];
+            /**
+             * @description False once they have left the group.
+             * @default true
+             */
+            active: boolean;
+        };
+        /** @description A person of the group. */
+        PersonInfo: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description The name beside readings. */
+            name: string;
+            /** @description The name to sign in with. */
+            signInName: string;
+            /** @description Roles and waters. */
+            grants: components["schemas"]["Grant"][];
+            /** @description False once they have left the group. */
+            active: boolean;
+            /** @description True once they have chosen a password. */
+            joined: boolean;
+        };
+        /** @description A position on the earth, WGS 84. */
+        Position: {
+            /**
+             * Format: double
+             * @description Decimal degrees, north positive, -90 to 90.
+             */
+            latitudeDeg?: number;
+            /**
+             * Format: double
+             * @description Decimal degrees, east positive, -180 to 180.
+             */
+            longitudeDeg?: number;
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1099,10 +1337,52 @@ export interface components {
          */
         ReaderUnit: "as-read" | "m" | "ft";
         /**
+         * @description What a person does in the group.
+         * @enum {unknown}
+         */
+        Role: "sampler" | "coordinator" | "laboratory" | "reader";
+        /**
          * @description The rounding schools for a reported clarity: applied once, at the end, half away from zero.
          * @enum {unknown}
          */
         RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /** @description This device's session with the server. */
+        SessionInfo: {
+            /** @description To be sent with every write, so that no other site can make it. */
+            token: string;
+            /** @description True while the group has nobody: the one-time link stands where the server was started. */
+            firstNeeded: boolean;
+            person?: null | components["schemas"]["SessionPerson"];
+            /** @description Only in the demo, and only where nobody is signed in. */
+            demoAccounts?: null | components["schemas"]["DemoAccount"][];
+        };
+        /** @description Who is signed in. */
+        SessionPerson: {
+            /**
+             * Format: uuid
+             * @description The person.
+             */
+            id: string;
+            /** @description The name beside readings. */
+            name: string;
+            /** @description The name to sign in with. */
+            signInName: string;
+            /** @description Roles and waters. */
+            grants: components["schemas"]["Grant"][];
+            /** @description True for samplers and coordinators. */
+            works: boolean;
+            /** @description True for coordinators of any water. */
+            coordinates: boolean;
+            /** @description True for coordinators of the whole group. */
+            coordinatesAll: boolean;
+        };
+        /** @description What was kept, and what to look at. */
+        SetupAnswer: {
+            /** @description True where it is kept. */
+            kept: boolean;
+            /** @description Nothing is kept where one of them is a stop. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description The disc's part of the sheet. */
         SheetClarity: {
             /** @description The marks, read and still to read. */
@@ -1170,6 +1450,13 @@ export interface components {
             /** @description What it gave, or what it waits for. */
             summary: string;
         };
+        /** @description A name and a password. */
+        SignIn: {
+            /** @description The name. */
+            signInName: string;
+            /** @description The password. */
+            password: string;
+        };
         /** @description Body of the entry `sounding`. */
         SoundingBody: {
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
@@ -1184,6 +1471,8 @@ export interface components {
         Station: {
             /** @description Unique in the programme, for example `HAR-1`. */
             code: string;
+            /** @description The code of its water. */
+            waterCode: string;
             /** @description The water body's name. */
             water: string;
             /** @description The district, since many waters share a name. */
@@ -1228,6 +1517,8 @@ export interface components {
              * @description Grows when the station's record changes; a device fetches the record when it differs from its own.
              */
             changed: number;
+            /** @description True where the caller may write readings. */
+            maySample: boolean;
             last?: null | components["schemas"]["ClarityPoint"];
         };
         /**
@@ -1285,6 +1576,62 @@ export interface components {
          * @enum {unknown}
          */
         VisitState: "not-started" | "open" | "closed";
+        /** @description A body of water. */
+        Water: {
+            /** @description Identity in the group, for example `harrowmere`. */
+            code: string;
+            /** @description The name people use. */
+            name: string;
+            /** @description The district or county, since many waters share a name. */
+            district: string;
+            /** @description What sort of water. */
+            kind: components["schemas"]["WaterKind"];
+            /** @description IANA name of its time zone, for example `Europe/London`. */
+            timeZone: string;
+            /**
+             * Format: double
+             * @description Height of its surface above sea level, m.
+             * @default 0
+             */
+            altitudeM: number;
+            /** @description Names it also goes by. */
+            otherNames?: null | string[];
+            /** @description Its shore as closed rings: the first the outer shore, the others islands. */
+            outline?: null | components["schemas"]["Position"][][];
+            /** @description Lines of equal depth. */
+            contours?: null | components["schemas"]["DepthContour"][];
+            /** @description Area by depth, from the surface down. */
+            hypsography?: null | components["schemas"]["AreaAtDepth"][];
+        };
+        /** @description A water in the list. */
+        WaterInfo: {
+            /** @description The water. */
+            water: components["schemas"]["Water"];
+            /** @description True where the caller may set it up. */
+            mayChange: boolean;
+        };
+        /**
+         * @description What sort of water it is.
+         * @enum {unknown}
+         */
+        WaterKind: "lake" | "reservoir" | "pond" | "river" | "sea";
+        /** @description An invited person choosing a password. */
+        Welcome: {
+            /**
+             * Format: uuid
+             * @description From the link.
+             */
+            person: string;
+            /** @description From the link. */
+            token: string;
+            /** @description At least ten letters or signs. */
+            password: string;
+        };
+        /** @description A link by which a person chooses a password: once, within seven days. */
+        WelcomeLink: {
+            /** @description The path with its query, to be put behind this server's address. */
+            path: string;
+        };
         /** @description How a derived number came about, so that anyone can check it by hand. */
         Working: {
             /** @description What was worked out. */
@@ -1764,6 +2111,15 @@ export interface operations {
                     "application/json": components["schemas"]["Entry"][];
                 };
             };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     stations: {
@@ -1808,6 +2164,355 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
+    "sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+        };
+    };
+    "first-coordinator": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstPerson"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Welcome"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Gone */
+            410: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonInfo"][];
+                };
+            };
+        };
+    };
+    "add-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "change-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "welcome-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WelcomeLink"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    waters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterInfo"][];
+                };
+            };
+        };
+    };
+    "keep-water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Water"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

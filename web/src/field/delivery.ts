@@ -1,4 +1,5 @@
 import { api } from '../api/client';
+import { askSession, currentSession, lapsed, loadSession } from '../people/session';
 import { loadClock, nowLocal, setClock } from './clock';
 import { store } from './store';
 
@@ -45,6 +46,10 @@ export async function deliverWaiting(): Promise<boolean> {
       body: { sentAt: nowLocal(), entries: waiting.map((kept) => kept.entry) },
     });
     if (!data || data.answers.length !== waiting.length) {
+      if (response.status === 401 || response.status === 400) {
+        // The sign-in has lapsed, or another took its place: nothing is lost, the page asks.
+        lapsed();
+      }
       // A server that answers but cannot take them now; they stay and are sent again.
       return response.status < 500 && response.status !== 429;
     }
@@ -66,21 +71,41 @@ export async function deliverWaiting(): Promise<boolean> {
 
 /** Brings the stations and their records to this device; only what changed. */
 async function refresh(): Promise<void> {
-  const [instance, list] = await Promise.all([api.GET('/api/instance'), api.GET('/api/stations')]);
+  const [instance, list] = await Promise.all([
+    api.GET('/api/instance'),
+    currentSession().person ? api.GET('/api/stations') : Promise.resolve({ data: undefined }),
+  ]);
   if (instance.data) {
     await setClock(instance.data);
     setReach({ server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
   }
+  if (!list.data) {
+    return;
+  }
+  await forgetStationsExcept(list.data.map(({ station }) => station.code));
   await Promise.all(
-    (list.data ?? []).map(async ({ station, changed }, ordinal) => {
-      if ((await store.stations.get(station.code))?.changed !== changed) {
+    list.data.map(async ({ station, changed, maySample }, ordinal) => {
+      const kept = await store.stations.get(station.code);
+      if (kept?.changed === changed) {
+        await store.stations.update(station.code, { ordinal, maySample });
+      } else {
         const record = await api.GET('/api/stations/{code}', { params: { path: { code: station.code } } });
         if (record.data) {
-          await store.stations.put({ code: station.code, ordinal, changed, record: record.data });
+          await store.stations.put({ code: station.code, ordinal, changed, maySample, record: record.data });
         }
       }
     }),
   );
+}
+
+/** Stations that this person does not see, or that are gone, leave the device; a visit that still waits keeps its own. */
+async function forgetStationsExcept(codes: string[]): Promise<void> {
+  const waiting = new Set((await store.entries.where('state').anyOf('waiting', 'refused').toArray()).map((kept) => kept.visit));
+  const needed = (await store.visits.toArray()).filter((v) => waiting.has(v.visit) || !v.closed).map((v) => v.station);
+  await store.stations
+    .where('code')
+    .noneOf([...codes, ...needed])
+    .delete();
 }
 
 let running: Promise<void> | undefined;
@@ -92,11 +117,14 @@ async function round(): Promise<void> {
     const before = await store.entries.where('state').equals('waiting').count();
     if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
+      await askSession();
       if (!refreshedAt) {
         await refresh();
       }
-      await deliverWaiting();
-      await refresh();
+      if (currentSession().person) {
+        await deliverWaiting();
+        await refresh();
+      }
       refreshedAt = Date.now();
     }
     setReach({ ...reach, server: true });
@@ -104,6 +132,12 @@ async function round(): Promise<void> {
     refreshedAt = 0;
     setReach({ ...reach, server: false });
   }
+}
+
+/** Fetches everything anew, for whoever has just signed in. */
+export function refreshNow(): void {
+  refreshedAt = 0;
+  deliverSoon();
 }
 
 /** Delivers now; while a delivery runs, once more after it. */
@@ -131,7 +165,7 @@ export function deliverAfterDrawing(): void {
 
 /** Reads the clock kept on the device, then delivers at once, on every sign of a signal, and by a timer: a server that comes back sends no event. */
 export function startDelivering(): void {
-  void loadClock().finally(deliverSoon);
+  void Promise.allSettled([loadClock(), loadSession()]).then(deliverSoon);
   setInterval(deliverSoon, RETRY_MS);
   addEventListener('online', deliverSoon);
   addEventListener('offline', () => setReach({ ...reach, server: false }));

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid';
 import type { Entry, Schemas } from '../api/client';
+import { currentSession } from '../people/session';
 import { nowLocal, nowMs } from './clock';
 import { compute } from './core';
 import { deliverAfterDrawing } from './delivery';
@@ -42,7 +43,7 @@ export async function deviceName(): Promise<string> {
 
 /** Writes entries on this device, all of them or none, and asks for their delivery. */
 export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
-  const by = await readSetting('by', 'unknown');
+  const by = currentSession().known?.name ?? 'unknown';
   const device = await deviceName();
   const made: Entry[] = entries.map((entry) => ({ version: 1, at: nowLocal(), by, device, id: newId(), ...entry }));
   for (const entry of made) {

@@ -17,6 +17,8 @@ export interface KeptStation {
   ordinal: number;
   /** The server's mark of the record when it was fetched. */
   changed: number;
+  /** False where this person may read but not write. */
+  maySample: boolean;
   record: StationRecord;
 }
 

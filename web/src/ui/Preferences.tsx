@@ -1,5 +1,6 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { SignedIn } from '../people/SignedIn';
 import { type Appearance, setAppearance, useAppearance } from './appearance';
 
 interface Choice<Key extends keyof Appearance> {
@@ -42,16 +43,17 @@ export function Preferences() {
   const appearance = useAppearance();
   return (
     <Popover.Root>
-      <Popover.Trigger className="flex size-12 items-center justify-center" aria-label="How this device shows things">
+      <Popover.Trigger className="flex size-12 items-center justify-center" aria-label="You and this device">
         <SlidersHorizontal size={20} aria-hidden="true" />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          aria-label="How this device shows things"
+          aria-label="You and this device"
           align="end"
           sideOffset={4}
           className="z-20 w-72 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 shadow-lg"
         >
+          <SignedIn />
           {CHOICES.map((choice) => (
             <fieldset key={choice.name} className="mb-3 last:mb-0">
               <legend className="caps mb-1">{choice.legend}</legend>

@@ -53,8 +53,8 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
           </NextButton>
           {open > 0 && (
             <p className="mt-2 text-dim">
-              {open === 1 ? 'One stop is' : `${open} stops are`} open. Fill it, strike it, or say why it stands;
-              then the visit can end.
+              {open === 1 ? 'One stop is' : `${open} stops are`} open. Fill it, strike it, or say why it stands; then the visit
+              can end.
             </p>
           )}
         </div>

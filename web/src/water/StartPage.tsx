@@ -3,14 +3,15 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { StationRecord } from '../api/client';
 import { newId, write } from '../field/entries';
-import { store, writeSetting } from '../field/store';
+import { store } from '../field/store';
+import { useSession } from '../people/session';
 import { UNITS } from '../ui/units';
 
 export function StartPage() {
   const { station: code } = useParams({ from: '/start/$station' });
   const station = useLiveQuery(async () => (await store.stations.get(code)) ?? null, [code]);
-  const by = useLiveQuery(async () => ((await store.settings.get('by'))?.value as string | undefined) ?? null, []);
-  if (station === undefined || by === undefined) {
+  const { known } = useSession();
+  if (station === undefined) {
     return null;
   }
   if (station === null) {
@@ -23,7 +24,7 @@ export function StartPage() {
       </div>
     );
   }
-  return <StartForm record={station.record} by={by} />;
+  return <StartForm record={station.record} by={known?.name ?? null} />;
 }
 
 function StartForm({ record, by }: { record: StationRecord; by: string | null }) {
@@ -45,7 +46,6 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
       );
       return;
     }
-    await writeSetting('by', observers[0]);
     const visit = newId();
     try {
       await write({

@@ -115,9 +115,11 @@ function StationRow({
             Go on, begun {clockTime(open.startedAt)}
           </Link>
         ) : (
-          <Link to="/start/$station" params={{ station: station.code }} className="act w-full">
-            Start a visit
-          </Link>
+          station.maySample && (
+            <Link to="/start/$station" params={{ station: station.code }} className="act w-full">
+              Start a visit
+            </Link>
+          )
         )}
       </div>
     </li>

@@ -1,0 +1,17 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using UpperStill.Core.People;
+using UpperStill.Core.Places;
+
+namespace UpperStill.Core.Operations;
+
+/// <summary>The JSON of what is set up ashore and never computed with on a device; apart from <see cref="CoreJson"/> so that it does not travel there.</summary>
+[JsonSourceGenerationOptions(
+    JsonSerializerDefaults.General,
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    RespectNullableAnnotations = true,
+    RespectRequiredConstructorParameters = true)]
+[JsonSerializable(typeof(Water))]
+[JsonSerializable(typeof(IReadOnlyList<Grant>))]
+public sealed partial class SetupJson : JsonSerializerContext;

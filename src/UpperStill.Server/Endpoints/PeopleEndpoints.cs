@@ -1,0 +1,127 @@
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.People;
+using UpperStill.Server.People;
+using UpperStill.Store;
+using UpperStill.Store.People;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>A person of the group.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Name">The name beside readings.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Grants">Roles and waters.</param>
+/// <param name="Active">False once they have left the group.</param>
+/// <param name="Joined">True once they have chosen a password.</param>
+public sealed record PersonInfo(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Active, bool Joined);
+
+/// <summary>A person as a coordinator writes it.</summary>
+/// <param name="Name">The name beside readings.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Grants">Roles and waters.</param>
+/// <param name="Active">False once they have left the group.</param>
+public sealed record PersonChange(string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Active = true);
+
+/// <summary>A link by which a person chooses a password: once, within seven days.</summary>
+/// <param name="Path">The path with its query, to be put behind this server's address.</param>
+public sealed record WelcomeLink(string Path);
+
+/// <summary>The people of the group, for its coordinators.</summary>
+internal static class PeopleEndpoints
+{
+    internal static void MapPeople(this IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/people").WithTags("people").For(AccessLevel.CoordinatesAll);
+        group.MapGet("/", async (FieldBook book, CancellationToken cancel) =>
+                (await book.Users.AsNoTracking().ToListAsync(cancel)).OrderBy(p => p.Name, StringComparer.OrdinalIgnoreCase).Select(Info))
+            .WithName("people").WithSummary("Everyone of the group, with roles and waters.");
+        group.MapPost("/", (PersonChange given, Register register, CancellationToken cancel) => register.AddAsync(given, cancel))
+            .WithName("add-person").WithSummary("Adds a person, who then chooses a password by a link.").Produces<PersonInfo>().ProducesProblem(StatusCodes.Status400BadRequest);
+        group.MapPut("/{id:guid}", (Guid id, PersonChange given, Register register, CancellationToken cancel) => register.ChangeAsync(id, given, cancel))
+            .WithName("change-person").WithSummary("Changes a person’s name, roles or waters; at once, also where they are signed in.")
+            .Produces<PersonInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/{id:guid}/link", (Guid id, Register register) => register.LinkAsync(id))
+            .WithName("welcome-link").WithSummary("A one-time link by which the person chooses a password. Hand it over yourself.")
+            .Produces<WelcomeLink>().ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static PersonInfo Info(Person person) => new(person.Id, person.Name, person.UserName!, person.Grants, person.Active, person.PasswordHash is not null);
+
+    /// <summary>The work behind the addresses.</summary>
+    internal sealed class Register(FieldBook book, UserManager<Person> people, Caller caller, TimeProvider clock)
+    {
+        internal async Task<IResult> AddAsync(PersonChange given, CancellationToken cancel)
+        {
+            if (await FaultAsync(given, null, cancel) is { } fault)
+            {
+                return fault;
+            }
+
+            var person = new Person { Id = Guid.CreateVersion7(), UserName = given.SignInName.Trim(), Name = given.Name.Trim(), Grants = given.Grants, Active = given.Active };
+            return await KeepAsync(person, null, await people.CreateAsync(person), cancel);
+        }
+
+        internal async Task<IResult> ChangeAsync(Guid id, PersonChange given, CancellationToken cancel)
+        {
+            if (await people.FindByIdAsync(id.ToString()) is not { } person)
+            {
+                return Unknown;
+            }
+
+            if (await FaultAsync(given, id, cancel) is { } fault)
+            {
+                return fault;
+            }
+
+            var before = Words(person);
+            (person.Name, person.UserName, person.Grants, person.Active) = (given.Name.Trim(), given.SignInName.Trim(), given.Grants, given.Active);
+            return await KeepAsync(person, before, await people.UpdateAsync(person), cancel);
+        }
+
+        internal async Task<IResult> LinkAsync(Guid id) => await people.FindByIdAsync(id.ToString()) is { Active: true } person
+            ? Results.Ok(new WelcomeLink($"/welcome?person={id}&token={Uri.EscapeDataString(await people.GeneratePasswordResetTokenAsync(person))}"))
+            : Unknown;
+
+        private static IResult Unknown { get; } = Results.Problem("See GET /api/people.", statusCode: StatusCodes.Status404NotFound, title: "No such person in this group.");
+
+        private static IResult Fault(string title, string detail) => Results.Problem(detail + " Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);
+
+        private static string Words(Person person) => $"{person.Name} ({person.UserName}) {person.GrantsJson}{(person.Active ? string.Empty : " left")}";
+
+        private async Task<IResult> KeepAsync(Person person, string? before, IdentityResult result, CancellationToken cancel)
+        {
+            if (!result.Succeeded)
+            {
+                return SessionEndpoints.Refusal(result);
+            }
+
+            book.Note(caller.Name, clock.GetUtcNow(), "person", person.UserName!, before, Words(person));
+            await book.SaveChangesAsync(cancel);
+            return Results.Ok(Info(person));
+        }
+
+        private async Task<IResult?> FaultAsync(PersonChange given, Guid? id, CancellationToken cancel)
+        {
+            if (given.Name.Trim().Length is 0 or > Person.LongestName)
+            {
+                return Fault("The name is missing or too long.", "It stands beside what the person reads.");
+            }
+
+            var known = await book.Waters.Select(w => w.Code).ToListAsync(cancel);
+            if (given.Grants.SelectMany(g => g.Waters ?? []).Except(known).FirstOrDefault() is { } unknown)
+            {
+                return Fault($"No water “{unknown}” is known here.", "A role holds for all waters or for some that are set up.");
+            }
+
+            if (given.Active && given.Grants.Any(g => g is { Role: Role.Coordinator, Waters: null }))
+            {
+                return null;
+            }
+
+            var others = (await book.Users.AsNoTracking().Where(p => p.Active && p.Id != id).ToListAsync(cancel)).Any(p => p.Permissions.CoordinatesAll);
+            return others ? null : Fault("Nobody would be left who coordinates the whole group.", "Nobody could add people or change programmes any more. Give another person that role first.");
+        }
+    }
+}

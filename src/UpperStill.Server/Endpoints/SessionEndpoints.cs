@@ -1,0 +1,180 @@
+using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.AspNetCore.Identity;
+using UpperStill.Core.People;
+using UpperStill.Server.Hosting;
+using UpperStill.Server.People;
+using UpperStill.StandIns.Demo;
+using UpperStill.Store;
+using UpperStill.Store.People;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>Who is signed in.</summary>
+/// <param name="Id">The person.</param>
+/// <param name="Name">The name beside readings.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Grants">Roles and waters.</param>
+/// <param name="Works">True for samplers and coordinators.</param>
+/// <param name="Coordinates">True for coordinators of any water.</param>
+/// <param name="CoordinatesAll">True for coordinators of the whole group.</param>
+public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll);
+
+/// <summary>An account of the demo; the sign-in page offers it.</summary>
+/// <param name="Name">The person's name.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Password">The password: no secret in a demo.</param>
+/// <param name="Grants">Roles and waters.</param>
+public sealed record DemoAccount(string Name, string SignInName, string Password, IReadOnlyList<Grant> Grants);
+
+/// <summary>This device's session with the server.</summary>
+/// <param name="Token">To be sent with every write, so that no other site can make it.</param>
+/// <param name="Person">Null where nobody is signed in.</param>
+/// <param name="DemoAccounts">Only in the demo, and only where nobody is signed in.</param>
+/// <param name="FirstNeeded">True while the group has nobody: the one-time link stands where the server was started.</param>
+public sealed record SessionInfo(string Token, bool FirstNeeded, SessionPerson? Person = null, IReadOnlyList<DemoAccount>? DemoAccounts = null);
+
+/// <summary>A name and a password.</summary>
+/// <param name="SignInName">The name.</param>
+/// <param name="Password">The password.</param>
+public sealed record SignIn(string SignInName, string Password);
+
+/// <summary>The first coordinator of an empty instance.</summary>
+/// <param name="Token">From the link printed where the server was started.</param>
+/// <param name="Name">The name beside readings.</param>
+/// <param name="SignInName">The name to sign in with.</param>
+/// <param name="Password">At least ten letters or signs.</param>
+public sealed record FirstPerson(string Token, string Name, string SignInName, string Password);
+
+/// <summary>An invited person choosing a password.</summary>
+/// <param name="Person">From the link.</param>
+/// <param name="Token">From the link.</param>
+/// <param name="Password">At least ten letters or signs.</param>
+public sealed record Welcome(Guid Person, string Token, string Password);
+
+/// <summary>Signing in and out.</summary>
+internal static class SessionEndpoints
+{
+    internal const string RateLimit = "sign-in";
+
+    internal static void MapSession(this IEndpointRouteBuilder app)
+    {
+        var session = app.MapGroup("/api/session").WithTags("session").For(AccessLevel.Anyone);
+        session.MapGet("/", (Sessions sessions, CancellationToken cancel) => sessions.InfoAsync(cancel))
+            .WithName("session").WithSummary("Who is signed in on this device, and the token for its writes.");
+        session.MapPost("/", async (SignIn given, Sessions sessions, CancellationToken cancel) => await sessions.SignInAsync(given, cancel))
+            .WithName("sign-in").WithSummary("Signs in. Five wrong passwords lock the account for ten minutes.")
+            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status429TooManyRequests).RequireRateLimiting(RateLimit);
+        session.MapDelete("/", async (Sessions sessions, CancellationToken cancel) => await sessions.SignOutAsync(cancel))
+            .WithName("sign-out").WithSummary("Signs out on this device.").Produces<SessionInfo>();
+        session.MapPost("/first", async (FirstPerson given, Sessions sessions, CancellationToken cancel) => await sessions.FirstAsync(given, cancel))
+            .WithName("first-coordinator").WithSummary("Makes the first coordinator of an empty instance, by the one-time link.")
+            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status410Gone).RequireRateLimiting(RateLimit);
+        session.MapPost("/welcome", async (Welcome given, Sessions sessions, CancellationToken cancel) => await sessions.WelcomeAsync(given, cancel))
+            .WithName("welcome").WithSummary("An invited person chooses a password, by a one-time link.")
+            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status410Gone).RequireRateLimiting(RateLimit);
+    }
+
+    /// <summary>The work behind the addresses.</summary>
+    internal sealed class Sessions(
+        IHttpContextAccessor accessor, IAntiforgery antiforgery, SignInManager<Person> signIn, UserManager<Person> people, FieldBook book, FirstCoordinator first,
+        Instance instance, Caller caller, TimeProvider clock)
+    {
+        private HttpContext Http => accessor.HttpContext!;
+
+        internal async Task<SessionInfo> InfoAsync(CancellationToken cancel)
+        {
+            var needed = await FirstCoordinator.IsNeededAsync(book, cancel);
+            var token = antiforgery.GetAndStoreTokens(Http).RequestToken!;
+            return caller.Person is { } person
+                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll))
+                : new SessionInfo(token, needed, null, instance.Demo
+                    ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
+                    : null);
+        }
+
+        internal async Task<IResult> SignInAsync(SignIn given, CancellationToken cancel)
+        {
+            var person = await people.FindByNameAsync(given.SignInName.Trim());
+            var result = person is { Active: true } ? await signIn.CheckPasswordSignInAsync(person, given.Password, lockoutOnFailure: true) : SignInResult.Failed;
+            return result.IsLockedOut
+                ? Results.Problem("After five wrong passwords it opens again in ten minutes. A coordinator can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "This account is locked for a while.")
+                : result.Succeeded
+                    ? await EnterAsync(person!, cancel)
+                    : Results.Problem("Try again; a coordinator of your group can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "Name and password do not belong together.");
+        }
+
+        internal async Task<IResult> SignOutAsync(CancellationToken cancel)
+        {
+            await signIn.SignOutAsync();
+            Http.User = new System.Security.Claims.ClaimsPrincipal(new System.Security.Claims.ClaimsIdentity());
+            caller.Person = null;
+            return Results.Ok(await InfoAsync(cancel));
+        }
+
+        internal async Task<IResult> FirstAsync(FirstPerson given, CancellationToken cancel)
+        {
+            await first.Door.WaitAsync(cancel);
+            try
+            {
+                if (!first.Knows(given.Token) || !await FirstCoordinator.IsNeededAsync(book, cancel))
+                {
+                    return Gone;
+                }
+
+                var person = new Person { Id = Guid.CreateVersion7(), UserName = given.SignInName.Trim(), Name = given.Name.Trim(), Grants = [new Grant(Role.Coordinator)] };
+                if (person.Name.Length is 0 or > Person.LongestName)
+                {
+                    return Results.Problem("It stands beside what you change. Write it as your group knows you.", statusCode: StatusCodes.Status400BadRequest, title: "Your name is missing or too long.");
+                }
+
+                var made = await people.CreateAsync(person, given.Password);
+                if (!made.Succeeded)
+                {
+                    return Refusal(made);
+                }
+
+                book.Note(person.Name, clock.GetUtcNow(), "person", person.UserName, null, person.GrantsJson);
+                await book.SaveChangesAsync(cancel);
+                return await EnterAsync(person, cancel);
+            }
+            finally
+            {
+                first.Door.Release();
+            }
+        }
+
+        internal async Task<IResult> WelcomeAsync(Welcome given, CancellationToken cancel)
+        {
+            if (await people.FindByIdAsync(given.Person.ToString()) is not { Active: true } person)
+            {
+                return Gone;
+            }
+
+            var set = await people.ResetPasswordAsync(person, given.Token, given.Password);
+            if (!set.Succeeded)
+            {
+                return set.Errors.Any(e => e.Code == nameof(IdentityErrorDescriber.InvalidToken)) ? Gone : Refusal(set);
+            }
+
+            await people.SetLockoutEndDateAsync(person, null);
+            await people.ResetAccessFailedCountAsync(person);
+            return await EnterAsync(person, cancel);
+        }
+
+        private static IResult Gone { get; } = Results.Problem(
+            "A link works once and for seven days. Ask a coordinator for a new one.", statusCode: StatusCodes.Status410Gone, title: "This link has been used or is too old.");
+
+        private async Task<IResult> EnterAsync(Person person, CancellationToken cancel)
+        {
+            await signIn.SignInAsync(person, isPersistent: true);
+            Http.User = await signIn.CreateUserPrincipalAsync(person);
+            caller.Person = person;
+            return Results.Ok(await InfoAsync(cancel));
+        }
+    }
+
+    /// <summary>Why an account could not be made or changed, in the words of the library.</summary>
+    internal static IResult Refusal(IdentityResult result) => Results.Problem(
+        "Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: string.Join(" ", result.Errors.Select(e => e.Description)));
+}

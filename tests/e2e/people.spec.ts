@@ -1,0 +1,75 @@
+import { Person } from './person';
+import { expect, test } from './server';
+import { DEMO_PASSWORD } from './session.mjs';
+
+test('the demo is entered with one touch, and left again', async ({ page, server }) => {
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { name: 'Who is at the water?' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go in as Asa Lindqvist' }).click();
+  await expect(page.getByRole('heading', { name: 'Pell Tarn, Middle' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'You and this device' }).click();
+  await page.getByRole('button', { name: 'Sign out on this device' }).click();
+  await expect(page.getByRole('heading', { name: 'Who is at the water?' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pell Tarn, Middle' })).toHaveCount(0);
+});
+
+test('a reader sees the waters that are theirs, and no button that is not', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens('reader');
+  await expect(page.getByRole('heading', { name: 'Harrowmere, Deep Hole' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Start a visit' })).toHaveCount(0);
+});
+
+test('a sign-in that lapses on the water loses nothing and asks on delivery', async ({ page, server, context }) => {
+  const person = new Person(page, server.address);
+  await person.opens('sampler');
+  await person.starts('Pell Tarn, Middle');
+  await expect(page.getByRole('status')).toHaveText('all sent');
+
+  await context.clearCookies();
+  await person.answers('How deep is it here?', '2.5');
+  await expect(page.getByText('The sign-in of Asa Lindqvist has lapsed.')).toBeVisible();
+  await expect(page.getByRole('status')).toContainText('1 on this device only');
+  await expect(person.question('Where was it lost?')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('One entry waits on this device.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Sign-in name' }).fill('sampler');
+  await page.getByLabel('Password').fill(DEMO_PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('status')).toHaveText('all sent');
+  const sent = await server.get<{ kind: string; by: string }[]>(`/api/visits/${person.visit()}/entries`);
+  expect(sent.map(({ kind, by }) => `${kind} by ${by}`)).toEqual(['visit-started by Asa Lindqvist', 'sounding by Asa Lindqvist']);
+});
+
+test('someone invited chooses a password and sees what they may', async ({ page, server, browser }) => {
+  const coordinator = new Person(page, server.address);
+  await coordinator.opens();
+  await page.goto(`${server.address}/setup/people`);
+  await page.getByRole('button', { name: 'Add a person' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Wren Talbot');
+  await page.getByLabel('Sign-in name').fill('wren');
+  await page.getByRole('radio', { name: 'only these:' }).check();
+  await page.getByRole('checkbox', { name: 'Harrowmere' }).check();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByText('wren · Sampler on Harrowmere · has not come in yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Make the link to come in' }).click();
+  const link = await page.getByLabel('Hand this link to Wren Talbot').inputValue();
+
+  const own = await browser.newContext({ serviceWorkers: 'block' });
+  const newcomer = await own.newPage();
+  await newcomer.goto(link);
+  await newcomer.getByLabel('Password').fill('short');
+  await newcomer.getByRole('button', { name: 'Go in' }).click();
+  await expect(newcomer.getByRole('alert')).toContainText('at least 10 characters');
+  await newcomer.getByLabel('Password').fill('four plain words here');
+  await newcomer.getByRole('button', { name: 'Go in' }).click();
+  await expect(newcomer.getByRole('heading', { name: 'Harrowmere, Deep Hole' })).toBeVisible();
+  await expect(newcomer.getByRole('heading', { name: 'Pell Tarn, Middle' })).toHaveCount(0);
+  await newcomer.goto(link);
+  await newcomer.getByLabel('Password').fill('four plain words here');
+  await newcomer.getByRole('button', { name: 'Go in' }).click();
+  await expect(newcomer.getByRole('alert')).toContainText('This link has been used or is too old.');
+  await own.close();
+});

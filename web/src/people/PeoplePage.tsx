@@ -1,0 +1,213 @@
+import { useState } from 'react';
+import { api, type Schemas, wordsOf } from '../api/client';
+import { usePulled } from '../setup/usePulled';
+import { TextField } from '../ui/TextField';
+import { GrantsField } from './GrantsField';
+import { grantWords } from './roles';
+
+type Person = Schemas['PersonInfo'];
+type Water = Schemas['Water'];
+
+const NOBODY: Schemas['PersonChange'] = { name: '', signInName: '', grants: [{ role: 'sampler' }], active: true };
+
+/** Everyone of the group: what they may do, and the link by which they come in. */
+export function PeoplePage() {
+  const people = usePulled(() => api.GET('/api/people'));
+  const waters = usePulled(() => api.GET('/api/waters'));
+  const [open, setOpen] = useState<string>();
+  const list = (waters.data ?? []).map((info) => info.water);
+  const nameOf = (code: string) => list.find((water) => water.code === code)?.name ?? code;
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-4">
+        <h1 className="flex-1 text-2xl sm:text-3xl">People</h1>
+        {open === undefined && (
+          <button type="button" className="act act-next" onClick={() => setOpen('new')}>
+            Add a person
+          </button>
+        )}
+      </div>
+      {people.problem && (
+        <p role="alert" className="mt-3 border border-madder bg-sheet p-3">
+          {people.problem}
+        </p>
+      )}
+      {open === 'new' && (
+        <div className="mt-4 border border-ink bg-sheet p-4">
+          <PersonForm
+            given={NOBODY}
+            waters={list}
+            onKept={async (person) => {
+              await people.again();
+              setOpen(person.id);
+            }}
+            onCancel={() => setOpen(undefined)}
+          />
+        </div>
+      )}
+      <ul className="mt-4 border-ink border-t-[1.5px]">
+        {people.data?.map((person) => (
+          <li key={person.id} className="border-rule border-b py-3">
+            <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
+              <div className="min-w-0 flex-1">
+                <h2 className={`break-words text-lg ${person.active ? '' : 'text-dim line-through'}`}>{person.name}</h2>
+                <p className="break-words text-dim text-sm">
+                  {person.signInName} · {person.grants.map((grant) => grantWords(grant, nameOf)).join('; ') || 'no role'}
+                  {!person.joined && person.active && ' · has not come in yet'}
+                  {!person.active && ' · has left the group'}
+                </p>
+              </div>
+              <button
+                type="button"
+                className="act"
+                aria-expanded={open === person.id}
+                onClick={() => setOpen(open === person.id ? undefined : person.id)}
+              >
+                {open === person.id ? 'Close' : 'Change'}
+                <span className="sr-only"> {person.name}</span>
+              </button>
+            </div>
+            {open === person.id && (
+              <div className="mt-3 bg-sheet p-4">
+                {person.active && <LinkFor person={person} />}
+                <PersonForm
+                  key={person.id}
+                  id={person.id}
+                  given={person}
+                  waters={list}
+                  onKept={async () => {
+                    await people.again();
+                    setOpen(undefined);
+                  }}
+                  onCancel={() => setOpen(undefined)}
+                />
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+interface FormProps {
+  id?: string;
+  given: Schemas['PersonChange'];
+  waters: Water[];
+  onKept(person: Person): Promise<void>;
+  onCancel(): void;
+}
+
+function PersonForm({ id, given, waters, onKept, onCancel }: FormProps) {
+  const [person, setPerson] = useState<Schemas['PersonChange']>({
+    name: given.name,
+    signInName: given.signInName,
+    grants: given.grants,
+    active: given.active,
+  });
+  const [problem, setProblem] = useState('');
+  const change = (part: Partial<Schemas['PersonChange']>) => setPerson({ ...person, ...part });
+
+  async function keep() {
+    try {
+      const { data, error } = id
+        ? await api.PUT('/api/people/{id}', { params: { path: { id } }, body: person })
+        : await api.POST('/api/people', { body: person });
+      if (data) {
+        await onKept(data);
+      } else {
+        setProblem(wordsOf(error));
+      }
+    } catch {
+      setProblem('The server cannot be reached. Nothing was changed.');
+    }
+  }
+
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <TextField
+          label="Name"
+          value={person.name}
+          onChange={(name) => change({ name })}
+          maxLength={100}
+          hint="It stands beside what the person reads."
+        />
+        <TextField
+          label="Sign-in name"
+          value={person.signInName}
+          onChange={(signInName) => change({ signInName })}
+          maxLength={100}
+          hint="Letters, digits and . - _ @; an e-mail address will do."
+        />
+      </div>
+      <GrantsField grants={person.grants} waters={waters} onChange={(grants) => change({ grants })} />
+      {id && (
+        <label className="mt-3 flex min-h-(--target) items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--ink)"
+            checked={!person.active}
+            onChange={(event) => change({ active: !event.target.checked })}
+          />
+          Has left the group: may not sign in; the name stays beside what was read
+        </label>
+      )}
+      {problem && (
+        <p className="mt-3 border border-madder p-3" role="alert">
+          {problem}
+        </p>
+      )}
+      <div className="mt-4 flex gap-3">
+        <button type="submit" className="act act-next" disabled={!person.name.trim() || !person.signInName.trim()}>
+          {id ? 'Keep the change' : 'Add'}
+        </button>
+        <button type="button" className="act" onClick={onCancel}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** The link is shown, not mailed: the coordinator hands it over. */
+function LinkFor({ person }: { person: Person }) {
+  const [link, setLink] = useState('');
+  const [problem, setProblem] = useState('');
+  return (
+    <div className="mb-2 border-rule border-b pb-4">
+      {link ? (
+        <TextField
+          label={`Hand this link to ${person.name}`}
+          value={link}
+          onChange={() => undefined}
+          readOnly
+          onFocus={(event) => event.target.select()}
+          hint="It works once, for seven days. Whoever has it can choose the password."
+        />
+      ) : (
+        <button
+          type="button"
+          className="act"
+          onClick={async () => {
+            try {
+              const { data, error } = await api.POST('/api/people/{id}/link', { params: { path: { id: person.id } } });
+              setLink(data ? location.origin + data.path : '');
+              setProblem(data ? '' : wordsOf(error));
+            } catch {
+              setProblem('The server cannot be reached.');
+            }
+          }}
+        >
+          {person.joined ? 'New link, if the password is lost' : 'Make the link to come in'}
+        </button>
+      )}
+      {problem && <p role="alert">{problem}</p>}
+    </div>
+  );
+}

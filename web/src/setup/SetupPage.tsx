@@ -1,0 +1,29 @@
+import { Link, Outlet } from '@tanstack/react-router';
+import { useSession } from '../people/session';
+
+const PARTS = [
+  { to: '/setup/waters', name: 'Waters and stations', all: false },
+  { to: '/setup/people', name: 'People', all: true },
+] as const;
+
+/** What is set up ashore, part by part. */
+export function SetupPage() {
+  const { known } = useSession();
+  const parts = PARTS.filter((part) => !part.all || known?.coordinatesAll);
+  return (
+    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+      <nav aria-label="Set-up" className="mb-5 flex flex-wrap gap-x-5 border-rule border-b">
+        {parts.map((part) => (
+          <Link
+            key={part.to}
+            to={part.to}
+            className="flex min-h-11 items-center border-transparent border-b-[3px] text-dim no-underline aria-[current=page]:border-ink aria-[current=page]:font-bold aria-[current=page]:text-ink"
+          >
+            {part.name}
+          </Link>
+        ))}
+      </nav>
+      <Outlet />
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+import type { SessionPerson } from '../people/session';
+
+/** A place of the application, and whom it is for. */
+export interface Place {
+  to: '/' | '/record' | '/setup';
+  name: string;
+  owns(path: string): boolean;
+  opensTo(person: SessionPerson): boolean;
+}
+
+export const PLACES: readonly Place[] = [
+  {
+    to: '/',
+    name: 'On the water',
+    owns: (path) => path === '/' || path.startsWith('/visit') || path.startsWith('/start'),
+    opensTo: () => true,
+  },
+  { to: '/record', name: 'Record', owns: (path) => path.startsWith('/record'), opensTo: () => true },
+  { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.coordinates },
+];
