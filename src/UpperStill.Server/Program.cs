@@ -128,6 +128,7 @@ app.MapCore();
 app.MapEntries();
 app.MapStations();
 app.MapWaters();
+app.MapProgrammes();
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
     .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
 app.MapWebApplication();

@@ -2,7 +2,7 @@ using System.Xml.Linq;
 
 namespace UpperStill.Architecture.Tests;
 
-/// <summary>Dependencies point one way: Core ← Store, StandIns ← Server; Core ← Browser.</summary>
+/// <summary>Dependencies point one way: Core ← Formats, Store, StandIns ← Server; Core ← Browser.</summary>
 public class ReferenceTests
 {
     private static readonly string Source = Path.Combine(Root(), "src");
@@ -10,10 +10,11 @@ public class ReferenceTests
     private static readonly Dictionary<string, string[]> Allowed = new()
     {
         ["UpperStill.Core"] = [],
+        ["UpperStill.Formats"] = ["UpperStill.Core"],
         ["UpperStill.StandIns"] = ["UpperStill.Core"],
         ["UpperStill.Store"] = ["UpperStill.Core"],
         ["UpperStill.Browser"] = ["UpperStill.Core", "UpperStill.StandIns"],
-        ["UpperStill.Server"] = ["UpperStill.Core", "UpperStill.StandIns", "UpperStill.Store"],
+        ["UpperStill.Server"] = ["UpperStill.Core", "UpperStill.Formats", "UpperStill.StandIns", "UpperStill.Store"],
     };
 
     public static TheoryData<string> Projects => [.. Directory.GetDirectories(Source).Select(d => Path.GetFileName(d)!)];

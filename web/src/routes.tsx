@@ -37,6 +37,11 @@ const setupWaters = createRoute({
   path: '/waters',
   component: lazyRouteComponent(() => import('./setup/WatersPage'), 'WatersPage'),
 });
+const setupWater = createRoute({
+  getParentRoute: () => setup,
+  path: '/waters/$water',
+  component: lazyRouteComponent(() => import('./setup/WaterPage'), 'WaterPage'),
+});
 const setupPeople = createRoute({
   getParentRoute: () => setup,
   path: '/people',
@@ -75,7 +80,7 @@ export const router = createRouter({
     records,
     record,
     welcome,
-    setup.addChildren([setupFirst, setupWaters, setupPeople]),
+    setup.addChildren([setupFirst, setupWaters, setupWater, setupPeople]),
   ]),
   defaultPreload: false,
 });

@@ -1,5 +1,6 @@
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Places;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 
@@ -26,6 +27,12 @@ public static class OperationTable
         new Operation<MonthHistoryRequest, MonthHistoryResult>(
             "month-history", "Picks from a station's record what a reading of a day is compared with: the same month of earlier years.",
             CoreJson.Default.MonthHistoryRequest, CoreJson.Default.MonthHistoryResult, MonthHistory.Work),
+        new Operation<ResectionRequest, ResectionResult>(
+            "resection", "Works out a position from three or more compass bearings to charted landmarks, with its error triangle.",
+            CoreJson.Default.ResectionRequest, CoreJson.Default.ResectionResult, Resection.Work),
+        new Operation<TransitRequest, TransitResult>(
+            "transit-crossing", "Works out where two pairs of landmarks in line cross, and at what angle.",
+            CoreJson.Default.TransitRequest, CoreJson.Default.TransitResult, TransitCrossing.Work),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),

@@ -3,7 +3,7 @@ using UpperStill.Core.Quantities;
 namespace UpperStill.Core.Places;
 
 /// <summary>A place on a water where readings are made again and again.</summary>
-/// <param name="Code">Unique in the programme, for example <c>HAR-1</c>.</param>
+/// <param name="Code">Unique in the group, for example <c>HAR-1</c>.</param>
 /// <param name="WaterCode">The code of its water.</param>
 /// <param name="Water">The water body's name.</param>
 /// <param name="District">The district, since many waters share a name.</param>
@@ -11,5 +11,33 @@ namespace UpperStill.Core.Places;
 /// <param name="KnownDepth">The depth on file, as it was sounded.</param>
 /// <param name="LatitudeDeg">Decimal degrees, north positive.</param>
 /// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
+/// <param name="RadiusM">How near a fix must be to count as there, m.</param>
+/// <param name="LevelAllowanceM">How much the depth may change with stage or tide beyond the usual check, m.</param>
+/// <param name="Shore">True for a pier, bank or beach: no boat.</param>
+/// <param name="OtherNames">Names it also goes by.</param>
+/// <param name="Transits">Landmarks in line.</param>
+/// <param name="Bearings">Compass bearings to landmarks.</param>
+/// <param name="DeclinationDeg">Magnetic declination of the bearings, east positive.</param>
 public sealed record Station(
-    string Code, string WaterCode, string Water, string District, string Name, WrittenLength KnownDepth, double LatitudeDeg, double LongitudeDeg);
+    string Code,
+    string WaterCode,
+    string Water,
+    string District,
+    string Name,
+    WrittenLength KnownDepth,
+    double LatitudeDeg,
+    double LongitudeDeg,
+    decimal RadiusM = Station.UsualRadiusM,
+    decimal LevelAllowanceM = 0,
+    bool Shore = false,
+    IReadOnlyList<string>? OtherNames = null,
+    IReadOnlyList<Transit>? Transits = null,
+    IReadOnlyList<Bearing>? Bearings = null,
+    double DeclinationDeg = 0)
+{
+    /// <summary>The radius where nothing else is said, m.</summary>
+    public const decimal UsualRadiusM = 30;
+
+    /// <summary>Where it is.</summary>
+    internal Position At => new(LatitudeDeg, LongitudeDeg);
+}

@@ -25,6 +25,7 @@ public enum WaterKind
 /// <summary>A position on the earth, WGS 84.</summary>
 /// <param name="LatitudeDeg">Decimal degrees, north positive, -90 to 90.</param>
 /// <param name="LongitudeDeg">Decimal degrees, east positive, -180 to 180.</param>
+[method: JsonConstructor]
 public readonly record struct Position(double LatitudeDeg, double LongitudeDeg);
 
 /// <summary>A line of equal depth.</summary>

@@ -31,6 +31,9 @@ internal static class StationEndpoints
         app.MapGet("/api/stations", async (FieldBook book, Caller caller, CancellationToken cancel) =>
             {
                 List<StationSummary> list = [];
+
+                // What is set up counts like an entry: a device fetches anew when either has grown.
+                var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
                 foreach (var row in await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel))
                 {
                     if (!caller.May.Sees(row.Water))
@@ -40,7 +43,7 @@ internal static class StationEndpoints
 
                     var last = await book.Clarities.AsNoTracking().Where(c => c.Station == row.Code).OrderByDescending(c => c.Day).ThenByDescending(c => c.Visit)
                         .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).FirstOrDefaultAsync(cancel);
-                    var changed = await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0;
+                    var changed = (await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0) + setUp;
                     list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, changed, caller.May.Samples(row.Water), last));
                 }
 

@@ -53,7 +53,7 @@ public static class DatabaseSetup
                 Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
             }));
             book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
-            book.Waters.AddRange(scenario.Waters.Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
+            book.Waters.AddRange(scenario.Waters.Select(w => w.Drawn()).Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
             book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
             {
                 Code = s.Station.Code,

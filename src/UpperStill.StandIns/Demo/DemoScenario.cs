@@ -25,6 +25,15 @@ public sealed record DemoStation(
 /// <param name="Grants">Roles and waters.</param>
 public sealed record DemoPerson(string Name, string SignInName, IReadOnlyList<Grant> Grants);
 
+/// <summary>A water of the demo, with the shape that its map is drawn from.</summary>
+/// <param name="Water">The water, its outline still empty.</param>
+/// <param name="Shape">The basin.</param>
+public sealed record DemoWater(Water Water, LakeShape Shape)
+{
+    /// <summary>The water with its outline, contours and areas.</summary>
+    public Water Drawn() => Water with { Outline = [Shape.Shore()], Contours = Shape.Contours(), Hypsography = Shape.Hypsography() };
+}
+
 /// <summary>The made-up district that the demo shows.</summary>
 /// <param name="Seed">The seed of everything in it.</param>
 /// <param name="Now">The demo's fixed day, and the hour at which it begins.</param>
@@ -35,7 +44,7 @@ public sealed record DemoPerson(string Name, string SignInName, IReadOnlyList<Gr
 /// <param name="Lines">Lines.</param>
 /// <param name="Stations">Stations.</param>
 public sealed record DemoScenario(
-    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<Water> Waters,
+    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<DemoWater> Waters,
     IReadOnlyList<DemoPerson> People, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
 {
     /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo only.</summary>

@@ -178,6 +178,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/resection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out a position from three or more compass bearings to charted landmarks, with its error triangle. */
+        post: operations["resection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/transit-crossing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out where two pairs of landmarks in line cross, and at what angle. */
+        post: operations["transit-crossing"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/fold-visit": {
         parameters: {
             query?: never;
@@ -272,8 +306,43 @@ export interface paths {
         };
         /** A station with all that a visit there is judged by: programme, lines and its clarity record. */
         get: operations["station"];
-        put?: never;
+        /** Sets up a station, or changes one. */
+        put: operations["keep-station"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/shape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a water’s outline and depth contours from GeoJSON; nothing is kept. */
+        post: operations["read-shape"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/track": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Proposes the deepest place from a track: GPX, or lines of latitude, longitude and depth; nothing is kept. */
+        post: operations["read-track"];
         delete?: never;
         options?: never;
         head?: never;
@@ -409,9 +478,27 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** A water with its stations. */
+        get: operations["water"];
         /** Sets up a water, or changes one. A new one needs a coordinator of the whole group. */
         put: operations["keep-water"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The newest version of every programme. */
+        get: operations["programmes"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -435,6 +522,16 @@ export interface components {
              * @description m².
              */
             areaM2: number;
+        };
+        /** @description A compass bearing from the station to a landmark. */
+        Bearing: {
+            /** @description The landmark. */
+            mark: components["schemas"]["Landmark"];
+            /**
+             * Format: double
+             * @description As read on the compass, 0–360, clockwise from magnetic north.
+             */
+            bearingDeg: number;
         };
         /**
          * @description Where on the page a finding's words stand.
@@ -988,6 +1085,13 @@ export interface components {
         EntryRefusal: {
             refusal?: null | components["schemas"]["Finding"];
         };
+        /** @description A finding on something that is being set up, with the field it stands beside. */
+        FieldFinding: {
+            /** @description The field's name as in JSON, for example `position`. */
+            field: string;
+            /** @description What was seen, why it matters, what to do; a stop keeps it from being saved. */
+            finding: components["schemas"]["Finding"];
+        };
         /** @description The state of a visit: what was read, what follows from it, what to look at, what is still to do. */
         FieldSheet: {
             /**
@@ -1155,6 +1259,21 @@ export interface components {
             /** @description JSON schema of the body. */
             body: components["schemas"]["JsonNode"];
         };
+        /** @description Something ashore that is seen from the water and will stand there in ten years. */
+        Landmark: {
+            /** @description What it is, for example `chapel tower`. */
+            name: string;
+            /**
+             * Format: double
+             * @description Decimal degrees; null where it is not charted.
+             */
+            latitudeDeg?: null | number;
+            /**
+             * Format: double
+             * @description Decimal degrees; null where it is not charted.
+             */
+            longitudeDeg?: null | number;
+        };
         /** @description A length as typed. */
         LengthRequest: {
             /** @description The text. */
@@ -1287,18 +1406,11 @@ export interface components {
             /** @description True once they have chosen a password. */
             joined: boolean;
         };
-        /** @description A position on the earth, WGS 84. */
         Position: {
-            /**
-             * Format: double
-             * @description Decimal degrees, north positive, -90 to 90.
-             */
-            latitudeDeg?: number;
-            /**
-             * Format: double
-             * @description Decimal degrees, east positive, -180 to 180.
-             */
-            longitudeDeg?: number;
+            /** Format: double */
+            latitudeDeg: number;
+            /** Format: double */
+            longitudeDeg: number;
         };
         ProblemDetails: {
             type?: null | string;
@@ -1336,6 +1448,37 @@ export interface components {
          * @enum {unknown}
          */
         ReaderUnit: "as-read" | "m" | "ft";
+        /** @description Bearings to be turned into a position. */
+        ResectionRequest: {
+            /** @description Three or more, to charted landmarks. */
+            bearings: components["schemas"]["Bearing"][];
+            /**
+             * Format: double
+             * @description Magnetic declination, degrees, east positive; 0 where the bearings are true.
+             * @default 0
+             */
+            declinationDeg: number;
+            /**
+             * Format: double
+             * @description How good the position must be, m.
+             * @default 30
+             */
+            radiusM: number;
+        };
+        /** @description The position that bearings give. */
+        ResectionResult: {
+            /** @description What stands in its way, or weakens it. */
+            findings: components["schemas"]["FieldFinding"][];
+            at?: null | components["schemas"]["Position"];
+            /** @description Where the lines cross two by two: the error triangle. */
+            corners?: null | components["schemas"]["Position"][];
+            /**
+             * Format: double
+             * @description Longest side of the error triangle, m: the quality.
+             */
+            longestSideM?: null | number;
+            working?: null | components["schemas"]["Working"];
+        };
         /**
          * @description What a person does in the group.
          * @enum {unknown}
@@ -1346,6 +1489,35 @@ export interface components {
          * @enum {unknown}
          */
         RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /** @description One sounding of a scouting track. */
+        ScoutPoint: {
+            /**
+             * Format: double
+             * @description Decimal degrees.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description Decimal degrees.
+             */
+            longitudeDeg: number;
+            /**
+             * Format: double
+             * @description m; null where the track has no depth there.
+             */
+            depthM: null | number;
+        };
+        /** @description The deepest place that a track has seen. */
+        ScoutResult: {
+            /** @description What stands in its way, or weakens it. */
+            findings: components["schemas"]["FieldFinding"][];
+            deepest: null | components["schemas"]["ScoutPoint"];
+            /**
+             * Format: int32
+             * @description How many soundings were looked at.
+             */
+            soundings: number;
+        };
         /** @description This device's session with the server. */
         SessionInfo: {
             /** @description To be sent with every write, so that no other site can make it. */
@@ -1381,7 +1553,8 @@ export interface components {
             /** @description True where it is kept. */
             kept: boolean;
             /** @description Nothing is kept where one of them is a stop. */
-            findings: components["schemas"]["Finding"][];
+            findings: components["schemas"]["FieldFinding"][];
+            meant?: null | components["schemas"]["Position"];
         };
         /** @description The disc's part of the sheet. */
         SheetClarity: {
@@ -1469,7 +1642,7 @@ export interface components {
         };
         /** @description A place on a water where readings are made again and again. */
         Station: {
-            /** @description Unique in the programme, for example `HAR-1`. */
+            /** @description Unique in the group, for example `HAR-1`. */
             code: string;
             /** @description The code of its water. */
             waterCode: string;
@@ -1491,6 +1664,35 @@ export interface components {
              * @description Decimal degrees, east positive.
              */
             longitudeDeg: number;
+            /**
+             * Format: double
+             * @description How near a fix must be to count as there, m.
+             * @default 30
+             */
+            radiusM: number;
+            /**
+             * Format: double
+             * @description How much the depth may change with stage or tide beyond the usual check, m.
+             * @default 0
+             */
+            levelAllowanceM: number;
+            /**
+             * @description True for a pier, bank or beach: no boat.
+             * @default false
+             */
+            shore: boolean;
+            /** @description Names it also goes by. */
+            otherNames?: null | string[];
+            /** @description Landmarks in line. */
+            transits?: null | components["schemas"]["Transit"][];
+            /** @description Compass bearings to landmarks. */
+            bearings?: null | components["schemas"]["Bearing"][];
+            /**
+             * Format: double
+             * @description Magnetic declination of the bearings, east positive.
+             * @default 0
+             */
+            declinationDeg: number;
         };
         /** @description A station with all that a visit there is judged by. */
         StationRecord: {
@@ -1505,6 +1707,15 @@ export interface components {
             line: null | string;
             /** @description Who read last time. */
             observers: null | string;
+        };
+        /** @description A station as it is set up. */
+        StationSetup: {
+            /** @description The station. */
+            station: components["schemas"]["Station"];
+            /** @description The code of the programme it is sampled under. */
+            programme: string;
+            /** @description The line proposed for a visit. */
+            line?: null | string;
         };
         /** @description A station in the list. */
         StationSummary: {
@@ -1543,6 +1754,29 @@ export interface components {
              * @description Fewer readings give no mean.
              */
             leastReadings: number;
+        };
+        /** @description Two landmarks that stand in line when seen from the station. */
+        Transit: {
+            /** @description The nearer mark. */
+            near: components["schemas"]["Landmark"];
+            /** @description The farther mark, behind it. */
+            far: components["schemas"]["Landmark"];
+        };
+        /** @description Two transits whose crossing is asked for. */
+        TransitRequest: {
+            /** @description Two lines of landmarks; further ones are left aside. */
+            transits: components["schemas"]["Transit"][];
+        };
+        /** @description Where and how two transits cross. */
+        TransitResult: {
+            /** @description What stands in its way, or weakens it. */
+            findings: components["schemas"]["FieldFinding"][];
+            at?: null | components["schemas"]["Position"];
+            /**
+             * Format: double
+             * @description Crossing angle, 0–90°.
+             */
+            angleDeg?: null | number;
         };
         /** @description What a visit is judged by, beside its own entries. */
         VisitContext: {
@@ -1603,10 +1837,24 @@ export interface components {
             /** @description Area by depth, from the surface down. */
             hypsography?: null | components["schemas"]["AreaAtDepth"][];
         };
+        /** @description A water with its stations. */
+        WaterDetail: {
+            /** @description The water. */
+            water: components["schemas"]["Water"];
+            /** @description Its stations. */
+            stations: components["schemas"]["StationSetup"][];
+            /** @description True where the caller may set it up. */
+            mayChange: boolean;
+        };
         /** @description A water in the list. */
         WaterInfo: {
             /** @description The water. */
             water: components["schemas"]["Water"];
+            /**
+             * Format: int32
+             * @description How many stations it has.
+             */
+            stations: number;
             /** @description True where the caller may set it up. */
             mayChange: boolean;
         };
@@ -1615,6 +1863,15 @@ export interface components {
          * @enum {unknown}
          */
         WaterKind: "lake" | "reservoir" | "pond" | "river" | "sea";
+        /** @description A water's shape as a file gives it. */
+        WaterShape: {
+            /** @description Closed rings, the outer shore first. */
+            outline: components["schemas"]["Position"][][];
+            /** @description Lines of equal depth. */
+            contours: components["schemas"]["DepthContour"][];
+            /** @description What was wrong, or left aside. */
+            findings: components["schemas"]["FieldFinding"][];
+        };
         /** @description An invited person choosing a password. */
         Welcome: {
             /**
@@ -1947,6 +2204,108 @@ export interface operations {
             };
         };
     };
+    resection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ResectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResectionResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "transit-crossing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransitResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "fold-visit": {
         parameters: {
             query?: never;
@@ -2169,6 +2528,99 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "keep-station": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationSetup"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "read-shape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/geo+json": unknown;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterShape"];
+                };
+            };
+        };
+    };
+    "read-track": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/gpx+xml": string;
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoutResult"];
                 };
             };
         };
@@ -2487,6 +2939,37 @@ export interface operations {
             };
         };
     };
+    water: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterDetail"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "keep-water": {
         parameters: {
             query?: never;
@@ -2518,6 +3001,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    programmes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Programme"][];
                 };
             };
         };

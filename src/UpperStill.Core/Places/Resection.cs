@@ -1,0 +1,150 @@
+using System.Globalization;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Places;
+
+/// <summary>Bearings to be turned into a position.</summary>
+/// <param name="Bearings">Three or more, to charted landmarks.</param>
+/// <param name="DeclinationDeg">Magnetic declination, degrees, east positive; 0 where the bearings are true.</param>
+/// <param name="RadiusM">How good the position must be, m.</param>
+public sealed record ResectionRequest(IReadOnlyList<Bearing> Bearings, double DeclinationDeg = 0, decimal RadiusM = Station.UsualRadiusM);
+
+/// <summary>The position that bearings give.</summary>
+/// <param name="Findings">What stands in its way, or weakens it.</param>
+/// <param name="At">The position; null where the bearings give none.</param>
+/// <param name="Corners">Where the lines cross two by two: the error triangle.</param>
+/// <param name="LongestSideM">Longest side of the error triangle, m: the quality.</param>
+/// <param name="Working">The arithmetic.</param>
+public sealed record ResectionResult(
+    IReadOnlyList<FieldFinding> Findings, Position? At = null, IReadOnlyList<Position>? Corners = null, double? LongestSideM = null, Working? Working = null);
+
+/// <summary>Position from three or more compass bearings to charted marks: least squares on a local plane (Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14).</summary>
+public static class Resection
+{
+    private const int Least = 3;
+    private const double LeastCrossingDeg = 15;
+
+    /// <summary>The point whose summed squared distance from the lines of sight is least.</summary>
+    public static ResectionResult Work(ResectionRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        var faults = Faults(request).ToList();
+        if (faults.Count > 0)
+        {
+            return new ResectionResult(faults);
+        }
+
+        var origin = request.Bearings[0].Mark.At!.Value;
+        var lines = request.Bearings.Select(b =>
+        {
+            var (east, north) = Shape.OnPlane(origin, b.Mark.At!.Value);
+            return new PlaneLine(east, north, Shape.Radians(b.BearingDeg + request.DeclinationDeg));
+        }).ToList();
+        var pairs = Pairs(lines).ToList();
+        if (pairs.Max(p => PlaneLine.CrossingDeg(p.A, p.B)) < LeastCrossingDeg)
+        {
+            return new ResectionResult([Finding.Stop(
+                "bearings-parallel", "All the bearings run nearly side by side.", "Lines that hardly cross give no position: a degree moves it by hundreds of metres.",
+                "Take a bearing to a mark well to the left or right, best at a right angle.").At("bearings")]);
+        }
+
+        var at = LeastSquares(lines);
+        var corners = pairs.Where(p => PlaneLine.CrossingDeg(p.A, p.B) >= LeastCrossingDeg).Select(p => PlaneLine.Meet(p.A, p.B)!.Value).ToList();
+        var longest = corners.SelectMany((a, i) => corners.Skip(i + 1).Select(b => Distance(a, b))).DefaultIfEmpty(0).Max();
+        return new ResectionResult(
+            [.. Weaknesses(request, lines, at, longest)],
+            Rounded(Shape.FromPlane(origin, at.EastM, at.NorthM)),
+            [.. corners.Select(c => Rounded(Shape.FromPlane(origin, c.EastM, c.NorthM)))],
+            Math.Round(longest, 1),
+            Words(request, lines, at, origin, longest));
+    }
+
+    private static IEnumerable<FieldFinding> Faults(ResectionRequest request)
+    {
+        if (request.Bearings.Count < Least)
+        {
+            yield return Finding.Stop(
+                "bearings-few", $"{request.Bearings.Count} of {Least} bearings.", "Two lines always cross; only a third shows how wrong they are.", "Take another bearing.").At("bearings");
+        }
+
+        foreach (var bearing in request.Bearings)
+        {
+            if (bearing.Mark.At is not { } mark)
+            {
+                yield return Finding.Stop("mark-uncharted", $"{bearing.Mark.Name} has no position.", "A line of sight needs both its ends.", "Read the landmark’s position off a chart, or leave this bearing out.").At("bearings");
+            }
+            else if (!Shape.InRange(mark))
+            {
+                yield return Finding.Stop("position-format", $"The position of {bearing.Mark.Name} is out of range.", "Latitude and longitude may be swapped.", "Type it again.").At("bearings");
+            }
+
+            if (bearing.BearingDeg is not (>= 0 and <= 360))
+            {
+                yield return Finding.Stop("bearing-range", $"{bearing.BearingDeg.ToString(CultureInfo.InvariantCulture)}° is not on a compass.", "Bearings run from 0 to 360.", "Read it again.").At("bearings");
+            }
+        }
+    }
+
+    private static IEnumerable<FieldFinding> Weaknesses(ResectionRequest request, List<PlaneLine> lines, (double EastM, double NorthM) at, double longest)
+    {
+        for (var i = 0; i < lines.Count; i++)
+        {
+            var line = lines[i];
+            if (((line.EastM - at.EastM) * Math.Sin(line.BearingRad)) + ((line.NorthM - at.NorthM) * Math.Cos(line.BearingRad)) < 0)
+            {
+                yield return Finding.Check(
+                    "bearing-reversed", $"{request.Bearings[i].Mark.Name} would lie behind you.", "Its bearing may have been read from the other end of the needle.",
+                    $"Look again; {Text((request.Bearings[i].BearingDeg + 180) % 360, 0)}° would be the other way.").At("bearings");
+            }
+        }
+
+        if (longest > (double)request.RadiusM * 2)
+        {
+            yield return Finding.Check(
+                "triangle-large", $"The lines miss one another by {Text(longest, 0)} m.", "The position is no better than that triangle.",
+                "Take the bearings again, away from iron; check the declination and the marks’ positions.").At("bearings");
+        }
+    }
+
+    private static (double EastM, double NorthM) LeastSquares(List<PlaneLine> lines)
+    {
+        double ee = 0, en = 0, nn = 0, ec = 0, nc = 0;
+        foreach (var line in lines)
+        {
+            var (e, n) = (Math.Cos(line.BearingRad), -Math.Sin(line.BearingRad));
+            var c = (e * line.EastM) + (n * line.NorthM);
+            ee += e * e;
+            en += e * n;
+            nn += n * n;
+            ec += e * c;
+            nc += n * c;
+        }
+
+        var determinant = (ee * nn) - (en * en);
+        return (((nn * ec) - (en * nc)) / determinant, ((ee * nc) - (en * ec)) / determinant);
+    }
+
+    private static IEnumerable<(PlaneLine A, PlaneLine B)> Pairs(List<PlaneLine> lines) => lines.SelectMany((a, i) => lines.Skip(i + 1).Select(b => (a, b)));
+
+    private static Working Words(ResectionRequest request, List<PlaneLine> lines, (double EastM, double NorthM) at, Position origin, double longest)
+    {
+        var position = Rounded(Shape.FromPlane(origin, at.EastM, at.NorthM));
+        return new Working(
+            "Position from bearings",
+            [.. request.Bearings.Select(b => new WorkingInput(b.Mark.Name, $"{Text(b.BearingDeg, 1)}° on the compass")), new WorkingInput("declination", $"{Text(request.DeclinationDeg, 1)}° east")],
+            [
+                .. lines.Select((l, i) => $"{request.Bearings[i].Mark.Name}: {Text(request.Bearings[i].BearingDeg, 1)}° + {Text(request.DeclinationDeg, 1)}° = {Text(Shape.Degrees(l.BearingRad), 1)}° true; the line passes {Text(Math.Abs(l.Off(at)), 1)} m from the position"),
+                $"longest side of the error triangle {Text(longest, 1)} m",
+                $"position {Text(position.LatitudeDeg, 5)}, {Text(position.LongitudeDeg, 5)}",
+            ],
+            "The point whose summed squared distance from the lines of sight is least, on a plane that touches the earth at the first mark",
+            "Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14");
+    }
+
+    private static Position Rounded(Position at) => new(Math.Round(at.LatitudeDeg, 6), Math.Round(at.LongitudeDeg, 6));
+
+    private static double Distance((double EastM, double NorthM) a, (double EastM, double NorthM) b) => Math.Sqrt(((a.EastM - b.EastM) * (a.EastM - b.EastM)) + ((a.NorthM - b.NorthM) * (a.NorthM - b.NorthM)));
+
+    private static string Text(double value, int decimals) => value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+}

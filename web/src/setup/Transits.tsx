@@ -1,0 +1,71 @@
+import { useEffect, useState } from 'react';
+import type { Schemas } from '../api/client';
+import { compute } from '../field/core';
+import { Beside } from './findings';
+import { type LandmarkDraft, LandmarkFields, landmarkOf, NO_LANDMARK } from './LandmarkFields';
+
+export interface TransitDraft {
+  near: LandmarkDraft;
+  far: LandmarkDraft;
+}
+
+export function draftsOfTransits(transits: Schemas['Transit'][] | null | undefined): TransitDraft[] {
+  const draft = (mark: Schemas['Landmark']): LandmarkDraft => ({
+    name: mark.name,
+    latitude: mark.latitudeDeg == null ? '' : String(mark.latitudeDeg),
+    longitude: mark.longitudeDeg == null ? '' : String(mark.longitudeDeg),
+  });
+  const given = (transits ?? []).map(({ near, far }) => ({ near: draft(near), far: draft(far) }));
+  return [given[0] ?? { near: NO_LANDMARK, far: NO_LANDMARK }, given[1] ?? { near: NO_LANDMARK, far: NO_LANDMARK }];
+}
+
+export function transitsOf(drafts: TransitDraft[]): Schemas['Transit'][] {
+  return drafts
+    .filter(({ near, far }) => near.name.trim() && far.name.trim())
+    .map(({ near, far }) => ({ near: landmarkOf(near), far: landmarkOf(far) }));
+}
+
+/** Two pairs of landmarks, each in line from the station; with their positions the crossing angle is shown. */
+export function Transits({ drafts, onChange }: { drafts: TransitDraft[]; onChange(drafts: TransitDraft[]): void }) {
+  const [crossing, setCrossing] = useState<Schemas['TransitResult']>();
+  const transits = transitsOf(drafts);
+  const key = JSON.stringify(transits);
+  useEffect(() => {
+    const read = JSON.parse(key) as Schemas['Transit'][];
+    if (read.length < 2) {
+      setCrossing(undefined);
+      return;
+    }
+    let current = true;
+    void compute('transit-crossing', { transits: read }).then((result) => current && setCrossing(result));
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  return (
+    <>
+      <p className="mt-1 text-dim text-sm">
+        Two things ashore that stand one behind the other, seen from the station; twice. Chosen so that they will stand there in
+        ten years.
+      </p>
+      {drafts.map((draft, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the first line and the second
+        <fieldset key={i} className="mt-3">
+          <legend className="caps">{i === 0 ? 'First line' : 'Second line'}</legend>
+          <LandmarkFields
+            label="Near mark"
+            draft={draft.near}
+            onChange={(near) => onChange(drafts.with(i, { ...draft, near }))}
+          />
+          <LandmarkFields label="Far mark" draft={draft.far} onChange={(far) => onChange(drafts.with(i, { ...draft, far }))} />
+        </fieldset>
+      ))}
+      {crossing?.angleDeg != null && (
+        <p className="mt-2">
+          The lines cross at <b className="num text-slate">{crossing.angleDeg}°</b>.
+        </p>
+      )}
+      <Beside field="transits" findings={crossing?.findings ?? []} />
+    </>
+  );
+}
