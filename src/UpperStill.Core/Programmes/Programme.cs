@@ -12,8 +12,10 @@ namespace UpperStill.Core.Programmes;
 /// <param name="Composite">The composite school.</param>
 /// <param name="Summary">How a season is summed up.</param>
 /// <param name="Checks">The limits of the checks at the moment of entry.</param>
+/// <param name="Season">What is due when; null where no season is planned.</param>
 public sealed record Programme(
-    string Code, int Version, string Name, HoursWindow Hours, ClaritySettings Clarity, CompositeSettings Composite, SummarySettings Summary, CheckLimits Checks);
+    string Code, int Version, string Name, HoursWindow Hours, ClaritySettings Clarity, CompositeSettings Composite, SummarySettings Summary, CheckLimits Checks,
+    IReadOnlyList<ProtocolPlan>? Season = null);
 
 /// <summary>A window of local time.</summary>
 /// <param name="From">First minute.</param>

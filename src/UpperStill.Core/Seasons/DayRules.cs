@@ -1,0 +1,159 @@
+using UpperStill.Core.Programmes;
+
+namespace UpperStill.Core.Seasons;
+
+/// <summary>Which days of the year a station may be visited on, for what, and how welcome each is. Days count from 1 January = 0.</summary>
+internal sealed class DayRules
+{
+    private const double NotTheirDay = 6;
+    private const double Welcome = -2;
+    private const double PerDayFromTheMiddle = 0.15;
+    private const int MiddleOfMonth = 15;
+
+    // Sounding, clarity and profile come before the water is in its bottle.
+    private const int HoursAtStation = 1;
+
+    private readonly SeasonRequest request;
+    private readonly StationSeason station;
+    private readonly HashSet<DateOnly> blocked;
+    private readonly HashSet<DateOnly> passes;
+    private readonly HashSet<DateOnly> shared;
+    private readonly HashSet<DateOnly>? lowTides;
+    private readonly bool[] monthlyOpen;
+
+    internal DayRules(SeasonRequest request, StationSeason station)
+    {
+        this.request = request;
+        this.station = station;
+        blocked = [.. (station.Blocked ?? []).Select(b => b.Day)];
+        passes = [.. station.Passes ?? []];
+        shared = [.. request.SharedDays ?? []];
+        lowTides = station.LowTides is null ? null : [.. station.LowTides];
+        First = new DateOnly(request.Year, 1, 1);
+        Days = First.AddYears(1).DayNumber - First.DayNumber;
+        Base = station.Protocols.Where(p => p.Rhythm == Rhythm.Days).OrderBy(p => p.EveryDays).FirstOrDefault();
+        Monthly = [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Monthly)];
+        MonthlyGap = Monthly.Count == 0 ? 0 : Monthly.Max(p => p.LeastGapDays);
+        monthlyOpen = new bool[Days];
+        for (var day = 0; day < Days; day++)
+        {
+            var active = ActiveOn(day);
+            monthlyOpen[day] = active.Count > 0 && active.All(p => Reaches(Date(day), p));
+        }
+    }
+
+    internal DateOnly First { get; }
+
+    internal int Days { get; }
+
+    /// <summary>The protocol that sets the rhythm of days; null where the station goes by months only.</summary>
+    internal ProtocolPlan? Base { get; }
+
+    internal IReadOnlyList<ProtocolPlan> Monthly { get; }
+
+    /// <summary>Fewest days between two monthly samplings.</summary>
+    internal int MonthlyGap { get; }
+
+    internal int Today => IndexOf(request.Today);
+
+    internal DateOnly Date(int day) => First.AddDays(day);
+
+    internal int IndexOf(DateOnly date) => date.DayNumber - First.DayNumber;
+
+    internal int MonthOf(int day) => Date(day).Month;
+
+    /// <summary>The monthly protocols whose window holds that day.</summary>
+    internal List<ProtocolPlan> ActiveOn(int day) => [.. Monthly.Where(p => InWindow(p, day))];
+
+    internal bool InWindow(ProtocolPlan protocol, int day) =>
+        Date(day) is var date && date >= protocol.From.In(request.Year) && date <= protocol.Until.In(request.Year);
+
+    /// <summary>May anybody go at all: not before today, not blocked, the tide low where it must be.</summary>
+    internal bool Open(int day) =>
+        day >= Today && day < Days && !blocked.Contains(Date(day)) && lowTides?.Contains(Date(day)) != false
+        && !station.Done.Any(d => d.Day == Date(day));
+
+    /// <summary>May the rhythm of days fall here.</summary>
+    internal bool OpenForBase(int day) => Open(day) && Base is { } rhythm && InWindow(rhythm, day) && Reaches(Date(day), rhythm);
+
+    /// <summary>May the monthly sampling fall here: every protocol of that month in its window, the lab reached in time.</summary>
+    internal bool OpenForMonthly(int day) => Open(day) && monthlyOpen[day];
+
+    /// <summary>The time to set out for the lab, for the strictest of these protocols; null where none goes there fresh.</summary>
+    internal DateTime? LeaveBy(int day, IEnumerable<Protocol> protocols)
+    {
+        var holds = station.Protocols.Where(p => p.HoldHours is not null && protocols.Contains(p.Protocol)).Select(p => p.HoldHours!.Value).ToList();
+        return holds.Count == 0 || request.Laboratory is not { } laboratory ? null : Times(Date(day)).Select(t => laboratory.LeaveBy(t, holds.Min())).FirstOrDefault(t => t is not null);
+    }
+
+    /// <summary>The first hour of collection from which the lab is reached; null where any hour of the window will do.</summary>
+    internal TimeOnly? CollectFrom(int day, IEnumerable<Protocol> protocols)
+    {
+        var holds = station.Protocols.Where(p => p.HoldHours is not null && protocols.Contains(p.Protocol)).Select(p => p.HoldHours!.Value).ToList();
+        if (holds.Count == 0 || request.Laboratory is not { } laboratory)
+        {
+            return null;
+        }
+
+        var first = Times(Date(day)).Where(t => laboratory.LeaveBy(t, holds.Min()) is not null).Select(t => (DateTime?)t).FirstOrDefault();
+        return first is { } time && TimeOnly.FromDateTime(time) != station.Hours.From.AddHours(HoursAtStation) ? TimeOnly.FromDateTime(time) : null;
+    }
+
+    internal bool Reaches(DateOnly date, ProtocolPlan protocol)
+    {
+        if (request.Laboratory is not { } laboratory)
+        {
+            return true;
+        }
+
+        if (protocol.TurnIn && laboratory.TurnIns is { Count: > 0 } turnIns && turnIns.Where(t => t.Year == date.Year).DefaultIfEmpty(DateOnly.MaxValue).Max() < date)
+        {
+            return false;
+        }
+
+        return protocol.HoldHours is not { } hold || Times(date).Any(t => laboratory.LeaveBy(t, hold) is not null);
+    }
+
+    /// <summary>How unwelcome a day is, in days of uneven spacing.</summary>
+    internal double Cost(int day, bool monthly)
+    {
+        var date = Date(day);
+        return (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
+            + (passes.Contains(date) ? Welcome : 0)
+            + (shared.Contains(date) ? Welcome : 0)
+            + (monthly ? Math.Abs(date.Day - MiddleOfMonth) * PerDayFromTheMiddle : 0);
+    }
+
+    /// <summary>What speaks for a day, in words.</summary>
+    internal IEnumerable<string> Welcomes(int day)
+    {
+        var date = Date(day);
+        if (station.Volunteers is { Count: > 0 } days)
+        {
+            yield return days.Contains(date.DayOfWeek) ? $"its people can go on a {date.DayOfWeek}" : $"not a day of its people: {date.DayOfWeek}";
+        }
+
+        if (passes.Contains(date))
+        {
+            yield return "a satellite looks down";
+        }
+
+        if (shared.Contains(date))
+        {
+            yield return "shared observation day";
+        }
+
+        if (lowTides is not null)
+        {
+            yield return "low tide within the hours";
+        }
+    }
+
+    private IEnumerable<DateTime> Times(DateOnly date)
+    {
+        for (var time = date.ToDateTime(station.Hours.From).AddHours(HoursAtStation); time <= date.ToDateTime(station.Hours.Until); time = time.AddHours(1))
+        {
+            yield return time;
+        }
+    }
+}

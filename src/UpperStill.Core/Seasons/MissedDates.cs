@@ -1,0 +1,85 @@
+using UpperStill.Core.Programmes;
+
+namespace UpperStill.Core.Seasons;
+
+/// <summary>Dates of the past on which somebody should have gone and nobody did.</summary>
+internal sealed class MissedDates(SeasonRequest request, StationSeason station, DayRules rules)
+{
+    internal IReadOnlyList<SeasonDate> List()
+    {
+        var dates = Gaps().ToDictionary(d => d, _ => new List<Protocol>());
+        if (rules.Base is { } rhythm)
+        {
+            foreach (var taken in dates.Values)
+            {
+                taken.Add(rhythm.Protocol);
+            }
+        }
+
+        foreach (var (month, protocols) in Months())
+        {
+            // Where a visit of that month was missed anyway, its samples were missed with it.
+            var day = dates.Keys.Where(d => d.Month == month).Select(d => (DateOnly?)d).FirstOrDefault() ?? Middle(month, protocols);
+            if (!dates.TryGetValue(day, out var taken))
+            {
+                dates[day] = taken = [];
+            }
+
+            taken.AddRange(protocols.Select(p => p.Protocol));
+        }
+
+        return [.. dates.OrderBy(d => d.Key).Select(d => new SeasonDate(d.Key, DateState.Missed, d.Value, []))];
+    }
+
+    private IEnumerable<DateOnly> Gaps()
+    {
+        if (rules.Base is not { } rhythm)
+        {
+            yield break;
+        }
+
+        var (from, until) = (rhythm.From.In(request.Year), rhythm.Until.In(request.Year));
+        var reference = station.LastBefore is { } before && before.AddDays(rhythm.GreatestGapDays) >= from ? before : from.AddDays(-1);
+        var end = request.Today <= until ? request.Today : until;
+        var visits = station.Done.Where(d => d.Took.Contains(rhythm.Protocol) && d.Day >= from && d.Day <= until).Select(d => d.Day).Order();
+        foreach (var visit in visits.Append(end))
+        {
+            // A visit is missed once the next one cannot come within the greatest gap any more.
+            while (visit.DayNumber - reference.DayNumber > rhythm.GreatestGapDays)
+            {
+                reference = reference.AddDays(rhythm.EveryDays);
+                yield return reference;
+            }
+
+            reference = visit;
+        }
+    }
+
+    private IEnumerable<(int Month, List<ProtocolPlan> Protocols)> Months()
+    {
+        for (var month = 1; month <= 12; month++)
+        {
+            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < request.Today && !station.Done.Any(d => d.Day.Month == month && d.Day.Year == request.Year && d.Took.Contains(p.Protocol))).ToList();
+            if (missing.Count > 0)
+            {
+                yield return (month, missing);
+            }
+        }
+    }
+
+    /// <summary>The last day of a month that lies in the protocol's window; null where none does.</summary>
+    private DateOnly? LastDay(ProtocolPlan protocol, int month)
+    {
+        var (from, until) = (protocol.From.In(request.Year), protocol.Until.In(request.Year));
+        var end = new DateOnly(request.Year, month, DateTime.DaysInMonth(request.Year, month));
+        var day = end < until ? end : until;
+        return day.Month == month && day >= from ? day : null;
+    }
+
+    private DateOnly Middle(int month, List<ProtocolPlan> protocols)
+    {
+        var (from, until) = (protocols[0].From.In(request.Year), protocols[0].Until.In(request.Year));
+        var middle = new DateOnly(request.Year, month, 15);
+        return middle < from ? from : middle > until ? until : middle;
+    }
+}

@@ -1,0 +1,18 @@
+using UpperStill.Core.Programmes;
+
+namespace UpperStill.Core.Seasons;
+
+/// <summary>Protocols in words.</summary>
+public static class ProtocolWords
+{
+    /// <summary>As it stands in a sentence.</summary>
+    public static string Words(this Protocol protocol) => protocol switch
+    {
+        Protocol.Clarity => "clarity",
+        Protocol.Chlorophyll => "chlorophyll",
+        Protocol.Phosphorus => "phosphorus",
+        Protocol.Profile => "the profile",
+        Protocol.Seawater => "the seawater bottle",
+        _ => throw new ArgumentOutOfRangeException(nameof(protocol)),
+    };
+}

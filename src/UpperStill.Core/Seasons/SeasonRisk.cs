@@ -1,0 +1,104 @@
+using System.Globalization;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Programmes;
+
+namespace UpperStill.Core.Seasons;
+
+/// <summary>What is at risk in a season, and which rule stands against which.</summary>
+internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, DayRules rules)
+{
+    internal static IReadOnlyList<SeasonCount> Counts(StationSeason station, IReadOnlyList<SeasonDate> dates) =>
+        [.. station.Protocols.Where(p => p.Least > 0).Select(p => new SeasonCount(
+            p.Protocol,
+            dates.Count(d => d.State == DateState.Done && d.Protocols.Contains(p.Protocol)),
+            dates.Count(d => d.State is DateState.Planned or DateState.Today && d.Protocols.Contains(p.Protocol)),
+            p.Least))];
+
+    internal IEnumerable<Finding> Findings(IReadOnlyList<SeasonDate> dates, IReadOnlyList<Found> found, DateOnly? last)
+    {
+        foreach (var count in Counts(station, dates))
+        {
+            if (AtRisk(count, dates) is { } risk)
+            {
+                yield return risk;
+            }
+        }
+
+        if (Overdue(last) is { } overdue)
+        {
+            yield return overdue;
+        }
+
+        foreach (var hole in found.Where(f => f.AfterHole))
+        {
+            yield return Finding.Check(
+                "gap-conflict", $"No day within {rules.Base!.GreatestGapDays} days before {StationPlanner.Words(rules.Date(hole.Day))} is open.",
+                "Blocked days, the tide or the lab’s hours stand against the greatest gap.", "Free a day, or accept the gap; it is marked in the record.");
+        }
+
+        if (rules.Base is { } rhythm && Math.Max(rules.Today, found.Count > 0 ? found[^1].Day + rhythm.GreatestGapDays : rules.IndexOf(last ?? rules.First) + rhythm.GreatestGapDays) is var next && next <= rules.IndexOf(rhythm.Until.In(request.Year)))
+        {
+            yield return Finding.Check(
+                "gap-conflict", $"No day from {StationPlanner.Words(rules.Date(next))} to the end of the season is open.", "Blocked days, the tide or the lab’s hours stand against the greatest gap.",
+                "Free a day, or accept that the season ends early.");
+        }
+
+        var planned = dates.Where(d => d.State != DateState.Missed).ToList();
+        for (var month = request.Today.Month; month <= 12; month++)
+        {
+            var left = rules.Monthly.Where(p => Days(month).Any(d => d >= rules.Today && rules.InWindow(p, d)) && !planned.Any(d => d.Day.Month == month && d.Protocols.Contains(p.Protocol))).ToList();
+            if (left.Count > 0)
+            {
+                yield return MonthConflict(month, left);
+            }
+        }
+    }
+
+    private Finding? AtRisk(SeasonCount count, IReadOnlyList<SeasonDate> dates)
+    {
+        if (count.Done >= count.Least)
+        {
+            return null;
+        }
+
+        var missed = dates.Where(d => d.State == DateState.Missed && d.Protocols.Contains(count.Protocol)).Select(d => d.Day.ToString("MMMM", CultureInfo.InvariantCulture)).Distinct().ToList();
+        var past = missed.Count switch { 0 => string.Empty, 1 => $"{missed[0]} was missed. ", _ => $"{string.Join(", ", missed.SkipLast(1))} and {missed[^1]} were missed. " };
+        var needed = count.Least - count.Done;
+        return count.Planned < needed
+            ? Finding.Check(
+                "season-at-risk", $"{past}{count.Planned} dates left, {needed} needed for a {request.Year} mean of {count.Protocol.Words()}.", "There will be no mean this year.",
+                "Take what is left all the same: single values count for the long record.")
+            : count.Planned == needed
+                ? Finding.Note(
+                    "season-at-risk", $"{past}{count.Planned} dates left, {needed} needed for a {request.Year} mean of {count.Protocol.Words()}.", $"One more missed and there is no mean this year.",
+                    "Every date left must be kept; use the alternate where the weather threatens.")
+                : null;
+    }
+
+    private Finding? Overdue(DateOnly? last)
+    {
+        if (rules.Base is not { } rhythm || last is not { } day || last.Value.Year != request.Year || !rules.InWindow(rhythm, rules.Today))
+        {
+            return null;
+        }
+
+        var days = request.Today.DayNumber - day.DayNumber;
+        return days > rhythm.GreatestGapDays
+            ? Finding.Note("interval-off", $"{days} days since the last; the programme asks for {rhythm.LeastGapDays}–{rhythm.GreatestGapDays}.", "The rhythm of the record is broken.", "Go on the next date; the plan moves on from there.")
+            : null;
+    }
+
+    private Finding MonthConflict(int month, List<ProtocolPlan> left)
+    {
+        var name = new DateOnly(request.Year, month, 1).ToString("MMMM", CultureInfo.InvariantCulture);
+        var open = Days(month).Where(rules.Open).ToList();
+        var (what, why) = open.Count == 0 ? ("every day left is blocked", "Nobody can go.")
+            : !open.Any(rules.OpenForMonthly) ? ("the lab is closed whenever the water would arrive", $"It may stand {left.Where(p => p.HoldHours is not null).Select(p => p.HoldHours!.Value).DefaultIfEmpty(24).Min()} h.")
+            : ("the days on which the lab is open stand against the gaps between visits", rules.Base is { } b ? $"{b.LeastGapDays}–{b.GreatestGapDays} days are asked between visits, {rules.MonthlyGap} between samplings." : $"{rules.MonthlyGap} days are asked between samplings.");
+        return Finding.Check(
+            "month-conflict", $"No date in {name} for {string.Join(" and ", left.Select(p => p.Protocol.Words()))}: {what}.", why, "Free a day, move a visit, or ask the lab for another hour.");
+    }
+
+    private IEnumerable<int> Days(int month) =>
+        Enumerable.Range(rules.IndexOf(new DateOnly(request.Year, month, 1)), DateTime.DaysInMonth(request.Year, month));
+}

@@ -1,0 +1,25 @@
+namespace UpperStill.Core.Tests.Seasons;
+
+/// <summary>The latest hand-over: last closing before collection + hold, less travel.</summary>
+public class LaboratoryTests
+{
+    [Theory]
+    [InlineData("2026-08-12T10:30", "2026-08-13T09:30")] // Wednesday: 24 h are over on Thursday while the lab is open; less an hour's travel
+    [InlineData("2026-08-13T10:30", "2026-08-14T09:30")] // Thursday: on Friday morning
+    [InlineData("2026-08-13T13:00", "2026-08-14T10:00")] // Thursday afternoon: before the late-morning close
+    [InlineData("2026-08-14T09:00", "2026-08-14T10:00")] // Friday early: the same morning
+    [InlineData("2026-08-14T10:30", null)] // Friday too late: the weekend
+    [InlineData("2026-08-15T12:00", null)] // Saturday: never
+    [InlineData("2026-08-16T06:30", null)] // Sunday before the lab opens a day later
+    [InlineData("2026-08-16T12:00", "2026-08-17T11:00")] // Sunday from noon
+    public void Leave_by(string collected, string? leaveBy) =>
+        Assert.Equal(leaveBy is null ? null : DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture), SampleSeason.Lab.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24));
+
+    [Fact]
+    public void A_closed_day_is_no_day() =>
+        Assert.Null((SampleSeason.Lab with { ClosedDays = [new DateOnly(2026, 8, 17)] }).LeaveBy(new DateTime(2026, 8, 16, 12, 0, 0), 24));
+
+    [Fact]
+    public void Six_hours_reach_the_lab_on_the_same_day_only() =>
+        Assert.Equal(new DateTime(2026, 8, 12, 14, 0, 0), SampleSeason.Lab.LeaveBy(new DateTime(2026, 8, 12, 10, 0, 0), 6));
+}
