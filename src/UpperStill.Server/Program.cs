@@ -5,10 +5,13 @@ using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Sky;
 using UpperStill.Server.Endpoints;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.OpenApi;
 using UpperStill.Server.People;
+using UpperStill.Server.Seasons;
+using UpperStill.StandIns.Services;
 using UpperStill.Store;
 using UpperStill.Store.Log;
 using UpperStill.Store.People;
@@ -34,6 +37,8 @@ builder.Services.AddPeople(instance);
 builder.Services.AddHttpContextAccessor();
 builder.Services.AddScoped<SessionEndpoints.Sessions>();
 builder.Services.AddScoped<PeopleEndpoints.Register>();
+builder.Services.AddScoped<SeasonDesk>();
+builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>
 {
@@ -129,6 +134,7 @@ app.MapEntries();
 app.MapStations();
 app.MapWaters();
 app.MapProgrammes();
+app.MapSeason();
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
     .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
 app.MapWebApplication();

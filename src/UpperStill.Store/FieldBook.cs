@@ -31,6 +31,12 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Lines.</summary>
     public DbSet<LineRow> Lines => Set<LineRow>();
 
+    /// <summary>Laboratories.</summary>
+    public DbSet<LaboratoryRow> Laboratories => Set<LaboratoryRow>();
+
+    /// <summary>Days of the season set aside by hand.</summary>
+    public DbSet<SeasonDayRow> SeasonDays => Set<SeasonDayRow>();
+
     /// <summary>Facts about this instance.</summary>
     public DbSet<InstanceFact> Facts => Set<InstanceFact>();
 
@@ -77,6 +83,13 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         });
         builder.Entity<ProgrammeRow>().HasKey(p => new { p.Code, p.Version });
         builder.Entity<LineRow>().HasKey(l => l.Code);
+        builder.Entity<LaboratoryRow>().HasKey(l => l.Code);
+        builder.Entity<SeasonDayRow>(day =>
+        {
+            day.HasKey(d => d.Id);
+            day.HasIndex(d => d.Day);
+            day.Property(d => d.Kind).HasConversion<string>();
+        });
         builder.Entity<InstanceFact>().HasKey(f => f.Name);
         builder.Entity<VisitRow>(visit =>
         {

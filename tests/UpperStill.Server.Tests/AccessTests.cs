@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.Extensions.DependencyInjection;
@@ -32,9 +33,9 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task Every_address_opens_to_whom_it_names_and_to_nobody_else(string account, AccessLevel reach)
     {
         using var http = await server.AsAsync(account == "nobody" ? null : account);
-        foreach (var (method, path, access) in Addresses())
+        foreach (var (method, path, access, type) in Addresses())
         {
-            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, "application/json") };
+            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, type) };
             var answer = await http.SendAsync(request, Cancel);
             var title = await TitleAsync(answer);
             var expected = access.Level <= reach ? null : reach == AccessLevel.Anyone ? NotSignedIn : NotReached;
@@ -57,9 +58,9 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.AsAsync("coordinator");
         http.DefaultRequestHeaders.Remove("X-Upper-Still");
-        foreach (var (method, path, _) in Addresses().Where(a => a.Access.Form && a.Method != "GET"))
+        foreach (var (method, path, _, type) in Addresses().Where(a => a.Access.Form && a.Method != "GET"))
         {
-            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, "application/json") };
+            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, type) };
             Assert.Equal("This request does not come from this session.", await TitleAsync(await http.SendAsync(request, Cancel)));
         }
     }
@@ -132,11 +133,11 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
 
     private static bool IsApi(RouteEndpoint endpoint) => endpoint.RoutePattern.RawText?.StartsWith("/api", StringComparison.Ordinal) == true;
 
-    private IEnumerable<(string Method, string Path, Access Access)> Addresses() =>
+    private IEnumerable<(string Method, string Path, Access Access, string Type)> Addresses() =>
         from endpoint in server.Services.GetRequiredService<EndpointDataSource>().Endpoints.OfType<RouteEndpoint>().Where(IsApi)
         from method in endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? ["GET"]
         where !(method == "DELETE" && endpoint.RoutePattern.RawText == "/api/session/")
-        select (method, PathOf(endpoint), endpoint.Metadata.GetMetadata<Access>()!);
+        select (method, PathOf(endpoint), endpoint.Metadata.GetMetadata<Access>()!, endpoint.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes[0] ?? "application/json");
 
     private static string PathOf(RouteEndpoint endpoint) => "/" + string.Join('/', endpoint.RoutePattern.PathSegments.Select(s => s.Parts[0] switch
     {

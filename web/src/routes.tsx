@@ -20,6 +20,11 @@ const root = createRootRoute({
 const stations = createRoute({ getParentRoute: () => root, path: '/', component: StationsPage });
 const start = createRoute({ getParentRoute: () => root, path: '/start/$station', component: StartPage });
 
+const season = createRoute({
+  getParentRoute: () => root,
+  path: '/season',
+  component: lazyRouteComponent(() => import('./season/SeasonPage'), 'SeasonPage'),
+});
 const setup = createRoute({
   getParentRoute: () => root,
   path: '/setup',
@@ -80,6 +85,7 @@ export const router = createRouter({
     records,
     record,
     welcome,
+    season,
     setup.addChildren([setupFirst, setupWaters, setupWater, setupPeople]),
   ]),
   defaultPreload: false,

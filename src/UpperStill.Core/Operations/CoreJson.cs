@@ -44,6 +44,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(SoundingBody))]
 [JsonSerializable(typeof(DiscMarkBody))]
 [JsonSerializable(typeof(DiscOutcomeBody))]
+[JsonSerializable(typeof(TakenBody))]
 [JsonSerializable(typeof(KeptBody))]
 [JsonSerializable(typeof(EmptyBody))]
 [JsonSerializable(typeof(EntryRefusal))]

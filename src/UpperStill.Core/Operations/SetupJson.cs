@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
+using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Operations;
 
@@ -14,4 +15,6 @@ namespace UpperStill.Core.Operations;
     RespectRequiredConstructorParameters = true)]
 [JsonSerializable(typeof(Water))]
 [JsonSerializable(typeof(IReadOnlyList<Grant>))]
+[JsonSerializable(typeof(Laboratory))]
+[JsonSerializable(typeof(SeasonPlan))]
 public sealed partial class SetupJson : JsonSerializerContext;

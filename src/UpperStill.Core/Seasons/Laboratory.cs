@@ -1,10 +1,12 @@
+using System.Text.Json.Serialization;
+
 namespace UpperStill.Core.Seasons;
 
 /// <summary>When a laboratory takes samples in on one day of the week.</summary>
 /// <param name="Day">The day of the week.</param>
 /// <param name="From">It opens, local time.</param>
 /// <param name="Until">It closes its intake, local time.</param>
-public sealed record Opening(DayOfWeek Day, TimeOnly From, TimeOnly Until);
+public sealed record Opening([property: JsonConverter(typeof(JsonStringEnumConverter<DayOfWeek>))] DayOfWeek Day, TimeOnly From, TimeOnly Until);
 
 /// <summary>A laboratory and its intake.</summary>
 /// <param name="Name">Its name.</param>

@@ -16,9 +16,10 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
 
     internal IEnumerable<Finding> Findings(IReadOnlyList<SeasonDate> dates, IReadOnlyList<Found> found, DateOnly? last)
     {
-        foreach (var count in Counts(station, dates))
+        // What stands alike is said once.
+        foreach (var alike in Counts(station, dates).Where(c => c.Done < c.Least).GroupBy(c => (Missed(c, dates), c.Planned, Needed: c.Least - c.Done)))
         {
-            if (AtRisk(count, dates) is { } risk)
+            if (AtRisk(alike.Key.Item1, alike.Key.Planned, alike.Key.Needed, string.Join(" and ", alike.Select(c => c.Protocol.Words()))) is { } risk)
             {
                 yield return risk;
             }
@@ -54,24 +55,19 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
         }
     }
 
-    private Finding? AtRisk(SeasonCount count, IReadOnlyList<SeasonDate> dates)
+    private static string Missed(SeasonCount count, IReadOnlyList<SeasonDate> dates)
     {
-        if (count.Done >= count.Least)
-        {
-            return null;
-        }
+        var months = dates.Where(d => d.State == DateState.Missed && d.Protocols.Contains(count.Protocol)).Select(d => d.Day.ToString("MMMM", CultureInfo.InvariantCulture)).Distinct().ToList();
+        return months.Count switch { 0 => string.Empty, 1 => $"{months[0]} was missed. ", _ => $"{string.Join(", ", months.SkipLast(1))} and {months[^1]} were missed. " };
+    }
 
-        var missed = dates.Where(d => d.State == DateState.Missed && d.Protocols.Contains(count.Protocol)).Select(d => d.Day.ToString("MMMM", CultureInfo.InvariantCulture)).Distinct().ToList();
-        var past = missed.Count switch { 0 => string.Empty, 1 => $"{missed[0]} was missed. ", _ => $"{string.Join(", ", missed.SkipLast(1))} and {missed[^1]} were missed. " };
-        var needed = count.Least - count.Done;
-        return count.Planned < needed
-            ? Finding.Check(
-                "season-at-risk", $"{past}{count.Planned} dates left, {needed} needed for a {request.Year} mean of {count.Protocol.Words()}.", "There will be no mean this year.",
-                "Take what is left all the same: single values count for the long record.")
-            : count.Planned == needed
-                ? Finding.Note(
-                    "season-at-risk", $"{past}{count.Planned} dates left, {needed} needed for a {request.Year} mean of {count.Protocol.Words()}.", $"One more missed and there is no mean this year.",
-                    "Every date left must be kept; use the alternate where the weather threatens.")
+    private Finding? AtRisk(string missed, int planned, int needed, string what)
+    {
+        var seen = $"{missed}{planned} {(planned == 1 ? "date" : "dates")} left, {needed} needed for a {request.Year} mean of {what}.";
+        return planned < needed
+            ? Finding.Check("season-at-risk", seen, "There will be no mean this year.", "Take what is left all the same: single values count for the long record.")
+            : planned == needed
+                ? Finding.Note("season-at-risk", seen, "One more missed and there is no mean this year.", "Every date left must be kept; use the alternate where the weather threatens.")
                 : null;
     }
 

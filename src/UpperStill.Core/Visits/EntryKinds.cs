@@ -1,6 +1,7 @@
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Visits;
 
@@ -37,6 +38,10 @@ public static class EntryKinds
     public static readonly EntryKind<EmptyBody> Strike = new(
         "strike", 1, "Strikes out another entry; `strikes` and `why` say which and for what reason.", CoreJson.Default.EmptyBody, (_, _) => "Struck out");
 
+    /// <summary>A sample or profile taken along.</summary>
+    public static readonly EntryKind<TakenBody> Taken = new(
+        "taken", 1, "A sample or a profile was taken along with this visit.", CoreJson.Default.TakenBody, (b, _) => $"Taken: {b.Protocol.Words()}");
+
     /// <summary>A finding answered.</summary>
     public static readonly EntryKind<KeptBody> Kept = new(
         "kept", 1, "A finding answered with a reason; the entries it spoke of stay as they are.", CoreJson.Default.KeptBody, (b, _) => $"Kept in spite of {b.Finding}");
@@ -47,7 +52,7 @@ public static class EntryKinds
 
     /// <summary>Every kind, by name.</summary>
     public static IReadOnlyDictionary<string, EntryKind> All { get; } =
-        new EntryKind[] { VisitStarted, Sounding, DiscMark, DiscOutcome, Strike, Kept, VisitClosed }.ToDictionary(k => k.Name, StringComparer.Ordinal);
+        new EntryKind[] { VisitStarted, Sounding, DiscMark, DiscOutcome, Taken, Strike, Kept, VisitClosed }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     private static string Written(WrittenLength depth, ReaderUnit reader) =>
         depth.Read().Length is { } length ? LengthText.Show(length, reader) : $"“{depth.Written}”";

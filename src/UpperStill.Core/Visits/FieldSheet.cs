@@ -95,6 +95,11 @@ public sealed record DiscBox(
 public sealed record SheetClarity(
     IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null);
 
+/// <summary>Something said to be taken.</summary>
+/// <param name="Protocol">What.</param>
+/// <param name="Entry">The entry it stands in.</param>
+public sealed record SheetTaken(Protocol Protocol, Guid Entry);
+
 /// <summary>The state of a visit: what was read, what follows from it, what to look at, what is still to do.</summary>
 /// <param name="Visit">The visit.</param>
 /// <param name="State">How far it is.</param>
@@ -111,6 +116,8 @@ public sealed record SheetClarity(
 /// <param name="LineUnit">The unit in which the line is read.</param>
 /// <param name="Usable">True where the clarity may join the record without a reviewer's word: no stop stands open.</param>
 /// <param name="StopsToEnd">Open stops that must be answered before the visit can end.</param>
+/// <param name="Took">What was taken.</param>
+/// <param name="TakenEntries">The entry in which each thing that was said to be taken stands.</param>
 /// <param name="Point">The visit's point in the record; null where no clarity was worked out.</param>
 /// <param name="StartedAt">When it began.</param>
 /// <param name="ClosedAt">When it ended.</param>
@@ -132,6 +139,8 @@ public sealed record FieldSheet(
     bool Usable,
     IReadOnlyList<string> Observers,
     int StopsToEnd,
+    IReadOnlyList<Protocol> Took,
+    IReadOnlyList<SheetTaken> TakenEntries,
     ClarityPoint? Point = null,
     decimal? KeepOffM = null,
     decimal? KnownM = null,

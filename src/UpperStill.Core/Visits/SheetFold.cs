@@ -3,6 +3,7 @@ using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Places;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -34,6 +35,7 @@ internal sealed class SheetFold
         var known = draft.Context.Station.KnownDepth.Read().Length;
         var bottom = draft.Sounding?.DepthM ?? known?.Metres ?? 10;
         var stops = findings.Where(f => f.Level == FindingLevel.Stop && f.Kept is null).ToList();
+        var taken = draft.Standing(EntryKinds.Taken).Select(t => new SheetTaken(t.Body.Protocol, t.Entry.Id)).DistinctBy(t => t.Protocol).ToList();
         var usable = !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding);
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
@@ -49,6 +51,8 @@ internal sealed class SheetFold
             usable,
             draft.Start?.Body.Observers ?? [],
             stops.Count(f => f.Beside is Beside.Leaving or Beside.Clarity or Beside.Sounding),
+            [.. clarity.Result.Text is null && clarity.Outcome is null ? Array.Empty<Protocol>() : [Protocol.Clarity], .. taken.Select(t => t.Protocol)],
+            taken,
             Point(clarity.Result, usable),
             draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,

@@ -39,7 +39,8 @@ internal static class SoundingPart
         }
 
         var off = Math.Abs(depth.Metres - known.Metres);
-        if (off > Math.Max(known.Metres * checks.SoundingDiffersPercent / 100, checks.SoundingDiffersLeastM))
+        // A reservoir drawn down, or the tide, moves the depth by more than a drift of the boat would.
+        if (off > Math.Max(known.Metres * checks.SoundingDiffersPercent / 100, checks.SoundingDiffersLeastM) + draft.Context.Station.LevelAllowanceM)
         {
             draft.Findings.Add(Finding.Check(
                 "sounding-differs", $"{draft.Show(depth)} here, {draft.Show(known)} known: {Decimals.Fixed(off / known.Metres * 100, 0)} % off.",

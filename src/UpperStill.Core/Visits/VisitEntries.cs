@@ -1,3 +1,4 @@
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -14,6 +15,10 @@ public sealed record VisitStartedBody(
 /// <summary>Body of the entry <c>sounding</c>.</summary>
 /// <param name="Depth">The depth of the water as read.</param>
 public sealed record SoundingBody(WrittenLength Depth);
+
+/// <summary>Body of the entry <c>taken</c>: something was taken along with the visit, said by the sampler.</summary>
+/// <param name="Protocol">What was taken.</param>
+public sealed record TakenBody(Protocol Protocol);
 
 /// <summary>Body of the entries that carry no more than their envelope: <c>strike</c> and <c>visit-closed</c>.</summary>
 public sealed record EmptyBody;

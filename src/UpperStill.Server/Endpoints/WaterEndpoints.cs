@@ -27,7 +27,8 @@ public sealed record SetupAnswer(bool Kept, IReadOnlyList<FieldFinding> Findings
 /// <param name="Station">The station.</param>
 /// <param name="Programme">The code of the programme it is sampled under.</param>
 /// <param name="Line">The line proposed for a visit.</param>
-public sealed record StationSetup(Station Station, string Programme, string? Line = null);
+/// <param name="Weekdays">Days of the week on which its people can go, Sunday = 0; empty where any will do.</param>
+public sealed record StationSetup(Station Station, string Programme, string? Line = null, IReadOnlyList<int>? Weekdays = null);
 
 /// <summary>A water with its stations.</summary>
 /// <param name="Water">The water.</param>
@@ -107,7 +108,7 @@ internal static class WaterEndpoints
         }
 
         var stations = await book.Stations.AsNoTracking().Where(s => s.Water == code).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
-        return Results.Ok(new WaterDetail(row.Read(), [.. stations.Select(s => new StationSetup(s.Read(), s.Programme, s.Line))], caller.May.Coordinates(code)));
+        return Results.Ok(new WaterDetail(row.Read(), [.. stations.Select(s => new StationSetup(s.Read(), s.Programme, s.Line, s.ReadWeekdays()))], caller.May.Coordinates(code)));
     }
 
     private static async Task<IResult> KeepStationAsync(string code, StationSetup given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -152,6 +153,7 @@ internal static class WaterEndpoints
         }
 
         (row.Definition, row.Programme, row.Line) = (after, given.Programme, given.Line);
+        row.Weekdays = string.Join(',', (given.Weekdays ?? []).Where(d => d is >= 0 and <= 6).Distinct().Order());
         await book.SaveChangesAsync(cancel);
         return Results.Ok(new SetupAnswer(true, findings));
     }

@@ -61,7 +61,19 @@ public static class DatabaseSetup
                 Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station),
                 Programme = s.Programme,
                 Line = s.Line,
+                Weekdays = string.Join(',', s.Weekdays),
                 Ordinal = i,
+            }));
+            book.Laboratories.Add(new LaboratoryRow { Code = "lab", Definition = JsonSerializer.Serialize(scenario.Laboratory, SetupJson.Default.Laboratory) });
+            book.SeasonDays.AddRange(scenario.Days.Select(d => new SeasonDayRow
+            {
+                Id = Guid.CreateVersion7(),
+                Day = d.Day,
+                Kind = Enum.Parse<SeasonDayKind>(d.Kind, ignoreCase: true),
+                Why = d.Why,
+                Station = d.Station,
+                By = scenario.People[0].Name,
+                At = scenario.Now,
             }));
             book.Entries.AddRange(DemoSeasons.Write(scenario).Select(e => EntryRow.From(e, new EntryReceipt(e.At.AddHours(3), 0))));
             await book.SaveChangesAsync(cancel);

@@ -4,6 +4,7 @@ using UpperStill.Core.Kit;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
+using UpperStill.Core.Seasons;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
@@ -14,10 +15,13 @@ namespace UpperStill.StandIns.Demo;
 /// <param name="Line">The line's code.</param>
 /// <param name="SoundsInFeet">True where the finder shows feet.</param>
 /// <param name="Observers">Who goes there.</param>
-/// <param name="EveryDays">Days between visits.</param>
+/// <param name="EveryDays">Days between visits in earlier seasons.</param>
+/// <param name="Weekdays">Days of the week on which its people can go, Sunday = 0.</param>
+/// <param name="ThisSeason">Visits of the season under way.</param>
 /// <param name="Lake">The simulated lake.</param>
 public sealed record DemoStation(
-    Station Station, string Programme, string Line, bool SoundsInFeet, IReadOnlyList<string> Observers, int EveryDays, LakeModel Lake);
+    Station Station, string Programme, string Line, bool SoundsInFeet, IReadOnlyList<string> Observers, int EveryDays, IReadOnlyList<int> Weekdays,
+    IReadOnlyList<DateOnly> ThisSeason, LakeModel Lake);
 
 /// <summary>Someone of the demo, with an account that exists in the demo only.</summary>
 /// <param name="Name">The name beside readings.</param>
@@ -34,17 +38,27 @@ public sealed record DemoWater(Water Water, LakeShape Shape)
     public Water Drawn() => Water with { Outline = [Shape.Shore()], Contours = Shape.Contours(), Hypsography = Shape.Hypsography() };
 }
 
+/// <summary>A day of the demo's season set aside by hand.</summary>
+/// <param name="Day">The day.</param>
+/// <param name="Kind">blocked, shared or iceOut.</param>
+/// <param name="Why">Why.</param>
+/// <param name="Station">The station; null for all.</param>
+public sealed record DemoDay(DateOnly Day, string Kind, string Why, string? Station = null);
+
 /// <summary>The made-up district that the demo shows.</summary>
 /// <param name="Seed">The seed of everything in it.</param>
 /// <param name="Now">The demo's fixed day, and the hour at which it begins.</param>
 /// <param name="FirstYear">The first season.</param>
 /// <param name="Programmes">Programmes.</param>
+/// <param name="Laboratory">The laboratory.</param>
+/// <param name="Days">Days of the season set aside.</param>
 /// <param name="Waters">Waters.</param>
 /// <param name="People">People.</param>
 /// <param name="Lines">Lines.</param>
 /// <param name="Stations">Stations.</param>
 public sealed record DemoScenario(
-    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, IReadOnlyList<DemoWater> Waters,
+    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, Laboratory Laboratory,
+    IReadOnlyList<DemoDay> Days, IReadOnlyList<DemoWater> Waters,
     IReadOnlyList<DemoPerson> People, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
 {
     /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo only.</summary>

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Lakes;
@@ -36,11 +37,11 @@ public sealed class DemoSeasons
     private void Station(DemoStation station, Chance chance)
     {
         var today = DateOnly.FromDateTime(scenario.Now.DateTime);
-        for (var year = scenario.FirstYear; year <= today.Year; year++)
+        for (var year = scenario.FirstYear; year < today.Year; year++)
         {
             var shift = chance.Bell();
             var day = new DateOnly(year, SeasonFrom, 1).AddDays(chance.Whole(2, 12));
-            for (; day.Month <= SeasonUntil && day < today; day = day.AddDays(station.EveryDays + chance.Whole(-2, 2)))
+            for (; day.Month <= SeasonUntil; day = day.AddDays(station.EveryDays + chance.Whole(-2, 2)))
             {
                 // One visit in eighteen falls to the weather; two seasons lose a month and more to a broken engine.
                 var missed = chance.Even() < 1 / 18.0 || (year == scenario.FirstYear + 5 && day.Month is 7 or 8 && day.Year == scenario.FirstYear + 5);
@@ -50,12 +51,18 @@ public sealed class DemoSeasons
                 }
             }
         }
+
+        var thisYear = chance.Bell();
+        foreach (var day in station.ThisSeason)
+        {
+            new DemoVisit(entries, scenario, station, day, thisYear, chance).Write();
+        }
     }
 
     /// <summary>One visit being written.</summary>
     private sealed class DemoVisit(List<Entry> entries, DemoScenario scenario, DemoStation station, DateOnly day, double yearShift, Chance chance)
     {
-        private readonly ClaritySettings settings = scenario.Programmes.First(p => p.Code == station.Programme).Clarity;
+        private readonly Programme programme = scenario.Programmes.First(p => p.Code == station.Programme);
         private readonly LengthUnit unit = scenario.Lines.First(l => l.Code == station.Line).Unit;
         private DateTimeOffset clock = new(day.ToDateTime(new TimeOnly(10 + chance.Whole(0, 2), chance.Whole(0, 59))), Summer);
         private Guid visit;
@@ -63,8 +70,7 @@ public sealed class DemoSeasons
         internal void Write()
         {
             visit = chance.Uuid(clock);
-            var version = scenario.Programmes.First(p => p.Code == station.Programme).Version;
-            Add(EntryKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, version, station.Observers, station.Line));
+            Add(EntryKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line));
             var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3);
             Add(EntryKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
             var clarity = station.Lake.Clarity(day, scenario.FirstYear, yearShift, chance);
@@ -81,26 +87,39 @@ public sealed class DemoSeasons
                 Lowerings(clarity);
             }
 
+            foreach (var protocol in (programme.Season ?? []).Where(TakenAlong))
+            {
+                Add(EntryKinds.Taken, new TakenBody(protocol.Protocol));
+            }
+
             Add(EntryKinds.VisitClosed, new EmptyBody());
         }
 
+        // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.
+        private bool TakenAlong(ProtocolPlan protocol) =>
+            protocol.Protocol != Protocol.Clarity
+            && day >= protocol.From.In(day.Year) && day <= protocol.Until.In(day.Year)
+            && (protocol.Rhythm == Rhythm.Days || (protocol.Rhythm == Rhythm.Monthly && !entries.Any(e =>
+                e.Kind == EntryKinds.Taken.Name && e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month
+                && e.Body.GetProperty("protocol").GetString() == JsonNamingPolicy.CamelCase.ConvertName(protocol.Protocol.ToString()))));
+
         private void Lowerings(double clarity)
         {
-            var lowerings = settings.Observers == ObserverSchool.Swap ? 2 : settings.Readings;
+            var lowerings = programme.Clarity.Observers == ObserverSchool.Swap ? 2 : programme.Clarity.Readings;
             for (var lowering = 1; lowering <= lowerings; lowering++)
             {
-                var observer = station.Observers[settings.Observers == ObserverSchool.Swap ? (lowering - 1) % station.Observers.Count : 0];
+                var observer = station.Observers[programme.Clarity.Observers == ObserverSchool.Swap ? (lowering - 1) % station.Observers.Count : 0];
 
                 // One observer reads short throughout 2021: eyes differ, and the swap shows it.
                 var eye = observer == station.Observers[^1] && station.Observers.Count > 1 && day.Year == 2021 ? 0.9 : 1;
                 var lost = clarity * eye * (1.02 + (0.012 * chance.Bell()));
                 var seen = Math.Min(lost, clarity * eye * (0.97 + (0.012 * chance.Bell())));
-                if (settings.EndPoint != EndPoint.Reappear)
+                if (programme.Clarity.EndPoint != EndPoint.Reappear)
                 {
                     Lost(lowering, observer, lost);
                 }
 
-                if (settings.EndPoint != EndPoint.Disappear)
+                if (programme.Clarity.EndPoint != EndPoint.Disappear)
                 {
                     Mark(lowering, DiscEvent.Reappeared, observer, Read(seen, unit, 1));
                 }

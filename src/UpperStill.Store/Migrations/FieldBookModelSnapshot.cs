@@ -305,6 +305,10 @@ namespace UpperStill.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Took")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Visit");
 
                     b.HasIndex("Station", "Day");
@@ -363,6 +367,20 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Facts");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Reference.LaboratoryRow", b =>
+                {
+                    b.Property<string>("Code")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Definition")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Code");
+
+                    b.ToTable("Laboratories");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Reference.LineRow", b =>
                 {
                     b.Property<string>("Code")
@@ -394,6 +412,41 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Programmes");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Reference.SeasonDayRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("At")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Station")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Day");
+
+                    b.ToTable("SeasonDays");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Reference.StationRow", b =>
                 {
                     b.Property<string>("Code")
@@ -414,6 +467,10 @@ namespace UpperStill.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.Property<string>("Water")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Weekdays")
                         .IsRequired()
                         .HasColumnType("TEXT");
 

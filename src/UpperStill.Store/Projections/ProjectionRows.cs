@@ -21,6 +21,9 @@ public sealed class VisitRow
     /// <summary>The newest of its entries in the log, so that a device can tell what changed.</summary>
     public long LastSequence { get; set; }
 
+    /// <summary>What was taken: names of protocols with commas between.</summary>
+    public string Took { get; set; } = string.Empty;
+
     /// <summary>Who read.</summary>
     public required string Observers { get; set; }
 }

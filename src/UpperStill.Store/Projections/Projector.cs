@@ -99,6 +99,7 @@ public static class Projector
             StartedAt = sheet.StartedAt.Value,
             Closed = sheet.State == VisitState.Closed,
             LastSequence = lastSequence,
+            Took = string.Join(',', sheet.Took),
             Observers = string.Join(", ", sheet.Observers),
         };
         book.Visits.Add(row);

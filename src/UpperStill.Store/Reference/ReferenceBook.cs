@@ -5,6 +5,7 @@ using UpperStill.Core.Kit;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
+using UpperStill.Core.Seasons;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Store.Reference;
@@ -41,6 +42,21 @@ public static class ReferenceBook
     {
         ArgumentNullException.ThrowIfNull(row);
         return JsonSerializer.Deserialize(row.Definition, CoreJson.Default.Station)!;
+    }
+
+    /// <summary>Days of the week on which a station's people can go, Sunday = 0.</summary>
+    public static IReadOnlyList<int> ReadWeekdays(this StationRow row)
+    {
+        ArgumentNullException.ThrowIfNull(row);
+        return [.. row.Weekdays.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(int.Parse)];
+    }
+
+    /// <summary>The laboratory of the group; null where none is set up.</summary>
+    public static async Task<Laboratory?> LaboratoryAsync(this FieldBook book, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        var row = await book.Laboratories.AsNoTracking().OrderBy(l => l.Code).FirstOrDefaultAsync(cancel);
+        return row is null ? null : JsonSerializer.Deserialize(row.Definition, SetupJson.Default.Laboratory);
     }
 
     /// <summary>A station's clarities, oldest first.</summary>

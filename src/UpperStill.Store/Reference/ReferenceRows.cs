@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace UpperStill.Store.Reference;
 
 /// <summary>A water.</summary>
@@ -53,8 +55,63 @@ public sealed class StationRow
     /// <summary>The line proposed for a visit.</summary>
     public string? Line { get; set; }
 
+    /// <summary>Days of the week on which its people can go, as numbers from Sunday = 0 with commas between; empty where any will do.</summary>
+    public string Weekdays { get; set; } = string.Empty;
+
     /// <summary>Place in the list.</summary>
     public int Ordinal { get; set; }
+}
+
+/// <summary>A laboratory and its hours.</summary>
+public sealed class LaboratoryRow
+{
+    /// <summary>The laboratory's code.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The laboratory as JSON of Core.</summary>
+    public required string Definition { get; set; }
+}
+
+/// <summary>What a day of the season is set aside for.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SeasonDayKind>))]
+public enum SeasonDayKind
+{
+    /// <summary>A visit is to fall on it.</summary>
+    Pinned,
+
+    /// <summary>Nobody can go.</summary>
+    Blocked,
+
+    /// <summary>Everybody tries to go.</summary>
+    Shared,
+
+    /// <summary>The ice went.</summary>
+    IceOut,
+}
+
+/// <summary>A day of the season set aside by hand.</summary>
+public sealed class SeasonDayRow
+{
+    /// <summary>Identity.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The station; null for all.</summary>
+    public string? Station { get; set; }
+
+    /// <summary>The day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>What for.</summary>
+    public SeasonDayKind Kind { get; set; }
+
+    /// <summary>Why.</summary>
+    public required string Why { get; set; }
+
+    /// <summary>Who set it.</summary>
+    public required string By { get; set; }
+
+    /// <summary>When it was set.</summary>
+    public DateTimeOffset At { get; set; }
 }
 
 /// <summary>One version of a programme; never changed once a visit names it.</summary>

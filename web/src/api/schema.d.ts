@@ -349,6 +349,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/laboratory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The laboratory’s hours; nothing where none is set up. */
+        get: operations["laboratory"];
+        /** Sets up the laboratory’s hours. */
+        put: operations["keep-laboratory"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/session": {
         parameters: {
             query?: never;
@@ -501,6 +519,74 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The season of the stations that the caller may see: done, missed, to come, at risk. */
+        get: operations["season"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Moves a date, or says that nobody can go; the rest is planned anew, and the answer says what changes. */
+        post: operations["move-date"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets a day aside: blocked, shared, or the day on which the ice went. */
+        post: operations["set-day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/days/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Frees a day that was set aside. */
+        delete: operations["free-day"];
         options?: never;
         head?: never;
         patch?: never;
@@ -855,6 +941,26 @@ export interface components {
             method: components["schemas"]["CompositeMethod"];
             preset?: null | components["schemas"]["WrittenLength"];
         };
+        /**
+         * @description What became of a date.
+         * @enum {unknown}
+         */
+        DateState: "done" | "missed" | "today" | "planned";
+        /** @enum {unknown} */
+        DayOfWeek: "Sunday" | "Monday" | "Tuesday" | "Wednesday" | "Thursday" | "Friday" | "Saturday";
+        /** @description A day of any year. */
+        DayOfYear: {
+            /**
+             * Format: int32
+             * @description 1–12.
+             */
+            month: number;
+            /**
+             * Format: int32
+             * @description 1–31; a day that the month does not have is its last.
+             */
+            day: number;
+        };
         /** @description Answers in the order of the delivery. */
         DeliveryAnswer: {
             /** @description One for each entry. */
@@ -1129,6 +1235,10 @@ export interface components {
              * @description Open stops that must be answered before the visit can end.
              */
             stopsToEnd: number;
+            /** @description What was taken. */
+            took: components["schemas"]["Protocol"][];
+            /** @description The entry in which each thing that was said to be taken stands. */
+            takenEntries: components["schemas"]["SheetTaken"][];
             point?: null | components["schemas"]["ClarityPoint"];
             /**
              * Format: double
@@ -1259,6 +1369,25 @@ export interface components {
             /** @description JSON schema of the body. */
             body: components["schemas"]["JsonNode"];
         };
+        /** @description A laboratory and its intake. */
+        Laboratory: {
+            /** @description Its name. */
+            name: string;
+            /** @description Hours of intake; a day without one is closed. */
+            openings: components["schemas"]["Opening"][];
+            /** @description Days on which it is closed all the same. */
+            closedDays: string[];
+            /**
+             * Format: int32
+             * @description From the water to its door.
+             * @default 60
+             */
+            travelMinutes: number;
+            /** @description Dates on which it takes frozen samples in, before noon. */
+            turnIns?: null | string[];
+            /** @description Where they are handed in. */
+            turnInPlace?: null | string;
+        };
         /** @description Something ashore that is seen from the water and will stand there in ten years. */
         Landmark: {
             /** @description What it is, for example `chapel tower`. */
@@ -1363,6 +1492,21 @@ export interface components {
          * @enum {unknown}
          */
         ObserverSchool: "same" | "swap";
+        /** @description When a laboratory takes samples in on one day of the week. */
+        Opening: {
+            /** @description The day of the week. */
+            day: components["schemas"]["DayOfWeek"];
+            /**
+             * Format: time
+             * @description It opens, local time.
+             */
+            from: string;
+            /**
+             * Format: time
+             * @description It closes its intake, local time.
+             */
+            until: string;
+        };
         /** @description An operation as the list shows it. */
         OperationInfo: {
             /** @description The name in the address. */
@@ -1406,6 +1550,15 @@ export interface components {
             /** @description True once they have chosen a password. */
             joined: boolean;
         };
+        /** @description A station whose season is planned. */
+        PlannedStation: {
+            /** @description The station. */
+            station: components["schemas"]["Station"];
+            /** @description Its programme's name. */
+            programme: string;
+            /** @description True where the caller may move its dates. */
+            mayMove: boolean;
+        };
         Position: {
             /** Format: double */
             latitudeDeg: number;
@@ -1441,6 +1594,63 @@ export interface components {
             summary: components["schemas"]["SummarySettings"];
             /** @description The limits of the checks at the moment of entry. */
             checks: components["schemas"]["CheckLimits"];
+            /** @description What is due when; null where no season is planned. */
+            season?: null | components["schemas"]["ProtocolPlan"][];
+        };
+        /**
+         * @description What a visit may take along.
+         * @enum {unknown}
+         */
+        Protocol: "clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater";
+        /** @description When a protocol is due through the season, and what binds its days. */
+        ProtocolPlan: {
+            /** @description What is taken. */
+            protocol: components["schemas"]["Protocol"];
+            /** @description What sets the days. */
+            rhythm: components["schemas"]["Rhythm"];
+            /** @description First day of its window. */
+            from: components["schemas"]["DayOfYear"];
+            /** @description Last day of its window. */
+            until: components["schemas"]["DayOfYear"];
+            /**
+             * Format: int32
+             * @description Wanted days between two; used by the rhythm of days.
+             * @default 14
+             */
+            everyDays: number;
+            /**
+             * Format: int32
+             * @description Fewest days between two.
+             * @default 10
+             */
+            leastGapDays: number;
+            /**
+             * Format: int32
+             * @description Most days between two; used by the rhythm of days.
+             * @default 18
+             */
+            greatestGapDays: number;
+            /**
+             * Format: int32
+             * @description Fewest in a season that give a statistic; 0 where none is made.
+             * @default 0
+             */
+            least: number;
+            /**
+             * Format: int32
+             * @description Hours within which the water must be at the lab; null where nothing goes there fresh.
+             */
+            holdHours?: null | number;
+            /**
+             * @description True where it is frozen and handed in on a turn-in date.
+             * @default false
+             */
+            turnIn: boolean;
+            /**
+             * Format: int32
+             * @description For the rhythm once: its day counts from the observed ice-out, where one is known.
+             */
+            daysAfterIceOut?: null | number;
         };
         /**
          * @description The unit in which a reader wants depths shown. What was read is always kept in its own.
@@ -1448,6 +1658,13 @@ export interface components {
          * @enum {unknown}
          */
         ReaderUnit: "as-read" | "m" | "ft";
+        /** @description What re-planning changes. */
+        ReplanAnswer: {
+            /** @description True where it is kept; false where it was only shown. */
+            kept: boolean;
+            /** @description Station by station. */
+            changes: components["schemas"]["SeasonChange"][];
+        };
         /** @description Bearings to be turned into a position. */
         ResectionRequest: {
             /** @description Three or more, to charted landmarks. */
@@ -1479,6 +1696,11 @@ export interface components {
             longestSideM?: null | number;
             working?: null | components["schemas"]["Working"];
         };
+        /**
+         * @description What sets the days of a protocol.
+         * @enum {unknown}
+         */
+        Rhythm: "days" | "monthly" | "once";
         /**
          * @description What a person does in the group.
          * @enum {unknown}
@@ -1518,6 +1740,134 @@ export interface components {
              */
             soundings: number;
         };
+        /** @description What re-planning has changed at a station. */
+        SeasonChange: {
+            /** @description The station. */
+            station: string;
+            /** @description Each change in words. */
+            words: string[];
+        };
+        /** @description How a statistic of the year stands. */
+        SeasonCount: {
+            /** @description What is counted. */
+            protocol: components["schemas"]["Protocol"];
+            /**
+             * Format: int32
+             * @description Taken so far.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Still planned.
+             */
+            planned: number;
+            /**
+             * Format: int32
+             * @description Fewest that give a statistic.
+             */
+            least: number;
+        };
+        /** @description One date of a station. */
+        SeasonDate: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description What became of it. */
+            state: components["schemas"]["DateState"];
+            /** @description What is taken, or was to be. */
+            protocols: components["schemas"]["Protocol"][];
+            /** @description Why this day, each reason in words. */
+            why: string[];
+            /**
+             * Format: date
+             * @description Another day that keeps every rule; null where there is none.
+             */
+            alternate?: null | string;
+            /**
+             * Format: date-time
+             * @description Local time by which to set out for the lab; null where nothing goes there fresh.
+             */
+            leaveBy?: null | string;
+        };
+        /** @description A day set aside for all stations or one. */
+        SeasonDayGiven: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description Blocked, Shared or IceOut. */
+            kind: components["schemas"]["SeasonDayKind"];
+            /** @description Why. */
+            why: string;
+            /** @description The station; null for all. */
+            station?: null | string;
+        };
+        /**
+         * @description What a day of the season is set aside for.
+         * @enum {unknown}
+         */
+        SeasonDayKind: "Pinned" | "Blocked" | "Shared" | "IceOut";
+        /** @description A date to be moved, or a day on which nobody can go. */
+        SeasonMove: {
+            /** @description The station. */
+            station: string;
+            /**
+             * Format: date
+             * @description The planned date; null where a visit is only added.
+             */
+            from: null | string;
+            /**
+             * Format: date
+             * @description The day wanted instead; null where the planner is to choose.
+             */
+            to: null | string;
+            /** @description Why. */
+            why: string;
+            /** @description False to be shown what would change. */
+            keep: boolean;
+        };
+        /** @description A season's plan. */
+        SeasonPlan: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /** @description In the order of the request. */
+            stations: components["schemas"]["StationPlan"][];
+        };
+        /** @description The season as a page shows it. */
+        SeasonView: {
+            /**
+             * Format: date
+             * @description The day from which it is planned.
+             */
+            today: string;
+            /** @description The plan. */
+            plan: components["schemas"]["SeasonPlan"];
+            /** @description The stations, in the plan's order. */
+            stations: components["schemas"]["PlannedStation"][];
+            /** @description Days set aside by hand. */
+            set: components["schemas"]["SetAside"][];
+            /** @description True where satellite passes are made up. */
+            passesSimulated: boolean;
+            /**
+             * Format: date
+             * @description First day of the picture.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last day of the picture.
+             */
+            until: string;
+            /** @description Shared observation days. */
+            shared: string[];
+            laboratory?: null | components["schemas"]["Laboratory"];
+        };
         /** @description This device's session with the server. */
         SessionInfo: {
             /** @description To be sent with every write, so that no other site can make it. */
@@ -1547,6 +1897,27 @@ export interface components {
             coordinates: boolean;
             /** @description True for coordinators of the whole group. */
             coordinatesAll: boolean;
+        };
+        /** @description A day set aside by hand. */
+        SetAside: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description Pinned, Blocked, Shared or IceOut. */
+            kind: string;
+            /** @description Why. */
+            why: string;
+            /** @description Who. */
+            by: string;
+            /** @description The station; null for all. */
+            station?: null | string;
         };
         /** @description What was kept, and what to look at. */
         SetupAnswer: {
@@ -1623,6 +1994,16 @@ export interface components {
             /** @description What it gave, or what it waits for. */
             summary: string;
         };
+        /** @description Something said to be taken. */
+        SheetTaken: {
+            /** @description What. */
+            protocol: components["schemas"]["Protocol"];
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+        };
         /** @description A name and a password. */
         SignIn: {
             /** @description The name. */
@@ -1694,6 +2075,17 @@ export interface components {
              */
             declinationDeg: number;
         };
+        /** @description A station through the season. */
+        StationPlan: {
+            /** @description The station. */
+            code: string;
+            /** @description Its dates in order, past and to come. */
+            dates: components["schemas"]["SeasonDate"][];
+            /** @description How its statistics stand. */
+            counts: components["schemas"]["SeasonCount"][];
+            /** @description What is at risk, and which rule stands against which. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description A station with all that a visit there is judged by. */
         StationRecord: {
             /** @description Station, programme, lines and record. */
@@ -1716,6 +2108,8 @@ export interface components {
             programme: string;
             /** @description The line proposed for a visit. */
             line?: null | string;
+            /** @description Days of the week on which its people can go, Sunday = 0; empty where any will do. */
+            weekdays?: null | number[];
         };
         /** @description A station in the list. */
         StationSummary: {
@@ -1754,6 +2148,14 @@ export interface components {
              * @description Fewer readings give no mean.
              */
             leastReadings: number;
+        };
+        /** @description Body of the entry `taken`: something was taken along with the visit, said by the sampler. */
+        TakenBody: {
+            /**
+             * @description What a visit may take along.
+             * @enum {unknown}
+             */
+            protocol: "clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater";
         };
         /** @description Two landmarks that stand in line when seen from the station. */
         Transit: {
@@ -2625,6 +3027,59 @@ export interface operations {
             };
         };
     };
+    laboratory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Laboratory"];
+                };
+            };
+        };
+    };
+    "keep-laboratory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Laboratory"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     session: {
         parameters: {
             query?: never;
@@ -3021,6 +3476,143 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Programme"][];
+                };
+            };
+        };
+    };
+    season: {
+        parameters: {
+            query?: {
+                year?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonView"];
+                };
+            };
+        };
+    };
+    "move-date": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeasonMove"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "set-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeasonDayGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplanAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "free-day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReplanAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

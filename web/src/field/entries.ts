@@ -12,6 +12,7 @@ export interface EntryBodies {
   sounding: Schemas['SoundingBody'];
   'disc-mark': Schemas['DiscMarkBody'];
   'disc-outcome': Schemas['DiscOutcomeBody'];
+  taken: Schemas['TakenBody'];
   strike: Schemas['EmptyBody'];
   kept: Schemas['KeptBody'];
   'visit-closed': Schemas['EmptyBody'];

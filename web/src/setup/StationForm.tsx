@@ -27,6 +27,16 @@ const DEPTH_UNITS = Object.fromEntries(Object.entries(UNITS).map(([unit, { short
   string
 >;
 
+const WEEKDAYS: [number, string][] = [
+  [1, 'Mon'],
+  [2, 'Tue'],
+  [3, 'Wed'],
+  [4, 'Thu'],
+  [5, 'Fri'],
+  [6, 'Sat'],
+  [0, 'Sun'],
+];
+
 /** A station: where it is, how it is found again, how deep it is, and by which rules it is sampled. */
 export function StationForm({ water, given, stations, onKept, onCancel }: Props) {
   const programmes = usePulled(() => api.GET('/api/programmes'));
@@ -40,6 +50,7 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
   const [radius, setRadius] = useState(String(station?.radiusM ?? 30));
   const [allowance, setAllowance] = useState(String(station?.levelAllowanceM ?? 0));
   const [shore, setShore] = useState(station?.shore ?? false);
+  const [weekdays, setWeekdays] = useState<number[]>(given?.weekdays ?? []);
   const [programme, setProgramme] = useState(given?.programme ?? '');
   const [transits, setTransits] = useState<TransitDraft[]>(draftsOfTransits(station?.transits));
   const [bearings, setBearings] = useState<BearingDraft[]>(draftsOfBearings(station?.bearings));
@@ -97,6 +108,7 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
       },
       programme: chosen,
       line: given?.line,
+      weekdays,
     };
     try {
       const { data, error } = await api.PUT('/api/stations/{code}', { params: { path: { code: code || 'x' } }, body });
@@ -221,6 +233,25 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
               <Beside field="programme" findings={findings} />
             </div>
           </div>
+          <fieldset className="mt-3">
+            <legend className="font-bold text-sm">Days on which its people can go</legend>
+            <div className="flex flex-wrap gap-x-4">
+              {WEEKDAYS.map(([day, label]) => (
+                <label key={day} className="flex min-h-9 items-center gap-1.5">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-(--ink)"
+                    checked={weekdays.includes(day)}
+                    onChange={(event) =>
+                      setWeekdays(event.target.checked ? [...weekdays, day] : weekdays.filter((other) => other !== day))
+                    }
+                  />
+                  {label}
+                </label>
+              ))}
+            </div>
+            <p className="text-dim text-sm">None ticked: any day will do.</p>
+          </fieldset>
           <label className="mt-3 flex min-h-(--target) items-center gap-3">
             <input
               type="checkbox"

@@ -81,8 +81,7 @@ function Water({ code }: { code: string }) {
                   </h2>
                   <p className="text-dim text-sm">
                     {station.knownDepth.written} {UNITS[station.knownDepth.unit ?? 'm'].short} deep ·{' '}
-                    {station.latitudeDeg.toFixed(4)}, {station.longitudeDeg.toFixed(4)}
-                    · within {station.radiusM} m · {programme}
+                    {station.latitudeDeg.toFixed(4)}, {station.longitudeDeg.toFixed(4)}· within {station.radiusM} m · {programme}
                   </p>
                   <p className="text-dim text-sm">
                     {station.transits?.length

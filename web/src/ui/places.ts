@@ -2,13 +2,14 @@ import type { SessionPerson } from '../people/session';
 
 /** A place of the application, and whom it is for. */
 export interface Place {
-  to: '/' | '/record' | '/setup';
+  to: '/' | '/season' | '/record' | '/setup';
   name: string;
   owns(path: string): boolean;
   opensTo(person: SessionPerson): boolean;
 }
 
 export const PLACES: readonly Place[] = [
+  { to: '/season', name: 'Season', owns: (path) => path.startsWith('/season'), opensTo: () => true },
   {
     to: '/',
     name: 'On the water',

@@ -6,10 +6,11 @@ import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
 import { FindingsBeside } from './findings';
 import { STEP_NAMES } from './Runsheet';
+import { TakenAlong } from './TakenAlong';
 import type { StepProps } from './VisitPage';
 
 /** The last look round: what is still unfilled cannot be fetched from shore. */
-export function LeaveStep({ sheet, onStep }: StepProps) {
+export function LeaveStep({ sheet, station, onStep }: StepProps) {
   const [reopening, setReopening] = useState(false);
   const open = sheet.stopsToEnd;
   const closed = sheet.state === 'closed';
@@ -27,6 +28,7 @@ export function LeaveStep({ sheet, onStep }: StepProps) {
             </div>
           ))}
       </dl>
+      {!closed && <TakenAlong sheet={sheet} season={station.context.programme.season ?? []} />}
       <FindingsBeside
         sheet={sheet}
         beside="leaving"

@@ -1,0 +1,160 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Seasons;
+using UpperStill.Server.People;
+using UpperStill.Server.Seasons;
+using UpperStill.Store;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>A date to be moved, or a day on which nobody can go.</summary>
+/// <param name="Station">The station.</param>
+/// <param name="From">The planned date; null where a visit is only added.</param>
+/// <param name="To">The day wanted instead; null where the planner is to choose.</param>
+/// <param name="Why">Why.</param>
+/// <param name="Keep">False to be shown what would change.</param>
+public sealed record SeasonMove(string Station, DateOnly? From, DateOnly? To, string Why, bool Keep);
+
+/// <summary>A day set aside for all stations or one.</summary>
+/// <param name="Day">The day.</param>
+/// <param name="Kind">Blocked, Shared or IceOut.</param>
+/// <param name="Why">Why.</param>
+/// <param name="Station">The station; null for all.</param>
+public sealed record SeasonDayGiven(DateOnly Day, SeasonDayKind Kind, string Why, string? Station = null);
+
+/// <summary>What re-planning changes.</summary>
+/// <param name="Kept">True where it is kept; false where it was only shown.</param>
+/// <param name="Changes">Station by station.</param>
+public sealed record ReplanAnswer(bool Kept, IReadOnlyList<SeasonChange> Changes);
+
+/// <summary>The season.</summary>
+internal static class SeasonEndpoints
+{
+    internal static void MapSeason(this IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/season").WithTags("season");
+        group.MapGet("/", (int? year, SeasonDesk desk, Caller caller, CancellationToken cancel) => desk.ViewAsync(year ?? desk.Today.Year, caller.May, cancel))
+            .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.");
+        group.MapPost("/move", MoveAsync).For(AccessLevel.Works).WithName("move-date")
+            .WithSummary("Moves a date, or says that nobody can go; the rest is planned anew, and the answer says what changes.")
+            .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden);
+        group.MapPost("/days", SetAsync).For(AccessLevel.CoordinatesAll).WithName("set-day").WithSummary("Sets a day aside: blocked, shared, or the day on which the ice went.")
+            .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
+        group.MapDelete("/days/{id:guid}", FreeAsync).For(AccessLevel.Works).WithName("free-day").WithSummary("Frees a day that was set aside.")
+            .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/laboratory", async (FieldBook book, CancellationToken cancel) => await book.LaboratoryAsync(cancel) is { } laboratory ? Results.Ok(laboratory) : Results.NoContent())
+            .For(AccessLevel.SignedIn).WithName("laboratory").WithTags("season").WithSummary("The laboratory’s hours; nothing where none is set up.").Produces<Laboratory>();
+        app.MapPut("/api/laboratory", KeepLaboratoryAsync).For(AccessLevel.CoordinatesAll).WithName("keep-laboratory").WithTags("season")
+            .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
+    }
+
+    private static async Task<IResult> MoveAsync(SeasonMove given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        var water = await book.Stations.Where(s => s.Code == given.Station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
+        if (water is null || !caller.May.Samples(water))
+        {
+            return Gate.Refused;
+        }
+
+        if (string.IsNullOrWhiteSpace(given.Why) || (given.From is null && given.To is null) || given.From == given.To)
+        {
+            return Fault("A date moves from one day to another, with a reason.", "The others wonder why.");
+        }
+
+        List<SeasonDayRow> rows = [];
+        if (given.From is { } from)
+        {
+            rows.Add(Row(from, SeasonDayKind.Blocked));
+        }
+
+        if (given.To is { } to)
+        {
+            rows.Add(Row(to, SeasonDayKind.Pinned));
+        }
+
+        var year = (given.To ?? given.From)!.Value.Year;
+        var pins = given.From is { } moved ? await book.SeasonDays.Where(d => d.Station == given.Station && d.Day == moved && d.Kind == SeasonDayKind.Pinned).ToListAsync(cancel) : [];
+        return await ReplanAsync(book, desk, caller, year, given.Keep, () =>
+        {
+            book.SeasonDays.RemoveRange(pins);
+            book.SeasonDays.AddRange(rows);
+        }, cancel);
+
+        SeasonDayRow Row(DateOnly day, SeasonDayKind kind) => new() { Id = Guid.CreateVersion7(), Station = given.Station, Day = day, Kind = kind, Why = given.Why.Trim(), By = caller.Name, At = clock.GetUtcNow() };
+    }
+
+    private static async Task<IResult> SetAsync(SeasonDayGiven given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (string.IsNullOrWhiteSpace(given.Why) || (given.Station is not null && !await book.Stations.AnyAsync(s => s.Code == given.Station, cancel)))
+        {
+            return Fault("A day is set aside with a reason, for all stations or for one that is set up.", "The others wonder why.");
+        }
+
+        return await ReplanAsync(book, desk, caller, given.Day.Year, true, () => book.SeasonDays.Add(new SeasonDayRow
+        {
+            Id = Guid.CreateVersion7(),
+            Station = given.Station,
+            Day = given.Day,
+            Kind = given.Kind,
+            Why = given.Why.Trim(),
+            By = caller.Name,
+            At = clock.GetUtcNow(),
+        }), cancel);
+    }
+
+    private static async Task<IResult> FreeAsync(Guid id, FieldBook book, SeasonDesk desk, Caller caller, CancellationToken cancel)
+    {
+        if (await book.SeasonDays.FirstOrDefaultAsync(d => d.Id == id, cancel) is not { } row)
+        {
+            return Results.Problem("Somebody may have freed it already.", statusCode: StatusCodes.Status404NotFound, title: "No such day is set aside.");
+        }
+
+        var water = await book.Stations.Where(s => s.Code == row.Station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
+        return (water is null ? caller.May.CoordinatesAll : caller.May.Samples(water))
+            ? await ReplanAsync(book, desk, caller, row.Day.Year, true, () => book.SeasonDays.Remove(row), cancel)
+            : Gate.Refused;
+    }
+
+    private static async Task<IResult> KeepLaboratoryAsync(Laboratory given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (string.IsNullOrWhiteSpace(given.Name) || given.Openings.Any(o => o.From >= o.Until) || given.TravelMinutes is < 0 or > 1440)
+        {
+            return Fault("The laboratory has a name, opens before it closes, and is within a day’s travel.", "Hand-over times come from it.");
+        }
+
+        var row = await book.Laboratories.OrderBy(l => l.Code).FirstOrDefaultAsync(cancel);
+        var after = JsonSerializer.Serialize(given, SetupJson.Default.Laboratory);
+        return await ReplanAsync(book, desk, caller, desk.Today.Year, true, () =>
+        {
+            book.Note(caller.Name, clock.GetUtcNow(), "laboratory", row?.Code ?? "lab", row?.Definition, after);
+            if (row is null)
+            {
+                book.Laboratories.Add(new LaboratoryRow { Code = "lab", Definition = after });
+            }
+            else
+            {
+                row.Definition = after;
+            }
+        }, cancel);
+    }
+
+    /// <summary>Plans before and after, and says what differs; what is only shown is rolled back.</summary>
+    private static async Task<IResult> ReplanAsync(FieldBook book, SeasonDesk desk, Caller caller, int year, bool keep, Action change, CancellationToken cancel)
+    {
+        await using var transaction = await book.Database.BeginTransactionAsync(cancel);
+        var before = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
+        change();
+        await book.SaveChangesAsync(cancel);
+        var after = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
+        if (keep)
+        {
+            await transaction.CommitAsync(cancel);
+        }
+
+        return Results.Ok(new ReplanAnswer(keep, SeasonChanges.Between(before, after)));
+    }
+
+    private static IResult Fault(string title, string why) => Results.Problem($"{why} Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);
+}

@@ -1,0 +1,112 @@
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.People;
+using UpperStill.Core.Places;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Seasons;
+using UpperStill.Core.Sky;
+using UpperStill.Store;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Seasons;
+
+/// <summary>A station whose season is planned.</summary>
+/// <param name="Station">The station.</param>
+/// <param name="Programme">Its programme's name.</param>
+/// <param name="MayMove">True where the caller may move its dates.</param>
+public sealed record PlannedStation(Station Station, string Programme, bool MayMove);
+
+/// <summary>The season as a page shows it.</summary>
+/// <param name="Today">The day from which it is planned.</param>
+/// <param name="Plan">The plan.</param>
+/// <param name="Stations">The stations, in the plan's order.</param>
+/// <param name="Set">Days set aside by hand.</param>
+/// <param name="PassesSimulated">True where satellite passes are made up.</param>
+/// <param name="From">First day of the picture.</param>
+/// <param name="Until">Last day of the picture.</param>
+/// <param name="Shared">Shared observation days.</param>
+/// <param name="Laboratory">The laboratory; null where none is set up.</param>
+public sealed record SeasonView(
+    DateOnly Today, SeasonPlan Plan, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SetAside> Set, bool PassesSimulated, DateOnly From, DateOnly Until,
+    IReadOnlyList<DateOnly> Shared, Laboratory? Laboratory = null);
+
+/// <summary>A day set aside by hand.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="Day">The day.</param>
+/// <param name="Kind">Pinned, Blocked, Shared or IceOut.</param>
+/// <param name="Why">Why.</param>
+/// <param name="By">Who.</param>
+/// <param name="Station">The station; null for all.</param>
+public sealed record SetAside(Guid Id, DateOnly Day, string Kind, string Why, string By, string? Station = null);
+
+/// <summary>Gathers what a season is planned from, and plans it.</summary>
+public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvider clock)
+{
+    /// <summary>The day here.</summary>
+    public DateOnly Today => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+
+    /// <summary>The season of the stations that a person may see.</summary>
+    public async Task<SeasonView> ViewAsync(int year, Permissions may, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(may);
+        var (request, stations, days) = await GatherAsync(year, may, cancel);
+        var plan = SeasonPlanner.Work(request);
+        var (from, until) = Span(request, plan);
+        return new SeasonView(
+            Today, plan, stations,
+            [.. days.Select(d => new SetAside(d.Id, d.Day, d.Kind.ToString(), d.Why, d.By, d.Station))],
+            passes.Simulated, from, until, request.SharedDays ?? [], request.Laboratory);
+    }
+
+    /// <summary>The request to the planner, the stations in its order, and the days set aside.</summary>
+    public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(may);
+        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water)).ToList();
+        var programmes = new Dictionary<string, Programme>(StringComparer.Ordinal);
+        foreach (var code in rows.Select(r => r.Programme).Distinct())
+        {
+            if (await book.ProgrammeAsync(code, null, cancel) is { } programme)
+            {
+                programmes[code] = programme;
+            }
+        }
+
+        var (begin, end) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
+        var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= begin && v.Day <= end).Select(v => new { v.Station, v.Day, v.Took }).ToListAsync(cancel)).ToLookup(v => v.Station);
+        var before = await book.Visits.AsNoTracking().Where(v => v.Day < begin).GroupBy(v => v.Station).Select(g => new { g.Key, Last = g.Max(v => v.Day) }).ToDictionaryAsync(g => g.Key, g => g.Last, cancel);
+        var days = await book.SeasonDays.AsNoTracking().Where(d => d.Day >= begin && d.Day <= end).OrderBy(d => d.Day).ToListAsync(cancel);
+        List<StationSeason> seasons = [];
+        List<PlannedStation> stations = [];
+        foreach (var row in rows.Where(r => programmes.GetValueOrDefault(r.Programme)?.Season is { Count: > 0 }))
+        {
+            var (station, programme) = (row.Read(), programmes[row.Programme]);
+            var own = days.Where(d => d.Station is null || d.Station == row.Code).ToList();
+            stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water)));
+            seasons.Add(new StationSeason(
+                row.Code, programme.Season!, programme.Hours,
+                [.. visits[row.Code].GroupBy(v => v.Day).Select(g => new DoneVisit(g.Key, [.. g.SelectMany(v => Took(v.Took)).Distinct()]))],
+                before.TryGetValue(row.Code, out var last) ? last : null,
+                Of(SeasonDayKind.Pinned), Of(SeasonDayKind.Blocked),
+                [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
+                passes.Passes(new Position(station.LatitudeDeg, station.LongitudeDeg), year),
+                IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()));
+
+            List<SetDay> Of(SeasonDayKind kind) => [.. own.Where(d => d.Kind == kind).Select(d => new SetDay(d.Day, d.Why))];
+        }
+
+        return (
+            new SeasonRequest(year, Today, seasons, await book.LaboratoryAsync(cancel), [.. days.Where(d => d.Kind == SeasonDayKind.Shared).Select(d => d.Day)]),
+            stations, [.. days.Where(d => d.Station is null || rows.Any(r => r.Code == d.Station))]);
+    }
+
+    private static IEnumerable<Protocol> Took(string took) => took.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(Enum.Parse<Protocol>);
+
+    // Whole months, from the first in which something is due to the last.
+    private static (DateOnly From, DateOnly Until) Span(SeasonRequest request, SeasonPlan plan)
+    {
+        var all = request.Stations.SelectMany(s => s.Protocols).SelectMany(p => new[] { p.From.In(request.Year), p.Until.In(request.Year) })
+            .Concat(plan.Stations.SelectMany(s => s.Dates).Select(d => d.Day)).ToList();
+        var (from, until) = all.Count == 0 ? (new DateOnly(request.Year, 1, 1), new DateOnly(request.Year, 12, 31)) : (all.Min(), all.Max());
+        return (new DateOnly(from.Year, from.Month, 1), new DateOnly(until.Year, until.Month, DateTime.DaysInMonth(until.Year, until.Month)));
+    }
+}

@@ -1,0 +1,49 @@
+using CsCheck;
+using UpperStill.Core.Places;
+using UpperStill.Core.Sky;
+
+namespace UpperStill.Core.Tests.Sky;
+
+public class SunTests
+{
+    [Fact]
+    public void The_declination_of_the_published_example() =>
+        // Meeus, Astronomical Algorithms, example 25.a: 13 October 1992, 0 h dynamical time, -7.78507°.
+        Assert.Equal(-7.78507, Sun.DeclinationDeg(new DateTimeOffset(1992, 10, 13, 0, 0, 0, TimeSpan.Zero)), 0.003);
+
+    [Fact]
+    public void The_equation_of_time_of_the_published_example() =>
+        // Meeus, example 28.b: the same instant, +13 min 42.7 s by the shorter method.
+        Assert.Equal(13.711, Sun.EquationOfTimeMinutes(new DateTimeOffset(1992, 10, 13, 0, 0, 0, TimeSpan.Zero)), 0.02);
+
+    [Theory]
+    [InlineData("2026-06-21T09:00Z", 23.44)]
+    [InlineData("2026-12-21T21:00Z", -23.44)]
+    [InlineData("2026-03-20T14:46Z", 0)]
+    [InlineData("2026-09-23T00:05Z", 0)]
+    public void At_solstice_and_equinox_the_declination_is_the_obliquity_or_nothing(string instant, double declination) =>
+        Assert.Equal(declination, Sun.DeclinationDeg(DateTimeOffset.Parse(instant, System.Globalization.CultureInfo.InvariantCulture)), 0.01);
+
+    [Fact]
+    public void At_its_noon_the_sun_stands_in_the_meridian_and_highest() =>
+        Gen.Select(Gen.Double[30, 66], Gen.Double[-179, 179], Gen.Int[0, 364]).Sample((latitude, longitude, day) =>
+        {
+            var place = new Position(latitude, longitude);
+            var noon = Sun.Noon(place, new DateOnly(2026, 1, 1).AddDays(day));
+            var at = Sun.Over(place, noon);
+
+            Assert.Equal(180, at.AzimuthDeg, 0.3);
+            Assert.Equal(90 - latitude + Sun.DeclinationDeg(noon), at.AltitudeDeg, 0.01);
+            Assert.True(Sun.Over(place, noon.AddMinutes(20)).AltitudeDeg < at.AltitudeDeg);
+            Assert.True(Sun.Over(place, noon.AddMinutes(-20)).AltitudeDeg < at.AltitudeDeg);
+        });
+
+    [Fact]
+    public void In_the_morning_it_stands_in_the_east_and_in_the_evening_in_the_west()
+    {
+        var place = new Position(51.9, 0);
+
+        Assert.InRange(Sun.Over(place, new DateTimeOffset(2026, 8, 12, 6, 0, 0, TimeSpan.Zero)).AzimuthDeg, 60, 110);
+        Assert.InRange(Sun.Over(place, new DateTimeOffset(2026, 8, 12, 18, 0, 0, TimeSpan.Zero)).AzimuthDeg, 250, 300);
+    }
+}

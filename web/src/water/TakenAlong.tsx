@@ -1,0 +1,34 @@
+import type { FieldSheet, Schemas } from '../api/client';
+import { write } from '../field/entries';
+import { PROTOCOLS } from '../season/season';
+
+/** What else was taken at this station: the season counts it. */
+export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: readonly Schemas['ProtocolPlan'][] }) {
+  const others = season.map((plan) => plan.protocol).filter((protocol) => protocol !== 'clarity');
+  if (others.length === 0) {
+    return null;
+  }
+  return (
+    <fieldset className="mt-4">
+      <legend className="caps">Taken along</legend>
+      {others.map((protocol) => {
+        const taken = sheet.takenEntries.find((entry) => entry.protocol === protocol);
+        return (
+          <label key={protocol} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={taken !== undefined}
+              onChange={() =>
+                void (taken
+                  ? write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: taken.entry, why: 'ticked by mistake' })
+                  : write({ visit: sheet.visit, kind: 'taken', body: { protocol } }))
+              }
+            />
+            {PROTOCOLS[protocol]}
+          </label>
+        );
+      })}
+    </fieldset>
+  );
+}
