@@ -23,9 +23,12 @@ export class RealServer {
   private process: ChildProcess | undefined;
   private readonly data = mkdtempSync(join(tmpdir(), 'upper-still-e2e-'));
 
+  private printed = '';
+
   private constructor(
     readonly port: number,
     template: string | undefined,
+    private readonly demo: boolean,
   ) {
     if (template) {
       cpSync(template, this.data, { recursive: true });
@@ -34,9 +37,21 @@ export class RealServer {
 
   /** Begins with a copy of the demo's data where there is one, else makes it. */
   static async start(template = process.env.E2E_TEMPLATE): Promise<RealServer> {
-    const server = new RealServer(await freePort(), template);
+    const server = new RealServer(await freePort(), template, true);
     await server.start();
     return server;
+  }
+
+  /** Begins with nothing and nobody. */
+  static async startEmpty(): Promise<RealServer> {
+    const server = new RealServer(await freePort(), undefined, false);
+    await server.start();
+    return server;
+  }
+
+  /** The one-time link that stands where the server was started. */
+  get firstLink(): string {
+    return /https?:\/\/\S+welcome\?first=\S+/.exec(this.printed)?.[0] ?? '';
   }
 
   get folder(): string {
@@ -48,9 +63,16 @@ export class RealServer {
   }
 
   async start(): Promise<void> {
-    this.process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], {
-      cwd: APP,
-      stdio: 'ignore',
+    this.process = spawn(
+      'dotnet',
+      ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', String(this.demo)],
+      {
+        cwd: APP,
+        stdio: ['ignore', 'pipe', 'ignore'],
+      },
+    );
+    this.process.stdout?.on('data', (part) => {
+      this.printed += part;
     });
     for (const began = Date.now(); ; ) {
       try {

@@ -47,6 +47,16 @@ const setupWater = createRoute({
   path: '/waters/$water',
   component: lazyRouteComponent(() => import('./setup/WaterPage'), 'WaterPage'),
 });
+const setupProgrammes = createRoute({
+  getParentRoute: () => setup,
+  path: '/programmes',
+  component: lazyRouteComponent(() => import('./setup/ProgrammesPage'), 'ProgrammesPage'),
+});
+const setupLaboratory = createRoute({
+  getParentRoute: () => setup,
+  path: '/laboratory',
+  component: lazyRouteComponent(() => import('./setup/LaboratoryPage'), 'LaboratoryPage'),
+});
 const setupPeople = createRoute({
   getParentRoute: () => setup,
   path: '/people',
@@ -86,7 +96,7 @@ export const router = createRouter({
     record,
     welcome,
     season,
-    setup.addChildren([setupFirst, setupWaters, setupWater, setupPeople]),
+    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupLaboratory, setupPeople]),
   ]),
   defaultPreload: false,
 });

@@ -1,21 +1,97 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Schema;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Findings;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Programmes;
 using UpperStill.Server.People;
 using UpperStill.Store;
+using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
+
+/// <summary>A programme in the list.</summary>
+/// <param name="Programme">Its newest version.</param>
+/// <param name="Stations">The stations that follow it.</param>
+public sealed record ProgrammeInfo(Programme Programme, IReadOnlyList<string> Stations);
+
+/// <summary>A programme to be kept as a new version.</summary>
+/// <param name="Programme">The rules; the version is counted by the server.</param>
+/// <param name="Keep">False to be shown what would break.</param>
+public sealed record ProgrammeGiven(Programme Programme, bool Keep);
+
+/// <summary>What became of a programme.</summary>
+/// <param name="Kept">True where it is kept.</param>
+/// <param name="Version">The version it was kept as, or would be.</param>
+/// <param name="Findings">Nothing is kept where one is a stop.</param>
+/// <param name="Breaks">Schools that differ from the version before so that a series breaks.</param>
+/// <param name="Stations">The stations whose series would break.</param>
+public sealed record ProgrammeAnswer(bool Kept, int Version, IReadOnlyList<FieldFinding> Findings, IReadOnlyList<string> Breaks, IReadOnlyList<string> Stations);
 
 /// <summary>Programmes and their versions.</summary>
 internal static class ProgrammeEndpoints
 {
     internal static void MapProgrammes(this IEndpointRouteBuilder app)
     {
-        var group = app.MapGroup("/api/programmes").WithTags("programmes").For(AccessLevel.SignedIn);
-        group.MapGet("/", async (FieldBook book, CancellationToken cancel) =>
-                (await book.Programmes.AsNoTracking().ToListAsync(cancel)).GroupBy(p => p.Code, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
-                    .Select(g => JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!))
-            .WithName("programmes").WithSummary("The newest version of every programme.").Produces<IReadOnlyList<Programme>>();
+        var group = app.MapGroup("/api/programmes").WithTags("programmes");
+        group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with its stations.");
+        group.MapGet("/presets", () => Presets.All).For(AccessLevel.SignedIn).WithName("presets").WithSummary("Programmes to begin from.");
+        group.MapGet("/schema", () => CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }))
+            .For(AccessLevel.Anyone).WithName("programme-schema").WithSummary("The JSON schema of a programme’s file.").Produces<JsonNode>();
+        group.MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
+                await book.ProgrammeAsync(code, version, cancel) is { } programme ? Results.Ok(programme) : Unknown(code))
+            .For(AccessLevel.SignedIn).WithName("programme").WithSummary("One version of a programme: also the file to hand to another group.")
+            .Produces<Programme>().ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/", (ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) => KeepAsync(given, book, caller, clock, cancel))
+            .For(AccessLevel.CoordinatesAll).WithName("keep-programme").WithSummary("Keeps a programme as a new version, or says what that would break.").Produces<ProgrammeAnswer>();
+        group.MapPost("/read", ReadAsync).For(AccessLevel.CoordinatesAll).WithName("read-programme")
+            .WithSummary("Reads a programme’s file; nothing is kept. A broken one is refused with the line and the reason.")
+            .Accepts<Programme>("application/json").Produces<Programme>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
+
+    private static async Task<IReadOnlyList<ProgrammeInfo>> ListAsync(FieldBook book, CancellationToken cancel)
+    {
+        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Programme, s.Code }).ToListAsync(cancel)).ToLookup(s => s.Programme, s => s.Code);
+        return [.. (await book.Programmes.AsNoTracking().ToListAsync(cancel)).GroupBy(p => p.Code, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
+            .Select(g => new ProgrammeInfo(JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!, [.. stations[g.Key]]))];
+    }
+
+    private static async Task<IResult> KeepAsync(ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        var before = await book.ProgrammeAsync(given.Programme.Code, null, cancel);
+        var programme = given.Programme with { Version = (before?.Version ?? 0) + 1 };
+        var findings = ProgrammeCheck.Findings(programme);
+        var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme);
+        var stations = breaks.Count == 0 ? [] : await book.Stations.Where(s => s.Programme == programme.Code).OrderBy(s => s.Ordinal).Select(s => s.Code).ToListAsync(cancel);
+        if (!given.Keep || !findings.MaySave())
+        {
+            return Results.Ok(new ProgrammeAnswer(false, programme.Version, findings, breaks, stations));
+        }
+
+        // A version stays as it is for ever: visits name it.
+        var after = JsonSerializer.Serialize(programme, CoreJson.Default.Programme);
+        book.Programmes.Add(new ProgrammeRow { Code = programme.Code, Version = programme.Version, Definition = after });
+        book.Note(caller.Name, clock.GetUtcNow(), "programme", programme.Code, before is null ? null : JsonSerializer.Serialize(before, CoreJson.Default.Programme), after);
+        await book.SaveChangesAsync(cancel);
+        return Results.Ok(new ProgrammeAnswer(true, programme.Version, findings, breaks, stations));
+    }
+
+    private static async Task<IResult> ReadAsync(HttpRequest request, CancellationToken cancel)
+    {
+        try
+        {
+            return await JsonSerializer.DeserializeAsync(request.Body, CoreJson.Default.Programme, cancel) is { } programme ? Results.Ok(programme) : Broken("It is empty.", null);
+        }
+        catch (JsonException e)
+        {
+            return Broken(e.Message, e.LineNumber);
+        }
+    }
+
+    private static IResult Broken(string why, long? line) => Results.Problem(
+        $"{why} See GET /api/programmes/schema.", statusCode: StatusCodes.Status400BadRequest,
+        title: line is { } number ? $"The file is not a programme: line {number + 1}." : "The file is not a programme.");
+
+    private static IResult Unknown(string code) => Results.Problem("See GET /api/programmes.", statusCode: StatusCodes.Status404NotFound, title: $"No such version of “{code}”.");
 }

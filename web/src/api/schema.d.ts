@@ -514,10 +514,79 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The newest version of every programme. */
+        /** The newest version of every programme, with its stations. */
         get: operations["programmes"];
         put?: never;
+        /** Keeps a programme as a new version, or says what that would break. */
+        post: operations["keep-programme"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/presets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Programmes to begin from. */
+        get: operations["presets"];
+        put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The JSON schema of a programme’s file. */
+        get: operations["programme-schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/{code}/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One version of a programme: also the file to hand to another group. */
+        get: operations["programme"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a programme’s file; nothing is kept. A broken one is refused with the line and the reason. */
+        post: operations["read-programme"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1565,6 +1634,13 @@ export interface components {
             /** Format: double */
             longitudeDeg: number;
         };
+        /** @description A programme to begin from. */
+        Preset: {
+            /** @description The rules. */
+            programme: components["schemas"]["Programme"];
+            /** @description Whom it suits, in words. */
+            for: string;
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1596,6 +1672,36 @@ export interface components {
             checks: components["schemas"]["CheckLimits"];
             /** @description What is due when; null where no season is planned. */
             season?: null | components["schemas"]["ProtocolPlan"][];
+        };
+        /** @description What became of a programme. */
+        ProgrammeAnswer: {
+            /** @description True where it is kept. */
+            kept: boolean;
+            /**
+             * Format: int32
+             * @description The version it was kept as, or would be.
+             */
+            version: number;
+            /** @description Nothing is kept where one is a stop. */
+            findings: components["schemas"]["FieldFinding"][];
+            /** @description Schools that differ from the version before so that a series breaks. */
+            breaks: string[];
+            /** @description The stations whose series would break. */
+            stations: string[];
+        };
+        /** @description A programme to be kept as a new version. */
+        ProgrammeGiven: {
+            /** @description The rules; the version is counted by the server. */
+            programme: components["schemas"]["Programme"];
+            /** @description False to be shown what would break. */
+            keep: boolean;
+        };
+        /** @description A programme in the list. */
+        ProgrammeInfo: {
+            /** @description Its newest version. */
+            programme: components["schemas"]["Programme"];
+            /** @description The stations that follow it. */
+            stations: string[];
         };
         /**
          * @description What a visit may take along.
@@ -3475,7 +3581,136 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Programme"][];
+                    "application/json": components["schemas"]["ProgrammeInfo"][];
+                };
+            };
+        };
+    };
+    "keep-programme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProgrammeGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammeAnswer"];
+                };
+            };
+        };
+    };
+    presets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Preset"][];
+                };
+            };
+        };
+    };
+    "programme-schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JsonNode"];
+                };
+            };
+        };
+    };
+    programme: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Programme"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "read-programme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Programme"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Programme"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -59,7 +59,7 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
   const [findings, setFindings] = useState<FieldFinding[]>([]);
   const [meant, setMeant] = useState<Schemas['Position']>();
   const [problem, setProblem] = useState('');
-  const chosen = programme || programmes.data?.[0]?.code || '';
+  const chosen = programme || programmes.data?.[0]?.programme.code || '';
   const [lat, lon] = [numberOf(latitude), numberOf(longitude)];
   const take = (at: Schemas['Position']) => {
     setLatitude(String(at.latitudeDeg));
@@ -226,7 +226,7 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
               <SelectField
                 label="Programme"
                 value={chosen}
-                options={Object.fromEntries((programmes.data ?? []).map((p) => [p.code, p.name]))}
+                options={Object.fromEntries((programmes.data ?? []).map(({ programme: p }) => [p.code, p.name]))}
                 onChange={setProgramme}
                 hint="Schools, limits and dates come from it."
               />

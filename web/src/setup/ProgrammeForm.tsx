@@ -1,0 +1,255 @@
+import { useState } from 'react';
+import { api, type LengthUnit, type Schemas, wordsOf } from '../api/client';
+import { SelectField } from '../ui/SelectField';
+import { TextField } from '../ui/TextField';
+import { UNITS } from '../ui/units';
+import { Beside, type FieldFinding, Summary } from './findings';
+import { SeasonRows } from './SeasonRows';
+import { DEPTH_RULES, END_POINTS, METHODS, OBSERVERS, ROUNDINGS } from './schools';
+import { codeFrom, numberOf } from './water';
+
+type Programme = Schemas['Programme'];
+const DEPTH_UNITS = Object.fromEntries(Object.entries(UNITS).map(([unit, { short }]) => [unit, short])) as Record<
+  LengthUnit,
+  string
+>;
+
+interface Props {
+  given: Programme;
+  onKept(): void;
+  onCancel(): void;
+}
+
+/** The schools of a programme. What a change would break is shown before it is kept; a version once kept stays as it is. */
+export function ProgrammeForm({ given, onKept, onCancel }: Props) {
+  const [programme, setProgramme] = useState(given);
+  const [factor, setFactor] = useState(String(given.composite.factor));
+  const [least, setLeast] = useState(String(given.summary.leastReadings));
+  const [shown, setShown] = useState<Schemas['ProgrammeAnswer']>();
+  const [findings, setFindings] = useState<FieldFinding[]>([]);
+  const [problem, setProblem] = useState('');
+  const change = (part: Partial<Programme>) => {
+    setProgramme({ ...programme, ...part });
+    setShown(undefined);
+  };
+  const clarity = (part: Partial<Programme['clarity']>) => change({ clarity: { ...programme.clarity, ...part } });
+  const composite = (part: Partial<Programme['composite']>) => change({ composite: { ...programme.composite, ...part } });
+
+  async function ask(keep: boolean) {
+    const times = numberOf(factor);
+    const fewest = numberOf(least);
+    if (times === undefined || fewest === undefined) {
+      setProblem('The factor of the clarity and the least count are numbers.');
+      return;
+    }
+    const whole: Programme = {
+      ...programme,
+      code: programme.code || codeFrom(programme.name),
+      composite: { ...programme.composite, factor: times },
+      summary: { ...programme.summary, leastReadings: Math.round(fewest) },
+    };
+    try {
+      const { data, error } = await api.POST('/api/programmes', { body: { programme: whole, keep } });
+      setProblem(data ? '' : wordsOf(error));
+      setFindings(data?.findings ?? []);
+      setShown(data);
+      if (data?.kept) {
+        onKept();
+      } else if (data && !keep && data.breaks.length === 0 && data.findings.every((f) => f.finding.level !== 'stop')) {
+        await ask(true);
+      }
+    } catch {
+      setProblem('The server cannot be reached. Nothing was kept; what you chose stays here.');
+    }
+  }
+
+  const breaks = shown && shown.breaks.length > 0 ? shown : undefined;
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void ask(breaks !== undefined);
+      }}
+    >
+      <h1 className="text-2xl sm:text-3xl">{given.name || 'A programme'}</h1>
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <div>
+          <TextField label="Name" value={programme.name} maxLength={80} onChange={(name) => change({ name })} />
+          <Beside field="name" findings={findings} />
+          <Beside field="code" findings={findings} />
+        </div>
+        <div>
+          <div className="flex gap-3">
+            <TextField
+              label="Hours from"
+              type="time"
+              className="flex-1"
+              value={programme.hours.from.slice(0, 5)}
+              onChange={(from) => change({ hours: { ...programme.hours, from: `${from}:00` } })}
+            />
+            <TextField
+              label="until"
+              type="time"
+              className="flex-1"
+              value={programme.hours.until.slice(0, 5)}
+              onChange={(until) => change({ hours: { ...programme.hours, until: `${until}:00` } })}
+            />
+          </div>
+          <p className="text-dim text-sm">Local time. High sun makes readings comparable.</p>
+          <Beside field="hours" findings={findings} />
+        </div>
+      </div>
+
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Clarity</h2>
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <SelectField
+          label="Which mark counts"
+          value={programme.clarity.endPoint}
+          options={END_POINTS}
+          onChange={(endPoint) => clarity({ endPoint })}
+        />
+        <SelectField
+          label="Rounded once, at the end, to"
+          value={programme.clarity.roundTo}
+          options={ROUNDINGS}
+          onChange={(roundTo) => clarity({ roundTo })}
+        />
+        <div>
+          <SelectField
+            label="Lowerings"
+            value={String(programme.clarity.readings) as '1' | '2' | '3'}
+            options={{ '1': 'one: anchor time is short', '2': 'two, averaged', '3': 'three, averaged' }}
+            onChange={(readings) => clarity({ readings: Number(readings) })}
+          />
+          <Beside field="readings" findings={findings} />
+        </div>
+        <SelectField
+          label="Who reads"
+          value={programme.clarity.observers}
+          options={OBSERVERS}
+          onChange={(observers) => clarity({ observers })}
+        />
+      </div>
+
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Composite</h2>
+      <div className="grid gap-x-6 sm:grid-cols-2">
+        <SelectField
+          label="How deep"
+          value={programme.composite.depthRule}
+          options={DEPTH_RULES}
+          onChange={(depthRule) => composite({ depthRule })}
+        />
+        {programme.composite.depthRule === 'factor' ? (
+          <div>
+            <TextField
+              label="Times the clarity"
+              value={factor}
+              inputMode="decimal"
+              onChange={setFactor}
+              hint="2 is the simplest estimate of the lit layer."
+            />
+            <Beside field="factor" findings={findings} />
+          </div>
+        ) : (
+          <Depth
+            label="The coordinator’s depth"
+            value={programme.composite.preset ?? { written: '', unit: 'm' }}
+            onChange={(preset) => composite({ preset })}
+            findings={findings}
+            field="preset"
+          />
+        )}
+        <Depth
+          label="Keep off the bottom by"
+          value={programme.composite.clearance}
+          onChange={(clearance) => composite({ clearance })}
+          findings={findings}
+          field="clearance"
+        />
+        <SelectField
+          label="How"
+          value={programme.composite.method}
+          options={METHODS}
+          onChange={(method) => composite({ method })}
+        />
+      </div>
+
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">The season</h2>
+      <p className="mt-1 text-dim text-sm">
+        What is due when. Windows, gaps and the lab’s hours are never broken by a proposed date.
+      </p>
+      <SeasonRows rows={programme.season ?? []} onChange={(season) => change({ season })} />
+      <Beside field="season" findings={findings} />
+      <div className="sm:w-1/2">
+        <TextField
+          label="Fewest clarities for a season’s mean"
+          value={least}
+          inputMode="numeric"
+          onChange={setLeast}
+          hint="Fewer give no mean; the single values stand."
+        />
+      </div>
+      <Beside field="summary" findings={findings} />
+
+      {breaks && (
+        <div className="mt-5 border border-madder bg-sheet p-4" role="alert">
+          <b>This breaks {breaks.stations.length === 1 ? 'a series' : `${breaks.stations.length} series`}.</b> Readings before and
+          after differ by more than the water:
+          <ul className="mt-1 list-disc pl-5">
+            {breaks.breaks.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          <p className="mt-1">
+            {breaks.stations.length > 0 ? `Stations: ${breaks.stations.join(', ')}. ` : 'No station follows it yet. '}
+            Read both ways side by side for a season if you can. Visits made so far keep version {breaks.version - 1}.
+          </p>
+        </div>
+      )}
+      {problem && (
+        <p className="mt-3 border border-madder bg-sheet p-3" role="alert">
+          {problem}
+        </p>
+      )}
+      <Summary findings={findings} />
+      <div className="mt-5 flex gap-3">
+        <button type="submit" className="act act-next">
+          {breaks ? `Keep it all the same, as version ${breaks.version}` : 'Keep the programme'}
+        </button>
+        <button type="button" className="act" onClick={onCancel}>
+          Cancel
+        </button>
+      </div>
+    </form>
+  );
+}
+
+interface DepthProps {
+  label: string;
+  value: Schemas['WrittenLength'];
+  onChange(value: Schemas['WrittenLength']): void;
+  findings: readonly FieldFinding[];
+  field: string;
+}
+
+function Depth({ label, value, onChange, findings, field }: DepthProps) {
+  return (
+    <div>
+      <div className="flex gap-2">
+        <TextField
+          label={label}
+          value={value.written}
+          className="flex-1"
+          onChange={(written) => onChange({ ...value, written })}
+        />
+        <SelectField
+          label="Unit"
+          value={value.unit ?? 'm'}
+          options={DEPTH_UNITS}
+          onChange={(unit) => onChange({ ...value, unit })}
+        />
+      </div>
+      <Beside field={field} findings={findings} />
+    </div>
+  );
+}
