@@ -38,6 +38,7 @@ builder.Services.AddHttpContextAccessor();
 builder.Services.AddScoped<SessionEndpoints.Sessions>();
 builder.Services.AddScoped<PeopleEndpoints.Register>();
 builder.Services.AddScoped<SeasonDesk>();
+builder.Services.AddSingleton<CalendarKeys>();
 builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>

@@ -143,6 +143,7 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     {
         RoutePatternLiteralPart literal => literal.Content,
         RoutePatternParameterPart { ParameterPolicies: [{ Content: "guid" }, ..] } => Guid.Empty.ToString(),
+        RoutePatternParameterPart { ParameterPolicies: [{ Content: "int" }, ..] } => "1",
         _ => "x",
     }));
 

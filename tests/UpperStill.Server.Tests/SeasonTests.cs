@@ -92,6 +92,21 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     [Fact]
+    public async Task A_calendar_program_fetches_the_dates_of_whom_the_key_was_made_for()
+    {
+        using var reader = await server.AsAsync("reader");
+        var path = (string)(await reader.GetFromJsonAsync<JsonObject>("/api/season/calendar-address", Cancel))!["path"]!;
+        using var program = server.Stranger();
+        var calendar = await program.GetStringAsync(path, Cancel);
+
+        Assert.StartsWith("BEGIN:VCALENDAR", calendar, StringComparison.Ordinal);
+        Assert.Contains("SUMMARY:Pell Tarn\\, Middle: clarity", calendar, StringComparison.Ordinal);
+        Assert.Contains("DTSTART;TZID=Europe/London:202608", calendar, StringComparison.Ordinal);
+        Assert.DoesNotContain("Harrowmere", calendar, StringComparison.Ordinal);
+        Assert.Equal(HttpStatusCode.NotFound, (await program.GetAsync("/api/season/calendar.ics?key=guessed", Cancel)).StatusCode);
+    }
+
+    [Fact]
     public async Task A_lab_that_opens_after_it_closes_is_refused()
     {
         using var http = await server.AsAsync("coordinator");

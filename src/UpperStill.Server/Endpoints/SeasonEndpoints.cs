@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Seasons;
+using UpperStill.Formats.Calendars;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;
@@ -24,6 +25,10 @@ public sealed record SeasonMove(string Station, DateOnly? From, DateOnly? To, st
 /// <param name="Station">The station; null for all.</param>
 public sealed record SeasonDayGiven(DateOnly Day, SeasonDayKind Kind, string Why, string? Station = null);
 
+/// <summary>Where a calendar program fetches the season.</summary>
+/// <param name="Path">The path with its query, to be put behind this server's address.</param>
+public sealed record CalendarAddress(string Path);
+
 /// <summary>What re-planning changes.</summary>
 /// <param name="Kept">True where it is kept; false where it was only shown.</param>
 /// <param name="Changes">Station by station.</param>
@@ -37,6 +42,10 @@ internal static class SeasonEndpoints
         var group = app.MapGroup("/api/season").WithTags("season");
         group.MapGet("/", (int? year, SeasonDesk desk, Caller caller, CancellationToken cancel) => desk.ViewAsync(year ?? desk.Today.Year, caller.May, cancel))
             .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.");
+        group.MapGet("/calendar-address", (Caller caller, CalendarKeys keys) => new CalendarAddress($"/api/season/calendar.ics?key={Uri.EscapeDataString(keys.For(caller.Person!))}"))
+            .For(AccessLevel.SignedIn).WithName("calendar-address").WithSummary("The address at which a calendar program fetches the caller’s season; whoever has it can read the dates.");
+        group.MapGet("/calendar.ics", CalendarAsync).For(AccessLevel.Anyone).WithName("season-calendar").WithSummary("The dates to come as iCalendar, for whom the key was made.")
+            .Produces<string>(StatusCodes.Status200OK, "text/calendar").ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/move", MoveAsync).For(AccessLevel.Works).WithName("move-date")
             .WithSummary("Moves a date, or says that nobody can go; the rest is planned anew, and the answer says what changes.")
             .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden);
@@ -48,6 +57,22 @@ internal static class SeasonEndpoints
             .For(AccessLevel.SignedIn).WithName("laboratory").WithTags("season").WithSummary("The laboratory’s hours; nothing where none is set up.").Produces<Laboratory>();
         app.MapPut("/api/laboratory", KeepLaboratoryAsync).For(AccessLevel.CoordinatesAll).WithName("keep-laboratory").WithTags("season")
             .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
+    }
+
+    private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, TimeProvider clock, CancellationToken cancel)
+    {
+        if (keys.PersonOf(key) is not { } id || await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active, cancel) is not { } person)
+        {
+            return Results.Problem("Sign in and take the address from the season’s page.", statusCode: StatusCodes.Status404NotFound, title: "No calendar belongs to this key.");
+        }
+
+        var (request, stations, _) = await desk.GatherAsync(desk.Today.Year, person.Permissions, cancel);
+        var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).Select(w => w.Read()).ToDictionary(w => w.Code, w => w.TimeZone);
+        var plan = SeasonPlanner.Work(request);
+        var text = SeasonCalendar.Write(
+            stations.Zip(request.Stations, plan.Stations).Select(s => new CalendarStation(s.First.Station, s.Second.Hours, zones.GetValueOrDefault(s.First.Station.WaterCode, "Etc/UTC"), s.Third)),
+            clock.GetUtcNow());
+        return Results.Text(text, "text/calendar; charset=utf-8");
     }
 
     private static async Task<IResult> MoveAsync(SeasonMove given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)

@@ -610,6 +610,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/season/calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The address at which a calendar program fetches the caller’s season; whoever has it can read the dates. */
+        get: operations["calendar-address"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/season/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The dates to come as iCalendar, for whom the key was made. */
+        get: operations["season-calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/season/move": {
         parameters: {
             query?: never;
@@ -693,6 +727,11 @@ export interface components {
          * @enum {unknown}
          */
         Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "leaving";
+        /** @description Where a calendar program fetches the season. */
+        CalendarAddress: {
+            /** @description The path with its query, to be put behind this server's address. */
+            path: string;
+        };
         /** @description Limits of the checks; each default is the common practice. Depths in metres. */
         CheckLimits: {
             /**
@@ -3733,6 +3772,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeasonView"];
+                };
+            };
+        };
+    };
+    "calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarAddress"];
+                };
+            };
+        };
+    };
+    "season-calendar": {
+        parameters: {
+            query?: {
+                key?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

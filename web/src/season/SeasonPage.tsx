@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { usePulled } from '../setup/usePulled';
+import { TextField } from '../ui/TextField';
 import { DatePanel } from './DatePanel';
 import { NextDates } from './NextDates';
 import { dayAndTime, type Outing, outingsOn, PROTOCOLS, type SeasonView, shortDay } from './season';
@@ -63,10 +64,39 @@ export function SeasonPage() {
       <div className="mt-5 md:hidden">
         <NextDates view={view} onChoose={setChosen} />
       </div>
+      <CalendarLink />
       {chosen && (
         <DatePanel view={view} chosen={chosen} onClose={() => setChosen(undefined)} onChanged={() => void season.again()} />
       )}
     </div>
+  );
+}
+
+/** For the calendar on the phone: an address that it fetches by itself, or the file once. */
+function CalendarLink() {
+  const [path, setPath] = useState('');
+  return path ? (
+    <div className="mt-5 max-w-2xl">
+      <TextField
+        label="Address for your calendar"
+        value={location.origin + path}
+        onChange={() => undefined}
+        readOnly
+        onFocus={(event) => event.target.select()}
+        hint="Subscribe to it in your calendar; it follows every change. Whoever has the address can read your dates."
+      />
+      <a className="act mt-2" href={path} download="upper-still-season.ics">
+        Or take the file once
+      </a>
+    </div>
+  ) : (
+    <button
+      type="button"
+      className="act-quiet mt-4"
+      onClick={async () => setPath((await api.GET('/api/season/calendar-address')).data?.path ?? '')}
+    >
+      These dates in your own calendar
+    </button>
   );
 }
 

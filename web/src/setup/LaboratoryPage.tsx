@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { api, type Schemas, wordsOf } from '../api/client';
 import { shortDay } from '../season/season';
+import { ClockField } from '../ui/ClockField';
 import { TextField } from '../ui/TextField';
 import { usePulled } from './usePulled';
 import { numberOf } from './water';
@@ -103,21 +104,9 @@ function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }
               </label>
               {open ? (
                 <span className="flex items-center gap-2">
-                  <input
-                    type="time"
-                    className="field w-auto"
-                    aria-label={`${day}, opens`}
-                    value={open.from.slice(0, 5)}
-                    onChange={(event) => setOpening(day, { from: `${event.target.value}:00` })}
-                  />
+                  <ClockField label={`${day}, opens`} value={open.from} onChange={(from) => setOpening(day, { from })} />
                   to
-                  <input
-                    type="time"
-                    className="field w-auto"
-                    aria-label={`${day}, closes`}
-                    value={open.until.slice(0, 5)}
-                    onChange={(event) => setOpening(day, { until: `${event.target.value}:00` })}
-                  />
+                  <ClockField label={`${day}, closes`} value={open.until} onChange={(until) => setOpening(day, { until })} />
                 </span>
               ) : (
                 <span className="text-dim">closed</span>

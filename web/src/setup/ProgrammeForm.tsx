@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, type LengthUnit, type Schemas, wordsOf } from '../api/client';
+import { ClockField } from '../ui/ClockField';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
 import { UNITS } from '../ui/units';
@@ -79,20 +80,18 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
           <Beside field="code" findings={findings} />
         </div>
         <div>
-          <div className="flex gap-3">
-            <TextField
-              label="Hours from"
-              type="time"
-              className="flex-1"
-              value={programme.hours.from.slice(0, 5)}
-              onChange={(from) => change({ hours: { ...programme.hours, from: `${from}:00` } })}
+          <p className="mt-3 font-bold text-sm">Hours</p>
+          <div className="flex items-center gap-2">
+            <ClockField
+              label="Hours, from"
+              value={programme.hours.from}
+              onChange={(from) => change({ hours: { ...programme.hours, from } })}
             />
-            <TextField
-              label="until"
-              type="time"
-              className="flex-1"
-              value={programme.hours.until.slice(0, 5)}
-              onChange={(until) => change({ hours: { ...programme.hours, until: `${until}:00` } })}
+            to
+            <ClockField
+              label="Hours, until"
+              value={programme.hours.until}
+              onChange={(until) => change({ hours: { ...programme.hours, until } })}
             />
           </div>
           <p className="text-dim text-sm">Local time. High sun makes readings comparable.</p>
