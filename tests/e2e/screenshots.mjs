@@ -26,7 +26,25 @@ async function write(page, question, written) {
 }
 
 const page = await (await browser.newContext(desk)).newPage();
+await page.goto(address);
+await page.getByRole('button', { name: 'Go in as Ada Fenn' }).waitFor();
+await shot(page, 'sign-in');
 await signIn(page.request, address);
+await page.goto(`${address}/season`);
+await page.getByRole('heading', { name: /Deep Hole, then North Arm/ }).waitFor();
+await shot(page, 'season');
+// Before anything of the day is done.
+const ashore = await (await browser.newContext(boat)).newPage();
+await signIn(ashore.request, address, 'sampler');
+await ashore.goto(`${address}/season`);
+await ashore.getByRole('heading', { name: /Deep Hole, then North Arm/ }).waitFor();
+await shot(ashore, 'phone-season');
+await page.goto(`${address}/setup/waters/harrowmere`);
+await page.getByRole('heading', { name: 'HAR-1 Deep Hole' }).waitFor();
+await shot(page, 'water');
+await page.goto(`${address}/setup/programmes`);
+await page.getByRole('button', { name: 'Change Monthly composite' }).click();
+await shot(page, 'programme');
 await page.goto(address);
 await page.getByText(/days ago/).first().waitFor();
 await shot(page, 'stations');

@@ -84,7 +84,7 @@ test('a reader who thinks in metres sees metres, and the entry keeps its feet', 
   await person.opens();
   await person.starts('Harrowmere, Deep Hole');
   await person.answers('How deep is it here?', '102');
-  await page.getByRole('button', { name: 'How this device shows things' }).click();
+  await page.getByRole('button', { name: 'You and this device' }).click();
   await page.getByRole('radio', { name: 'In metres' }).check();
   await page.keyboard.press('Escape');
   await person.answers('Where was it lost?', '12 9');

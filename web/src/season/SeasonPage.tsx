@@ -134,14 +134,15 @@ function Due({ outing, first, view }: { outing: Outing; first: boolean; view: Se
   const leaveBy = outing.stops.flatMap(({ date }) => (date.leaveBy ? [date.leaveBy] : [])).sort()[0];
   const taken = [...new Set(outing.stops.flatMap(({ date }) => date.protocols))];
   const start = outing.stops.find(({ station }) => station.mayMove)?.station.station;
+  const Heading = first ? 'h1' : 'h2';
   const why = [...new Set(outing.stops.flatMap(({ date }) => date.why.filter((w) => /satellite|shared|tide/.test(w))))];
   return (
     <li className="flex flex-wrap items-start gap-x-6 gap-y-2 border-rule border-b py-2.5 last:border-b-0">
       <div className="min-w-0 flex-1 max-sm:basis-full">
         <p className="caps">{leaveBy ? `Today; to the lab, leave by ${dayAndTime(leaveBy)}` : 'Today'}</p>
-        <h2 className={first ? 'text-2xl sm:text-3xl' : 'text-xl'}>
+        <Heading className={first ? 'text-2xl sm:text-3xl' : 'text-xl'}>
           {outing.water}: {outing.stops.map(({ station }) => station.station.name).join(', then ')}
-        </h2>
+        </Heading>
         <p className="text-dim">
           {taken.map((protocol) => PROTOCOLS[protocol]).join(', ')}
           {why.map((words) => ` · ${words}${view.passesSimulated && words.includes('satellite') ? ' (simulated)' : ''}`)}

@@ -32,7 +32,10 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
   const navigate = useNavigate();
   const people = record.observersNeeded;
   const usual = (record.observers ?? '').split(', ').filter(Boolean);
-  const [names, setNames] = useState(Array.from({ length: people }, (_, i) => (i === 0 && by ? by : (usual[i] ?? ''))));
+  // One reads alone: most likely who holds the device. Of two, the pair of last time, whoever holds it first.
+  const likely =
+    people === 1 ? [by ?? usual[0]] : by && usual.includes(by) ? [by, ...usual.filter((name) => name !== by)] : usual;
+  const [names, setNames] = useState(Array.from({ length: people }, (_, i) => likely[i] ?? ''));
   const [line, setLine] = useState(record.line ?? context.lines[0]?.code ?? '');
   const [problem, setProblem] = useState('');
 
