@@ -130,6 +130,21 @@ const times = async (path, count) => {
 };
 row('GET /api/stations on the demo, 95th percentile', await times('/api/stations', 200), 100, 'ms');
 row('GET /api/stations/HAR-1 on the demo, 95th percentile', await times('/api/stations/HAR-1', 200), 100, 'ms');
+// A year of 300 stations, each with a fortnight's rhythm, monthly samples and a lab's hours.
+const asker = page.context().request;
+const { token } = await (await asker.get(`${address}/api/session`)).json();
+const headers = { 'X-Upper-Still': token };
+for (let i = 0; i < 300; i++) {
+  const station = {
+    code: `BEN-${i}`, waterCode: 'harrowmere', water: '', district: '', name: `Bench ${i}`, knownDepth: { written: '20', unit: 'm' },
+    latitudeDeg: 51.9135 + (i % 20) * 1e-5, longitudeDeg: -21.4415 + i * 1e-6,
+  };
+  const answer = await asker.put(`${address}/api/stations/${station.code}`, { headers, data: { station, programme: 'monthly-composite', weekdays: [i % 7] } });
+  if (!(await answer.json()).kept) {
+    throw new Error(`Station ${i} was not kept.`);
+  }
+}
+row('season of 305 stations planned and sent, 95th percentile', await times('/api/season', 20), 1000, 'ms');
 row('server, resident', round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${second.server.pid}/status`, 'utf8'))[1]) / 1024), 300, 'MB');
 
 await browser.close();

@@ -18,6 +18,9 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         var season = await SeasonAsync(all);
 
         Assert.Equal("2026-08-12", (string)season["today"]!);
+
+        // 21.44° west: 1 h 25 min 46 s after Greenwich; the sundial 5 min late in mid-August; summer time one hour on.
+        Assert.Equal("14:30", (string)season["stations"]!.AsArray().Single(s => (string)s!["station"]!["code"]! == "HAR-1")!["highSun"]!);
         Assert.Contains("today", States(season, "HAR-1"));
         Assert.Contains("missed", States(season, "SAL-1"));
         Assert.Contains(Plan(season, "SAL-1")["findings"]!.AsArray(), f => ((string)f!["seen"]!).StartsWith("June was missed. 2 dates left, 2 needed", StringComparison.Ordinal));

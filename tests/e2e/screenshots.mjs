@@ -47,6 +47,7 @@ await page.getByRole('button', { name: 'Change Monthly composite' }).click();
 await shot(page, 'programme');
 await page.goto(address);
 await page.getByText(/days ago/).first().waitFor();
+await page.locator('main li svg').last().waitFor();
 await shot(page, 'stations');
 await page.goto(`${address}/start/HAR-1`);
 await page.getByRole('button', { name: 'Begin, sound first' }).click();

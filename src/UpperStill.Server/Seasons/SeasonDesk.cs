@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
@@ -13,7 +14,8 @@ namespace UpperStill.Server.Seasons;
 /// <param name="Station">The station.</param>
 /// <param name="Programme">Its programme's name.</param>
 /// <param name="MayMove">True where the caller may move its dates.</param>
-public sealed record PlannedStation(Station Station, string Programme, bool MayMove);
+/// <param name="HighSun">Local clock time at which the sun stands highest there today.</param>
+public sealed record PlannedStation(Station Station, string Programme, bool MayMove, string HighSun);
 
 /// <summary>The season as a page shows it.</summary>
 /// <param name="Today">The day from which it is planned.</param>
@@ -62,6 +64,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvide
     {
         ArgumentNullException.ThrowIfNull(may);
         var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water)).ToList();
+        var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => TimeZoneInfo.FindSystemTimeZoneById(w.Read().TimeZone), StringComparer.Ordinal);
         var programmes = new Dictionary<string, Programme>(StringComparer.Ordinal);
         foreach (var code in rows.Select(r => r.Programme).Distinct())
         {
@@ -81,14 +84,16 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvide
         {
             var (station, programme) = (row.Read(), programmes[row.Programme]);
             var own = days.Where(d => d.Station is null || d.Station == row.Code).ToList();
-            stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water)));
+            var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
+            var noon = TimeZoneInfo.ConvertTime(Sun.Noon(place, Today), zones[row.Water]);
+            stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture)));
             seasons.Add(new StationSeason(
                 row.Code, programme.Season!, programme.Hours,
                 [.. visits[row.Code].GroupBy(v => v.Day).Select(g => new DoneVisit(g.Key, [.. g.SelectMany(v => Took(v.Took)).Distinct()]))],
                 before.TryGetValue(row.Code, out var last) ? last : null,
                 Of(SeasonDayKind.Pinned), Of(SeasonDayKind.Blocked),
                 [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
-                passes.Passes(new Position(station.LatitudeDeg, station.LongitudeDeg), year),
+                passes.Passes(place, year),
                 IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()));
 
             List<SetDay> Of(SeasonDayKind kind) => [.. own.Where(d => d.Kind == kind).Select(d => new SetDay(d.Day, d.Why))];

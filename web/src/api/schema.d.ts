@@ -1666,6 +1666,8 @@ export interface components {
             programme: string;
             /** @description True where the caller may move its dates. */
             mayMove: boolean;
+            /** @description Local clock time at which the sun stands highest there today. */
+            highSun: string;
         };
         Position: {
             /** Format: double */

@@ -24,7 +24,7 @@ export function NextDates({ view, onChoose }: { view: SeasonView; onChoose(chose
             {next ? (
               <button
                 type="button"
-                className={`act shrink-0 ${next.state === 'today' ? 'act-next' : ''}`}
+                className={`act shrink-0 ${next.state === 'today' ? 'border-buoy text-buoy' : ''}`}
                 onClick={() => onChoose({ station: plan.code, day: next.day })}
               >
                 {next.state === 'today' ? 'today' : shortDay(next.day)}

@@ -144,7 +144,7 @@ function Due({ outing, first, view }: { outing: Outing; first: boolean; view: Se
           {outing.water}: {outing.stops.map(({ station }) => station.station.name).join(', then ')}
         </Heading>
         <p className="text-dim">
-          {taken.map((protocol) => PROTOCOLS[protocol]).join(', ')}
+          {taken.map((protocol) => PROTOCOLS[protocol]).join(', ')} · high sun {outing.stops[0]?.station.highSun}
           {why.map((words) => ` · ${words}${view.passesSimulated && words.includes('satellite') ? ' (simulated)' : ''}`)}
         </p>
       </div>
