@@ -19,7 +19,13 @@ internal sealed class DayRules
     private readonly HashSet<DateOnly> passes;
     private readonly HashSet<DateOnly> shared;
     private readonly HashSet<DateOnly>? lowTides;
-    private readonly bool[] monthlyOpen;
+
+    // Worked out once a day of the year: the search asks for each many thousand times.
+    private readonly bool[] open;
+    private readonly bool[] openForBase;
+    private readonly bool[] openForMonthly;
+    private readonly double[] cost;
+    private readonly int[] months;
 
     internal DayRules(SeasonRequest request, StationSeason station)
     {
@@ -34,11 +40,17 @@ internal sealed class DayRules
         Base = station.Protocols.Where(p => p.Rhythm == Rhythm.Days).OrderBy(p => p.EveryDays).FirstOrDefault();
         Monthly = [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Monthly)];
         MonthlyGap = Monthly.Count == 0 ? 0 : Monthly.Max(p => p.LeastGapDays);
-        monthlyOpen = new bool[Days];
+        (open, openForBase, openForMonthly, cost, months) = (new bool[Days], new bool[Days], new bool[Days], new double[Days], new int[Days]);
+        var visited = station.Done.Select(d => d.Day).ToHashSet();
         for (var day = 0; day < Days; day++)
         {
+            var date = Date(day);
+            open[day] = day >= Today && !blocked.Contains(date) && lowTides?.Contains(date) != false && !visited.Contains(date);
+            openForBase[day] = open[day] && Base is { } rhythm && InWindow(rhythm, day) && Reaches(date, rhythm);
             var active = ActiveOn(day);
-            monthlyOpen[day] = active.Count > 0 && active.All(p => Reaches(Date(day), p));
+            openForMonthly[day] = open[day] && active.Count > 0 && active.All(p => Reaches(date, p));
+            cost[day] = CostOf(date);
+            months[day] = date.Month;
         }
     }
 
@@ -60,7 +72,7 @@ internal sealed class DayRules
 
     internal int IndexOf(DateOnly date) => date.DayNumber - First.DayNumber;
 
-    internal int MonthOf(int day) => Date(day).Month;
+    internal int MonthOf(int day) => day >= 0 && day < Days ? months[day] : Date(day).Month;
 
     /// <summary>The monthly protocols whose window holds that day.</summary>
     internal List<ProtocolPlan> ActiveOn(int day) => [.. Monthly.Where(p => InWindow(p, day))];
@@ -68,16 +80,14 @@ internal sealed class DayRules
     internal bool InWindow(ProtocolPlan protocol, int day) =>
         Date(day) is var date && date >= protocol.From.In(request.Year) && date <= protocol.Until.In(request.Year);
 
-    /// <summary>May anybody go at all: not before today, not blocked, the tide low where it must be.</summary>
-    internal bool Open(int day) =>
-        day >= Today && day < Days && !blocked.Contains(Date(day)) && lowTides?.Contains(Date(day)) != false
-        && !station.Done.Any(d => d.Day == Date(day));
+    /// <summary>May anybody go at all: not before today, not blocked, the tide low where it must be, nobody there yet that day.</summary>
+    internal bool Open(int day) => day >= 0 && day < Days && open[day];
 
-    /// <summary>May the rhythm of days fall here.</summary>
-    internal bool OpenForBase(int day) => Open(day) && Base is { } rhythm && InWindow(rhythm, day) && Reaches(Date(day), rhythm);
+    /// <summary>May the rhythm of days fall here: in its window, the lab reached in time.</summary>
+    internal bool OpenForBase(int day) => day >= 0 && day < Days && openForBase[day];
 
     /// <summary>May the monthly sampling fall here: every protocol of that month in its window, the lab reached in time.</summary>
-    internal bool OpenForMonthly(int day) => Open(day) && monthlyOpen[day];
+    internal bool OpenForMonthly(int day) => day >= 0 && day < Days && openForMonthly[day];
 
     /// <summary>The time to set out for the lab, for the strictest of these protocols; null where none goes there fresh.</summary>
     internal DateTime? LeaveBy(int day, IEnumerable<Protocol> protocols)
@@ -115,14 +125,7 @@ internal sealed class DayRules
     }
 
     /// <summary>How unwelcome a day is, in days of uneven spacing.</summary>
-    internal double Cost(int day, bool monthly)
-    {
-        var date = Date(day);
-        return (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
-            + (passes.Contains(date) ? Welcome : 0)
-            + (shared.Contains(date) ? Welcome : 0)
-            + (monthly ? Math.Abs(date.Day - MiddleOfMonth) * PerDayFromTheMiddle : 0);
-    }
+    internal double Cost(int day, bool monthly) => cost[day] + (monthly ? Math.Abs(Date(day).Day - MiddleOfMonth) * PerDayFromTheMiddle : 0);
 
     /// <summary>What speaks for a day, in words.</summary>
     internal IEnumerable<string> Welcomes(int day)
@@ -148,6 +151,11 @@ internal sealed class DayRules
             yield return "low tide within the hours";
         }
     }
+
+    private double CostOf(DateOnly date) =>
+        (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
+        + (passes.Contains(date) ? Welcome : 0)
+        + (shared.Contains(date) ? Welcome : 0);
 
     private IEnumerable<DateTime> Times(DateOnly date)
     {

@@ -93,7 +93,7 @@ internal sealed class RhythmSearch
         if (!known[state])
         {
             // A day chosen by hand that comes too soon after this one bars the way here.
-            (next[state], best[state]) = pinned.Any(p => p > day && p < day + least) ? (null, double.PositiveInfinity) : Cheapest(day + least, day + greatest, day + every, (d, hole) => (
+            (next[state], best[state]) = Barred(day) ? (null, double.PositiveInfinity) : Cheapest(day + least, day + greatest, day + every, (d, hole) => (
                 monthsOnly ? 0 : hole ? d - day - greatest : Math.Abs(d - day - every),
                 Math.Min(since + d - day, gaps - 1),
                 taken && rules.MonthOf(day) == rules.MonthOf(d)));
@@ -101,6 +101,19 @@ internal sealed class RhythmSearch
         }
 
         return (next[state], best[state]);
+    }
+
+    private bool Barred(int day)
+    {
+        foreach (var pin in pinned)
+        {
+            if (pin > day && pin < day + least)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /// <summary>Tries each day from one to another, with and without the monthly sampling; where none is open, the days behind.</summary>
