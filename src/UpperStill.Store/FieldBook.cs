@@ -28,8 +28,14 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Versions of programmes.</summary>
     public DbSet<ProgrammeRow> Programmes => Set<ProgrammeRow>();
 
-    /// <summary>Lines.</summary>
-    public DbSet<LineRow> Lines => Set<LineRow>();
+    /// <summary>The kit.</summary>
+    public DbSet<KitRow> Kit => Set<KitRow>();
+
+    /// <summary>Photographs.</summary>
+    public DbSet<PhotoRow> Photos => Set<PhotoRow>();
+
+    /// <summary>Stations proposed.</summary>
+    public DbSet<ProposalRow> Proposals => Set<ProposalRow>();
 
     /// <summary>Laboratories.</summary>
     public DbSet<LaboratoryRow> Laboratories => Set<LaboratoryRow>();
@@ -45,6 +51,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
 
     /// <summary>Clarities, from the log.</summary>
     public DbSet<ClarityRow> Clarities => Set<ClarityRow>();
+
+    /// <summary>Levels of profiles, from the log.</summary>
+    public DbSet<LevelRow> Levels => Set<LevelRow>();
 
     /// <summary>Findings, from the log.</summary>
     public DbSet<FindingRow> Findings => Set<FindingRow>();
@@ -82,7 +91,17 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             station.HasIndex(s => s.Water);
         });
         builder.Entity<ProgrammeRow>().HasKey(p => new { p.Code, p.Version });
-        builder.Entity<LineRow>().HasKey(l => l.Code);
+        builder.Entity<KitRow>(item =>
+        {
+            item.HasKey(i => i.Code);
+            item.Property(i => i.Kind).HasConversion<string>();
+        });
+        builder.Entity<PhotoRow>().HasKey(p => p.Id);
+        builder.Entity<ProposalRow>(proposal =>
+        {
+            proposal.HasKey(p => p.Id);
+            proposal.HasIndex(p => p.Water);
+        });
         builder.Entity<LaboratoryRow>().HasKey(l => l.Code);
         builder.Entity<SeasonDayRow>(day =>
         {
@@ -101,6 +120,11 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         {
             clarity.HasKey(c => c.Visit);
             clarity.HasIndex(c => new { c.Station, c.Day });
+        });
+        builder.Entity<LevelRow>(level =>
+        {
+            level.HasKey(l => new { l.Visit, l.Ordinal });
+            level.HasIndex(l => new { l.Station, l.Day });
         });
         builder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
     }

@@ -2,7 +2,7 @@ using System.Xml.Linq;
 
 namespace UpperStill.Architecture.Tests;
 
-/// <summary>Dependencies point one way: Core ← Formats, Store, StandIns ← Server; Core ← Browser.</summary>
+/// <summary>Dependencies point one way: Core ← Formats, Store, StandIns ← Server; Core, Formats, StandIns ← Browser.</summary>
 public class ReferenceTests
 {
     private static readonly string Source = Path.Combine(Root(), "src");
@@ -13,7 +13,7 @@ public class ReferenceTests
         ["UpperStill.Formats"] = ["UpperStill.Core"],
         ["UpperStill.StandIns"] = ["UpperStill.Core"],
         ["UpperStill.Store"] = ["UpperStill.Core"],
-        ["UpperStill.Browser"] = ["UpperStill.Core", "UpperStill.StandIns"],
+        ["UpperStill.Browser"] = ["UpperStill.Core", "UpperStill.Formats", "UpperStill.StandIns"],
         ["UpperStill.Server"] = ["UpperStill.Core", "UpperStill.Formats", "UpperStill.StandIns", "UpperStill.Store"],
     };
 

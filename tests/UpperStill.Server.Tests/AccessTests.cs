@@ -36,7 +36,7 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         foreach (var (method, path, access, type) in Addresses())
         {
             using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, type) };
-            var answer = await http.SendAsync(request, Cancel);
+            using var answer = await http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, Cancel);
             var title = await TitleAsync(answer);
             var expected = access.Level <= reach ? null : reach == AccessLevel.Anyone ? NotSignedIn : NotReached;
 

@@ -73,9 +73,17 @@ public class RunningServer : WebApplicationFactory<Program>
         http.DefaultRequestHeaders.Add("X-Upper-Still", (string)session["token"]!);
     }
 
+    /// <summary>What it is started with beside its data.</summary>
+    protected virtual IReadOnlyDictionary<string, string> Options => new Dictionary<string, string>();
+
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         ArgumentNullException.ThrowIfNull(builder);
+        foreach (var (name, value) in Options)
+        {
+            builder.UseSetting(name, value);
+        }
+
         builder.UseSetting("data", folder);
         builder.UseSetting("demo", demo ? "true" : "false");
     }

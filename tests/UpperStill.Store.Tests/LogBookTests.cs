@@ -1,11 +1,13 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Tests;
 
@@ -105,7 +107,7 @@ public class LogBookTests
         await using var test = await TestBook.OpenAsync();
         var visit = Demo.Where(e => e.Visit == Demo[0].Visit).ToList();
         await test.DeliverAsync([.. visit.Skip(1)]);
-        Assert.Equal("[]\n[]\n[]", await test.ProjectionsAsync());
+        Assert.Equal("[]\n[]\n[]\n[]", await test.ProjectionsAsync());
         await test.DeliverAsync(visit[0]);
         var late = await test.ProjectionsAsync();
 
@@ -132,6 +134,31 @@ public class LogBookTests
 
         Assert.Equal(delivered, await test.ProjectionsAsync());
         Assert.Empty(changes);
+    }
+
+    [Fact]
+    public async Task The_last_profiles_and_the_months_temperatures_of_a_station_come_from_its_levels()
+    {
+        await using var test = await TestBook.OpenAsync();
+        foreach (var (year, month, celsius) in new[] { (2024, 8, "19.5"), (2025, 7, "18.0"), (2025, 8, "21.5") })
+        {
+            var visit = Guid.CreateVersion7();
+            var at = new DateTimeOffset(year, month, 12, 10, 30, 0, TimeSpan.FromHours(1));
+            await test.DeliverAsync(
+                TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered-lake", 1, ["Asa"]), at),
+                TestBook.Entry(visit, EntryKinds.Level, new LevelBody(new WrittenLength("1", LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius)), at),
+                TestBook.Entry(visit, EntryKinds.Level, new LevelBody(new WrittenLength("9", LengthUnit.Metre), new WrittenTemperature("7.0", TemperatureUnit.Celsius)), at));
+        }
+
+        await using var book = test.Book();
+        var profiles = await book.LastProfilesAsync("HAR-2", 2, CancellationToken.None);
+
+        Assert.Equal([new DateOnly(2025, 8, 12), new DateOnly(2025, 7, 12)], profiles.Select(p => p.Day));
+        Assert.Equal([new EarlierLevel(1, 21.5m), new EarlierLevel(9, 7)], profiles[0].Levels);
+        Assert.Equal(
+            [new MonthTemperatures(2024, 8, 7, 19.5m), new MonthTemperatures(2025, 7, 7, 18), new MonthTemperatures(2025, 8, 7, 21.5m)],
+            (await book.ContextAsync("HAR-2", null, null, CancellationToken.None))!.Temperatures!);
+        Assert.Empty(await book.LastProfilesAsync("HAR-1", 2, CancellationToken.None));
     }
 
     [Fact]

@@ -2,6 +2,7 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
+using UpperStill.Core.Kit;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Tests;
@@ -30,6 +31,32 @@ public sealed class MigrationTests : IDisposable
             var water = Assert.Single(await book.Waters.ToListAsync());
             Assert.Equal(("pell-tarn", "Pell Tarn", "Aldwick"), (water.Code, water.Read().Name, water.Read().District));
             Assert.All(await book.Stations.ToListAsync(), s => Assert.Equal("pell-tarn", s.Read().WaterCode));
+        }
+    }
+
+    [Fact]
+    public async Task Lines_from_before_there_was_a_kit_keep_their_marks_and_the_day_of_their_check()
+    {
+        await using (var book = Book())
+        {
+            await book.GetService<IMigrator>().MigrateAsync("Season");
+            await book.Database.ExecuteSqlRawAsync("""
+                INSERT INTO Lines (Code, Definition) VALUES
+                ('R-3', '{{"code":"R-3","name":"Rope in feet","unit":"ft-in","markEvery":{{"written":"3","unit":"in"}},"usable":{{"written":"110","unit":"ft"}},"checkedOn":"2026-04-11"}}'),
+                ('R-9', '{{"code":"R-9","name":"New rope","unit":"m","markEvery":{{"written":"0.1","unit":"m"}},"usable":{{"written":"40","unit":"m"}}}}');
+                """);
+        }
+
+        await using (var book = Book())
+        {
+            await book.Database.MigrateAsync();
+            var lines = (await book.KitItemsAsync(TestContext.Current.CancellationToken)).Select(i => i.AsLine()).OfType<Line>().ToList();
+
+            Assert.Equal(["R-3", "R-9"], lines.Select(l => l.Code));
+            Assert.Equal(("3", "110", new DateOnly(2026, 4, 11)), (lines[0].MarkEvery.Written, lines[0].Usable.Written, Assert.Single(lines[0].Checks!).Day));
+            Assert.Null(lines[0].CorrectionOn(new DateOnly(2026, 8, 12)));
+            Assert.False(lines[1].CheckedIn(2026));
+            Assert.Single(await book.Changes.ToListAsync(), c => c.Subject == "kit");
         }
     }
 

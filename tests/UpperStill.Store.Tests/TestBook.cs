@@ -27,7 +27,7 @@ internal sealed class TestBook : IAsyncDisposable
         await book.Database.MigrateAsync();
         var scenario = DemoScenario.Load();
         book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow { Code = p.Code, Version = p.Version, Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme) }));
-        book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
+        book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
         book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Water = s.Station.WaterCode, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
         await book.SaveChangesAsync();
         return test;
@@ -57,7 +57,8 @@ internal sealed class TestBook : IAsyncDisposable
         var visits = await book.Visits.AsNoTracking().OrderBy(v => v.Visit).ToListAsync();
         var clarities = await book.Clarities.AsNoTracking().OrderBy(c => c.Visit).ToListAsync();
         var findings = await book.Findings.AsNoTracking().OrderBy(f => f.Visit).ThenBy(f => f.Ordinal).ToListAsync();
-        return string.Join('\n', [JsonSerializer.Serialize(visits), JsonSerializer.Serialize(clarities), JsonSerializer.Serialize(findings)]);
+        var levels = await book.Levels.AsNoTracking().OrderBy(l => l.Visit).ThenBy(l => l.Ordinal).ToListAsync();
+        return string.Join('\n', [JsonSerializer.Serialize(visits), JsonSerializer.Serialize(clarities), JsonSerializer.Serialize(findings), JsonSerializer.Serialize(levels)]);
     }
 
     public ValueTask DisposeAsync()

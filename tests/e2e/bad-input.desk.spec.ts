@@ -38,11 +38,11 @@ test('marks the wrong way round stop, and are swapped by one touch with both kep
   await person.answers('How deep is it here?', '102');
   await person.answers('Where was it lost?', '11 3');
   await person.answers('Where did you see it again?', '12 9');
-  await expect(page.getByRole('button', { name: 'On to the composite' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'On to leaving' })).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Swap them' }).click();
 
-  await expect(page.getByRole('button', { name: 'On to the composite' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'On to leaving' })).toBeVisible();
   await expect(person.figure('Clarity')).toContainText('12 ft 0 in');
   await page.getByText('Written so far (6)').click();
   await expect(page.locator('s', { hasText: 'Disc lost at 11 ft 3 in' })).toBeVisible();

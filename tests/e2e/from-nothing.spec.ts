@@ -23,8 +23,8 @@ const OUTLINE = JSON.stringify({
   ],
 });
 
-test('a coordinator sets up a new water from nothing, and its season is planned', async ({ page, empty }) => {
-  test.setTimeout(120_000);
+test('a coordinator goes from an empty instance to a packed outing', async ({ page, empty }) => {
+  test.setTimeout(150_000);
   await page.goto(empty.address);
   await expect(page.getByText('Nobody is in this group yet.')).toBeVisible();
 
@@ -37,9 +37,17 @@ test('a coordinator sets up a new water from nothing, and its season is planned'
 
   await page.getByRole('link', { name: 'Programmes' }).click();
   await page.getByRole('button', { name: 'Choose the first programme' }).click();
-  await page.getByRole('button', { name: 'Look and take Open-water cruise' }).click();
+  await page.getByRole('button', { name: 'Look and take Coastal pier' }).click();
   await page.getByRole('button', { name: 'Keep the programme' }).click();
   await expect(page.getByText('no station follows it yet')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Kit', exact: true }).click();
+  await page.getByRole('button', { name: 'Add an item' }).click();
+  await page.getByLabel('Code on its tag').fill('R-1');
+  await page.getByLabel('Name', { exact: true }).fill('Rope in metres');
+  await page.getByLabel('Line that can be let out').fill('30');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText('R-1 has never been taped.')).toBeVisible();
 
   await page.getByRole('link', { name: 'Waters and stations' }).click();
   await page.getByRole('button', { name: 'Set up the first water' }).click();
@@ -59,19 +67,39 @@ test('a coordinator sets up a new water from nothing, and its season is planned'
   await page.getByRole('button', { name: 'Add a station' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Deep Hole');
   await page.getByLabel('Known depth').fill('14.2');
+  await page.getByLabel('Line', { exact: true }).selectOption('R-1');
   await page.getByLabel('Latitude', { exact: true }).fill('-21.29');
   await page.getByLabel('Longitude', { exact: true }).fill('51.907');
   await page.getByRole('button', { name: 'Keep the station' }).click();
   await expect(page.getByText('-21.29, 51.907 lies outside Ember Mere; 51.907, -21.29 lies inside.')).toBeVisible();
   await page.getByRole('button', { name: 'Take 51.907, -21.29' }).click();
+  // A line of landmarks that is half filled is asked for, not dropped.
+  await page.getByText('Landmarks in line').click();
+  await page.getByRole('textbox', { name: 'Near mark', exact: true }).first().fill('boathouse');
+  await page.getByRole('button', { name: 'Keep the station' }).click();
+  await expect(page.getByRole('alert')).toContainText('A line of landmarks needs its near mark and its far mark.');
+  await page.getByRole('textbox', { name: 'Far mark', exact: true }).first().fill('chapel tower');
   await page.getByRole('button', { name: 'Keep the station' }).click();
   await expect(page.getByRole('heading', { name: 'EMB-1 Deep Hole' })).toBeVisible();
 
   await page.goto(`${empty.address}/season`);
   await expect(page.getByText('Ember Mere').first()).toBeVisible();
+  await page
+    .getByRole('link', { name: /^Prepare this outing/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Ember Mere: Deep Hole' })).toBeVisible();
+  await expect(page.getByText('R-1 has never been taped.')).toBeVisible();
+  await page.getByRole('link', { name: /^Labels/ }).click();
+  await expect(page.getByText('carbonate chemistry')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the outing' }).click();
+  await page.getByRole('button', { name: 'Pack for offline' }).click();
+  await expect(page.getByText('Packed on this device')).toBeVisible();
+  await expect(page.getByText(/1 station · Coastal pier version 1 · R-1, never taped/)).toBeVisible();
   await page.goto(empty.address);
   await expect(page.getByRole('heading', { name: 'Ember Mere, Deep Hole' })).toBeVisible();
   await page.getByRole('link', { name: 'Start a visit' }).click();
-  await page.getByRole('button', { name: 'Begin, sound first' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'On to the sounding' }).click();
   await expect(page.getByRole('textbox', { name: 'How deep is it here?' })).toBeVisible();
 });

@@ -55,6 +55,7 @@ function visit(next: () => number, context: unknown): unknown {
       programmeVersion: 1,
       observers: ['Asa', 'Bea'],
       line: next() < 0.8 ? 'R-3' : null,
+      ...(next() < 0.7 ? { due: ['clarity', 'profile', 'chlorophyll', 'phosphorus'].filter(() => next() < 0.7) } : {}),
     });
   }
   const clear = 8 + whole(10);
@@ -77,9 +78,107 @@ function visit(next: () => number, context: unknown): unknown {
       add('visit-closed', {});
     }
   }
+  if (next() < 0.8) {
+    restOf(next, whole, add, entries);
+  }
   return {
     entries: entries.flatMap((entry) => (next() < 0.2 ? [entry, entry] : [entry])).sort(() => next() - 0.5),
     context,
     reader: READERS[whole(3)],
   };
+}
+
+const RINSED = ['HAR-1-260812-C1', 'HAR-1-260812-C1R', 'HAR-1-260812-P1', 'PEL-1-260812-C1'];
+
+/** Head of the sheet, meter, levels, casts, bottles: as they come, slips among them. */
+function restOf(
+  next: () => number,
+  whole: (most: number) => number,
+  add: (kind: string, body: unknown, more?: object) => void,
+  entries: Record<string, unknown>[],
+): void {
+  const maybe = <Value>(value: Value): Value | undefined => (next() < 0.6 ? value : undefined);
+  add('conditions', {
+    people: maybe(1 + whole(3)),
+    anchored: maybe(next() < 0.8),
+    air: maybe({ written: String(10 + whole(60)), unit: next() < 0.7 ? '°C' : '°F' }),
+    water: maybe({ written: String(4 + whole(70)), unit: next() < 0.8 ? '°C' : '°F' }),
+    waterSteady: maybe(next() < 0.8),
+    waves: maybe(1 + whole(4)),
+    windMs: maybe(whole(100) / 8),
+    rain24Mm: maybe(whole(40)),
+    thunder: maybe(next() < 0.1),
+  });
+  add('fix', {
+    latitudeDeg: 51.9127 + next() / 1000,
+    longitudeDeg: -11.4419 + next() / 1000,
+    source: 'device',
+    accuracyM: whole(60),
+  });
+  if (next() < 0.7) {
+    add('meter-check', {
+      meter: 'M-1',
+      atEnd: next() < 0.2,
+      expected: { written: '100', unit: '%' },
+      read: { written: String(92 + whole(12)), unit: '%' },
+      display: maybe(next() < 0.8 ? 'mg/L' : '%'),
+      pressureKpa: maybe(96 + whole(9)),
+    });
+  }
+  let celsius = 14 + whole(120) / 10;
+  let oxygen = 6 + whole(50) / 10;
+  const logged = next() < 0.2;
+  if (logged) {
+    add('logged-cast', {
+      file: 'arm.csv',
+      sha256: 'a'.repeat(64),
+      bytes: 900,
+      rows: 120,
+      used: 60,
+      wayUp: next() < 0.1,
+      columns: { depth: 'Depth, m' },
+    });
+  }
+  const cast = logged ? entries.at(-1)?.id : undefined;
+  for (let depth = 1; depth < 4 + whole(40); depth += 1 + whole(3)) {
+    celsius -= next() * 1.4;
+    oxygen -= next() * 0.6 - 0.2;
+    const slip = next();
+    add('level', {
+      depth: { written: slip < 0.05 ? String(depth - 1) : String(depth), unit: next() < 0.8 ? 'ft' : 'm' },
+      temperature: maybe({ written: (slip > 0.95 ? celsius * 1.8 + 32 : celsius).toFixed(1), unit: '°C' }),
+      oxygen: maybe({ written: (slip > 0.8 ? oxygen * 10 : oxygen).toFixed(whole(3)), unit: next() < 0.9 ? 'mg/L' : '%' }),
+      conductivity: next() < 0.2 ? String(150 + whole(80)) : undefined,
+      salinity: next() < 0.1 ? (next() * 34).toFixed(1) : undefined,
+      settled: maybe(next() < 0.9),
+      ...(cast !== undefined && { from: 'logged', cast, rows: 1 + whole(9) }),
+    });
+  }
+  const levels = entries.filter(({ kind }) => kind === 'level').map(({ id }) => id);
+  if (levels.length > 0 && next() < 0.4) {
+    add('reread', {
+      levels: levels.slice(whole(levels.length)),
+      as: ['oxygen-percent', 'oxygen-mgl', 'oxygen-tenth', 'fahrenheit'][whole(4)],
+    });
+  }
+  if (next() < 0.5) {
+    add('composite-try', {
+      depth: { written: `${20 + whole(8)} 0`, unit: 'ft-in' },
+      fillPercent: whole(11) * 10,
+      raiseS: maybe(20 + whole(40)),
+    });
+    add('fill', {
+      sample: RINSED[whole(RINSED.length)],
+      type: next() < 0.8 ? 'chlorophyll-water' : 'phosphorus-dip',
+      from: next() < 0.8 ? 'composite' : 'lake',
+      to: next() < 0.8 ? 'as-asked' : 'less',
+      rinses: maybe(whole(3)),
+      drops: maybe(3 + whole(4)),
+    });
+  }
+  add('disc-conditions', {
+    side: maybe(next() < 0.8 ? 'shade' : 'sun'),
+    sunglasses: maybe(next() < 0.1),
+    lineAngleDeg: maybe(whole(50)),
+  });
 }

@@ -7,7 +7,12 @@ test('a whole visit by keyboard alone', async ({ page, server }) => {
   await page.getByRole('link', { name: 'Start a visit' }).first().focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Who reads the disc')).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: 'chlorophyll' })).toBeChecked();
+  await page.getByRole('checkbox', { name: 'chlorophyll' }).focus();
+  await page.keyboard.press('Space');
   await page.getByRole('textbox', { name: 'Observer' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'On to the sounding' })).toBeFocused();
   await page.keyboard.press('Enter');
 
   // Each box takes the keyboard by itself.
@@ -21,9 +26,67 @@ test('a whole visit by keyboard alone', async ({ page, server }) => {
     await page.keyboard.press('Enter');
   }
   await expect(person.figure('Clarity')).toContainText('12 ft 0 in');
-  for (const name of ['On to the composite', 'On to leaving', 'End the visit']) {
+  for (const name of ['On to leaving', 'End the visit']) {
     await expect(page.getByRole('button', { name })).toBeFocused();
     await page.keyboard.press('Enter');
   }
   await expect(page.getByRole('heading', { name: /^Clear to 12 ft 0 in/ })).toBeVisible();
+});
+
+test('a paper sheet with fifteen levels is typed in by keyboard alone, with few strokes', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens('sampler');
+  await page.goto(`${server.address}/start/HAR-2`);
+  await expect(page.getByRole('checkbox', { name: 'chlorophyll' })).toBeChecked();
+  await page.getByRole('checkbox', { name: 'chlorophyll' }).focus();
+
+  let strokes = 0;
+  const press = async (key: string) => {
+    strokes += 1;
+    await page.keyboard.press(key);
+  };
+  const type = async (text: string) => {
+    strokes += text.length;
+    await page.keyboard.type(text);
+  };
+  const enter = async (text: string) => {
+    await type(text);
+    await press('Enter');
+  };
+
+  await press('Space'); // no chlorophyll on this sheet
+  await page.getByRole('checkbox', { name: /paper sheet/ }).focus();
+  await press('Space');
+  await page.getByLabel('Time, 24 h').focus();
+  await enter('915');
+  await expect(page.getByRole('button', { name: 'On to the sounding' })).toBeFocused();
+  // Boxes that are radio buttons: Tab to the group, Space or an arrow.
+  await page.getByRole('radio', { name: '2', exact: true }).first().focus();
+  await press('Space');
+  await page.getByRole('button', { name: 'On to the sounding' }).focus();
+  await press('Enter');
+  await expect(person.question('How deep is it here?')).toBeFocused();
+  await enter('14.0');
+  await expect(person.question(/^Bea Okafor/)).toBeFocused();
+  await enter('3.2');
+  await expect(person.question(/^Tomas Reyl/)).toBeFocused();
+  await enter('3.4');
+  await expect(page.getByRole('button', { name: 'On to the profile' })).toBeFocused();
+  await press('Enter');
+  const depths = ['0.3', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12', '13', '13.5'];
+  for (const [i, depth] of depths.entries()) {
+    await expect(page.getByRole('textbox', { name: `Temperature at ${depth} m, °C`, exact: true })).toBeFocused();
+    await enter((21.6 - i * 0.9).toFixed(1));
+    await enter((8.6 - i * 0.4).toFixed(1));
+  }
+  await expect(page.getByRole('button', { name: 'On to leaving' })).toBeVisible();
+
+  // At two strokes a second 180 s are 360.
+  expect(strokes).toBeLessThan(360);
+  await expect(page.getByRole('status')).toHaveText('all sent', { timeout: 30_000 });
+  const sent = await server.get<{ kind: string; at: string }[]>(`/api/visits/${person.visit()}/entries`);
+  expect(sent.filter(({ kind }) => kind === 'level')).toHaveLength(15);
+  expect(new Set(sent.map(({ at }) => at.slice(0, 16)))).toEqual(new Set(['2026-08-12T09:15']));
+  const sheet = await page.evaluate(() => document.body.textContent);
+  expect(sheet).toContain('typed from a sheet');
 });

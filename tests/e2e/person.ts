@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import type { RealServer } from './server';
 import { signIn } from './session.mjs';
 
 /** What a person does with the interface, the same at the desk and on the boat. */
@@ -23,11 +24,56 @@ export class Person {
     });
   }
 
-  async starts(station: string): Promise<void> {
+  /** Casts off without a signal: the network cut and the server stopped, then a visit begun. */
+  async castsOff(server: RealServer, station: string, due: string[]): Promise<void> {
+    await this.opens('sampler');
+    await this.waitsForOffline();
+    await server.kill();
+    await this.page.context().setOffline(true);
     const row = this.page.getByRole('listitem').filter({ has: this.page.getByRole('heading', { name: station }) });
     await row.getByRole('link', { name: 'Start a visit' }).click();
-    await this.page.getByRole('button', { name: 'Begin, sound first' }).click();
+    await this.begins(due);
+  }
+
+  /** The signal comes back, and everything is sent. */
+  async comesBack(server: RealServer): Promise<void> {
+    await server.start();
+    await this.page.context().setOffline(false);
+    await expect(this.page.getByRole('status').first()).toHaveText('all sent', { timeout: 30_000 });
+  }
+
+  /** Begins a visit for the clarity alone, or for more, and goes on to the sounding. */
+  async starts(station: string, due: string[] = ['clarity']): Promise<void> {
+    const row = this.page.getByRole('listitem').filter({ has: this.page.getByRole('heading', { name: station }) });
+    await row.getByRole('link', { name: 'Start a visit' }).click();
+    await this.begins(due);
+    await this.page.getByRole('button', { name: 'On to the sounding' }).click();
     await expect(this.question('How deep is it here?')).toBeVisible();
+  }
+
+  /** From the page that asks what is to be done today. */
+  async begins(due: string[]): Promise<void> {
+    await expect(this.page.getByRole('button', { name: 'Begin' })).toBeEnabled();
+    for (const box of await this.page.getByRole('group', { name: 'To do today' }).getByRole('checkbox').all()) {
+      const name = ((await box.locator('..').textContent()) ?? '').trim();
+      await box.setChecked(due.includes(name));
+    }
+    await this.page.getByRole('button', { name: 'Begin' }).click();
+    await expect(this.page.getByRole('heading', { name: 'Arrive' })).toBeVisible();
+  }
+
+  /** To a step of the visit: by the runsheet at the desk, by what is left on the boat. */
+  async goes(step: string): Promise<void> {
+    const left = this.page.getByRole('button', { name: /^What’s left/ });
+    if (await left.isVisible()) {
+      await left.click();
+    }
+    await this.page.getByRole('button', { name: new RegExp(`^(done|next|to do|not done): ${step}`) }).click();
+  }
+
+  /** One of a few, by one touch. */
+  async picks(group: string | RegExp, option: string): Promise<void> {
+    await this.page.getByRole('group', { name: group }).getByText(option, { exact: true }).click();
   }
 
   question(text: string | RegExp) {
@@ -59,6 +105,51 @@ export class Person {
 
   figure(label: string) {
     return this.page.locator('dl > div').filter({ has: this.page.getByText(label, { exact: true }) });
+  }
+
+  /** One lowering of the composite sampler, and its bottles. */
+  async composes(fill: string, bottles: string[]): Promise<void> {
+    await this.picks('It came up', fill);
+    await this.page.getByRole('button', { name: 'Write it down' }).click();
+    for (const bottle of bottles) {
+      await this.page.getByRole('button', { name: `Fill ${bottle}`, exact: true }).click();
+      await this.picks(/^Rinsed, times/, '1');
+      await this.picks(/^Filled:/, 'as asked');
+      if (await this.page.getByRole('group', { name: /^Drops of/ }).isVisible()) {
+        await this.picks(/^Drops of/, '5');
+      }
+      await this.page.getByRole('button', { name: 'Filled, capped, into the cooler' }).click();
+      await expect(this.page.getByRole('button', { name: `Strike ${bottle} ✓` })).toBeVisible();
+    }
+  }
+
+  /** Levels of a profile, from the one that is asked for on: depth is the page’s. */
+  async reads(levels: [string, string][]): Promise<void> {
+    await expect(this.page.getByRole('textbox', { name: /^Temperature/ })).toBeVisible();
+    const boat = await this.page.getByRole('button', { name: '7', exact: true }).isVisible();
+    for (const [celsius, oxygen] of levels) {
+      const at = boat
+        ? await this.page.getByRole('form', { name: /^Level/ }).getAttribute('aria-label')
+        : await this.page.getByRole('textbox', { name: /^Temperature at/ }).getAttribute('aria-label');
+      if (boat) {
+        for (const key of celsius) {
+          await this.page.getByRole('button', { name: key === '.' ? 'point' : key, exact: true }).click();
+        }
+        await this.page.getByRole('button', { name: 'Next: oxygen' }).click();
+        for (const key of oxygen) {
+          await this.page.getByRole('button', { name: key === '.' ? 'point' : key, exact: true }).click();
+        }
+        await this.page.getByRole('button', { name: /^Write .* down$/ }).click();
+        await expect(this.page.getByRole('form', { name: at ?? '', exact: true })).toHaveCount(0);
+      } else {
+        await expect(this.page.getByRole('textbox', { name: /^Temperature at/ })).toBeFocused();
+        await this.page.keyboard.type(celsius);
+        await this.page.keyboard.press('Enter');
+        await this.page.keyboard.type(oxygen);
+        await this.page.keyboard.press('Enter');
+        await expect(this.page.getByRole('textbox', { name: at ?? '', exact: true })).toHaveCount(0);
+      }
+    }
   }
 
   async ends(): Promise<void> {

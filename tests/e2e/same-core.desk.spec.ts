@@ -3,7 +3,7 @@ import { expect, test } from './server';
 
 test('the server and the browser fold the same entries to the same bytes', async ({ page, server }) => {
   const { context } = await server.get<{ context: unknown }>('/api/stations/HAR-1');
-  const requests = visits(240, context).map((request) => JSON.stringify(request));
+  const requests = visits(300, context).map((request) => JSON.stringify(request));
   const byServer: string[] = [];
   for (const body of requests) {
     const answer = await fetch(`${server.address}/api/core/fold-visit`, {
@@ -31,5 +31,10 @@ test('the server and the browser fold the same entries to the same bytes', async
   expect(sheets.filter((sheet) => sheet.entries.some((entry: { struck: boolean }) => entry.struck)).length).toBeGreaterThan(60);
   expect(
     new Set(sheets.flatMap((sheet) => sheet.findings.map((finding: { code: string }) => finding.code))).size,
-  ).toBeGreaterThan(10);
+  ).toBeGreaterThan(30);
+  expect(
+    sheets.filter((sheet) =>
+      sheet.profile?.figures.some((figure: { key: string; value?: number }) => figure.key === 'thermocline' && figure.value),
+    ).length,
+  ).toBeGreaterThan(20);
 });

@@ -9,13 +9,19 @@ import { signIn } from './session.mjs';
 
 const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
 
+/** Below the range from which the system gives ports away by itself, so that nobody takes it before the server does. */
 async function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => done(port));
+  for (;;) {
+    const port = 15_000 + Math.floor(Math.random() * 15_000);
+    const free = await new Promise<boolean>((done) => {
+      const probe = createServer()
+        .once('error', () => done(false))
+        .listen(port, '127.0.0.1', () => probe.close(() => done(true)));
     });
-  });
+    if (free) {
+      return port;
+    }
+  }
 }
 
 /** The published server with the demo in a database of its own; can be killed and started again. */

@@ -32,7 +32,6 @@ test('one clarity reading, from the rope to the long record', async ({ page, ser
   await expect(page.getByRole('dialog')).toContainText('Poole & Atkins 1929');
   await page.keyboard.press('Escape');
 
-  await page.getByRole('button', { name: 'On to the composite' }).click();
   await page.getByRole('button', { name: 'On to leaving' }).click();
   const visit = person.visit();
   await person.ends();

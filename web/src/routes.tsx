@@ -25,6 +25,26 @@ const season = createRoute({
   path: '/season',
   component: lazyRouteComponent(() => import('./season/SeasonPage'), 'SeasonPage'),
 });
+const prepare = createRoute({
+  getParentRoute: () => root,
+  path: '/prepare',
+  component: lazyRouteComponent(() => import('./prepare/PreparePage'), 'PreparePage'),
+});
+const outing = createRoute({
+  getParentRoute: () => root,
+  path: '/prepare/$day/$water',
+  component: lazyRouteComponent(() => import('./prepare/OutingPage'), 'OutingPage'),
+});
+const labels = createRoute({
+  getParentRoute: () => root,
+  path: '/prepare/$day/$water/labels',
+  component: lazyRouteComponent(() => import('./prepare/LabelsPage'), 'LabelsPage'),
+});
+const sheets = createRoute({
+  getParentRoute: () => root,
+  path: '/prepare/$day/$water/sheets',
+  component: lazyRouteComponent(() => import('./prepare/SheetsPage'), 'SheetsPage'),
+});
 const setup = createRoute({
   getParentRoute: () => root,
   path: '/setup',
@@ -57,13 +77,18 @@ const setupLaboratory = createRoute({
   path: '/laboratory',
   component: lazyRouteComponent(() => import('./setup/LaboratoryPage'), 'LaboratoryPage'),
 });
+const setupKit = createRoute({
+  getParentRoute: () => setup,
+  path: '/kit',
+  component: lazyRouteComponent(() => import('./kit/KitPage'), 'KitPage'),
+});
 const setupPeople = createRoute({
   getParentRoute: () => setup,
   path: '/people',
   component: lazyRouteComponent(() => import('./people/PeoplePage'), 'PeoplePage'),
 });
 
-export const STEPS = ['sounding', 'clarity', 'composite', 'leave'] as const;
+export const STEPS = ['arrive', 'sounding', 'surface', 'clarity', 'profile', 'bottles', 'composite', 'leave'] as const;
 export type StepName = (typeof STEPS)[number];
 const welcome = createRoute({
   getParentRoute: () => root,
@@ -96,7 +121,11 @@ export const router = createRouter({
     record,
     welcome,
     season,
-    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupLaboratory, setupPeople]),
+    prepare,
+    outing,
+    labels,
+    sheets,
+    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupKit, setupLaboratory, setupPeople]),
   ]),
   defaultPreload: false,
 });

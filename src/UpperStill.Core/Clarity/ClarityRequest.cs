@@ -55,6 +55,7 @@ public sealed record ClarityReading(int Lowering, string? Observer, decimal Dept
 /// <param name="Censored">True where the disc was seen on the bottom: the clarity is greater than the value.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="Compared">The value beside the same month of earlier years.</param>
+/// <param name="AsReadText">Where the line's check corrects the reading: what the marks alone would have given.</param>
 public sealed record ClarityResult(
     IReadOnlyList<ClarityReading> Readings,
     int Needed,
@@ -65,7 +66,8 @@ public sealed record ClarityResult(
     string? Text = null,
     bool Censored = false,
     Working? Working = null,
-    MonthBand? Compared = null);
+    MonthBand? Compared = null,
+    string? AsReadText = null);
 
 /// <summary>The same month in earlier years.</summary>
 /// <param name="Month">1–12.</param>

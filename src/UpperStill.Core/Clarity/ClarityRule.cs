@@ -36,8 +36,12 @@ public static class ClarityRule
         var text = LengthText.Show(reported, request.Reader);
         return new ClarityResult(
             shown, needed, findings, Decimals.Published(mean), marks.Show(mean), Decimals.Published(reported.Metres), text,
-            Working: Show(request, marks, readings, mean, method, reported), Compared: band);
+            Working: Show(request, marks, readings, mean, method, reported), Compared: band, AsReadText: AsRead(request, marks, readings));
     }
+
+    // Beside a corrected clarity stands what the marks alone would have given: both numbers are kept.
+    private static string? AsRead(ClarityRequest request, ReadMarks marks, List<Lowering> readings) => marks.Correction is null ? null
+        : LengthText.Show(Rounding.Round(Combine([.. readings.Select(r => r with { DepthM = r.AsReadM })], marks).Mean, request.Settings.RoundTo), request.Reader);
 
     // Two midpoints further apart than a pair may be: a third is asked for, and then the median of them all stands.
     private static (decimal Mean, string Method) Combine(List<Lowering> readings, ReadMarks marks)
@@ -63,9 +67,15 @@ public static class ClarityRule
         ClarityRequest request, ReadMarks marks, List<Lowering> readings, decimal mean, string method, Length reported)
     {
         List<string> steps = [];
+        if (marks.Correction is { } correction)
+        {
+            steps.Add(correction.Words);
+            steps.AddRange(readings.SelectMany(r => r.Marks).Select(m => $"{LengthText.Write(m.Length)} by the marks is {Worked(m.Metres, marks)}"));
+        }
+
         foreach (var reading in readings)
         {
-            var parts = reading.Marks.Select(m => LengthText.Write(m.Length)).ToList();
+            var parts = reading.Marks.Select(m => marks.Correction is null ? LengthText.Write(m.Length) : marks.Show(m.Metres)).ToList();
             steps.Add(parts.Count == 1
                 ? $"Reading {reading.Number}: {parts[0]}{InMetres(reading.DepthM!.Value, marks)}"
                 : $"Reading {reading.Number}: ({string.Join(" + ", parts)}) / {parts.Count} = {Worked(reading.DepthM!.Value, marks)}");

@@ -1,4 +1,5 @@
 using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
@@ -6,11 +7,17 @@ using UpperStill.Core.Workings;
 namespace UpperStill.Core.Clarity;
 
 /// <summary>A mark that could be read.</summary>
-internal sealed record ReadMark(DiscMark Mark, Length Length);
+/// <param name="Mark">As it was written.</param>
+/// <param name="Length">By the marks of the line.</param>
+/// <param name="Metres">True length, m: corrected by the line's check where it needs it.</param>
+internal sealed record ReadMark(DiscMark Mark, Length Length, decimal Metres);
 
 /// <summary>One lowering: its marks, and its depth once all marks of the school are there.</summary>
 internal sealed record Lowering(int Number, string? Observer, IReadOnlyList<ReadMark> Marks, decimal? DepthM)
 {
+    /// <summary>The depth by the marks alone, m.</summary>
+    internal decimal AsReadM => Marks.Sum(m => m.Length.Metres) / Marks.Count;
+
     internal IReadOnlyList<Guid> Entries => [.. Marks.Select(m => m.Mark.Entry).OfType<Guid>()];
 
     internal Length? At(DiscEvent seen) => Marks.FirstOrDefault(m => m.Mark.Event == seen)?.Length;
@@ -26,6 +33,7 @@ internal sealed class ReadMarks
         this.request = request;
         Limits = request.Checks ?? new CheckLimits();
         Sounding = request.Sounding?.Read().Length;
+        Correction = request.Line?.CorrectionOn(request.Day ?? DateOnly.MaxValue);
         List<ReadMark> read = [];
         foreach (var mark in request.Marks)
         {
@@ -33,7 +41,7 @@ internal sealed class ReadMarks
             Add(finding, mark);
             if (length is { } value)
             {
-                read.Add(new ReadMark(mark, value));
+                read.Add(new ReadMark(mark, value, Correction?.TrueM(value.Metres) ?? value.Metres));
                 Add(FinerThanTheLine(value), mark);
             }
         }
@@ -51,6 +59,9 @@ internal sealed class ReadMarks
     internal Length? Sounding { get; }
 
     internal LengthUnit Native { get; }
+
+    /// <summary>What the line's check corrects readings by; null where they stand as read.</summary>
+    internal LineCorrection? Correction { get; }
 
     internal IReadOnlyList<Lowering> Lowerings { get; }
 
@@ -86,7 +97,7 @@ internal sealed class ReadMarks
 
         var whole = used.Count == wanted.Count;
         return new Lowering(
-            number, marks[0].Mark.Observer, used, whole ? used.Sum(m => m.Length.Metres) / used.Count : null);
+            number, marks[0].Mark.Observer, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
     }
 
     private Finding? FinerThanTheLine(Length length) =>

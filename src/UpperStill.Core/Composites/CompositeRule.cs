@@ -12,13 +12,15 @@ namespace UpperStill.Core.Composites;
 /// <param name="Sounding">Today's sounding as read; null before it.</param>
 /// <param name="Line">The line that will be marked; null where it is not known.</param>
 /// <param name="Reader">Unit for the words.</param>
+/// <param name="Day">Local day, which says which check of the line holds.</param>
 public sealed record CompositeRequest(
     CompositeSettings Settings,
     decimal? ClarityMeanM = null,
     bool ClarityCensored = false,
     WrittenLength? Sounding = null,
     Line? Line = null,
-    ReaderUnit Reader = ReaderUnit.AsRead);
+    ReaderUnit Reader = ReaderUnit.AsRead,
+    DateOnly? Day = null);
 
 /// <summary>The depth to which a composite is taken.</summary>
 /// <param name="Findings">What stands in the way.</param>
@@ -28,8 +30,9 @@ public sealed record CompositeRequest(
 /// <param name="LimitM">Sounding less the clearance, m.</param>
 /// <param name="LimitText">The same for the reader.</param>
 /// <param name="TargetM">Depth asked for, m; null while it cannot be worked out.</param>
-/// <param name="MarkM">The nearest mark of the line, m: the depth to mark.</param>
-/// <param name="Text">The depth to mark, for the reader.</param>
+/// <param name="MarkM">True depth of the nearest mark of the line, m.</param>
+/// <param name="Text">The depth to mark, as the line says it, for the reader.</param>
+/// <param name="Mark">The same as it is written down from the line.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="How">The work in short lines.</param>
 /// <param name="Casts">Depths of the whole-metre bottles, deepest first, where bottles are pooled; m.</param>
@@ -44,6 +47,7 @@ public sealed record CompositeResult(
     decimal? TargetM = null,
     decimal? MarkM = null,
     string? Text = null,
+    WrittenLength? Mark = null,
     Working? Working = null,
     IReadOnlyList<int>? Casts = null);
 
@@ -85,10 +89,12 @@ public static class CompositeRule
         private readonly CompositeRequest request;
         private readonly LengthUnit native;
         private readonly Length? clearance;
+        private readonly LineCorrection? correction;
 
         internal Arithmetic(CompositeRequest request)
         {
             this.request = request;
+            correction = request.Line?.CorrectionOn(request.Day ?? DateOnly.MaxValue);
             Sounding = request.Sounding?.Read().Length;
             clearance = request.Settings.Clearance.Read().Length;
             native = request.Line?.Unit ?? clearance?.Unit ?? Sounding?.Unit ?? LengthUnit.Metre;
@@ -150,12 +156,18 @@ public static class CompositeRule
                     : $"{LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = {Show(target)} = {Metres(target)}",
             };
             var casts = Casts(target, steps);
-            var depth = ToTheLine(target, limit, steps, findings);
+            if (correction is not null)
+            {
+                steps.Add($"{correction.Words}: {Show(target)} of depth is {Show(ByMarks(target))} by the marks");
+            }
+
+            var mark = ToTheLine(ByMarks(target), ByMarks(limit), steps, findings);
             return Result(findings) with
             {
                 TargetM = Publish(target),
-                MarkM = Publish(depth),
-                Text = Show(depth),
+                MarkM = Publish(correction?.TrueM(mark) ?? mark),
+                Text = Show(mark),
+                Mark = LengthText.Mark(mark, native),
                 Casts = casts,
                 Working = new Working(
                     "Depth to mark for the composite", [.. Inputs()], steps, Rule(),
@@ -173,6 +185,9 @@ public static class CompositeRule
                     "Any depth would stir mud.", "No composite here today; say so on leaving."));
         }
 
+        // What the line's marks say at a true depth.
+        private decimal ByMarks(decimal depth) => correction?.MarkM(depth) ?? depth;
+
         private decimal ToTheLine(decimal target, decimal limit, List<string> steps, List<Finding> findings)
         {
             if (request.Line?.UsableM is { } usable && target > usable)
@@ -189,10 +204,7 @@ public static class CompositeRule
                 return target;
             }
 
-            // A tie, or a mark past the clearance, goes to the shallower mark.
-            var below = decimal.Floor(Settle(target / every)) * every;
-            var mark = target - below <= below + every - target || below + every > limit ? below : below + every;
-            if (mark <= 0)
+            if (NearestMark.Of(target, limit, every) is not { } mark)
             {
                 steps.Add($"Above the first mark of {request.Line.Code}: measure it with a rule");
                 return target;
@@ -247,8 +259,5 @@ public static class CompositeRule
         private static string Metres(decimal metres) => $"{Decimals.Text(Decimals.Published(metres))} m";
 
         private static decimal? Publish(decimal? metres) => metres is { } m ? Decimals.Published(m) : null;
-
-        // A quotient that should be whole must not fall to the mark above for its last digit.
-        private static decimal Settle(decimal quotient) => decimal.Round(quotient, 18, MidpointRounding.AwayFromZero);
     }
 }

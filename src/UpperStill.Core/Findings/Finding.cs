@@ -35,6 +35,12 @@ public enum Beside
     /// <summary>The composite's depth.</summary>
     [JsonStringEnumMemberName("composite")] Composite,
 
+    /// <summary>The profile, or one level of it.</summary>
+    [JsonStringEnumMemberName("profile")] Profile,
+
+    /// <summary>The bottles at a depth.</summary>
+    [JsonStringEnumMemberName("bottles")] Bottles,
+
     /// <summary>Leaving the station.</summary>
     [JsonStringEnumMemberName("leaving")] Leaving,
 }
@@ -60,6 +66,9 @@ public sealed record Finding(
 
     /// <summary>A finding kept for the reader.</summary>
     public static Finding Note(string code, string seen, string why, string act) => Of(code, FindingLevel.Note, seen, why, act);
+
+    /// <summary>The same finding, beside a part of the page and about these entries.</summary>
+    internal Finding On(Beside beside, params IEnumerable<Guid> about) => this with { Beside = beside, About = [.. about] };
 
     private static Finding Of(string code, FindingLevel level, string seen, string why, string act) => new(code, level, seen, why, act, Beside.Entry, [], false);
 }

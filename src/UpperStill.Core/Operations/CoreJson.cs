@@ -1,10 +1,13 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using UpperStill.Core.Arrival;
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
-using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
@@ -16,36 +19,77 @@ namespace UpperStill.Core.Operations;
     JsonSerializerDefaults.General,
     PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
     RespectRequiredConstructorParameters = true)]
+// Answers are only ever written: without the means to read them a third of the payload is saved. A type that is both asked and
+// answered with stands in the second list by itself, or it could not be read.
+[JsonSerializable(typeof(FieldSheet), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ClarityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(CompositeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ClarityYearsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(MonthHistoryResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(LengthResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ResectionResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(TransitResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(OxygenResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ProfileResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(BottleDepthResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SettlingResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(OpenProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ColourResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(EntryRefusal), GenerationMode = JsonSourceGenerationMode.Serialization)]
+
+[JsonSerializable(typeof(ClarityPoint))]
+[JsonSerializable(typeof(Gear))]
+[JsonSerializable(typeof(ProfileLevel))]
+[JsonSerializable(typeof(AreaAtDepth))]
+[JsonSerializable(typeof(WrittenLength))]
+[JsonSerializable(typeof(WrittenTemperature))]
+[JsonSerializable(typeof(WrittenOxygen))]
+[JsonSerializable(typeof(LineCheck))]
+[JsonSerializable(typeof(TapedMark))]
+[JsonSerializable(typeof(Position))]
 [JsonSerializable(typeof(FoldRequest))]
-[JsonSerializable(typeof(FieldSheet))]
+[JsonSerializable(typeof(IReadOnlyList<Entry>))]
 [JsonSerializable(typeof(Entry))]
 [JsonSerializable(typeof(Line))]
 [JsonSerializable(typeof(Station))]
 [JsonSerializable(typeof(Programme))]
 [JsonSerializable(typeof(VisitContext))]
-[JsonSerializable(typeof(Finding))]
 [JsonSerializable(typeof(ClarityRequest))]
-[JsonSerializable(typeof(ClarityResult))]
 [JsonSerializable(typeof(CompositeRequest))]
-[JsonSerializable(typeof(CompositeResult))]
 [JsonSerializable(typeof(ClarityYearsRequest))]
-[JsonSerializable(typeof(ClarityYearsResult))]
 [JsonSerializable(typeof(MonthHistoryRequest))]
-[JsonSerializable(typeof(MonthHistoryResult))]
 [JsonSerializable(typeof(LengthRequest))]
-[JsonSerializable(typeof(LengthResult))]
 [JsonSerializable(typeof(ResectionRequest))]
-[JsonSerializable(typeof(ResectionResult))]
 [JsonSerializable(typeof(TransitRequest))]
-[JsonSerializable(typeof(TransitResult))]
+[JsonSerializable(typeof(OxygenRequest))]
 [JsonSerializable(typeof(VisitStartedBody))]
 [JsonSerializable(typeof(SoundingBody))]
 [JsonSerializable(typeof(DiscMarkBody))]
 [JsonSerializable(typeof(DiscOutcomeBody))]
+[JsonSerializable(typeof(FixBody))]
+[JsonSerializable(typeof(LandmarksBody))]
+[JsonSerializable(typeof(ConditionsBody))]
+[JsonSerializable(typeof(DiscConditionsBody))]
+[JsonSerializable(typeof(ColourBody))]
+[JsonSerializable(typeof(OpinionBody))]
+[JsonSerializable(typeof(MeterCheckBody))]
+[JsonSerializable(typeof(LevelBody))]
+[JsonSerializable(typeof(RereadBody))]
+[JsonSerializable(typeof(BottleDepthBody))]
+[JsonSerializable(typeof(CastBody))]
+[JsonSerializable(typeof(FillBody))]
+[JsonSerializable(typeof(CompositeTryBody))]
+[JsonSerializable(typeof(StepSkippedBody))]
+[JsonSerializable(typeof(AboardBody))]
 [JsonSerializable(typeof(TakenBody))]
+[JsonSerializable(typeof(OpenProtocolsRequest))]
+[JsonSerializable(typeof(SettlingRequest))]
+[JsonSerializable(typeof(LoggedCastBody))]
+[JsonSerializable(typeof(ProfileRequest))]
+[JsonSerializable(typeof(BottleDepthRequest))]
 [JsonSerializable(typeof(KeptBody))]
 [JsonSerializable(typeof(EmptyBody))]
-[JsonSerializable(typeof(EntryRefusal))]
 public sealed partial class CoreJson : JsonSerializerContext;

@@ -1,6 +1,10 @@
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 
@@ -33,6 +37,24 @@ public static class OperationTable
         new Operation<TransitRequest, TransitResult>(
             "transit-crossing", "Works out where two pairs of landmarks in line cross, and at what angle.",
             CoreJson.Default.TransitRequest, CoreJson.Default.TransitResult, TransitCrossing.Work),
+        new Operation<OxygenRequest, OxygenResult>(
+            "oxygen", "Turns an oxygen reading in mg/L into per cent of saturation at the station, or back, with its working, and says what looks like another unit.",
+            CoreJson.Default.OxygenRequest, CoreJson.Default.OxygenResult, OxygenRule.Work),
+        new Operation<ProfileRequest, ProfileResult>(
+            "profile", "Works out what a profile says: thermocline by both schools, mixed layer, where oxygen ends, stability and means by volume.",
+            CoreJson.Default.ProfileRequest, CoreJson.Default.ProfileResult, ProfileRule.Work),
+        new Operation<SettlingRequest, SettlingResult>(
+            "settling", "Says whether a probe has settled at its depth, or what still moves.",
+            CoreJson.Default.SettlingRequest, CoreJson.Default.SettlingResult, Settling.Work),
+        new Operation<BottleDepthRequest, BottleDepthResult>(
+            "bottle-depth", "Works out how deep a bottle is closed by the programme’s school, kept off the bottom, to the nearest mark of the line.",
+            CoreJson.Default.BottleDepthRequest, CoreJson.Default.BottleDepthResult, BottleDepthRule.Work),
+        new Operation<OpenProtocolsRequest, OpenProtocolsResult>(
+            "open-protocols", "Says which protocols of a programme are open on a day, to propose what a visit takes.",
+            CoreJson.Default.OpenProtocolsRequest, CoreJson.Default.OpenProtocolsResult, OpenProtocols.Work),
+        new Operation<ColourBody, ColourResult>(
+            "colour", "Says a colour of the water in words, with the chart from blue-green to brown that it is compared with.",
+            CoreJson.Default.ColourBody, CoreJson.Default.ColourResult, ColourChart.Work),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),

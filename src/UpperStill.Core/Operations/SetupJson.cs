@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using UpperStill.Core.Kit;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Seasons;
@@ -16,5 +17,5 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(Water))]
 [JsonSerializable(typeof(IReadOnlyList<Grant>))]
 [JsonSerializable(typeof(Laboratory))]
-[JsonSerializable(typeof(SeasonPlan))]
+[JsonSerializable(typeof(KitItem))]
 public sealed partial class SetupJson : JsonSerializerContext;

@@ -4,7 +4,8 @@ namespace UpperStill.Core.Places;
 /// <param name="Name">What it is, for example <c>chapel tower</c>.</param>
 /// <param name="LatitudeDeg">Decimal degrees; null where it is not charted.</param>
 /// <param name="LongitudeDeg">Decimal degrees; null where it is not charted.</param>
-public sealed record Landmark(string Name, double? LatitudeDeg = null, double? LongitudeDeg = null)
+/// <param name="Photo">A photograph of it as it is seen from the station.</param>
+public sealed record Landmark(string Name, double? LatitudeDeg = null, double? LongitudeDeg = null, Guid? Photo = null)
 {
     /// <summary>Where it stands; null where it is not charted.</summary>
     internal Position? At => LatitudeDeg is { } latitude && LongitudeDeg is { } longitude ? new Position(latitude, longitude) : null;

@@ -17,7 +17,7 @@ public static class StationCheck
         ArgumentNullException.ThrowIfNull(station);
         ArgumentNullException.ThrowIfNull(water);
         ArgumentNullException.ThrowIfNull(others);
-        return [.. Names(station), .. Place(station, water, others), .. Marks(station)];
+        return [.. Names(station, others), .. Place(station, water, others), .. Marks(station)];
     }
 
     /// <summary>The same numbers read another way, where only that lies inside the outline: swapped, or a sign lost.</summary>
@@ -28,19 +28,26 @@ public static class StationCheck
             return null;
         }
 
-        Position[] readings =
-        [
-            new(at.LongitudeDeg, at.LatitudeDeg), new(at.LatitudeDeg, -at.LongitudeDeg), new(-at.LatitudeDeg, at.LongitudeDeg), new(-at.LatitudeDeg, -at.LongitudeDeg),
-            new(at.LongitudeDeg, -at.LatitudeDeg), new(-at.LongitudeDeg, at.LatitudeDeg), new(-at.LongitudeDeg, -at.LatitudeDeg),
-        ];
-        return readings.Where(r => Shape.InRange(r) && Shape.Holds(outline, r)).Select(r => (Position?)r).FirstOrDefault();
+        return ReadOtherwise(at).Where(r => Shape.Holds(outline, r)).Select(r => (Position?)r).FirstOrDefault();
     }
 
-    private static IEnumerable<FieldFinding> Names(Station station)
+    /// <summary>The same numbers with latitude and longitude swapped, or a sign lost, where they are positions.</summary>
+    internal static IEnumerable<Position> ReadOtherwise(Position at) => new Position[]
+    {
+        new(at.LongitudeDeg, at.LatitudeDeg), new(at.LatitudeDeg, -at.LongitudeDeg), new(-at.LatitudeDeg, at.LongitudeDeg), new(-at.LatitudeDeg, -at.LongitudeDeg),
+        new(at.LongitudeDeg, -at.LatitudeDeg), new(-at.LongitudeDeg, at.LatitudeDeg), new(-at.LongitudeDeg, -at.LatitudeDeg),
+    }.Where(Shape.InRange);
+
+    private static IEnumerable<FieldFinding> Names(Station station, IReadOnlyList<Station> others)
     {
         if (!Codes.IsCode(station.Code))
         {
             yield return Finding.Stop("code-format", $"“{station.Code}” cannot be a code.", "It stands on labels and in addresses.", "Use letters, digits and -, at most 40, for example HAR-1.").At("code");
+        }
+
+        if (others.FirstOrDefault(o => string.Equals(o.Code, station.Code, StringComparison.OrdinalIgnoreCase)) is { } used)
+        {
+            yield return Finding.Stop("code-used", $"{used.Code} is {used.Name} on {used.Water}.", "Two stations would share one record.", "Choose another code.").At("code");
         }
 
         if (string.IsNullOrWhiteSpace(station.Name))
@@ -128,6 +135,6 @@ public static class StationCheck
         return distance > Math.Max(50, 2 * (double)station.RadiusM) ? distance.ToString("F0", CultureInfo.InvariantCulture) + " m" : null;
     }
 
-    private static string Words(Position at) =>
+    internal static string Words(Position at) =>
         string.Create(CultureInfo.InvariantCulture, $"{Math.Round(at.LatitudeDeg, 5)}, {Math.Round(at.LongitudeDeg, 5)}");
 }

@@ -13,9 +13,25 @@ namespace UpperStill.Core.Programmes;
 /// <param name="Summary">How a season is summed up.</param>
 /// <param name="Checks">The limits of the checks at the moment of entry.</param>
 /// <param name="Season">What is due when; null where no season is planned.</param>
+/// <param name="Schools">Schools of <see cref="SchoolBook"/> that differ from the usual, by setting.</param>
+/// <param name="Limits">Limits of <see cref="LimitBook"/> that differ from the usual, by setting.</param>
 public sealed record Programme(
     string Code, int Version, string Name, HoursWindow Hours, ClaritySettings Clarity, CompositeSettings Composite, SummarySettings Summary, CheckLimits Checks,
-    IReadOnlyList<ProtocolPlan>? Season = null);
+    IReadOnlyList<ProtocolPlan>? Season = null, IReadOnlyDictionary<string, string>? Schools = null, IReadOnlyDictionary<string, decimal>? Limits = null)
+{
+    /// <summary>True where a way other than the usual one is chosen, and it is this one.</summary>
+    internal bool Chooses(string setting, string option) => Schools is not null && Schools.TryGetValue(setting, out var chosen) && chosen == option;
+
+    /// <summary>The school chosen for a setting, or the usual one.</summary>
+    /// <exception cref="ArgumentException">No school has that setting.</exception>
+    public string SchoolOf(string setting) =>
+        Schools?.GetValueOrDefault(setting) ?? SchoolBook.Find(setting)?.Usual ?? throw new ArgumentException($"No school is called {setting}.", nameof(setting));
+
+    /// <summary>The number chosen for a limit, or the usual one.</summary>
+    /// <exception cref="ArgumentException">No limit has that setting.</exception>
+    public decimal LimitOf(string setting) =>
+        Limits is not null && Limits.TryGetValue(setting, out var chosen) ? chosen : LimitBook.Find(setting)?.Usual ?? throw new ArgumentException($"No limit is called {setting}.", nameof(setting));
+}
 
 /// <summary>A window of local time.</summary>
 /// <param name="From">First minute.</param>

@@ -2,6 +2,8 @@ using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Places;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Programmes;
@@ -13,7 +15,7 @@ public static class ProgrammeCheck
     public static IReadOnlyList<FieldFinding> Findings(Programme programme)
     {
         ArgumentNullException.ThrowIfNull(programme);
-        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(SeasonCheck.Findings).Select(f => f.At("season")), .. Twice(programme)];
+        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(SeasonCheck.Findings).Select(f => f.At("season")), .. Twice(programme), .. Bottles(programme), .. Chosen(programme)];
     }
 
     /// <summary>
@@ -63,7 +65,16 @@ public static class ProgrammeCheck
         {
             yield return "the hours: light differs through the day";
         }
+
+        foreach (var school in SchoolBook.All.Where(s => s.Breaks && before.SchoolOf(s.Setting) != after.SchoolOf(s.Setting)))
+        {
+            yield return $"{Lower(school.Matter)}: it was “{Words(school, before)}”, it would be “{Words(school, after)}”";
+        }
     }
+
+    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
+
+    private static string Words(School school, Programme programme) => school.Options.FirstOrDefault(o => o.Code == programme.SchoolOf(school.Setting))?.Words ?? programme.SchoolOf(school.Setting);
 
     private static IEnumerable<FieldFinding> Names(Programme programme)
     {
@@ -110,6 +121,39 @@ public static class ProgrammeCheck
             yield return Finding.Stop("summary-range", "The season’s statistic has no window, or no least count.", "Years could not be compared.", "Choose months from 1 to 12 and at least one reading.").At("summary");
         }
     }
+
+    private static IEnumerable<FieldFinding> Chosen(Programme programme)
+    {
+        foreach (var (setting, option) in programme.Schools ?? new Dictionary<string, string>())
+        {
+            if (SchoolBook.Find(setting) is not { } school)
+            {
+                yield return Finding.Stop("setting-unknown", $"“{setting}” is no school.", "It would be kept and never followed.", "Take it out, or write its name as in the list of schools.").At("schools");
+            }
+            else if (school.Options.All(o => o.Code != option))
+            {
+                yield return Finding.Stop("option-unknown", $"“{option}” is no way of {setting}.", "Nobody could follow it.", $"Choose one of {string.Join(", ", school.Options.Select(o => o.Code))}.").At("schools");
+            }
+        }
+
+        foreach (var (setting, value) in programme.Limits ?? new Dictionary<string, decimal>())
+        {
+            if (LimitBook.Find(setting) is not { } limit)
+            {
+                yield return Finding.Stop("setting-unknown", $"“{setting}” is no limit.", "It would be kept and never asked.", "Take it out, or write its name as in the list of limits.").At("limits");
+            }
+            else if (value < limit.Least || value > limit.Greatest)
+            {
+                yield return Finding.Stop("limit-range", $"{limit.Words}: {Decimals.Text(value)} {limit.Unit}".TrimEnd() + ".", "Beyond reason it would ask always or never.", $"From {Decimals.Text(limit.Least)} to {Decimals.Text(limit.Greatest)}.").At("limits");
+            }
+        }
+    }
+
+    private static IEnumerable<FieldFinding> Bottles(Programme programme) =>
+        (programme.Season ?? []).SelectMany(p => p.Bottles ?? []).Where(b => SampleTypes.Find(b.Type) is null || b.Replicates is < 0 or > 9)
+            .Select(b => SampleTypes.Find(b.Type) is null
+                ? Finding.Stop("sample-unknown", $"“{b.Type}” is no sample.", "No label could be printed for it.", "Choose one of the list.").At("season")
+                : Finding.Stop("replicates-range", $"{b.Replicates} replicates are asked.", "They are counted, packed and labelled.", "Choose 0 to 9.").At("season"));
 
     private static IEnumerable<FieldFinding> Twice(Programme programme) =>
         (programme.Season ?? []).Where(p => p.Rhythm != Rhythm.Once).GroupBy(p => p.Protocol).Where(g => g.Count() > 1)

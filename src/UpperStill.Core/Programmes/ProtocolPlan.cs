@@ -46,6 +46,29 @@ public readonly record struct DayOfYear(int Month, int Day)
     public DateOnly In(int year) => new(year, Month, Math.Min(Day, DateTime.DaysInMonth(year, Month)));
 }
 
+/// <summary>Where in the water a sample comes from.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SampleFrom>))]
+public enum SampleFrom
+{
+    /// <summary>The composite through the lit layer.</summary>
+    [JsonStringEnumMemberName("composite")] Composite,
+
+    /// <summary>The surface, by the programme's school.</summary>
+    [JsonStringEnumMemberName("surface")] Surface,
+
+    /// <summary>Deep, by the programme's school.</summary>
+    [JsonStringEnumMemberName("deep")] Deep,
+
+    /// <summary>One from each thermal layer: three.</summary>
+    [JsonStringEnumMemberName("layers")] Layers,
+}
+
+/// <summary>Bottles of one sort that a protocol fills.</summary>
+/// <param name="Type">The sample type's code.</param>
+/// <param name="From">Where the water comes from.</param>
+/// <param name="Replicates">Further bottles of the same water.</param>
+public sealed record BottlePlan(string Type, SampleFrom From, int Replicates = 0);
+
 /// <summary>When a protocol is due through the season, and what binds its days.</summary>
 /// <param name="Protocol">What is taken.</param>
 /// <param name="Rhythm">What sets the days.</param>
@@ -58,6 +81,7 @@ public readonly record struct DayOfYear(int Month, int Day)
 /// <param name="HoldHours">Hours within which the water must be at the lab; null where nothing goes there fresh.</param>
 /// <param name="TurnIn">True where it is frozen and handed in on a turn-in date.</param>
 /// <param name="DaysAfterIceOut">For the rhythm once: its day counts from the observed ice-out, where one is known.</param>
+/// <param name="Bottles">The bottles it fills; null for the usual ones of the protocol.</param>
 public sealed record ProtocolPlan(
     Protocol Protocol,
     Rhythm Rhythm,
@@ -69,4 +93,5 @@ public sealed record ProtocolPlan(
     int Least = 0,
     int? HoldHours = null,
     bool TurnIn = false,
-    int? DaysAfterIceOut = null);
+    int? DaysAfterIceOut = null,
+    IReadOnlyList<BottlePlan>? Bottles = null);

@@ -48,6 +48,20 @@ public static class LengthText
     public static string Show(decimal metres, LengthUnit native, ReaderUnit reader) =>
         Converted(metres, reader == ReaderUnit.AsRead ? (Length.IsFootBased(native) ? ReaderUnit.Feet : ReaderUnit.Metres) : reader);
 
+    /// <summary>A mark of a line as somebody would write it down from it, in the line's own unit: 24 ft is <c>24 0</c>.</summary>
+    /// <param name="metres">By the line's marks, m.</param>
+    /// <param name="unit">The unit of the line.</param>
+    public static WrittenLength Mark(decimal metres, LengthUnit unit)
+    {
+        if (!Length.IsFootBased(unit))
+        {
+            return new WrittenLength(Trim(Decimals.Fixed(metres, 2)), LengthUnit.Metre);
+        }
+
+        var inches = Decimals.RoundTo(metres / Length.MetresPerInch, 0.5m);
+        return new WrittenLength($"{Decimals.Text(decimal.Truncate(inches / 12))} {Decimals.Text(inches % 12)}", LengthUnit.FootInch);
+    }
+
     private static string Converted(decimal metres, ReaderUnit reader) => reader == ReaderUnit.Feet
         ? FeetAndInches(Decimals.RoundTo(metres / Length.MetresPerInch, 0.5m))
         : $"{Trim(Decimals.Fixed(metres, 2))} m";

@@ -49,7 +49,9 @@ internal sealed class DayRules
             openForBase[day] = open[day] && Base is { } rhythm && InWindow(rhythm, day) && Reaches(date, rhythm);
             var active = ActiveOn(day);
             openForMonthly[day] = open[day] && active.Count > 0 && active.All(p => Reaches(date, p));
-            cost[day] = CostOf(date);
+            cost[day] = (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
+                + (passes.Contains(date) ? Welcome : 0)
+                + (shared.Contains(date) ? Welcome : 0);
             months[day] = date.Month;
         }
     }
@@ -66,7 +68,10 @@ internal sealed class DayRules
     /// <summary>Fewest days between two monthly samplings.</summary>
     internal int MonthlyGap { get; }
 
-    internal int Today => IndexOf(request.Today);
+    internal int Today => IndexOf(TodayThere);
+
+    /// <summary>The day at the station.</summary>
+    internal DateOnly TodayThere => station.Today ?? request.Today;
 
     internal DateOnly Date(int day) => First.AddDays(day);
 
@@ -89,25 +94,17 @@ internal sealed class DayRules
     /// <summary>May the monthly sampling fall here: every protocol of that month in its window, the lab reached in time.</summary>
     internal bool OpenForMonthly(int day) => day >= 0 && day < Days && openForMonthly[day];
 
-    /// <summary>The time to set out for the lab, for the strictest of these protocols; null where none goes there fresh.</summary>
-    internal DateTime? LeaveBy(int day, IEnumerable<Protocol> protocols)
+    /// <summary>The first hour of collection from which the lab is reached by the strictest of these protocols, and when to set out; null where none goes there fresh.</summary>
+    internal (DateTime Collect, DateTime LeaveBy)? ForLab(int day, IEnumerable<Protocol> protocols)
     {
-        var holds = station.Protocols.Where(p => p.HoldHours is not null && protocols.Contains(p.Protocol)).Select(p => p.HoldHours!.Value).ToList();
-        return holds.Count == 0 || request.Laboratory is not { } laboratory ? null : Times(Date(day)).Select(t => laboratory.LeaveBy(t, holds.Min())).FirstOrDefault(t => t is not null);
+        var hold = station.Protocols.Where(p => protocols.Contains(p.Protocol)).Min(p => p.HoldHours);
+        return hold is { } hours && request.Laboratory is { } laboratory
+            ? Times(Date(day)).Select(t => (t, LeaveBy: laboratory.LeaveBy(t, hours, station.Zone))).Where(t => t.LeaveBy is not null).Select(t => ((DateTime, DateTime)?)(t.t, t.LeaveBy!.Value)).FirstOrDefault()
+            : null;
     }
 
-    /// <summary>The first hour of collection from which the lab is reached; null where any hour of the window will do.</summary>
-    internal TimeOnly? CollectFrom(int day, IEnumerable<Protocol> protocols)
-    {
-        var holds = station.Protocols.Where(p => p.HoldHours is not null && protocols.Contains(p.Protocol)).Select(p => p.HoldHours!.Value).ToList();
-        if (holds.Count == 0 || request.Laboratory is not { } laboratory)
-        {
-            return null;
-        }
-
-        var first = Times(Date(day)).Where(t => laboratory.LeaveBy(t, holds.Min()) is not null).Select(t => (DateTime?)t).FirstOrDefault();
-        return first is { } time && TimeOnly.FromDateTime(time) != station.Hours.From.AddHours(HoursAtStation) ? TimeOnly.FromDateTime(time) : null;
-    }
+    /// <summary>True where any hour of the programme's window reaches the lab.</summary>
+    internal bool IsFirstHour(DateTime collect) => collect == Times(DateOnly.FromDateTime(collect)).First();
 
     internal bool Reaches(DateOnly date, ProtocolPlan protocol)
     {
@@ -121,7 +118,7 @@ internal sealed class DayRules
             return false;
         }
 
-        return protocol.HoldHours is not { } hold || Times(date).Any(t => laboratory.LeaveBy(t, hold) is not null);
+        return protocol.HoldHours is not { } hold || Times(date).Any(t => laboratory.LeaveBy(t, hold, station.Zone) is not null);
     }
 
     /// <summary>How unwelcome a day is, in days of uneven spacing.</summary>
@@ -138,7 +135,7 @@ internal sealed class DayRules
 
         if (passes.Contains(date))
         {
-            yield return "a satellite looks down";
+            yield return request.PassesSimulated ? "a satellite looks down (simulated)" : "a satellite looks down";
         }
 
         if (shared.Contains(date))
@@ -148,14 +145,9 @@ internal sealed class DayRules
 
         if (lowTides is not null)
         {
-            yield return "low tide within the hours";
+            yield return request.TidesSimulated ? "low water within the hours (simulated)" : "low water within the hours";
         }
     }
-
-    private double CostOf(DateOnly date) =>
-        (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
-        + (passes.Contains(date) ? Welcome : 0)
-        + (shared.Contains(date) ? Welcome : 0);
 
     private IEnumerable<DateTime> Times(DateOnly date)
     {

@@ -23,10 +23,13 @@ public sealed record Laboratory(
     /// The last moment to set out for the lab, local time, with water that was collected then and may stand so long: the last
     /// closing within collection and hold, less the travel. Null where the lab is not open in between.
     /// </summary>
-    public DateTime? LeaveBy(DateTime collected, int holdHours)
+    /// <param name="collected">Local time of collection.</param>
+    /// <param name="holdHours">Hours that the water may stand; they pass also while the clocks are changed.</param>
+    /// <param name="zone">The zone of the local times; null where hours never shift.</param>
+    public DateTime? LeaveBy(DateTime collected, int holdHours, TimeZoneInfo? zone = null)
     {
-        var limit = collected.AddHours(holdHours);
-        var earliest = collected.AddMinutes(TravelMinutes);
+        var limit = After(collected, TimeSpan.FromHours(holdHours), zone);
+        var earliest = After(collected, TimeSpan.FromMinutes(TravelMinutes), zone);
         for (var day = DateOnly.FromDateTime(limit); day >= DateOnly.FromDateTime(collected); day = day.AddDays(-1))
         {
             if (ClosedDays.Contains(day))
@@ -47,4 +50,9 @@ public sealed record Laboratory(
 
         return null;
     }
+
+    // A local time that the clocks skip is read as the one that they show instead.
+    private static DateTime After(DateTime local, TimeSpan span, TimeZoneInfo? zone) => zone is null || zone.IsInvalidTime(local)
+        ? local + span
+        : TimeZoneInfo.ConvertTimeFromUtc(TimeZoneInfo.ConvertTimeToUtc(DateTime.SpecifyKind(local, DateTimeKind.Unspecified), zone) + span, zone);
 }

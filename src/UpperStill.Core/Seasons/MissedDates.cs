@@ -28,7 +28,7 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
             taken.AddRange(protocols.Select(p => p.Protocol));
         }
 
-        return [.. dates.OrderBy(d => d.Key).Select(d => new SeasonDate(d.Key, DateState.Missed, d.Value, []))];
+        return [.. dates.OrderBy(d => d.Key).Select(d => new SeasonDate(d.Key, DateState.Missed, d.Value, [], []))];
     }
 
     private IEnumerable<DateOnly> Gaps()
@@ -40,7 +40,7 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
 
         var (from, until) = (rhythm.From.In(request.Year), rhythm.Until.In(request.Year));
         var reference = station.LastBefore is { } before && before.AddDays(rhythm.GreatestGapDays) >= from ? before : from.AddDays(-1);
-        var end = request.Today <= until ? request.Today : until;
+        var end = rules.TodayThere <= until ? rules.TodayThere : until;
         var visits = station.Done.Where(d => d.Took.Contains(rhythm.Protocol) && d.Day >= from && d.Day <= until).Select(d => d.Day).Order();
         foreach (var visit in visits.Append(end))
         {
@@ -59,7 +59,7 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
     {
         for (var month = 1; month <= 12; month++)
         {
-            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < request.Today && !station.Done.Any(d => d.Day.Month == month && d.Day.Year == request.Year && d.Took.Contains(p.Protocol))).ToList();
+            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < rules.TodayThere && !station.Done.Any(d => d.Day.Month == month && d.Day.Year == request.Year && d.Took.Contains(p.Protocol))).ToList();
             if (missing.Count > 0)
             {
                 yield return (month, missing);

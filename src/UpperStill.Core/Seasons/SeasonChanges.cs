@@ -33,7 +33,7 @@ public static class SeasonChanges
         return words;
     }
 
-    private static IEnumerable<DateOnly> Ahead(StationPlan plan) => plan.Dates.Where(d => d.State is DateState.Planned or DateState.Today).Select(d => d.Day);
+    private static IEnumerable<DateOnly> Ahead(StationPlan plan) => plan.Dates.Where(d => d.Ahead).Select(d => d.Day);
 
     private static string Day(DateOnly day) => day.ToString("ddd d MMMM", CultureInfo.InvariantCulture);
 }

@@ -11,7 +11,7 @@ public static class SeasonCheck
     {
         ArgumentNullException.ThrowIfNull(request);
         ArgumentNullException.ThrowIfNull(station);
-        return [.. station.Protocols.SelectMany(p => Findings(p)), .. Laboratory(request, station)];
+        return [.. station.Protocols.SelectMany(Findings), .. Laboratory(request, station)];
     }
 
     /// <summary>What is wrong with one protocol by itself.</summary>
@@ -43,6 +43,26 @@ public static class SeasonCheck
         if (protocol.HoldHours is <= 0)
         {
             yield return Finding.Stop("hold-none", $"{name} may stand {protocol.HoldHours} h.", "No lab is reached in that time.", "Write the hours as the lab says; 24 on ice where it has not said.");
+        }
+    }
+
+    /// <summary>What is wrong with a laboratory by itself.</summary>
+    public static IEnumerable<Finding> Findings(Laboratory laboratory)
+    {
+        ArgumentNullException.ThrowIfNull(laboratory);
+        if (string.IsNullOrWhiteSpace(laboratory.Name))
+        {
+            yield return Finding.Stop("name-missing", "The laboratory has no name.", "People look for it on the label and the way there.", "Write its name.");
+        }
+
+        if (laboratory.Openings.FirstOrDefault(o => o.From >= o.Until) is { } opening)
+        {
+            yield return Finding.Stop("hours-order", $"On {opening.Day} the laboratory closes before it opens.", "Hand-over times come from its hours.", "Write the hour it opens first.");
+        }
+
+        if (laboratory.TravelMinutes is < 0 or > 24 * 60)
+        {
+            yield return Finding.Stop("travel-range", $"The way to the laboratory takes {laboratory.TravelMinutes} minutes.", "Fresh water would never arrive in time.", "Write the minutes from the water to its door, at most a day.");
         }
     }
 

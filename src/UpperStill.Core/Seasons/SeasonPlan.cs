@@ -25,11 +25,19 @@ public enum DateState
 /// <param name="Day">The day.</param>
 /// <param name="State">What became of it.</param>
 /// <param name="Protocols">What is taken, or was to be.</param>
-/// <param name="Why">Why this day, each reason in words.</param>
+/// <param name="Why">Which rules led to this day, in words.</param>
+/// <param name="Welcome">What speaks for the day, or against it, beside the rules.</param>
 /// <param name="Alternate">Another day that keeps every rule; null where there is none.</param>
 /// <param name="LeaveBy">Local time by which to set out for the lab; null where nothing goes there fresh.</param>
 public sealed record SeasonDate(
-    DateOnly Day, DateState State, IReadOnlyList<Protocol> Protocols, IReadOnlyList<string> Why, DateOnly? Alternate = null, DateTime? LeaveBy = null);
+    DateOnly Day, DateState State, IReadOnlyList<Protocol> Protocols, IReadOnlyList<string> Why, IReadOnlyList<string> Welcome, DateOnly? Alternate = null, DateTime? LeaveBy = null)
+{
+    /// <summary>True where a bottle or a filter is brought home for the lab or the freezer.</summary>
+    public bool Bottled => Protocols.Any(p => p is not (Protocol.Clarity or Protocol.Profile));
+
+    /// <summary>True where it is still to come, today's with it.</summary>
+    public bool Ahead => State is DateState.Planned or DateState.Today;
+}
 
 /// <summary>How a statistic of the year stands.</summary>
 /// <param name="Protocol">What is counted.</param>

@@ -24,6 +24,8 @@ public sealed record SetDay(DateOnly Day, string Why);
 /// <param name="Passes">Days on which a satellite looks down: worth a match.</param>
 /// <param name="LowTides">Days with low tide within the hours; null where the tide does not matter.</param>
 /// <param name="IceOut">Observed ice-out of this year.</param>
+/// <param name="Zone">The zone of its local times; null where hours never shift.</param>
+/// <param name="Today">The day there, where it is not the season's: the date line and midnight divide waters.</param>
 public sealed record StationSeason(
     string Code,
     IReadOnlyList<ProtocolPlan> Protocols,
@@ -35,7 +37,9 @@ public sealed record StationSeason(
     IReadOnlyList<DayOfWeek>? Volunteers = null,
     IReadOnlyList<DateOnly>? Passes = null,
     IReadOnlyList<DateOnly>? LowTides = null,
-    DateOnly? IceOut = null);
+    DateOnly? IceOut = null,
+    TimeZoneInfo? Zone = null,
+    DateOnly? Today = null);
 
 /// <summary>A season to be planned.</summary>
 /// <param name="Year">The year.</param>
@@ -43,5 +47,8 @@ public sealed record StationSeason(
 /// <param name="Stations">The stations.</param>
 /// <param name="Laboratory">Where fresh and frozen samples go; null where none is set up.</param>
 /// <param name="SharedDays">Days on which everybody tries to go.</param>
+/// <param name="PassesSimulated">True where satellite passes are made up: the words say so wherever they stand.</param>
+/// <param name="TidesSimulated">The same of low waters.</param>
 public sealed record SeasonRequest(
-    int Year, DateOnly Today, IReadOnlyList<StationSeason> Stations, Laboratory? Laboratory = null, IReadOnlyList<DateOnly>? SharedDays = null);
+    int Year, DateOnly Today, IReadOnlyList<StationSeason> Stations, Laboratory? Laboratory = null, IReadOnlyList<DateOnly>? SharedDays = null,
+    bool PassesSimulated = false, bool TidesSimulated = false);

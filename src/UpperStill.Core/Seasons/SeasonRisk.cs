@@ -11,7 +11,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
         [.. station.Protocols.Where(p => p.Least > 0).Select(p => new SeasonCount(
             p.Protocol,
             dates.Count(d => d.State == DateState.Done && d.Protocols.Contains(p.Protocol)),
-            dates.Count(d => d.State is DateState.Planned or DateState.Today && d.Protocols.Contains(p.Protocol)),
+            dates.Count(d => d.Ahead && d.Protocols.Contains(p.Protocol)),
             p.Least))];
 
     internal IEnumerable<Finding> Findings(IReadOnlyList<SeasonDate> dates, IReadOnlyList<Found> found, DateOnly? last)
@@ -45,8 +45,15 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
         }
 
         var planned = dates.Where(d => d.State != DateState.Missed).ToList();
-        for (var month = request.Today.Month; month <= 12; month++)
+        var sampled = dates.Where(d => d.State == DateState.Done && d.Protocols.Any(p => rules.Monthly.Any(m => m.Protocol == p))).Select(d => d.Day.Month).ToHashSet();
+        for (var month = rules.TodayThere.Month; month <= 12; month++)
         {
+            // A month that has had its sampling is behind us, also where something of it was left out.
+            if (sampled.Contains(month))
+            {
+                continue;
+            }
+
             var left = rules.Monthly.Where(p => Days(month).Any(d => d >= rules.Today && rules.InWindow(p, d)) && !planned.Any(d => d.Day.Month == month && d.Protocols.Contains(p.Protocol))).ToList();
             if (left.Count > 0)
             {
@@ -78,7 +85,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
             return null;
         }
 
-        var days = request.Today.DayNumber - day.DayNumber;
+        var days = rules.TodayThere.DayNumber - day.DayNumber;
         return days > rhythm.GreatestGapDays
             ? Finding.Note("interval-off", $"{days} days since the last; the programme asks for {rhythm.LeastGapDays}–{rhythm.GreatestGapDays}.", "The rhythm of the record is broken.", "Go on the next date; the plan moves on from there.")
             : null;

@@ -39,7 +39,7 @@ internal sealed class StationPlanner
         return new StationPlan(station.Code, [.. dates.OrderBy(d => d.Day)], SeasonRisk.Counts(station, dates), findings);
     }
 
-    private IEnumerable<SeasonDate> Done() => station.Done.Where(d => d.Day.Year == request.Year).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, []));
+    private IEnumerable<SeasonDate> Done() => station.Done.Where(d => d.Day.Year == request.Year).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, [], []));
 
     private bool IsMonthly(Protocol protocol) => rules.Monthly.Any(m => m.Protocol == protocol);
 
@@ -51,7 +51,7 @@ internal sealed class StationPlanner
     {
         var before = last is { } l ? rules.IndexOf(l) : int.MinValue / 2;
         var least = rules.Base?.LeastGapDays ?? Math.Max(1, rules.MonthlyGap);
-        foreach (var pin in (station.Pinned ?? []).Where(p => p.Day >= request.Today && p.Day.Year == request.Year).OrderBy(p => p.Day))
+        foreach (var pin in (station.Pinned ?? []).Where(p => p.Day >= rules.TodayThere && p.Day.Year == request.Year).OrderBy(p => p.Day))
         {
             var day = rules.IndexOf(pin.Day);
             if (Against(day, before, least) is { } rule)
@@ -73,7 +73,7 @@ internal sealed class StationPlanner
 
     private SeasonDate Planned(List<Found> found, int i, DateOnly? last)
     {
-        var (day, monthly, _) = found[i];
+        var (day, monthly) = (found[i].Day, found[i].Monthly);
         var protocols = Protocols(day, monthly).ToList();
         var before = i > 0 ? rules.Date(found[i - 1].Day) : last;
         List<string> why = [];
@@ -86,7 +86,6 @@ internal sealed class StationPlanner
         {
             why.Add($"{gap} days after {Words(b)}; {rhythm.LeastGapDays}–{rhythm.GreatestGapDays} are asked");
         }
-
         else if (i == 0)
         {
             why.Add("the season begins");
@@ -97,15 +96,17 @@ internal sealed class StationPlanner
             why.Add($"the sample of {rules.Date(day).ToString("MMMM", CultureInfo.InvariantCulture)}");
         }
 
-        var leaveBy = rules.LeaveBy(day, protocols);
-        if (leaveBy is { } leave)
+        var lab = rules.ForLab(day, protocols);
+        if (lab is var (collect, leaveBy))
         {
-            why.Add($"the lab is reached: leave by {leave.ToString("ddd HH:mm", CultureInfo.InvariantCulture)}{(rules.CollectFrom(day, protocols) is { } from ? $", collected from {from.ToString("HH:mm", CultureInfo.InvariantCulture)}" : string.Empty)}");
+            var from = rules.IsFirstHour(collect) ? string.Empty : $", collected from {collect.ToString("HH:mm", CultureInfo.InvariantCulture)}";
+            why.Add($"the lab is reached: leave by {leaveBy.ToString("ddd HH:mm", CultureInfo.InvariantCulture)}{from}");
         }
 
-        why.AddRange(rules.Welcomes(day));
-        return new SeasonDate(rules.Date(day), rules.Date(day) == request.Today ? DateState.Today : DateState.Planned, protocols, why, Alternate(found, i, last), leaveBy);
+        return new SeasonDate(rules.Date(day), StateOf(day), protocols, why, [.. rules.Welcomes(day)], Alternate(found, i, last), lab?.LeaveBy);
     }
+
+    private DateState StateOf(int day) => day == rules.Today ? DateState.Today : DateState.Planned;
 
     private IEnumerable<Protocol> Protocols(int day, bool monthly) =>
         [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Days && rules.InWindow(p, day) && (p == rules.Base || rules.Reaches(rules.Date(day), p))).Select(p => p.Protocol), .. monthly ? rules.ActiveOn(day).Select(p => p.Protocol) : []];
@@ -113,7 +114,7 @@ internal sealed class StationPlanner
     /// <summary>The nearest other day that keeps every rule with the date before and, if there is such a day, with the date after.</summary>
     private DateOnly? Alternate(List<Found> found, int i, DateOnly? last)
     {
-        var (day, monthly, _) = found[i];
+        var (day, monthly) = (found[i].Day, found[i].Monthly);
         var before = i > 0 ? found[i - 1].Day : Index(last);
         int? after = i + 1 < found.Count ? found[i + 1].Day : null;
         var (least, greatest) = rules.Base is { } b ? (b.LeastGapDays, b.GreatestGapDays) : (Math.Max(1, rules.MonthlyGap), rules.Days);
@@ -137,30 +138,33 @@ internal sealed class StationPlanner
                 continue;
             }
 
-            var target = once.DaysAfterIceOut is { } days && station.IceOut is { } iceOut ? rules.IndexOf(iceOut.AddDays(days)) : (from + until) / 2;
-            var with = planned.FindIndex(p => p == planned.Where(q => rules.InWindow(once, rules.IndexOf(q.Day)) && rules.Reaches(q.Day, once)).MinBy(q => Math.Abs(rules.IndexOf(q.Day) - target)));
-            if (with >= 0)
+            var (target, why) = TargetOf(once, (from + until) / 2);
+            var with = planned.Index().Where(p => rules.InWindow(once, rules.IndexOf(p.Item.Day)) && rules.Reaches(p.Item.Day, once))
+                .OrderBy(p => Math.Abs(rules.IndexOf(p.Item.Day) - target)).Select(p => (int?)p.Index).FirstOrDefault();
+            if (with is { } index)
             {
-                var date = planned[with];
+                var date = planned[index];
                 List<Protocol> protocols = [.. date.Protocols, once.Protocol];
-                planned[with] = date with { Protocols = protocols, Why = [.. date.Why, $"{once.Protocol} of this season with it"], LeaveBy = rules.LeaveBy(rules.IndexOf(date.Day), protocols) };
-                continue;
+                planned[index] = date with { Protocols = protocols, Why = [.. date.Why, $"{once.Protocol.Words()} with it, once this season: {why}"], LeaveBy = rules.ForLab(rules.IndexOf(date.Day), protocols)?.LeaveBy };
             }
-
-            var open = Enumerable.Range(Math.Max(from, rules.Today), Math.Max(0, until - Math.Max(from, rules.Today) + 1)).Where(d => rules.Open(d) && rules.Reaches(rules.Date(d), once)).OrderBy(d => Math.Abs(d - target)).ToList();
-            if (open.Count == 0)
+            else if (Enumerable.Range(from, until - from + 1).Where(d => rules.Open(d) && rules.Reaches(rules.Date(d), once)).OrderBy(d => Math.Abs(d - target)).Take(2).ToList() is { Count: > 0 } open)
             {
-                findings.Add(Finding.Check("once-conflict", $"No day from {Words(once.From.In(request.Year))} to {Words(once.Until.In(request.Year))} is open for {once.Protocol}.", "Blocked days and the lab’s hours leave none.", "Free a day, or ask the lab."));
-                continue;
+                planned.Add(new SeasonDate(
+                    rules.Date(open[0]), StateOf(open[0]), [once.Protocol], [why], [.. rules.Welcomes(open[0])], open.Count > 1 ? rules.Date(open[1]) : null, rules.ForLab(open[0], [once.Protocol])?.LeaveBy));
             }
-
-            var chosen = rules.Date(open[0]);
-            planned.Add(new SeasonDate(
-                chosen, chosen == request.Today ? DateState.Today : DateState.Planned, [once.Protocol],
-                [once.DaysAfterIceOut is { } n && station.IceOut is { } ice ? $"nearest to {n} days after ice-out on {Words(ice)}" : "nearest to the middle of its window", .. rules.Welcomes(open[0])],
-                open.Count > 1 ? rules.Date(open[1]) : null, rules.LeaveBy(open[0], [once.Protocol])));
+            else
+            {
+                findings.Add(Finding.Check("once-conflict", $"No day from {Words(rules.Date(from))} to {Words(rules.Date(until))} is open for {once.Protocol.Words()}.", "Blocked days and the lab’s hours leave none.", "Free a day, or ask the lab."));
+            }
         }
     }
+
+    private (int Day, string Why) TargetOf(ProtocolPlan once, int middle) => (once.DaysAfterIceOut, station.IceOut) switch
+    {
+        ({ } days, { } iceOut) => (rules.IndexOf(iceOut.AddDays(days)), $"nearest to {days} days after ice-out on {Words(iceOut)}"),
+        ({ } days, null) => (middle, $"{days} days after ice-out are asked; until its day is known, the middle of the window"),
+        _ => (middle, "nearest to the middle of its window"),
+    };
 
     internal static string Words(DateOnly date) => date.ToString("d MMMM", CultureInfo.InvariantCulture);
 }

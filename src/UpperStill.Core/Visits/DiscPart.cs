@@ -1,4 +1,5 @@
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Findings;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -15,12 +16,13 @@ internal static class DiscPart
         foreach (var box in marks.GroupBy(m => (m.Body.Lowering, m.Body.Event)))
         {
             draft.Disagreement(
+                Beside.Clarity,
                 $"the disc {(box.Key.Event == DiscEvent.Disappeared ? "lost" : "seen again")}, reading {box.Key.Lowering}",
                 [.. box.Select(m => m.Entry)], e => Words(draft, box.First(m => m.Entry == e).Body.Depth));
         }
 
         var outcome = outcomes.Count > 0 ? outcomes[^1] : null;
-        draft.Disagreement("the disc’s outcome", [.. outcomes.Select(o => o.Entry)], e => outcomes.First(o => o.Entry == e).Body.Outcome.ToString());
+        draft.Disagreement(Beside.Clarity, "the disc’s outcome", [.. outcomes.Select(o => o.Entry)], e => outcomes.First(o => o.Entry == e).Body.Outcome.ToString());
         var settings = draft.Context.Programme.Clarity;
         var result = ClarityRule.Work(new ClarityRequest(
             settings,
@@ -30,7 +32,7 @@ internal static class DiscPart
             draft.SoundingRead?.Body.Depth,
             draft.Line,
             draft.Context.Programme.Checks,
-            draft.Start is { } start ? DateOnly.FromDateTime(start.Entry.At.DateTime) : null,
+            draft.Day,
             draft.Context.History,
             draft.Reader));
         draft.Findings.AddRange(result.Findings.Select(f => f.About.Count == 0 && outcome is not null ? f with { About = [outcome.Entry.Id] } : f));

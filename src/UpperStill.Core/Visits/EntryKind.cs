@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Quantities;
@@ -28,7 +29,7 @@ public abstract class EntryKind
     internal abstract bool Reads(JsonElement body);
 
     /// <summary>The entry in a few words for the log of the visit.</summary>
-    internal abstract string Words(JsonElement body, ReaderUnit reader);
+    internal abstract string Words(Entry entry, ReaderUnit reader);
 }
 
 /// <summary>A kind whose body is a <typeparamref name="T"/>.</summary>
@@ -36,6 +37,8 @@ public abstract class EntryKind
 public sealed class EntryKind<T> : EntryKind
     where T : class
 {
+    // An entry never changes: what was read of it once holds for every fold that has the same entry in its hands.
+    private readonly ConditionalWeakTable<Entry, object> known = [];
     private readonly Func<T, ReaderUnit, string> words;
 
     internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words)
@@ -54,7 +57,24 @@ public sealed class EntryKind<T> : EntryKind
         }
     }
 
+    /// <summary>The body of an entry of this kind; null where it cannot be read.</summary>
+    internal T? Read(Entry entry)
+    {
+        if (known.TryGetValue(entry, out var body))
+        {
+            return (T)body;
+        }
+
+        if (Read(entry.Body) is not { } read)
+        {
+            return null;
+        }
+
+        known.AddOrUpdate(entry, read);
+        return read;
+    }
+
     internal override bool Reads(JsonElement body) => Read(body) is not null;
 
-    internal override string Words(JsonElement body, ReaderUnit reader) => Read(body) is { } read ? words(read, reader) : "unreadable";
+    internal override string Words(Entry entry, ReaderUnit reader) => Read(entry) is { } read ? words(read, reader) : "unreadable";
 }

@@ -1,5 +1,10 @@
+using UpperStill.Core.Arrival;
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Composites;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Oxygen;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Seasons;
 
@@ -11,7 +16,20 @@ public static class EntryKinds
     /// <summary>A visit begins.</summary>
     public static readonly EntryKind<VisitStartedBody> VisitStarted = new(
         "visit-started", 1, "A visit begins at a station, under a version of a programme.", CoreJson.Default.VisitStartedBody,
-        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}");
+        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Paper == true ? ", typed from a sheet" : string.Empty));
+
+    /// <summary>Where the boat is.</summary>
+    public static readonly EntryKind<FixBody> Fix = new(
+        "fix", 1, "A position; the first of a visit is where it anchored, later ones show drift.", CoreJson.Default.FixBody,
+        (b, _) => $"Position {Decimals.Text(decimal.Round((decimal)b.LatitudeDeg, 5))}, {Decimals.Text(decimal.Round((decimal)b.LongitudeDeg, 5))}" + (b.Source == FixSource.Simulated ? ", simulated" : string.Empty));
+
+    /// <summary>Landmarks in line, or not.</summary>
+    public static readonly EntryKind<LandmarksBody> Landmarks = new(
+        "landmarks", 1, "Whether a transit of the station is in line.", CoreJson.Default.LandmarksBody, (b, _) => $"Landmarks {b.Transit + 1} {(b.InLine ? "in line" : "not in line")}");
+
+    /// <summary>The head of the sheet.</summary>
+    public static readonly EntryKind<ConditionsBody> Conditions = new(
+        "conditions", 1, "People, anchor, weather and water of the day; an entry carries only what was answered with it.", CoreJson.Default.ConditionsBody, (b, _) => ArrivalPart.WordsOf(b));
 
     /// <summary>The depth of the water.</summary>
     public static readonly EntryKind<SoundingBody> Sounding = new(
@@ -34,6 +52,61 @@ public static class EntryKinds
             _ => "Clarity not taken",
         });
 
+    /// <summary>How the disc was read.</summary>
+    public static readonly EntryKind<DiscConditionsBody> DiscConditions = new(
+        "disc-conditions", 1, "Side of the boat, tube, sunglasses, lean of the line.", CoreJson.Default.DiscConditionsBody, (b, _) => DiscWords(b));
+
+    /// <summary>Colour of the water.</summary>
+    public static readonly EntryKind<ColourBody> Colour = new(
+        "colour", 1, "Colour on the white quarter at half the clarity: one step of the chart, or two neighbours.", CoreJson.Default.ColourBody, (b, _) => $"Colour {ColourChart.Words(b)}");
+
+    /// <summary>What the sampler thinks of the water.</summary>
+    public static readonly EntryKind<OpinionBody> Opinion = new(
+        "opinion", 1, "An opinion from 1 (beautiful) to 5 (severe).", CoreJson.Default.OpinionBody, (b, _) => $"Opinion, {b.Question}: {b.Answer} of 5");
+
+    /// <summary>Calibration, display and depth sensor of the meter.</summary>
+    public static readonly EntryKind<MeterCheckBody> MeterCheck = new(
+        "meter-check", 1, "A meter calibrated, checked at the end, its display or its depth sensor looked at.", CoreJson.Default.MeterCheckBody, (b, _) => MeterWords(b));
+
+    /// <summary>One level of a profile.</summary>
+    public static readonly EntryKind<LevelBody> Level = new(
+        "level", 1, "What the meter showed at one depth.", CoreJson.Default.LevelBody,
+        (b, r) => string.Join(", ", new[] { $"At {Written(b.Depth, r)}", b.Temperature is { } t ? $"{t.Written} {(t.Unit == TemperatureUnit.Fahrenheit ? "°F" : "°C")}" : null, b.Oxygen is { } o ? $"{o.Written} {(o.Unit == OxygenUnit.Percent ? "%" : "mg/L")}" : null, b.Salinity is { } s ? $"salinity {s}" : null }.OfType<string>()));
+
+    /// <summary>A file of a meter's memory.</summary>
+    public static readonly EntryKind<LoggedCastBody> LoggedCast = new(
+        "logged-cast", 1, "A logged cast from which levels were made; struck, its levels fall with it.", CoreJson.Default.LoggedCastBody,
+        (b, _) => $"Logged cast {b.File}, {b.Used} of {b.Rows} rows");
+
+    /// <summary>Levels read anew in another unit.</summary>
+    public static readonly EntryKind<RereadBody> Reread = new(
+        "reread", 1, "Levels whose numbers are read in another unit; what was written stays.", CoreJson.Default.RereadBody,
+        (b, _) => $"{b.Levels.Count} {(b.Levels.Count == 1 ? "level" : "levels")} reread as {b.As switch { RereadAs.OxygenPercent => "%", RereadAs.OxygenMgPerL => "mg/L", RereadAs.Fahrenheit => "°F", RereadAs.Celsius => "°C", _ => "a tenth" }}");
+
+    /// <summary>A planned bottle depth moved.</summary>
+    public static readonly EntryKind<BottleDepthBody> BottleDepth = new(
+        "bottle-depth", 1, "A planned depth moved by the sampler.", CoreJson.Default.BottleDepthBody, (b, r) => $"Bottle depth {b.Place} moved to {Written(b.Depth, r)}");
+
+    /// <summary>One lowering of a bottle sampler.</summary>
+    public static readonly EntryKind<CastBody> Cast = new(
+        "cast", 1, "One lowering of a bottle sampler, and how it came up.", CoreJson.Default.CastBody, CastChecks.Words);
+
+    /// <summary>A bottle filled.</summary>
+    public static readonly EntryKind<FillBody> Fill = new(
+        "fill", 1, "A bottle filled: from where, how full, what was added.", CoreJson.Default.FillBody, (b, _) => $"{b.Sample} {FillChecks.Words(b)}");
+
+    /// <summary>One lowering of the composite sampler.</summary>
+    public static readonly EntryKind<CompositeTryBody> CompositeTry = new(
+        "composite-try", 1, "One lowering of the composite sampler, and how full it came up.", CoreJson.Default.CompositeTryBody, CompositePart.Words);
+
+    /// <summary>A step left out.</summary>
+    public static readonly EntryKind<StepSkippedBody> StepSkipped = new(
+        "step-skipped", 1, "A step that is not done; `why` says the reason.", CoreJson.Default.StepSkippedBody, (b, _) => $"Not done: {b.Step}");
+
+    /// <summary>Something counted aboard.</summary>
+    public static readonly EntryKind<AboardBody> Aboard = new(
+        "aboard", 1, "Gear counted aboard on leaving.", CoreJson.Default.AboardBody, (b, _) => $"{b.Thing} {(b.Aboard ? "aboard" : "missing")}");
+
     /// <summary>Another entry struck out, with nothing in its place.</summary>
     public static readonly EntryKind<EmptyBody> Strike = new(
         "strike", 1, "Strikes out another entry; `strikes` and `why` say which and for what reason.", CoreJson.Default.EmptyBody, (_, _) => "Struck out");
@@ -52,7 +125,25 @@ public static class EntryKinds
 
     /// <summary>Every kind, by name.</summary>
     public static IReadOnlyDictionary<string, EntryKind> All { get; } =
-        new EntryKind[] { VisitStarted, Sounding, DiscMark, DiscOutcome, Taken, Strike, Kept, VisitClosed }.ToDictionary(k => k.Name, StringComparer.Ordinal);
+        new EntryKind[]
+        {
+            VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
+            BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, Aboard, Strike, Kept, VisitClosed,
+        }.ToDictionary(k => k.Name, StringComparer.Ordinal);
+
+    private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]
+    {
+        b.Side is { } side ? side == BoatSide.Shade ? "Disc read in the shade" : "Disc read in the sun" : null, b.Tube is { } tube ? tube ? "through a tube" : "without a tube" : null,
+        b.Sunglasses is { } worn ? worn ? "sunglasses on" : "sunglasses off" : null, b.LineAngleDeg is { } angle ? $"line leans {Decimals.Text(angle)}°" : null,
+        b.HeadingDeg is { } heading ? $"heading {Decimals.Text(heading)}°" : null, b.Disc is { } disc ? $"disc {disc}" : null,
+    }.OfType<string>());
+
+    private static string MeterWords(MeterCheckBody b) => string.Join(", ", new[]
+    {
+        b.Read is { } read ? $"{b.Meter} {(b.AtEnd ? "at the end" : "calibrated")}: read {read.Written}, should be {b.Expected?.Written}" : null,
+        b.PressureKpa is { } pressure ? $"pressure {Decimals.Text(pressure)} kPa" : null, b.Display is { } display ? $"display on {(display == OxygenUnit.Percent ? "%" : "mg/L")}" : null,
+        b.AtSurface is { } zero ? $"shows {zero.Written} at the surface" : null,
+    }.OfType<string>()) is { Length: > 0 } words ? words : $"Meter {b.Meter}";
 
     private static string Written(WrittenLength depth, ReaderUnit reader) =>
         depth.Read().Length is { } length ? LengthText.Show(length, reader) : $"“{depth.Written}”";

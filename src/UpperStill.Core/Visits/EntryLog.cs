@@ -6,7 +6,9 @@ namespace UpperStill.Core.Visits;
 /// </summary>
 internal sealed class EntryLog
 {
+    private static readonly List<Entry> None = [];
     private readonly Dictionary<Guid, Entry> struckBy = [];
+    private readonly Dictionary<string, List<Entry>> standing = [];
 
     private EntryLog(IReadOnlyList<Entry> all) => All = all;
 
@@ -22,15 +24,28 @@ internal sealed class EntryLog
         // a copy with the server's receipt says more than one without.
         var log = new EntryLog([.. entries
             .GroupBy(e => e.Id)
-            .Select(g => g.OrderByDescending(e => e.Receipt is not null)
+            .Select(g => g.Count() == 1 ? g.First() : g.OrderByDescending(e => e.Receipt is not null)
                 .ThenBy(e => e.At).ThenBy(e => e.Kind, StringComparer.Ordinal).ThenBy(e => e.Body.GetRawText(), StringComparer.Ordinal)
                 .ThenBy(e => e.By, StringComparer.Ordinal).ThenBy(e => e.Device, StringComparer.Ordinal)
                 .ThenBy(e => e.Why, StringComparer.Ordinal).ThenBy(e => e.Strikes).ThenBy(e => e.Visit).ThenBy(e => e.Version)
                 .ThenBy(e => e.Receipt?.At).ThenBy(e => e.Receipt?.ClockOffS).First())
             .OrderBy(e => e.At.UtcTicks).ThenBy(e => e.Id)]);
         log.Strike();
+        foreach (var entry in log.Standing)
+        {
+            if (!log.standing.TryGetValue(entry.Kind, out var kind))
+            {
+                log.standing[entry.Kind] = kind = [];
+            }
+
+            kind.Add(entry);
+        }
+
         return log;
     }
+
+    /// <summary>Those of a kind that are not struck, in the same order.</summary>
+    internal List<Entry> StandingOf(string kind) => standing.GetValueOrDefault(kind, None);
 
     internal Entry? StruckBy(Entry entry) => struckBy.GetValueOrDefault(entry.Id);
 

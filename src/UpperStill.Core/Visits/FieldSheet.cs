@@ -1,9 +1,12 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Arrival;
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
@@ -14,8 +17,21 @@ namespace UpperStill.Core.Visits;
 /// <param name="Programme">The version of the programme that the visit names.</param>
 /// <param name="Lines">The lines that may be used there.</param>
 /// <param name="History">The station's record.</param>
+/// <param name="Water">The water.</param>
+/// <param name="Gear">Meters, samplers and discs that may be used there.</param>
+/// <param name="LastDay">The last visit before this one, where <paramref name="History"/> is only a part of the record.</param>
+/// <param name="Temperatures">How cold and warm the water was here, month by month.</param>
+/// <param name="WorkedBefore">How fast the composite sampler was raised when it last worked here.</param>
 public sealed record VisitContext(
-    Station Station, Programme Programme, IReadOnlyList<Line> Lines, IReadOnlyList<ClarityPoint> History);
+    Station Station,
+    Programme Programme,
+    IReadOnlyList<Line> Lines,
+    IReadOnlyList<ClarityPoint> History,
+    WaterFacts? Water = null,
+    IReadOnlyList<Gear>? Gear = null,
+    DateOnly? LastDay = null,
+    IReadOnlyList<MonthTemperatures>? Temperatures = null,
+    RiseThatWorked? WorkedBefore = null);
 
 /// <summary>A visit to be folded.</summary>
 /// <param name="Entries">All its entries, in any order; repeated ones do no harm.</param>
@@ -49,13 +65,23 @@ public enum StepState
 
     /// <summary>Still to do.</summary>
     [JsonStringEnumMemberName("to-do")] ToDo,
+
+    /// <summary>Not done, for a reason.</summary>
+    [JsonStringEnumMemberName("skipped")] Skipped,
 }
 
 /// <summary>One step of the visit.</summary>
-/// <param name="Name">sounding, clarity, composite or leave.</param>
+/// <param name="Name">arrive, sounding, surface, clarity, profile, bottles, composite or leave.</param>
 /// <param name="State">How far it is.</param>
 /// <param name="Summary">What it gave, or what it waits for.</param>
-public sealed record SheetStep(string Name, StepState State, string Summary);
+/// <param name="Skip">The entry that leaves it out.</param>
+public sealed record SheetStep(string Name, StepState State, string Summary, Guid? Skip = null);
+
+/// <summary>Something to count aboard before the station is left.</summary>
+/// <param name="Thing">What.</param>
+/// <param name="Aboard">The answer; null while it is open.</param>
+/// <param name="Entry">The entry it stands in.</param>
+public sealed record SheetAboard(string Thing, bool? Aboard = null, Guid? Entry = null);
 
 /// <summary>An entry as the log of the visit shows it.</summary>
 /// <param name="Id">The entry.</param>
@@ -118,6 +144,13 @@ public sealed record SheetTaken(Protocol Protocol, Guid Entry);
 /// <param name="StopsToEnd">Open stops that must be answered before the visit can end.</param>
 /// <param name="Took">What was taken.</param>
 /// <param name="TakenEntries">The entry in which each thing that was said to be taken stands.</param>
+/// <param name="Due">What is to be taken today; null in visits of before that was asked.</param>
+/// <param name="Arrival">The head of the sheet.</param>
+/// <param name="Remarks">How the disc was read, colour, opinions.</param>
+/// <param name="Tries">Lowerings of the composite sampler.</param>
+/// <param name="Aboard">What is counted aboard.</param>
+/// <param name="Profile">The profile; null where none is asked for.</param>
+/// <param name="Bottles">The bottles; null where none are asked for.</param>
 /// <param name="Point">The visit's point in the record; null where no clarity was worked out.</param>
 /// <param name="StartedAt">When it began.</param>
 /// <param name="ClosedAt">When it ended.</param>
@@ -141,6 +174,13 @@ public sealed record FieldSheet(
     int StopsToEnd,
     IReadOnlyList<Protocol> Took,
     IReadOnlyList<SheetTaken> TakenEntries,
+    SheetArrival Arrival,
+    SheetDiscRemarks Remarks,
+    SheetTries Tries,
+    IReadOnlyList<SheetAboard> Aboard,
+    IReadOnlyList<Protocol>? Due = null,
+    SheetProfile? Profile = null,
+    SheetBottles? Bottles = null,
     ClarityPoint? Point = null,
     decimal? KeepOffM = null,
     decimal? KnownM = null,

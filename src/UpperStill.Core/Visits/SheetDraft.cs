@@ -1,5 +1,8 @@
+using UpperStill.Core.Clarity;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.Profiles;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -10,6 +13,9 @@ internal sealed record Read<T>(Entry Entry, T Body);
 /// <summary>A visit being folded: what the parts of the sheet share.</summary>
 internal sealed class SheetDraft(FoldRequest request)
 {
+    private readonly Dictionary<EntryKind, object> read = [];
+    private Lazy<(decimal LowC, decimal HighC)?>? usual;
+
     internal EntryLog Log { get; } = EntryLog.Settle(request.Entries);
 
     internal VisitContext Context => request.Context;
@@ -22,6 +28,18 @@ internal sealed class SheetDraft(FoldRequest request)
 
     internal Line? Line { get; set; }
 
+    /// <summary>The local day of the visit.</summary>
+    internal DateOnly? Day => Start is { } start ? DateOnly.FromDateTime(start.Entry.At.DateTime) : null;
+
+    /// <summary>True where the visit asks for more than sounding and clarity.</summary>
+    internal bool Asks => Start?.Body.Due is not null;
+
+    /// <summary>True once the depth of the water is written.</summary>
+    internal bool Sounded => SoundingRead is not null;
+
+    /// <summary>The station's last visit before this one.</summary>
+    internal DateOnly? LastDay => Context.LastDay ?? (Day is { } day ? MonthHistory.LastBefore(Context.History, day) : null);
+
     internal Read<SoundingBody>? SoundingRead { get; set; }
 
     internal SheetSounding? Sounding { get; set; }
@@ -30,15 +48,50 @@ internal sealed class SheetDraft(FoldRequest request)
     internal LengthUnit Native => Line?.Unit ?? Context.Station.KnownDepth.Unit ?? LengthUnit.Metre;
 
     internal IReadOnlyList<Read<T>> Standing<T>(EntryKind<T> kind)
-        where T : class =>
-        [.. Log.Standing.Where(e => e.Kind == kind.Name).Select(e => (Entry: e, Body: kind.Read(e.Body))).Where(p => p.Body is not null).Select(p => new Read<T>(p.Entry, p.Body!))];
+        where T : class
+    {
+        // Many parts of the sheet ask for the same kind; a body is read once.
+        if (read.TryGetValue(kind, out var known))
+        {
+            return (IReadOnlyList<Read<T>>)known;
+        }
+
+        List<Read<T>> bodies = [];
+        foreach (var entry in Log.StandingOf(kind.Name))
+        {
+            if (kind.Read(entry) is { } body)
+            {
+                bodies.Add(new Read<T>(entry, body));
+            }
+        }
+
+        read[kind] = bodies;
+        return bodies;
+    }
+
+    /// <summary>True where today's plan has the protocol.</summary>
+    internal bool Wants(Protocol protocol) => Start?.Body.Due?.Contains(protocol) == true;
+
+    /// <summary>The newest standing entry of a kind.</summary>
+    internal Read<T>? Latest<T>(EntryKind<T> kind)
+        where T : class => Standing(kind) is { Count: > 0 } standing ? standing[^1] : null;
+
+    /// <summary>The oldest standing entry of a kind.</summary>
+    internal Read<T>? First<T>(EntryKind<T> kind)
+        where T : class => Standing(kind) is { Count: > 0 } standing ? standing[0] : null;
+
+    /// <summary>When the newest entry was written.</summary>
+    internal DateTimeOffset? LastAt => Log.All.Count > 0 ? Log.All[^1].At : null;
+
+    /// <summary>Coldest and warmest of this month in earlier years, °C; null where too few are known.</summary>
+    internal (decimal LowC, decimal HighC)? UsualTemperatures => (usual ??= new(() => MonthTemperatures.Usual(Context.Temperatures, Day))).Value;
 
     internal string Show(decimal metres) => LengthText.Show(metres, Native, Reader);
 
     internal string Show(Length length) => LengthText.Show(length, Reader);
 
     /// <summary>Two standing values for one box: from two devices, or called twice on one.</summary>
-    internal void Disagreement(string what, IReadOnlyList<Entry> entries, Func<Entry, string> words)
+    internal void Disagreement(Beside beside, string what, IReadOnlyList<Entry> entries, Func<Entry, string> words)
     {
         if (entries.Count < 2)
         {
@@ -59,6 +112,6 @@ internal sealed class SheetDraft(FoldRequest request)
             : Finding.Check(
                 "devices-disagree", $"{a} on {first.Device}, {b} on {last.Device}.", "Nothing was dropped; the later stands for now.",
                 "Choose one and strike the other.")) with
-        { About = [.. entries.Select(e => e.Id)] });
+        { Beside = beside, About = [.. entries.Select(e => e.Id)] });
     }
 }

@@ -1,10 +1,14 @@
 using System.Globalization;
+using UpperStill.Core.Arrival;
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Samples;
 
 namespace UpperStill.Core.Visits;
 
@@ -19,18 +23,26 @@ internal sealed class SheetFold
     {
         Header();
         SoundingPart.Fold(draft);
+        var arrival = ArrivalPart.Fold(draft);
         var clarity = DiscPart.Fold(draft);
+        var remarks = DiscRemarksPart.Fold(draft, clarity, arrival);
+        var profile = ProfilePart.Fold(draft);
+        var bottles = BottlesPart.Fold(draft, profile);
         var composite = CompositeRule.Work(new CompositeRequest(
             draft.Context.Programme.Composite, clarity.Result.Censored ? null : UnroundedMean(clarity), clarity.Result.Censored,
-            draft.SoundingRead?.Body.Depth, draft.Line, draft.Reader));
-        if (clarity.Result.ClarityM is not null || draft.Context.Programme.Composite.DepthRule == CompositeDepthRule.Preset)
+            draft.SoundingRead?.Body.Depth, draft.Line, draft.Reader, draft.Day));
+        var composed = !draft.Asks || bottles?.Places.Any(p => p.Place == "composite") == true;
+        if (composed && (clarity.Result.ClarityM is not null || draft.Context.Programme.Composite.DepthRule == CompositeDepthRule.Preset))
         {
             // Before a clarity is read its absence is no fault of the composite.
             draft.Findings.AddRange(composite.Findings);
         }
 
+        var tries = CompositePart.Fold(draft, composite);
         var closed = draft.Standing(EntryKinds.VisitClosed);
-        Leaving.Fold(draft, clarity);
+        var steps = new StepsOf(draft, arrival, clarity, composite, tries, profile, bottles);
+        Leaving.Fold(draft, clarity, bottles, steps);
+        var aboard = GearAboard.Fold(draft);
         var findings = Answered();
         var known = draft.Context.Station.KnownDepth.Read().Length;
         var bottom = draft.Sounding?.DepthM ?? known?.Metres ?? 10;
@@ -41,7 +53,7 @@ internal sealed class SheetFold
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
             draft.Start is null ? VisitState.NotStarted : closed.Count > 0 ? VisitState.Closed : VisitState.Open,
             [.. draft.Log.All.Select(Shown)],
-            StepsOf.Visit(draft, clarity, composite, stops, closed.Count > 0),
+            steps.Visit(stops, closed.Count > 0),
             findings,
             clarity,
             composite,
@@ -50,9 +62,16 @@ internal sealed class SheetFold
             draft.Native,
             usable,
             draft.Start?.Body.Observers ?? [],
-            stops.Count(f => f.Beside is Beside.Leaving or Beside.Clarity or Beside.Sounding),
-            [.. clarity.Result.Text is null && clarity.Outcome is null ? Array.Empty<Protocol>() : [Protocol.Clarity], .. taken.Select(t => t.Protocol)],
+            stops.Count(f => f.Beside is Beside.Leaving or Beside.Clarity or Beside.Sounding || (draft.Asks && f.Beside != Beside.Entry)),
+            Took(clarity, profile, bottles, taken),
             taken,
+            arrival,
+            remarks,
+            tries,
+            aboard,
+            draft.Start?.Body.Due,
+            profile,
+            bottles,
             Point(clarity.Result, usable),
             draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
@@ -62,6 +81,20 @@ internal sealed class SheetFold
             closed.Count > 0 ? closed[^1].Entry.Id : null,
             draft.Line,
             draft.Sounding);
+    }
+
+    // What was said to be taken counts as much as what was entered bottle by bottle.
+    private IReadOnlyList<Protocol> Took(SheetClarity clarity, SheetProfile? profile, SheetBottles? bottles, List<SheetTaken> taken)
+    {
+        var full = (bottles?.Places ?? []).SelectMany(p => p.Bottles).Where(b => b.Entry is not null).Select(b => b.Type.Code).ToHashSet();
+        IEnumerable<Protocol> took =
+        [
+            .. clarity.Result.Text is null && clarity.Outcome is null ? Array.Empty<Protocol>() : [Protocol.Clarity],
+            .. profile is { Levels.Count: > 1 } ? [Protocol.Profile] : Array.Empty<Protocol>(),
+            .. (draft.Context.Programme.Season ?? []).Where(p => draft.Wants(p.Protocol) && SampleTypes.Usual(p).Any(b => full.Contains(b.Type))).Select(p => p.Protocol),
+            .. taken.Select(t => t.Protocol),
+        ];
+        return [.. took.Distinct()];
     }
 
     private static decimal? UnroundedMean(SheetClarity clarity) => clarity.Result.MeanM;
@@ -85,7 +118,7 @@ internal sealed class SheetFold
 
         var hours = draft.Context.Programme.Hours;
         var time = TimeOnly.FromDateTime(start.Entry.At.DateTime);
-        if (time < hours.From || time > hours.Until)
+        if ((time < hours.From || time > hours.Until) && !draft.Context.Programme.Chooses("visit.hours-rule", "none"))
         {
             draft.Findings.Add(Finding.Check(
                 "hours-outside", $"{Clock(time)} is outside {Clock(hours.From)}–{Clock(hours.Until)}.", "Readings at other hours differ by light alone.",
@@ -93,7 +126,8 @@ internal sealed class SheetFold
             { Beside = Beside.Header, About = [start.Entry.Id] });
         }
 
-        if (draft.Line is { } line && !(line.CheckedOn?.Year >= start.Entry.At.Year))
+        CopiedLater();
+        if (draft.Line is { } line && !line.CheckedIn(start.Entry.At.Year))
         {
             draft.Findings.Add(Finding.Check(
                 "line-unchecked", $"{line.Code} has not been taped this season.", "Ropes stretch and a whole season reads short.",
@@ -102,6 +136,27 @@ internal sealed class SheetFold
         }
 
         ClockOff();
+    }
+
+    // The id of an entry says when it was written down here, the entry when it was read.
+    private void CopiedLater()
+    {
+        var limit = draft.Context.Programme.LimitOf("checks.copied-later");
+        var late = draft.Log.Standing.Select(e => (Entry: e, Late: WrittenAt(e.Id) - e.At)).Where(e => (decimal)e.Late.TotalMinutes > limit).ToList();
+        if (late.Count > 0)
+        {
+            var longest = late.Max(e => e.Late);
+            draft.Findings.Add(Finding.Note(
+                "copied-later", $"{(late.Count == 1 ? "1 entry" : $"{late.Count} entries")} copied {Span((long)longest.TotalSeconds)} later.", "A copy may slip.", "Both times are kept.").On(
+                Beside.Header, late.Select(e => e.Entry.Id)));
+        }
+    }
+
+    private static DateTimeOffset WrittenAt(Guid id)
+    {
+        Span<byte> bytes = stackalloc byte[16];
+        id.TryWriteBytes(bytes, bigEndian: true, out _);
+        return DateTimeOffset.FromUnixTimeMilliseconds((long)(System.Buffers.Binary.BinaryPrimitives.ReadUInt64BigEndian(bytes) >> 16));
     }
 
     private void ClockOff()
@@ -129,7 +184,7 @@ internal sealed class SheetFold
     {
         var striker = draft.Log.StruckBy(entry);
         return new SheetEntry(
-            entry.Id, entry.Kind, EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry.Body, draft.Reader) : entry.Kind,
+            entry.Id, entry.Kind, EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader) : entry.Kind,
             entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes);
     }
 

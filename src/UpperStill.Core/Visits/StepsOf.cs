@@ -1,27 +1,115 @@
+using UpperStill.Core.Arrival;
+using UpperStill.Core.Bottles;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Profiles;
+using UpperStill.Core.Programmes;
 
 namespace UpperStill.Core.Visits;
 
-/// <summary>The steps of a visit in the order of work, and which is next.</summary>
-internal static class StepsOf
+/// <summary>The steps of a visit in the order of work: what each gave, what it lacks, and which is next.</summary>
+internal sealed class StepsOf
 {
-    internal static IReadOnlyList<SheetStep> Visit(
-        SheetDraft draft, SheetClarity clarity, CompositeResult composite, List<Finding> stops, bool closed)
-    {
-        var clarityDone = clarity.Outcome is not null || (clarity.Result.Readings.Count >= clarity.Result.Needed && clarity.Boxes.All(b => b.Entry is not null || b.Extra));
-        (string Name, bool Done, string Summary)[] steps =
-        [
-            ("sounding", draft.Sounding is not null && !Open(Beside.Sounding), draft.Sounding is { } s ? Sounded(draft, s) : "depth not yet measured"),
-            ("clarity", clarityDone && !Open(Beside.Clarity), ClaritySummary(clarity)),
-            ("composite", composite.Text is not null && clarityDone && !Open(Beside.Composite) && !Open(Beside.Clarity) && !Open(Beside.Sounding), composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity"),
-            ("leave", closed, closed ? "visit ended" : Unfilled(stops)),
-        ];
-        var next = closed ? -1 : Array.FindIndex(steps, p => !p.Done && p.Name != "composite");
-        return [.. steps.Select((p, i) => new SheetStep(p.Name, p.Done ? StepState.Done : i == next ? StepState.Next : StepState.ToDo, p.Summary))];
+    private readonly SheetDraft draft;
+    private readonly Dictionary<string, Read<StepSkippedBody>> skipped;
+    private readonly List<Step> steps = [];
 
-        bool Open(Beside beside) => stops.Any(f => f.Beside == beside);
+    internal StepsOf(SheetDraft draft, SheetArrival arrival, SheetClarity clarity, CompositeResult composite, SheetTries tries, SheetProfile? profile, SheetBottles? bottles)
+    {
+        this.draft = draft;
+        skipped = draft.Standing(EntryKinds.StepSkipped).GroupBy(s => s.Body.Step).ToDictionary(g => g.Key, g => g.Last());
+        var surface = bottles?.Places.Where(p => p.Place == "surface").ToList() ?? [];
+        var deep = bottles?.Places.Where(p => p.Place is not "surface" and not "composite").ToList() ?? [];
+        var pour = bottles?.Places.FirstOrDefault(p => p.Place == "composite");
+        if (draft.Asks)
+        {
+            steps.Add(new Step("arrive", arrival.Boxes.Count > 0 || arrival.Anchored is not null, arrival.Text, [Beside.Header], Required: false));
+        }
+
+        steps.Add(new Step("sounding", draft.Sounding is not null, draft.Sounding is { } s ? Sounded(draft, s) : "depth not yet measured", [Beside.Sounding]));
+        var disc = new Step("clarity", ClarityDone(clarity), ClaritySummary(clarity), [Beside.Clarity], Required: !draft.Asks || draft.Wants(Protocol.Clarity));
+        var order = draft.Context.Programme.SchoolOf("visit.order");
+        if (surface.Count > 0)
+        {
+            steps.Add(Bottles("surface", surface));
+        }
+
+        if (order != "samples-first")
+        {
+            steps.Insert(order == "clarity-first" && surface.Count > 0 ? steps.Count - 1 : steps.Count, disc);
+        }
+
+        if (profile is not null)
+        {
+            var left = profile.ToRead.Count(t => t.Wanted == LevelWanted.Planned);
+            steps.Add(new Step(
+                "profile", profile.Levels.Count > 0 && left == 0, profile.Levels.Count == 0 ? $"{profile.Planned} levels" : left == 0 ? $"{profile.Levels.Count} levels" : $"{profile.Levels.Count} of {profile.Levels.Count + left} levels",
+                [Beside.Profile], Required: draft.Wants(Protocol.Profile)));
+        }
+
+        if (deep.Count > 0)
+        {
+            steps.Add(Bottles("bottles", deep));
+        }
+
+        if (order == "samples-first")
+        {
+            steps.Add(disc);
+        }
+
+        if (!draft.Asks || pour is not null)
+        {
+            // Before bottles were entered the depth was all there was.
+            var poured = pour?.Done ?? composite.Text is not null && ClarityDone(clarity);
+            steps.Add(new Step(
+                "composite", poured && (pour is null || tries.Good),
+                pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {Filled([pour])}" : composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity",
+                pour is null ? [Beside.Composite, Beside.Clarity, Beside.Sounding] : [Beside.Composite], Required: pour is not null));
+        }
     }
+
+    /// <summary>Steps that were asked for, are not done, and are not left out with a reason.</summary>
+    internal IEnumerable<string> Unfilled => steps.Where(s => s is { Done: false, Required: true } && !skipped.ContainsKey(s.Name)).Select(s => s.Name);
+
+    /// <summary>True where the step is left out with a reason.</summary>
+    internal bool Skips(string step) => skipped.ContainsKey(step);
+
+    /// <summary>The steps for the page.</summary>
+    /// <param name="stops">Open stops.</param>
+    /// <param name="closed">True once the visit has ended.</param>
+    internal IReadOnlyList<SheetStep> Visit(List<Finding> stops, bool closed)
+    {
+        var left = stops.Count(f => f.Beside == Beside.Leaving);
+        List<SheetStep> shown = [];
+        foreach (var step in steps)
+        {
+            var skip = skipped.GetValueOrDefault(step.Name);
+            var done = step.Done && !stops.Any(f => step.Stops.Contains(f.Beside));
+            shown.Add(new SheetStep(
+                step.Name, done ? StepState.Done : skip is not null ? StepState.Skipped : StepState.ToDo, !done && skip is not null ? $"not done: {skip.Entry.Why}" : step.Summary, skip?.Entry.Id));
+        }
+
+        shown.Add(new SheetStep("leave", closed ? StepState.Done : StepState.ToDo, closed ? "visit ended" : left == 0 ? "every box is full" : left == 1 ? "1 thing still unfilled" : $"{left} things still unfilled"));
+        var next = closed ? -1 : shown.FindIndex(s => s.State == StepState.ToDo && (draft.Asks || s.Name != "composite"));
+        return [.. shown.Select((s, i) => i == next ? s with { State = StepState.Next } : s)];
+    }
+
+    private static Step Bottles(string name, List<SheetPlace> places) => new(name, places.All(p => p.Done || p.Needless), Summary(places), [Beside.Bottles], Required: places.Any(p => !p.Needless));
+
+    private static string Summary(List<SheetPlace> places)
+    {
+        var depths = places.Where(p => p.Text is not null).Select(p => p.Text).ToList();
+        return depths.Count == 0 ? places[0].Waits ?? Filled(places) : $"{string.Join(" and ", depths)}, {Filled(places)}";
+    }
+
+    private static string Filled(List<SheetPlace> places)
+    {
+        var bottles = places.SelectMany(p => p.Bottles).ToList();
+        return $"{bottles.Count(b => b.Entry is not null)} of {(bottles.Count == 1 ? "1 bottle" : $"{bottles.Count} bottles")}";
+    }
+
+    private static bool ClarityDone(SheetClarity clarity) =>
+        clarity.Outcome is not null || (clarity.Result.Readings.Count >= clarity.Result.Needed && clarity.Boxes.All(b => b.Entry is not null || b.Extra));
 
     private static string Sounded(SheetDraft draft, SheetSounding sounding) =>
         draft.Context.Station.KnownDepth.Read().Length is { } known ? $"{sounding.Text}, {draft.Show(known)} known" : sounding.Text;
@@ -33,9 +121,5 @@ internal static class StepsOf
             : clarity.Outcome is null && result.Readings.Count < result.Needed ? $"{result.Text} · {result.Readings.Count} of {result.Needed}" : result.Text;
     }
 
-    private static string Unfilled(List<Finding> stops)
-    {
-        var left = stops.Count(f => f.Beside == Beside.Leaving);
-        return left == 0 ? "every box is full" : left == 1 ? "1 thing still unfilled" : $"{left} things still unfilled";
-    }
+    private sealed record Step(string Name, bool Done, string Summary, Beside[] Stops, bool Required = true);
 }

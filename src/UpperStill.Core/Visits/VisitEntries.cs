@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
@@ -9,12 +10,41 @@ namespace UpperStill.Core.Visits;
 /// <param name="ProgrammeVersion">The version the visit is made under.</param>
 /// <param name="Observers">Who reads, in order; the first is also the recorder unless said otherwise.</param>
 /// <param name="Line">The line's code; null where none is used.</param>
+/// <param name="Due">What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are.</param>
+/// <param name="Paper">True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed.</param>
 public sealed record VisitStartedBody(
-    string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null);
+    string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null);
 
 /// <summary>Body of the entry <c>sounding</c>.</summary>
 /// <param name="Depth">The depth of the water as read.</param>
-public sealed record SoundingBody(WrittenLength Depth);
+/// <param name="By">How it was sounded; a lead or the disc stirs the bottom.</param>
+public sealed record SoundingBody(WrittenLength Depth, SoundedBy? By = null);
+
+/// <summary>How the depth was found.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SoundedBy>))]
+public enum SoundedBy
+{
+    /// <summary>Depth finder.</summary>
+    [JsonStringEnumMemberName("finder")] Finder,
+
+    /// <summary>Weighted line.</summary>
+    [JsonStringEnumMemberName("lead")] Lead,
+
+    /// <summary>The disc let down to the bottom.</summary>
+    [JsonStringEnumMemberName("disc")] Disc,
+
+    /// <summary>The stand-in finder.</summary>
+    [JsonStringEnumMemberName("simulated")] Simulated,
+}
+
+/// <summary>Body of the entry <c>step-skipped</c>: a step of the sheet that is not done; the reason stands in the envelope's <c>why</c>.</summary>
+/// <param name="Step">The step.</param>
+public sealed record StepSkippedBody(string Step);
+
+/// <summary>Body of the entry <c>aboard</c>: something counted aboard on leaving.</summary>
+/// <param name="Thing">What.</param>
+/// <param name="Aboard">False where it is missing.</param>
+public sealed record AboardBody(string Thing, bool Aboard);
 
 /// <summary>Body of the entry <c>taken</c>: something was taken along with the visit, said by the sampler.</summary>
 /// <param name="Protocol">What was taken.</param>

@@ -28,7 +28,7 @@ public static class SeasonCalendar
         calendar.AddProperty("X-WR-CALNAME", "Upper Still, the season");
         foreach (var station in stations)
         {
-            foreach (var date in station.Plan.Dates.Where(d => d.State is DateState.Planned or DateState.Today))
+            foreach (var date in station.Plan.Dates.Where(d => d.Ahead))
             {
                 calendar.Events.Add(Event(station, date, stamp));
             }
@@ -50,6 +50,6 @@ public static class SeasonCalendar
         Description = string.Join("\n", [
             .. date.Alternate is { } alternate ? new[] { $"Or {alternate:yyyy-MM-dd}." } : [],
             .. date.LeaveBy is { } leave ? new[] { $"To the lab: leave by {leave:yyyy-MM-dd HH:mm}." } : [],
-            .. date.Why]),
+            .. date.Why, .. date.Welcome]),
     };
 }

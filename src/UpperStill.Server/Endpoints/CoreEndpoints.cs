@@ -27,6 +27,8 @@ internal static class CoreEndpoints
 {
     internal const string RateLimit = "core";
 
+    private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver() };
+
     internal static void MapCore(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, Schema(o.Request), Schema(o.Response))))
@@ -60,5 +62,6 @@ internal static class CoreEndpoints
         }
     }
 
-    private static JsonNode Schema(JsonTypeInfo type) => type.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
+    // Core’s own description of an answer can only write it; the server reads the type itself.
+    private static JsonNode Schema(JsonTypeInfo type) => Described.GetJsonSchemaAsNode(type.Type, new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
 }

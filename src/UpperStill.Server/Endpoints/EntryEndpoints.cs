@@ -6,6 +6,7 @@ using UpperStill.Core.Visits;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
 
@@ -49,7 +50,7 @@ internal static class EntryEndpoints
 
     private static async Task<IResult> EntriesAsync(Guid visit, FieldBook book, Caller caller, CancellationToken cancel)
     {
-        var water = await book.Visits.Where(v => v.Visit == visit).Join(book.Stations, v => v.Station, s => s.Code, (_, s) => s.Water).FirstOrDefaultAsync(cancel);
+        var water = await book.WaterOfAsync(visit, cancel);
         if (water is not null && !caller.May.Sees(water))
         {
             return Gate.Refused;

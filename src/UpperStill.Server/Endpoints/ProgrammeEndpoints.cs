@@ -4,7 +4,9 @@ using System.Text.Json.Schema;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
+using UpperStill.Core.Samples;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
@@ -29,6 +31,12 @@ public sealed record ProgrammeGiven(Programme Programme, bool Keep);
 /// <param name="Stations">The stations whose series would break.</param>
 public sealed record ProgrammeAnswer(bool Kept, int Version, IReadOnlyList<FieldFinding> Findings, IReadOnlyList<string> Breaks, IReadOnlyList<string> Stations);
 
+/// <summary>What a programme may choose.</summary>
+/// <param name="Schools">Ways of doing a step.</param>
+/// <param name="Limits">Numbers.</param>
+/// <param name="Samples">Sorts of samples.</param>
+public sealed record SchoolList(IReadOnlyList<School> Schools, IReadOnlyList<Limit> Limits, IReadOnlyList<SampleType> Samples);
+
 /// <summary>Programmes and their versions.</summary>
 internal static class ProgrammeEndpoints
 {
@@ -37,14 +45,16 @@ internal static class ProgrammeEndpoints
         var group = app.MapGroup("/api/programmes").WithTags("programmes");
         group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with its stations.");
         group.MapGet("/presets", () => Presets.All).For(AccessLevel.SignedIn).WithName("presets").WithSummary("Programmes to begin from.");
+        group.MapGet("/schools", () => new SchoolList(SchoolBook.All, LimitBook.All, SampleTypes.All)).For(AccessLevel.SignedIn).WithName("schools").WithSummary("Every school and limit that a programme may choose, explained.");
         group.MapGet("/schema", () => CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }))
             .For(AccessLevel.Anyone).WithName("programme-schema").WithSummary("The JSON schema of a programme’s file.").Produces<JsonNode>();
         group.MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
                 await book.ProgrammeAsync(code, version, cancel) is { } programme ? Results.Ok(programme) : Unknown(code))
             .For(AccessLevel.SignedIn).WithName("programme").WithSummary("One version of a programme: also the file to hand to another group.")
             .Produces<Programme>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/", (ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) => KeepAsync(given, book, caller, clock, cancel))
-            .For(AccessLevel.CoordinatesAll).WithName("keep-programme").WithSummary("Keeps a programme as a new version, or says what that would break.").Produces<ProgrammeAnswer>();
+        group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-programme").WithSummary("Keeps a new programme; its code comes from its name.").Produces<ProgrammeAnswer>();
+        group.MapPut("/{code}", ChangeAsync).For(AccessLevel.CoordinatesAll).WithName("change-programme").WithSummary("Keeps a programme as a new version, or says what that would break.")
+            .Produces<ProgrammeAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/read", ReadAsync).For(AccessLevel.CoordinatesAll).WithName("read-programme")
             .WithSummary("Reads a programme’s file; nothing is kept. A broken one is refused with the line and the reason.")
             .Accepts<Programme>("application/json").Produces<Programme>().ProducesProblem(StatusCodes.Status400BadRequest);
@@ -57,9 +67,25 @@ internal static class ProgrammeEndpoints
             .Select(g => new ProgrammeInfo(JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!, [.. stations[g.Key]]))];
     }
 
-    private static async Task<IResult> KeepAsync(ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> AddAsync(Programme given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
-        var before = await book.ProgrammeAsync(given.Programme.Code, null, cancel);
+        var programme = given with { Code = Codes.From(given.Name) is { Length: > 0 } code ? code : given.Code };
+        if (await book.ProgrammeAsync(programme.Code, null, cancel) is not { } twin)
+        {
+            return await KeepAsync(new ProgrammeGiven(programme, true), null, book, caller, clock, cancel);
+        }
+
+        var used = Finding.Stop("name-used", $"There is a programme called {twin.Name} already.", "The stations that follow it would follow this one from then on.", "Change that one, or give this another name.").At("name");
+        return Results.Ok(new ProgrammeAnswer(false, 1, [used], [], []));
+    }
+
+    private static async Task<IResult> ChangeAsync(string code, ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
+        await book.ProgrammeAsync(code, null, cancel) is { } before
+            ? await KeepAsync(given with { Programme = given.Programme with { Code = code } }, before, book, caller, clock, cancel)
+            : Unknown(code);
+
+    private static async Task<IResult> KeepAsync(ProgrammeGiven given, Programme? before, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
         var programme = given.Programme with { Version = (before?.Version ?? 0) + 1 };
         var findings = ProgrammeCheck.Findings(programme);
         var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme);

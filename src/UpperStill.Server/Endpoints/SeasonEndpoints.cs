@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
@@ -40,7 +41,7 @@ internal static class SeasonEndpoints
     internal static void MapSeason(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/season").WithTags("season");
-        group.MapGet("/", (int? year, SeasonDesk desk, Caller caller, CancellationToken cancel) => desk.ViewAsync(year ?? desk.Today.Year, caller.May, cancel))
+        group.MapGet("/", ViewAsync)
             .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.");
         group.MapGet("/calendar-address", (Caller caller, CalendarKeys keys) => new CalendarAddress($"/api/season/calendar.ics?key={Uri.EscapeDataString(keys.For(caller.Person!))}"))
             .For(AccessLevel.SignedIn).WithName("calendar-address").WithSummary("The address at which a calendar program fetches the caller’s season; whoever has it can read the dates.");
@@ -57,6 +58,13 @@ internal static class SeasonEndpoints
             .For(AccessLevel.SignedIn).WithName("laboratory").WithTags("season").WithSummary("The laboratory’s hours; nothing where none is set up.").Produces<Laboratory>();
         app.MapPut("/api/laboratory", KeepLaboratoryAsync).For(AccessLevel.CoordinatesAll).WithName("keep-laboratory").WithTags("season")
             .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
+    }
+
+    private static async Task<SeasonView> ViewAsync(int? year, SeasonDesk desk, Caller caller, HttpResponse response, CancellationToken cancel)
+    {
+        var view = await desk.ViewAsync(year ?? desk.Today.Year, caller.May, cancel);
+        response.Headers["Server-Timing"] = string.Create(CultureInfo.InvariantCulture, $"planner;dur={desk.PlannerTook.TotalMilliseconds:0.0}");
+        return view;
     }
 
     private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, TimeProvider clock, CancellationToken cancel)
@@ -144,9 +152,9 @@ internal static class SeasonEndpoints
 
     private static async Task<IResult> KeepLaboratoryAsync(Laboratory given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
-        if (string.IsNullOrWhiteSpace(given.Name) || given.Openings.Any(o => o.From >= o.Until) || given.TravelMinutes is < 0 or > 1440)
+        if (SeasonCheck.Findings(given).FirstOrDefault() is { } fault)
         {
-            return Fault("The laboratory has a name, opens before it closes, and is within a day’s travel.", "Hand-over times come from it.");
+            return Fault(fault.Seen, $"{fault.Why} {fault.Act}");
         }
 
         var row = await book.Laboratories.OrderBy(l => l.Code).FirstOrDefaultAsync(cancel);

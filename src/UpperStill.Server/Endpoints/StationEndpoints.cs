@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Visits;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -21,11 +22,14 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="ObserversNeeded">How many people must read.</param>
 /// <param name="Line">The line proposed for a visit.</param>
 /// <param name="Observers">Who read last time.</param>
-public sealed record StationRecord(VisitContext Context, int ObserversNeeded, string? Line, string? Observers);
+/// <param name="Profiles">Its last profiles, newest first.</param>
+public sealed record StationRecord(VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles);
 
 /// <summary>Stations and their records.</summary>
 internal static class StationEndpoints
 {
+    private const int ProfilesBehind = 3;
+
     internal static void MapStations(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/stations", async (FieldBook book, Caller caller, CancellationToken cancel) =>
@@ -54,14 +58,17 @@ internal static class StationEndpoints
             {
                 if (await book.ContextAsync(code, null, null, cancel) is not { } context || !caller.May.Sees(context.Station.WaterCode))
                 {
-                    return Results.Problem("Choose one from GET /api/stations.", statusCode: StatusCodes.Status404NotFound, title: $"No station “{code}” is known here.");
+                    return Unknown(code);
                 }
 
                 var line = await book.Stations.Where(s => s.Code == code).Select(s => s.Line).FirstAsync(cancel);
                 var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
-                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers));
+                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel)));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);
     }
+
+    internal static IResult Unknown(string code) =>
+        Results.Problem("Choose one from GET /api/stations.", statusCode: StatusCodes.Status404NotFound, title: $"No station “{code}” is known here.");
 }

@@ -22,7 +22,14 @@ public static class DatabaseSetup
         ArgumentNullException.ThrowIfNull(people);
         ArgumentNullException.ThrowIfNull(instance);
         ArgumentNullException.ThrowIfNull(clock);
+        var older = (await book.Database.GetAppliedMigrationsAsync(cancel)).Any() && (await book.Database.GetPendingMigrationsAsync(cancel)).Any();
         await book.Database.MigrateAsync(cancel);
+        if (older)
+        {
+            // What an older version did not draw from the log is drawn now.
+            await book.RebuildAsync(cancel);
+        }
+
         if (!instance.Demo)
         {
             return;
@@ -52,7 +59,7 @@ public static class DatabaseSetup
                 Version = p.Version,
                 Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
             }));
-            book.Lines.AddRange(scenario.Lines.Select(l => new LineRow { Code = l.Code, Definition = JsonSerializer.Serialize(l, CoreJson.Default.Line) }));
+            book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
             book.Waters.AddRange(scenario.Waters.Select(w => w.Drawn()).Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
             book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
             {

@@ -1,5 +1,7 @@
+using System.Diagnostics;
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Outings;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
@@ -26,10 +28,17 @@ public sealed record PlannedStation(Station Station, string Programme, bool MayM
 /// <param name="From">First day of the picture.</param>
 /// <param name="Until">Last day of the picture.</param>
 /// <param name="Shared">Shared observation days.</param>
-/// <param name="Laboratory">The laboratory; null where none is set up.</param>
+/// <param name="Outings">What is due on which day at which water, from today on.</param>
+/// <param name="Proposals">Proposed stations that wait for the caller's decision, water by water.</param>
 public sealed record SeasonView(
     DateOnly Today, SeasonPlan Plan, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SetAside> Set, bool PassesSimulated, DateOnly From, DateOnly Until,
-    IReadOnlyList<DateOnly> Shared, Laboratory? Laboratory = null);
+    IReadOnlyList<DateOnly> Shared, IReadOnlyList<OutingDay> Outings, IReadOnlyList<WaitingProposals> Proposals);
+
+/// <summary>Stations proposed at a water.</summary>
+/// <param name="Water">The water's code.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Count">How many.</param>
+public sealed record WaitingProposals(string Water, string Name, int Count);
 
 /// <summary>A day set aside by hand.</summary>
 /// <param name="Id">Identity.</param>
@@ -41,22 +50,37 @@ public sealed record SeasonView(
 public sealed record SetAside(Guid Id, DateOnly Day, string Kind, string Why, string By, string? Station = null);
 
 /// <summary>Gathers what a season is planned from, and plans it.</summary>
-public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvider clock)
+public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConstants tides, TimeProvider clock)
 {
-    /// <summary>The day here.</summary>
+    /// <summary>The day of this instance; each water has its own.</summary>
     public DateOnly Today => DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+
+    /// <summary>How long the planner took for the last view: the benchmark reads it.</summary>
+    public TimeSpan PlannerTook { get; private set; }
+
+    /// <summary>The day at a place with that zone.</summary>
+    public DateOnly TodayIn(TimeZoneInfo zone) => DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(clock.GetUtcNow(), zone).DateTime);
 
     /// <summary>The season of the stations that a person may see.</summary>
     public async Task<SeasonView> ViewAsync(int year, Permissions may, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(may);
         var (request, stations, days) = await GatherAsync(year, may, cancel);
+        var began = Stopwatch.GetTimestamp();
         var plan = SeasonPlanner.Work(request);
+        PlannerTook = Stopwatch.GetElapsedTime(began);
         var (from, until) = Span(request, plan);
         return new SeasonView(
             Today, plan, stations,
             [.. days.Select(d => new SetAside(d.Id, d.Day, d.Kind.ToString(), d.Why, d.By, d.Station))],
-            passes.Simulated, from, until, request.SharedDays ?? [], request.Laboratory);
+            passes.Simulated, from, until, request.SharedDays ?? [], OutingDay.Of(plan, [.. stations.Select(s => s.Station)]), await WaitingAsync(may, cancel));
+    }
+
+    private async Task<IReadOnlyList<WaitingProposals>> WaitingAsync(Permissions may, CancellationToken cancel)
+    {
+        var waiting = await book.Proposals.AsNoTracking().Where(p => p.Outcome == null).GroupBy(p => p.Water).Select(g => new { g.Key, Count = g.Count() }).ToListAsync(cancel);
+        var names = waiting.Count == 0 ? [] : (await book.Waters.AsNoTracking().ToListAsync(cancel)).Select(w => w.Read()).ToDictionary(w => w.Code, w => w.Name);
+        return [.. waiting.Where(w => may.Coordinates(w.Key)).Select(w => new WaitingProposals(w.Key, names.GetValueOrDefault(w.Key, w.Key), w.Count))];
     }
 
     /// <summary>The request to the planner, the stations in its order, and the days set aside.</summary>
@@ -85,7 +109,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvide
             var (station, programme) = (row.Read(), programmes[row.Programme]);
             var own = days.Where(d => d.Station is null || d.Station == row.Code).ToList();
             var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
-            var noon = TimeZoneInfo.ConvertTime(Sun.Noon(place, Today), zones[row.Water]);
+            var zone = zones[row.Water];
+            var noon = TimeZoneInfo.ConvertTime(Sun.Noon(place, TodayIn(zone)), zone);
             stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture)));
             seasons.Add(new StationSeason(
                 row.Code, programme.Season!, programme.Hours,
@@ -94,14 +119,26 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, TimeProvide
                 Of(SeasonDayKind.Pinned), Of(SeasonDayKind.Blocked),
                 [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
                 passes.Passes(place, year),
+                programme.SchoolOf("visit.hours-rule") == "low-tide" ? LowTides(place, year, programme.Hours, zone) : null,
+                Zone: zone,
+                Today: TodayIn(zone),
                 IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()));
 
             List<SetDay> Of(SeasonDayKind kind) => [.. own.Where(d => d.Kind == kind).Select(d => new SetDay(d.Day, d.Why))];
         }
 
         return (
-            new SeasonRequest(year, Today, seasons, await book.LaboratoryAsync(cancel), [.. days.Where(d => d.Kind == SeasonDayKind.Shared).Select(d => d.Day)]),
+            new SeasonRequest(year, Today, seasons, await book.LaboratoryAsync(cancel), [.. days.Where(d => d.Kind == SeasonDayKind.Shared).Select(d => d.Day)], passes.Simulated, tides.Simulated),
             stations, [.. days.Where(d => d.Station is null || rows.Any(r => r.Code == d.Station))]);
+    }
+
+    // Days on which low water falls within the programme's hours.
+    private List<DateOnly>? LowTides(Position place, int year, HoursWindow hours, TimeZoneInfo zone)
+    {
+        var begin = new DateTimeOffset(year, 1, 1, 0, 0, 0, TimeSpan.Zero);
+        return tides.At(place) is not { } constants ? null
+            : [.. Tide.Turns(constants, begin.AddDays(-1), begin.AddYears(1).AddDays(1)).Where(t => !t.High).Select(t => TimeZoneInfo.ConvertTime(t.At, zone))
+                .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until).Select(t => DateOnly.FromDateTime(t.DateTime)).Distinct()];
     }
 
     private static IEnumerable<Protocol> Took(string took) => took.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(Enum.Parse<Protocol>);

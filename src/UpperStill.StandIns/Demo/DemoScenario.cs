@@ -54,12 +54,12 @@ public sealed record DemoDay(DateOnly Day, string Kind, string Why, string? Stat
 /// <param name="Days">Days of the season set aside.</param>
 /// <param name="Waters">Waters.</param>
 /// <param name="People">People.</param>
-/// <param name="Lines">Lines.</param>
+/// <param name="Kit">The kit.</param>
 /// <param name="Stations">Stations.</param>
 public sealed record DemoScenario(
     ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, Laboratory Laboratory,
     IReadOnlyList<DemoDay> Days, IReadOnlyList<DemoWater> Waters,
-    IReadOnlyList<DemoPerson> People, IReadOnlyList<Line> Lines, IReadOnlyList<DemoStation> Stations)
+    IReadOnlyList<DemoPerson> People, IReadOnlyList<KitItem> Kit, IReadOnlyList<DemoStation> Stations)
 {
     /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo only.</summary>
     public const string Password = "upper-still-demo";
@@ -68,8 +68,20 @@ public sealed record DemoScenario(
     public static DemoScenario Load()
     {
         using var stream = typeof(DemoScenario).Assembly.GetManifestResourceStream("scenario.json")!;
-        return JsonSerializer.Deserialize(stream, DemoJson.Default.DemoScenario)!;
+        var scenario = JsonSerializer.Deserialize(stream, DemoJson.Default.DemoScenario)!;
+        return scenario with { Kit = [.. scenario.Kit.Select((item, i) => scenario.Sprung(item, i))] };
     }
+
+    // Every line was taped each spring of the earlier seasons, and every mark was true.
+    private KitItem Sprung(KitItem item, int index) => item.Marks is null ? item : item with
+    {
+        Checks =
+        [
+            .. Enumerable.Range(FirstYear, Now.Year - FirstYear).Select(year => new KitCheck(
+                new Guid(index, (short)year, 0, [0, 0, 0, 0, 0, 0, 0, 0]), KitCheckKind.Taped, new DateOnly(year, 4, 11), People[0].Name, [new TapedMark(item.Marks.Usable, item.Marks.Usable)])),
+            .. item.Checks ?? [],
+        ],
+    };
 }
 
 /// <summary>The scenario's JSON.</summary>

@@ -2,6 +2,10 @@ using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Oxygen;
+using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
@@ -63,7 +67,7 @@ public sealed class DemoSeasons
     private sealed class DemoVisit(List<Entry> entries, DemoScenario scenario, DemoStation station, DateOnly day, double yearShift, Chance chance)
     {
         private readonly Programme programme = scenario.Programmes.First(p => p.Code == station.Programme);
-        private readonly LengthUnit unit = scenario.Lines.First(l => l.Code == station.Line).Unit;
+        private readonly LengthUnit unit = scenario.Kit.First(l => l.Code == station.Line).Marks!.Unit;
         private DateTimeOffset clock = new(day.ToDateTime(new TimeOnly(10 + chance.Whole(0, 2), chance.Whole(0, 59))), Summer);
         private Guid visit;
 
@@ -89,7 +93,14 @@ public sealed class DemoSeasons
 
             foreach (var protocol in (programme.Season ?? []).Where(TakenAlong))
             {
-                Add(EntryKinds.Taken, new TakenBody(protocol.Protocol));
+                if (protocol.Protocol == Protocol.Profile)
+                {
+                    Profile(depth);
+                }
+                else
+                {
+                    Add(EntryKinds.Taken, new TakenBody(protocol.Protocol));
+                }
             }
 
             Add(EntryKinds.VisitClosed, new EmptyBody());
@@ -100,8 +111,37 @@ public sealed class DemoSeasons
             protocol.Protocol != Protocol.Clarity
             && day >= protocol.From.In(day.Year) && day <= protocol.Until.In(day.Year)
             && (protocol.Rhythm == Rhythm.Days || (protocol.Rhythm == Rhythm.Monthly && !entries.Any(e =>
-                e.Kind == EntryKinds.Taken.Name && e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month
-                && e.Body.GetProperty("protocol").GetString() == JsonNamingPolicy.CamelCase.ConvertName(protocol.Protocol.ToString()))));
+                e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month && (protocol.Protocol == Protocol.Profile ? e.Kind == EntryKinds.Level.Name
+                    : e.Kind == EntryKinds.Taken.Name && e.Body.GetProperty("protocol").GetString() == JsonNamingPolicy.CamelCase.ConvertName(protocol.Protocol.ToString())))));
+
+        // Its own chance and clock: what else was read that day stays as it is, with or without a profile.
+        private void Profile(double depth)
+        {
+            var (own, at) = (new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 7919)), clock);
+            var water = new LakeColumn(depth, scenario.Waters.First(w => w.Water.Code == station.Station.WaterCode).Water.Kind == WaterKind.Sea, day, yearShift);
+            var meter = scenario.Kit.First(k => k.Kind == KitKind.Meter).Code;
+
+            // The meter was left on per cent once, and nobody saw it.
+            var percent = !water.Sea && day is { Year: 2019, Month: 8 };
+            Write(EntryKinds.MeterCheck, new MeterCheckBody(meter, Expected: new WrittenOxygen("100", OxygenUnit.Percent), Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent), Display: OxygenUnit.MgPerL));
+            foreach (var level in PlannedLevels.Of(programme.SchoolOf("profile.levels"), new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)))
+            {
+                var z = (double)level.Metres;
+                var (celsius, oxygen) = (water.TemperatureC(z) + (0.04 * own.Bell()), Math.Max(0.1, water.OxygenMgPerL(z) + (0.05 * own.Bell())));
+                var shown = percent ? oxygen * 100 / Solubility.AtPressure(celsius, 0, LakeColumn.AirKpa) : oxygen;
+                Write(EntryKinds.Level, new LevelBody(new WrittenLength(Decimals.Text(level.Value), level.Unit), new WrittenTemperature(Tenth(celsius), TemperatureUnit.Celsius), new WrittenOxygen(Tenth(shown), OxygenUnit.MgPerL),
+                    Salinity: water.Sea ? Tenth(water.Salinity(z) + (0.1 * own.Bell())) : null));
+            }
+
+            void Write<T>(EntryKind<T> kind, T body)
+                where T : class
+            {
+                at = at.AddSeconds(own.Whole(15, 30));
+                entries.Add(Made(own, kind, body, at, null, null));
+            }
+
+            static string Tenth(double value) => value.ToString("F1", CultureInfo.InvariantCulture);
+        }
 
         private void Lowerings(double clarity)
         {
@@ -140,12 +180,14 @@ public sealed class DemoSeasons
             where T : class
         {
             clock = clock.AddSeconds(chance.Whole(40, 200));
-            var entry = new Entry(
-                chance.Uuid(clock), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock,
-                station.Observers[0], "field book", strikes?.Id, why);
+            var entry = Made(chance, kind, body, clock, strikes, why);
             entries.Add(entry);
             return entry;
         }
+
+        private Entry Made<T>(Chance by, EntryKind<T> kind, T body, DateTimeOffset at, Entry? strikes, string? why)
+            where T : class => new(
+                by.Uuid(at), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), at, station.Observers[0], "field book", strikes?.Id, why);
 
         private static WrittenLength Read(double metres, LengthUnit unit, int decimals) => unit switch
         {

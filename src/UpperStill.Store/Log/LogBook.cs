@@ -44,17 +44,29 @@ public sealed class LogBook : IDisposable
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
         ArgumentNullException.ThrowIfNull(may);
-        await writer.WaitAsync(cancel);
-        try
+        return await AloneAsync(book, async () =>
         {
-            await using var transaction = await book.Database.BeginTransactionAsync(cancel);
             var results = await JudgeAsync(book, entries, may, cancel);
             var kept = entries.Where((_, i) => results[i].Delivery == Delivery.Kept).ToList();
             book.Entries.AddRange(kept.Select(e => EntryRow.From(e, receipt)));
             await book.SaveChangesAsync(cancel);
             await book.ProjectAsync(kept.Select(e => e.Visit), cancel);
-            await transaction.CommitAsync(cancel);
             return results;
+        }, cancel);
+    }
+
+    /// <summary>Does something that the projections rest on while nobody else writes; all of it or nothing.</summary>
+    public async Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(work);
+        await writer.WaitAsync(cancel);
+        try
+        {
+            await using var transaction = await book.Database.BeginTransactionAsync(cancel);
+            var result = await work();
+            await transaction.CommitAsync(cancel);
+            return result;
         }
         finally
         {

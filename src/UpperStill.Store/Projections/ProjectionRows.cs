@@ -24,6 +24,12 @@ public sealed class VisitRow
     /// <summary>What was taken: names of protocols with commas between.</summary>
     public string Took { get; set; } = string.Empty;
 
+    /// <summary>From how deep the composite sampler was raised so that it worked, m; null where it was not, or not timed.</summary>
+    public double? CompositeFromM { get; set; }
+
+    /// <summary>How long that took, s.</summary>
+    public double? CompositeRaiseS { get; set; }
+
     /// <summary>Who read.</summary>
     public required string Observers { get; set; }
 }
@@ -51,6 +57,31 @@ public sealed class ClarityRow
 
     /// <summary>As reported.</summary>
     public required string Text { get; set; }
+}
+
+/// <summary>A level of a visit's profile, in working units; levels that may be mud are not among them.</summary>
+public sealed class LevelRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>Its place from the surface down.</summary>
+    public int Ordinal { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>m.</summary>
+    public double DepthM { get; set; }
+
+    /// <summary>°C; null where it was not read.</summary>
+    public double? TemperatureC { get; set; }
+
+    /// <summary>mg/L; null where it was not read.</summary>
+    public double? OxygenMgL { get; set; }
 }
 
 /// <summary>A finding of a visit.</summary>

@@ -28,6 +28,19 @@ public static class Projector
         }
     }
 
+    /// <summary>Projects anew the visits of a span of days that were made with a line, after its check changed what its marks mean.</summary>
+    /// <returns>A line for each published clarity that changed.</returns>
+    public static async Task<IReadOnlyList<string>> ProjectLineAsync(this FieldBook book, string line, DateOnly from, DateOnly until, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        var begun = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}").AsNoTracking().Select(e => e.Visit).Distinct().ToListAsync(cancel);
+        var visits = await book.Visits.Where(v => begun.Contains(v.Visit) && v.Day >= from && v.Day <= until).Select(v => v.Visit).ToListAsync(cancel);
+        var before = await book.Clarities.AsNoTracking().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+        await book.ProjectAsync(visits, cancel);
+        var after = await book.Clarities.AsNoTracking().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+        return [.. visits.Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), $"after the check of {line}")).OfType<string>()];
+    }
+
     /// <summary>Empties the projections and makes them anew from the log, oldest visit first.</summary>
     /// <returns>A line for each published clarity that changed, with its old and new value.</returns>
     public static async Task<IReadOnlyList<string>> RebuildAsync(this FieldBook book, CancellationToken cancel)
@@ -38,6 +51,7 @@ public static class Projector
         await book.Visits.ExecuteDeleteAsync(cancel);
         await book.Clarities.ExecuteDeleteAsync(cancel);
         await book.Findings.ExecuteDeleteAsync(cancel);
+        await book.Levels.ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
@@ -48,7 +62,8 @@ public static class Projector
             {
                 if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], start => Task.FromResult(reference.Context(start))) is { } folded)
                 {
-                    reference.Remember(Add(book, rows[visit].Max(e => e.Sequence), folded.Sheet, folded.Context).Clarity);
+                    var (_, clarity) = Add(book, rows[visit].Max(e => e.Sequence), folded.Sheet, folded.Context);
+                    reference.Remember(clarity, folded.Context.Station.Code, folded.Sheet);
                 }
             }
 
@@ -58,14 +73,14 @@ public static class Projector
 
         var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
         await transaction.CommitAsync(cancel);
-        return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v))).OfType<string>()];
+        return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version")).OfType<string>()];
     }
 
-    private static string? Change(ClarityRow? before, ClarityRow? after)
+    private static string? Change(ClarityRow? before, ClarityRow? after, string why)
     {
         var (was, now) = (Words(before), Words(after));
         var row = after ?? before!;
-        return was == now ? null : $"{row.Station} {row.Day:yyyy-MM-dd}: clarity was {was}, is {now} by the rules of this version";
+        return was == now ? null : $"{row.Station} {row.Day:yyyy-MM-dd}: clarity was {was}, is {now} {why}";
 
         static string Words(ClarityRow? row) => row is null ? "none" : row.Text + (row.Usable ? string.Empty : " (a stop is open)");
     }
@@ -81,6 +96,7 @@ public static class Projector
         await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
+        await book.Levels.Where(l => l.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var (row, _) = Add(book, rows.Max(e => e.Sequence), folded.Sheet, folded.Context);
         await book.SaveChangesAsync(cancel);
@@ -100,6 +116,8 @@ public static class Projector
             Closed = sheet.State == VisitState.Closed,
             LastSequence = lastSequence,
             Took = string.Join(',', sheet.Took),
+            CompositeFromM = (double?)sheet.Tries.Worked?.DepthM,
+            CompositeRaiseS = (double?)sheet.Tries.Worked?.RaiseS,
             Observers = string.Join(", ", sheet.Observers),
         };
         book.Visits.Add(row);
@@ -118,6 +136,16 @@ public static class Projector
             book.Clarities.Add(clarity);
         }
 
+        book.Levels.AddRange((sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select((l, i) => new LevelRow
+        {
+            Visit = visit,
+            Ordinal = i,
+            Station = context.Station.Code,
+            Day = day,
+            DepthM = (double)l.DepthM,
+            TemperatureC = (double?)l.TemperatureC,
+            OxygenMgL = (double?)l.OxygenMgL,
+        }));
         book.Findings.AddRange(sheet.Findings.Select((f, i) => new FindingRow
         {
             Visit = visit,

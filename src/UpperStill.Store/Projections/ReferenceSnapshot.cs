@@ -4,6 +4,7 @@ using UpperStill.Core.Clarity;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Reference;
@@ -14,25 +15,34 @@ namespace UpperStill.Store.Projections;
 internal sealed class ReferenceSnapshot
 {
     private readonly Dictionary<string, List<ClarityPoint>> records = [];
+    private readonly Dictionary<string, Dictionary<(int Year, int Month), MonthTemperatures>> temperatures = [];
     private readonly Dictionary<string, Station> stations;
     private readonly Dictionary<(string, int), Programme> programmes;
+    private readonly Dictionary<string, WaterFacts> waters;
     private readonly IReadOnlyList<Line> lines;
+    private readonly IReadOnlyList<Gear> gear;
 
-    private ReferenceSnapshot(Dictionary<string, Station> stations, Dictionary<(string, int), Programme> programmes, IReadOnlyList<Line> lines) =>
-        (this.stations, this.programmes, this.lines) = (stations, programmes, lines);
+    private ReferenceSnapshot(Dictionary<string, Station> stations, Dictionary<(string, int), Programme> programmes, Dictionary<string, WaterFacts> waters, IReadOnlyList<KitItem> kit)
+    {
+        (this.stations, this.programmes, this.waters) = (stations, programmes, waters);
+        lines = [.. kit.Select(i => i.AsLine()).OfType<Line>()];
+        gear = [.. kit.Select(Gear.Of).OfType<Gear>()];
+    }
 
     internal static async Task<ReferenceSnapshot> ReadAsync(FieldBook book, CancellationToken cancel) => new(
         (await book.Stations.AsNoTracking().ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Read()),
         (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(p => (p.Code, p.Version), p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!),
-        await book.LinesAsync(cancel));
+        (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => WaterFacts.Of(w.Read())),
+        await book.KitItemsAsync(cancel));
 
     internal VisitContext? Context(VisitStartedBody start) =>
         stations.TryGetValue(start.Station, out var station) && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
-            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [])
+            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList())
             : null;
 
-    internal void Remember(ClarityRow? row)
+    internal void Remember(ClarityRow? row, string station, FieldSheet sheet)
     {
+        Remember(station, sheet);
         if (row is null)
         {
             return;
@@ -44,5 +54,23 @@ internal sealed class ReferenceSnapshot
         }
 
         record.Add(new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
+    }
+
+    private void Remember(string station, FieldSheet sheet)
+    {
+        decimal[] warm = [.. (sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select(l => l.TemperatureC).OfType<decimal>()];
+        if (warm.Length == 0)
+        {
+            return;
+        }
+
+        if (!temperatures.TryGetValue(station, out var months))
+        {
+            temperatures[station] = months = [];
+        }
+
+        var (year, month) = (sheet.StartedAt!.Value.Year, sheet.StartedAt.Value.Month);
+        var before = months.GetValueOrDefault((year, month));
+        months[(year, month)] = new MonthTemperatures(year, month, Math.Min(before?.LowC ?? warm.Min(), warm.Min()), Math.Max(before?.HighC ?? warm.Max(), warm.Max()));
     }
 }

@@ -1,9 +1,11 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Composites;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Seasons;
 using UpperStill.Core.Visits;
@@ -13,12 +15,18 @@ namespace UpperStill.Store.Reference;
 /// <summary>Reads stations, programmes and lines.</summary>
 public static class ReferenceBook
 {
-    /// <summary>All lines.</summary>
-    public static async Task<IReadOnlyList<Line>> LinesAsync(this FieldBook book, CancellationToken cancel)
+    /// <summary>The whole kit.</summary>
+    public static async Task<IReadOnlyList<KitItem>> KitItemsAsync(this FieldBook book, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return [.. (await book.Lines.AsNoTracking().OrderBy(l => l.Code).ToListAsync(cancel))
-            .Select(l => JsonSerializer.Deserialize(l.Definition, CoreJson.Default.Line)!)];
+        return [.. (await book.Kit.AsNoTracking().OrderBy(i => i.Code).ToListAsync(cancel)).Select(Read)];
+    }
+
+    /// <summary>The item itself.</summary>
+    public static KitItem Read(this KitRow row)
+    {
+        ArgumentNullException.ThrowIfNull(row);
+        return JsonSerializer.Deserialize(row.Definition, SetupJson.Default.KitItem)!;
     }
 
     /// <summary>A version of a programme, or its newest where <paramref name="version"/> is null; null if there is none.</summary>
@@ -77,6 +85,43 @@ public static class ReferenceBook
             return null;
         }
 
-        return new VisitContext(row.Read(), rules, await book.LinesAsync(cancel), await book.ClaritiesAsync(station, cancel));
+        var water = await book.Waters.AsNoTracking().FirstOrDefaultAsync(w => w.Code == row.Water, cancel);
+
+        // Lines that were given up are among them: old readings were made on them.
+        var kit = await book.KitItemsAsync(cancel);
+        return new VisitContext(
+            row.Read(), rules, [.. kit.Select(i => i.AsLine()).OfType<Line>()], await book.ClaritiesAsync(station, cancel),
+            water is null ? null : WaterFacts.Of(water.Read()), [.. kit.Select(Gear.Of).OfType<Gear>()], Temperatures: await book.TemperaturesAsync(station, cancel),
+            WorkedBefore: await book.Visits.Where(v => v.Station == station && v.CompositeRaiseS != null).OrderByDescending(v => v.Day).ThenByDescending(v => v.Visit)
+                .Select(v => new RiseThatWorked(v.Day, (decimal)v.CompositeFromM!.Value, (decimal)v.CompositeRaiseS!.Value)).FirstOrDefaultAsync(cancel));
+    }
+
+    /// <summary>The water of a visit; null before its beginning has arrived.</summary>
+    public static Task<string?> WaterOfAsync(this FieldBook book, Guid visit, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        return book.Visits.Where(v => v.Visit == visit).Join(book.Stations, v => v.Station, s => s.Code, (_, s) => s.Water).FirstOrDefaultAsync(cancel);
+    }
+
+    /// <summary>How cold and warm the water was at a station, month by month.</summary>
+    public static async Task<IReadOnlyList<MonthTemperatures>> TemperaturesAsync(this FieldBook book, string station, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        var months = await book.Levels.Where(l => l.Station == station && l.TemperatureC != null).GroupBy(l => new { l.Day.Year, l.Day.Month })
+            .Select(m => new { m.Key.Year, m.Key.Month, Low = m.Min(l => l.TemperatureC!.Value), High = m.Max(l => l.TemperatureC!.Value) }).ToListAsync(cancel);
+        return [.. months.OrderBy(m => (m.Year, m.Month)).Select(m => new MonthTemperatures(m.Year, m.Month, (decimal)m.Low, (decimal)m.High))];
+    }
+
+    /// <summary>The last profiles of a station, newest first.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="station">The station's code.</param>
+    /// <param name="most">At most so many.</param>
+    /// <param name="cancel">Gives up.</param>
+    public static async Task<IReadOnlyList<EarlierProfile>> LastProfilesAsync(this FieldBook book, string station, int most, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        var visits = await book.Levels.Where(l => l.Station == station && l.Ordinal == 0).OrderByDescending(l => l.Day).ThenBy(l => l.Visit).Take(most).Select(l => l.Visit).ToListAsync(cancel);
+        var levels = (await book.Levels.AsNoTracking().Where(l => visits.Contains(l.Visit)).ToListAsync(cancel)).ToLookup(l => l.Visit);
+        return [.. visits.Select(v => new EarlierProfile(v, levels[v].First().Day, [.. levels[v].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))]))];
     }
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Kit;
 
 namespace UpperStill.Store.Reference;
 
@@ -127,14 +128,67 @@ public sealed class ProgrammeRow
     public required string Definition { get; set; }
 }
 
-/// <summary>A line.</summary>
-public sealed class LineRow
+/// <summary>An item of the kit.</summary>
+public sealed class KitRow
 {
-    /// <summary>The line's code.</summary>
+    /// <summary>The item's code.</summary>
     public required string Code { get; set; }
 
-    /// <summary>The line as JSON of Core.</summary>
+    /// <summary>What sort of thing.</summary>
+    public KitKind Kind { get; set; }
+
+    /// <summary>The item as JSON of Core.</summary>
     public required string Definition { get; set; }
+}
+
+/// <summary>A photograph, for example of landmarks in line.</summary>
+public sealed class PhotoRow
+{
+    /// <summary>Identity.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The code of the water it belongs to: who sees the water sees it.</summary>
+    public required string Water { get; set; }
+
+    /// <summary>image/jpeg or image/png.</summary>
+    public required string ContentType { get; set; }
+
+    /// <summary>The picture.</summary>
+    public required byte[] Bytes { get; set; }
+
+    /// <summary>Who brought it.</summary>
+    public required string By { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A station that somebody proposes and a coordinator takes up or declines.</summary>
+public sealed class ProposalRow
+{
+    /// <summary>Identity.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The code of its water.</summary>
+    public required string Water { get; set; }
+
+    /// <summary>The station as JSON of Core.</summary>
+    public required string Definition { get; set; }
+
+    /// <summary>Why there, in the proposer's words.</summary>
+    public required string Why { get; set; }
+
+    /// <summary>Who proposes it.</summary>
+    public required string By { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>What became of it: the station's code, or the reason it was declined for; null while it is open.</summary>
+    public string? Outcome { get; set; }
+
+    /// <summary>Who decided.</summary>
+    public string? DecidedBy { get; set; }
 }
 
 /// <summary>A fact about this instance, such as where the demo's clock stands.</summary>

@@ -168,7 +168,7 @@ public class ClarityRuleTests
     [Fact]
     public void A_mark_finer_than_a_fifth_of_the_lines_marks_is_noted()
     {
-        var line = new Line("R-9", "rope", LengthUnit.Metre, new WrittenLength("0.5", LengthUnit.Metre), new WrittenLength("20", LengthUnit.Metre), null);
+        var line = new Line("R-9", "rope", LengthUnit.Metre, new WrittenLength("0.5", LengthUnit.Metre), new WrittenLength("20", LengthUnit.Metre));
         var codes = ClarityRule.Work(new ClarityRequest(DisappearOnly, [Lost("4.25", unit: LengthUnit.Metre)], Line: line)).Findings.Select(f => f.Code);
 
         Assert.Equal(["off-the-marks"], codes);

@@ -10,7 +10,7 @@ public class CompositeRuleTests
 {
     private static readonly CompositeSettings Twice = new(CompositeDepthRule.Factor, 2, new WrittenLength("3", LengthUnit.FootInch), CompositeMethod.WeightedBottle);
     private static readonly CompositeSettings TwiceMetric = Twice with { Clearance = new WrittenLength("1", LengthUnit.Metre) };
-    private static readonly Line Rope = new("R-3", "rope", LengthUnit.FootInch, new WrittenLength("1", LengthUnit.FootInch), new WrittenLength("60", LengthUnit.FootInch), null);
+    private static readonly Line Rope = new("R-3", "rope", LengthUnit.FootInch, new WrittenLength("1", LengthUnit.FootInch), new WrittenLength("60", LengthUnit.FootInch));
 
     [Fact]
     public void Twice_twelve_feet_is_twenty_four_not_twenty_five()
@@ -113,7 +113,7 @@ public class CompositeRuleTests
     public void It_never_comes_nearer_the_bottom_than_the_clearance_nor_further_than_half_a_mark_from_the_target() =>
         Gen.Select(Gen.Int[1, 2000], Gen.Int[110, 4000], Gen.OneOfConst("0.1", "0.5", "1")).Sample((clarityCm, soundingCm, every) =>
         {
-            var line = new Line("R-1", "rope", LengthUnit.Metre, new WrittenLength(every, LengthUnit.Metre), new WrittenLength("100", LengthUnit.Metre), null);
+            var line = new Line("R-1", "rope", LengthUnit.Metre, new WrittenLength(every, LengthUnit.Metre), new WrittenLength("100", LengthUnit.Metre));
             var result = Work(TwiceMetric, clarityCm / 100m, $"{soundingCm / 100m}", LengthUnit.Metre, line);
             var step = line.MarkEvery.Read().Length!.Value.Metres;
 

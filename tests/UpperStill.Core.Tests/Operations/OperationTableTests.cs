@@ -1,6 +1,8 @@
 using System.Text;
 using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Tests.Operations;
 
@@ -38,4 +40,36 @@ public class OperationTableTests
         Assert.All(OperationTable.All.Values, o => Assert.Matches(@"^[A-Z][^\n]{20,160}\.$", o.Description));
 
     private static string Invoke(string name, string json) => Encoding.UTF8.GetString(OperationTable.All[name].Invoke(Encoding.UTF8.GetBytes(json)));
+
+    [Fact]
+    public void Whatever_a_request_or_a_body_is_made_of_can_be_read()
+    {
+        HashSet<Type> seen = [];
+        foreach (var type in OperationTable.All.Values.Select(o => o.Request).Concat(EntryKinds.All.Values.Select(k => k.Body)))
+        {
+            Reads(type.Type);
+        }
+
+        void Reads(Type type)
+        {
+            var part = Nullable.GetUnderlyingType(type) ?? type;
+            if (!seen.Add(part) || CoreJson.Default.GetTypeInfo(part) is not { } info)
+            {
+                return;
+            }
+
+            if (info.ElementType is { } element)
+            {
+                Reads(element);
+            }
+            else if (info.Kind == JsonTypeInfoKind.Object && part != typeof(EmptyBody))
+            {
+                Assert.True(info.Properties.Count > 0, $"{part.Name} can only be written");
+                foreach (var property in info.Properties)
+                {
+                    Reads(property.PropertyType);
+                }
+            }
+        }
+    }
 }

@@ -58,6 +58,14 @@ public class StationCheckTests
         Assert.Contains(StationCheck.Findings(Deep with { Code = code, Name = name, KnownDepth = new WrittenLength(depth, LengthUnit.Metre) }, Mere, []), f => f.Finding.Code == finding && f.Finding.Level == FindingLevel.Stop);
 
     [Fact]
+    public void A_code_that_another_station_has_is_refused_with_whose_it_is()
+    {
+        var other = Deep with { WaterCode = "tarn", Water = "The Tarn", Name = "Middle", Code = "mer-1" };
+
+        Assert.Equal("mer-1 is Middle on The Tarn.", Assert.Single(StationCheck.Findings(Deep, Mere, [other])).Finding.Seen);
+    }
+
+    [Fact]
     public void A_station_within_another_ones_radius_is_questioned() =>
         Assert.Contains(StationCheck.Findings(Deep with { Code = "MER-2", LatitudeDeg = 51.91001 }, Mere, [Deep]), f => f.Finding.Code == "station-near");
 

@@ -1,3 +1,5 @@
+using UpperStill.Core.Seasons;
+
 namespace UpperStill.Core.Tests.Seasons;
 
 /// <summary>The latest hand-over: last closing before collection + hold, less travel.</summary>
@@ -22,4 +24,25 @@ public class LaboratoryTests
     [Fact]
     public void Six_hours_reach_the_lab_on_the_same_day_only() =>
         Assert.Equal(new DateTime(2026, 8, 12, 14, 0, 0), SampleSeason.Lab.LeaveBy(new DateTime(2026, 8, 12, 10, 0, 0), 6));
+
+    [Fact]
+    public void Hours_that_cannot_be_are_refused_with_the_day()
+    {
+        Assert.Empty(SeasonCheck.Findings(SampleSeason.Lab));
+        Assert.Equal("On Monday the laboratory closes before it opens.", Assert.Single(SeasonCheck.Findings(SampleSeason.Lab with { Openings = [new(DayOfWeek.Monday, new TimeOnly(15, 0), new TimeOnly(8, 0))] })).Seen);
+        Assert.Equal("travel-range", Assert.Single(SeasonCheck.Findings(SampleSeason.Lab with { TravelMinutes = -1 })).Code);
+        Assert.Equal("name-missing", Assert.Single(SeasonCheck.Findings(SampleSeason.Lab with { Name = " " })).Code);
+    }
+
+    [Theory]
+    [InlineData("2026-03-28T14:00", "2026-03-29T14:00")] // clocks go forward in the night: 24 h end at 15:00
+    [InlineData("2026-10-24T14:00", "2026-10-25T12:00")] // and back: they end at 13:00
+    [InlineData("2026-08-12T14:00", "2026-08-13T13:00")]
+    public void Hours_pass_also_while_the_clocks_are_changed(string collected, string leaveBy)
+    {
+        Laboratory always = new("Lab", [.. Enum.GetValues<DayOfWeek>().Select(d => new Opening(d, new TimeOnly(0, 0), new TimeOnly(23, 59)))], []);
+        var zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/London");
+
+        Assert.Equal(DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture), always.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24, zone));
+    }
 }

@@ -9,6 +9,16 @@ namespace UpperStill.Core.Tests.Seasons;
 public class SeasonPlannerTests
 {
     [Fact]
+    public void Where_it_is_still_yesterday_yesterday_can_still_be_kept()
+    {
+        var today = SampleSeason.Day(5, 15);
+        var station = SampleSeason.Station(SampleSeason.Took(5, 1, Protocol.Clarity, Protocol.Chlorophyll));
+        var behind = SampleSeason.Plan(station with { Today = today.AddDays(-1), Pinned = [new SetDay(today.AddDays(-1), "as agreed")] }, today);
+
+        Assert.Contains(behind.Dates, d => d.Day == today.AddDays(-1) && d.State == DateState.Today);
+    }
+
+    [Fact]
     public void A_whole_season_has_its_fortnights_and_its_five_months()
     {
         var plan = Plan(Station(), Day(4, 1));
@@ -36,7 +46,7 @@ public class SeasonPlannerTests
         var wednesdays = Plan(Station() with { Volunteers = [DayOfWeek.Wednesday] }, Day(4, 1)).Ahead();
 
         Assert.All(wednesdays, d => Assert.Equal(DayOfWeek.Wednesday, d.Day.DayOfWeek));
-        Assert.Contains(wednesdays[0].Why, w => w == "its people can go on a Wednesday");
+        Assert.Contains(wednesdays[0].Welcome, w => w == "its people can go on a Wednesday");
     }
 
     [Fact]
@@ -46,7 +56,41 @@ public class SeasonPlannerTests
         var drawn = Plan(Station(Took(5, 4)) with { Passes = [plain.AddDays(1)] }, Day(5, 5)).Ahead()[0];
 
         Assert.Equal(plain.AddDays(1), drawn.Day);
-        Assert.Contains("a satellite looks down", drawn.Why);
+        Assert.Contains("a satellite looks down", drawn.Welcome);
+    }
+
+    [Fact]
+    public void A_made_up_pass_says_so_wherever_it_stands()
+    {
+        var station = Station(Took(5, 4)) with { Passes = [Day(5, 18)] };
+        var plan = SeasonPlanner.Work(new SeasonRequest(Year, Day(5, 5), [station], Lab, PassesSimulated: true)).Stations[0];
+
+        Assert.Contains("a satellite looks down (simulated)", plan.Ahead()[0].Welcome);
+    }
+
+    [Fact]
+    public void A_month_that_had_its_sampling_is_not_asked_again_for_what_was_left_out()
+    {
+        var station = Station(Took(7, 22), Took(8, 5, Protocol.Clarity, Protocol.Chlorophyll));
+        station = station with { Protocols = [.. station.Protocols, Months with { Protocol = Protocol.Profile, HoldHours = null, Least = 0 }] };
+
+        Assert.DoesNotContain(Plan(station, Day(8, 12)).Findings, f => f.Code == "month-conflict");
+    }
+
+    [Fact]
+    public void Until_the_ice_has_gone_the_plan_says_what_it_waits_for()
+    {
+        var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31), DaysAfterIceOut: 7);
+
+        Assert.Equal("7 days after ice-out are asked; until its day is known, the middle of the window", Assert.Single(Plan(new StationSeason("HAR-1", [once], Hours, []), Day(3, 1)).Ahead()).Why[0]);
+    }
+
+    [Fact]
+    public void A_date_says_whether_a_bottle_comes_home()
+    {
+        var plan = Plan(Station(), Day(4, 1)).Ahead();
+
+        Assert.All(plan, d => Assert.Equal(d.Protocols.Contains(Protocol.Chlorophyll), d.Bottled));
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 using CsCheck;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 
@@ -114,7 +115,7 @@ public class FieldSheetTests
         visit.Lost("12 9");
         visit.Lost("12 6");
 
-        Assert.Contains(visit.Fold().Findings, f => f.Code == "number-called-twice");
+        Assert.Contains(visit.Fold().Findings, f => f is { Code: "number-called-twice", Beside: Beside.Clarity });
     }
 
     [Fact]
@@ -157,6 +158,19 @@ public class FieldSheetTests
         Assert.NotNull(visit.Fold().Sounding);
     }
 
+    [Theory]
+    [InlineData("39", LengthUnit.Metre, "unit-unlikely")] // 39 ft are 11.9 m
+    [InlineData("12", LengthUnit.Foot, "unit-unlikely")]
+    [InlineData("39", LengthUnit.Foot, null)]
+    [InlineData("20", LengthUnit.Metre, "sounding-differs")]
+    public void A_sounding_that_fits_in_another_unit_is_asked_for_its_unit(string written, LengthUnit unit, string? code)
+    {
+        var visit = SampleVisit.MetricBegun(Protocol.Clarity);
+        visit.Write(EntryKinds.Sounding, new SoundingBody(new WrittenLength(written, unit)));
+
+        Assert.Equal(code, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code is "unit-unlikely" or "sounding-differs")?.Code);
+    }
+
     [Fact]
     public void Outside_the_hours_is_a_check_by_the_local_clock()
     {
@@ -164,6 +178,21 @@ public class FieldSheetTests
         visit.Entries[0] = visit.Entries[0] with { At = new DateTimeOffset(2026, 8, 12, 16, 30, 0, TimeSpan.FromHours(1)) };
 
         Assert.Contains(visit.Fold().Findings, f => f is { Code: "hours-outside", Seen: "16:30 is outside 10:00–16:00." });
+    }
+
+    [Theory]
+    [InlineData("visit.hours-rule", "none", "hours-outside", false)]
+    [InlineData("visit.hours-rule", "same-time", "hours-outside", true)]
+    [InlineData("station.depth-tolerance", "none", "sounding-differs", false)]
+    [InlineData("station.depth-tolerance", "percent", "sounding-differs", true)]
+    public void A_programme_that_does_not_ask_is_not_told(string setting, string option, string code, bool told)
+    {
+        var visit = SampleVisit.Begun();
+        visit.Entries[0] = visit.Entries[0] with { At = new DateTimeOffset(2026, 8, 12, 16, 30, 0, TimeSpan.FromHours(1)) };
+        visit.Sound("60");
+        var programme = SampleVisit.Context.Programme with { Schools = new Dictionary<string, string> { [setting] = option } };
+
+        Assert.Equal(told, visit.Fold(SampleVisit.Context with { Programme = programme }).Findings.Any(f => f.Code == code));
     }
 
     [Fact]
@@ -193,6 +222,18 @@ public class FieldSheetTests
     }
 
     [Fact]
+    public void The_mark_of_the_composite_is_handed_over_in_the_unit_of_the_line()
+    {
+        var visit = SampleVisit.Begun();
+        visit.Sound("102");
+        visit.Lost("12 9");
+        visit.Seen("11 3");
+        var composite = visit.Fold(reader: ReaderUnit.Metres).Composite;
+
+        Assert.Equal(("7.32 m", new WrittenLength("24 0", LengthUnit.FootInch)), (composite.Text, composite.Mark));
+    }
+
+    [Fact]
     public void The_picked_history_gives_the_same_sheet_as_the_whole_record()
     {
         var visit = SampleVisit.Begun();
@@ -206,6 +247,18 @@ public class FieldSheetTests
         Assert.Equal(
             SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = record })),
             SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = picked })));
+    }
+
+    [Fact]
+    public void The_gap_since_the_last_visit_is_the_same_from_the_picked_history()
+    {
+        var visit = SampleVisit.MetricBegun(Protocol.Clarity);
+        ClarityPoint[] record = [new(Guid.Empty, new DateOnly(2026, 7, 1), 3, false, true), new(Guid.Empty, new DateOnly(2026, 8, 20), 3, false, true), new(Guid.Empty, new DateOnly(2025, 8, 3), 3, false, true)];
+        var picked = MonthHistory.Work(new MonthHistoryRequest(record, new DateOnly(2026, 8, 12)));
+        var sheet = visit.Fold(SampleVisit.Metric with { History = picked.Points, LastDay = picked.LastDay });
+
+        Assert.Equal("42 days since the last; the programme asks for 10–18.", Assert.Single(sheet.Findings, f => f.Code == "interval-off").Seen);
+        Assert.Equal(SampleVisit.Json(visit.Fold(SampleVisit.Metric with { History = record })), SampleVisit.Json(sheet));
     }
 
     [Fact]

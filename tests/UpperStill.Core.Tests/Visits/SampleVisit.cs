@@ -1,10 +1,13 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Arrival;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
@@ -21,13 +24,40 @@ internal sealed class SampleVisit
             new ClaritySettings(EndPoint.Mean, 1, ObserverSchool.Same, RoundingSchool.QuarterFoot),
             new CompositeSettings(CompositeDepthRule.Factor, 2, new WrittenLength("3", LengthUnit.FootInch), CompositeMethod.WeightedBottle),
             new SummarySettings(6, 9, 4), new CheckLimits()),
-        [new Line("R-3", "rope", LengthUnit.FootInch, new WrittenLength("3", LengthUnit.Inch), new WrittenLength("110", LengthUnit.FootInch), new DateOnly(2026, 4, 11))],
+        [new Line("R-3", "rope", LengthUnit.FootInch, new WrittenLength("3", LengthUnit.Inch), new WrittenLength("110", LengthUnit.FootInch), [new LineCheck(new DateOnly(2026, 4, 11), [])])],
         []);
 
     private readonly Guid visit = Guid.CreateVersion7();
     private DateTimeOffset clock = new(2026, 8, 12, 10, 22, 0, TimeSpan.FromHours(1));
 
     internal List<Entry> Entries { get; } = [];
+
+    /// <summary>A lake of 12 m in metres at 112 m above the sea, with a meter and a sampler; everything is asked for.</summary>
+    internal static readonly VisitContext Metric = new(
+        new Station("HAR-2", "harrowmere", "Harrowmere", "Aldwick", "North Arm", new WrittenLength("12.0", LengthUnit.Metre), 51.9241, -11.4376,
+            Transits: [new Transit(new Landmark("gable", 51.93, -11.44), new Landmark("tower", 51.94, -11.44)), new Transit(new Landmark("post", 51.92, -11.43), new Landmark("edge", 51.92, -11.42))]),
+        new Programme(
+            "layered", 1, "Layered lake", new HoursWindow(new TimeOnly(10, 0), new TimeOnly(16, 0)),
+            new ClaritySettings(EndPoint.Disappear, 1, ObserverSchool.Same, RoundingSchool.TenthMetre),
+            new CompositeSettings(CompositeDepthRule.Factor, 2, new WrittenLength("1", LengthUnit.Metre), CompositeMethod.WeightedBottle),
+            new SummarySettings(6, 9, 4), new CheckLimits(),
+            [
+                new ProtocolPlan(Protocol.Clarity, Rhythm.Days, new(5, 1), new(10, 15), 14, 10, 18),
+                new ProtocolPlan(Protocol.Profile, Rhythm.Monthly, new(5, 1), new(10, 15)),
+                new ProtocolPlan(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15), HoldHours: 24),
+                new ProtocolPlan(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 15)),
+            ]),
+        [new Line("R-5", "rope", LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre), [new LineCheck(new DateOnly(2026, 4, 11), [])])],
+        [],
+        new WaterFacts(WaterKind.Lake, 112, "Europe/London", [new AreaAtDepth(0, 1_000_000), new AreaAtDepth(12, 0)]),
+        [new Gear("M-1", "meter", KitKind.Meter), new Gear("V-1", "sampler", KitKind.BottleSampler, 2.2m, 3)]);
+
+    internal static SampleVisit MetricBegun(params Protocol[] due)
+    {
+        var visit = new SampleVisit();
+        visit.Write(EntryKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered", 1, ["Asa"], "R-5", due));
+        return visit;
+    }
 
     internal static SampleVisit Begun(params string[] observers)
     {
@@ -46,6 +76,19 @@ internal sealed class SampleVisit
         Mark(DiscEvent.Reappeared, written, lowering, strikes, why, device);
 
     internal Entry Outcome(DiscOutcome outcome, string? why = null) => Write(EntryKinds.DiscOutcome, new DiscOutcomeBody(outcome), null, why);
+
+    internal Entry SoundMetres(string written, SoundedBy? by = null) => Write(EntryKinds.Sounding, new SoundingBody(new WrittenLength(written, LengthUnit.Metre), by));
+
+    internal Entry LostMetres(string written) => Write(EntryKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength(written, LengthUnit.Metre), "Asa"));
+
+    internal Entry Level(string depth, string celsius, string? oxygen = null, OxygenUnit unit = OxygenUnit.MgPerL, bool? settled = null, string? conductivity = null, string? salinity = null, Entry? strikes = null, string? why = null) =>
+        Write(EntryKinds.Level, new LevelBody(
+            new WrittenLength(depth, LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius), oxygen is null ? null : new WrittenOxygen(oxygen, unit), conductivity, null, salinity, settled), strikes, why);
+
+    internal Entry Calibrate(string read = "99.0", string expected = "100", OxygenUnit unit = OxygenUnit.Percent, bool atEnd = false, OxygenUnit? display = OxygenUnit.MgPerL) =>
+        Write(EntryKinds.MeterCheck, new MeterCheckBody("M-1", atEnd, new WrittenOxygen(expected, unit), new WrittenOxygen(read, unit), Display: display));
+
+    internal Entry Conditions(ConditionsBody body, string device = "phone") => Write(EntryKinds.Conditions, body, device: device);
 
     internal Entry Strike(Entry entry, string why = "misread") => Write(EntryKinds.Strike, new EmptyBody(), entry, why);
 

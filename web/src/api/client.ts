@@ -19,12 +19,6 @@ api.use({
   },
 });
 
-/** What the server says is wrong, in one sentence and the next. */
-export function wordsOf(problem: unknown): string {
-  const { title, detail } = (problem ?? {}) as { title?: string; detail?: string };
-  return [title ?? 'The server could not do this.', detail].filter(Boolean).join(' ');
-}
-
 export type Schemas = components['schemas'];
 export type Entry = Schemas['Entry'];
 export type Finding = Schemas['Finding'];

@@ -212,6 +212,108 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/oxygen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Turns an oxygen reading in mg/L into per cent of saturation at the station, or back, with its working, and says what looks like another unit. */
+        post: operations["oxygen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out what a profile says: thermocline by both schools, mixed layer, where oxygen ends, stability and means by volume. */
+        post: operations["profile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/settling": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says whether a probe has settled at its depth, or what still moves. */
+        post: operations["settling"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/bottle-depth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out how deep a bottle is closed by the programme’s school, kept off the bottom, to the nearest mark of the line. */
+        post: operations["bottle-depth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/open-protocols": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says which protocols of a programme are open on a day, to propose what a visit takes. */
+        post: operations["open-protocols"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/colour": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says a colour of the water in words, with the chart from blue-green to brown that it is compared with. */
+        post: operations["colour"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/fold-visit": {
         parameters: {
             query?: never;
@@ -290,7 +392,8 @@ export interface paths {
         /** The stations that the caller may see, with their last clarity. */
         get: operations["stations"];
         put?: never;
-        post?: never;
+        /** Sets up a new station; a code that is used already is refused. */
+        post: operations["add-station"];
         delete?: never;
         options?: never;
         head?: never;
@@ -306,8 +409,8 @@ export interface paths {
         };
         /** A station with all that a visit there is judged by: programme, lines and its clarity record. */
         get: operations["station"];
-        /** Sets up a station, or changes one. */
-        put: operations["keep-station"];
+        /** Changes a station; its code and its water stay. */
+        put: operations["change-station"];
         post?: never;
         delete?: never;
         options?: never;
@@ -315,7 +418,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/formats/shape": {
+    "/api/proposals": {
         parameters: {
             query?: never;
             header?: never;
@@ -324,15 +427,15 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Reads a water’s outline and depth contours from GeoJSON; nothing is kept. */
-        post: operations["read-shape"];
+        /** Proposes a station; a coordinator of the water decides. */
+        post: operations["propose-station"];
         delete?: never;
         options?: never;
         head?: never;
         patch?: never;
         trace?: never;
     };
-    "/api/formats/track": {
+    "/api/proposals/{id}/decline": {
         parameters: {
             query?: never;
             header?: never;
@@ -341,8 +444,42 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Proposes the deepest place from a track: GPX, or lines of latitude, longitude and depth; nothing is kept. */
-        post: operations["read-track"];
+        /** Declines a proposed station, with a reason. To approve it, set the station up and name the proposal. */
+        post: operations["decline-station"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters/{water}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a photograph of a water: JPEG or PNG, at most 1 MB. */
+        post: operations["keep-photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph, for who sees its water. */
+        get: operations["photo"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -360,6 +497,24 @@ export interface paths {
         get: operations["laboratory"];
         /** Sets up the laboratory’s hours. */
         put: operations["keep-laboratory"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/casts/{sha256}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The file of a logged cast as it came from the meter. */
+        get: operations["cast-file"];
+        /** Keeps the file of a logged cast that an entry of the visit names; at most 128 MB. */
+        put: operations["keep-cast-file"];
         post?: never;
         delete?: never;
         options?: never;
@@ -482,7 +637,8 @@ export interface paths {
         /** The waters that the caller may see. */
         get: operations["waters"];
         put?: never;
-        post?: never;
+        /** Sets up a new water; its code comes from its name. */
+        post: operations["add-water"];
         delete?: never;
         options?: never;
         head?: never;
@@ -498,9 +654,146 @@ export interface paths {
         };
         /** A water with its stations. */
         get: operations["water"];
-        /** Sets up a water, or changes one. A new one needs a coordinator of the whole group. */
-        put: operations["keep-water"];
+        /** Changes a water. */
+        put: operations["change-water"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kit, with what is due and its history. */
+        get: operations["kit"];
+        put?: never;
+        /** Adds an item; a code that is used already is refused. */
+        post: operations["add-item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is asked of each kind of item. */
+        get: operations["kit-rules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes an item; its code, its kind and its history stay. */
+        put: operations["change-item"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{code}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Judges a check, and keeps it where asked. A line’s check corrects the readings made with it; the answer says which clarities changed. */
+        post: operations["check-item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{code}/checks/{id}/strike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Strikes a check that was written down wrongly; it stays in the history with the reason, and readings are worked out without it. */
+        post: operations["strike-check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/kit/{code}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives a line new marks under a new name; the old marks are given up, their readings keep them. */
+        post: operations["remark-line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/shape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a water’s outline and depth contours from GeoJSON; nothing is kept. */
+        post: operations["read-shape"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/formats/track": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Proposes the deepest place from a track: GPX, or lines of latitude, longitude and depth; nothing is kept. */
+        post: operations["read-track"];
         delete?: never;
         options?: never;
         head?: never;
@@ -517,8 +810,8 @@ export interface paths {
         /** The newest version of every programme, with its stations. */
         get: operations["programmes"];
         put?: never;
-        /** Keeps a programme as a new version, or says what that would break. */
-        post: operations["keep-programme"];
+        /** Keeps a new programme; its code comes from its name. */
+        post: operations["add-programme"];
         delete?: never;
         options?: never;
         head?: never;
@@ -534,6 +827,23 @@ export interface paths {
         };
         /** Programmes to begin from. */
         get: operations["presets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every school and limit that a programme may choose, explained. */
+        get: operations["schools"];
         put?: never;
         post?: never;
         delete?: never;
@@ -569,6 +879,23 @@ export interface paths {
         /** One version of a programme: also the file to hand to another group. */
         get: operations["programme"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a programme as a new version, or says what that would break. */
+        put: operations["change-programme"];
         post?: never;
         delete?: never;
         options?: never;
@@ -695,10 +1022,136 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/outings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The outings to come of the waters that the caller may see. */
+        get: operations["outings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outings/{day}/{water}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One outing prepared: stations in travelling order, weather, pack list, samples, latest time back. */
+        get: operations["outing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/outings/{day}/{water}/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The labels of an outing, each with its number as a QR code. */
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Which of the boat’s instruments can be heard. */
+        get: operations["instruments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/receiver/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lines of receiver and sounder, NMEA 0183, as server-sent events. */
+        get: operations["receiver-lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/sonde/lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The lines of the sonde as server-sent events. */
+        get: operations["sonde-lines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/simulated": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lowers, raises and sets the simulated instruments; real ones are not touched. */
+        post: operations["command-boat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Body of the entry `aboard`: something counted aboard on leaving. */
+        AboardBody: {
+            /** @description What. */
+            thing: string;
+            /** @description False where it is missing. */
+            aboard: boolean;
+        };
         /** @description Area of the water at a depth: one row of the hypsographic table. */
         AreaAtDepth: {
             /**
@@ -726,11 +1179,518 @@ export interface components {
          * @description Where on the page a finding's words stand.
          * @enum {unknown}
          */
-        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "leaving";
+        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+        /** @description What is done with the simulated boat; what is null stays as it is. */
+        BoatCommand: {
+            place?: null | components["schemas"]["BoatPlace"];
+            /**
+             * Format: double
+             * @description The probe is lowered or raised to this depth, m.
+             */
+            lowerToM?: null | number;
+            /** @description The sonde's display is put on per cent, or back. */
+            percent?: null | boolean;
+            /** @description The sonde's cable drops out, or holds again. */
+            silent?: null | boolean;
+            /**
+             * Format: int32
+             * @description Seconds of the boat for each second, 1–30.
+             */
+            pace?: null | number;
+            /**
+             * Format: int32
+             * @description Seconds of the boat that go by now, at most 120; the stand-in behind the network minds the time by itself.
+             */
+            seconds?: null | number;
+        };
+        /** @description What the simulated instruments sent, and how they stand. */
+        BoatLines: {
+            /** @description Lines of the receiver and sounder. */
+            receiver: string[];
+            /** @description Lines of the sonde. */
+            sonde: string[];
+            /**
+             * Format: double
+             * @description Where the probe hangs, m.
+             */
+            probeM: number;
+            /** @description True while the sonde's display shows per cent. */
+            percent: boolean;
+            /** @description True while its cable is out. */
+            silent: boolean;
+            /**
+             * Format: int32
+             * @description Seconds of the boat for each second.
+             */
+            pace: number;
+        };
+        /** @description Where the simulated boat lies. */
+        BoatPlace: {
+            /** @description The station's code. */
+            station: string;
+            /**
+             * Format: double
+             * @description The station's latitude.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description The station's longitude.
+             */
+            longitudeDeg: number;
+            /**
+             * Format: double
+             * @description Depth of the water there, m.
+             */
+            depthM: number;
+            /** @description Lake, reservoir or sea. */
+            kind: components["schemas"]["WaterKind"];
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+        };
+        /** @enum {unknown} */
+        BoatSide: "shade" | "sun" | null;
+        /** @description Body of the entry `bottle-depth`: a planned depth moved by the sampler. */
+        BottleDepthBody: {
+            /** @description Which bottle depth of the plan. */
+            place: string;
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            depth: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+        };
+        /** @description What the depth of a bottle is worked out from. */
+        BottleDepthRequest: {
+            /** @description surface, deep, layer-1 (upper), layer-2 (thermocline) or layer-3 (lower). */
+            place: string;
+            /**
+             * @description An option of `bottle.surface-depth`.
+             * @default 1.5-m
+             */
+            surfaceSchool: string;
+            /**
+             * @description An option of `bottle.deep-rule`.
+             * @default whole-metre
+             */
+            deepSchool: string;
+            /**
+             * @description True where the bottle itself is dipped.
+             * @default false
+             */
+            byHand: boolean;
+            sounding?: null | components["schemas"]["WrittenLength"];
+            /**
+             * Format: double
+             * @description How far a sampler keeps off the bottom, m.
+             * @default 1
+             */
+            clearanceM: number;
+            /**
+             * Format: double
+             * @description In shallower water there is no deep bottle, m.
+             * @default 5
+             */
+            deepLeastM: number;
+            /**
+             * Format: double
+             * @description Today's, m; null where none was found or no profile read.
+             */
+            thermoclineM?: null | number;
+            /**
+             * Format: double
+             * @description Top of the metalimnion, m.
+             */
+            topM?: null | number;
+            /**
+             * Format: double
+             * @description Its bottom, m.
+             */
+            bottomM?: null | number;
+            /**
+             * @description True where a profile was read today.
+             * @default false
+             */
+            profileRead: boolean;
+            line?: null | components["schemas"]["Line"];
+            moved?: null | components["schemas"]["WrittenLength"];
+            /** @description Unit for the words. */
+            reader?: components["schemas"]["ReaderUnit"];
+            /**
+             * Format: date
+             * @description Local day, which says which check of the line holds.
+             */
+            day?: null | string;
+        };
+        /** @description The depth of a bottle. */
+        BottleDepthResult: {
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description True depth, m; null while it cannot be worked out.
+             */
+            depthM?: null | number;
+            /** @description The depth for the reader. */
+            text?: null | string;
+            /** @description The mark of the line to lower to, for the reader. */
+            markText?: null | string;
+            mark?: null | components["schemas"]["WrittenLength"];
+            /**
+             * @description True where this water has no such depth today.
+             * @default false
+             */
+            needless: boolean;
+            /** @description What it waits for, or why there is none. */
+            waits?: null | string;
+            working?: null | components["schemas"]["Working"];
+        };
+        /** @description Bottles of one sort that a protocol fills. */
+        BottlePlan: {
+            /** @description The sample type's code. */
+            type: string;
+            /** @description Where the water comes from. */
+            from: components["schemas"]["SampleFrom"];
+            /**
+             * Format: int32
+             * @description Further bottles of the same water.
+             * @default 0
+             */
+            replicates: number;
+        };
         /** @description Where a calendar program fetches the season. */
         CalendarAddress: {
             /** @description The path with its query, to be put behind this server's address. */
             path: string;
+        };
+        /** @description Body of the entry `cast`: one lowering of a bottle sampler. */
+        CastBody: {
+            /** @description Which bottle depth of the plan: `surface`, `deep`, `layer-1`, `composite`. */
+            place: string;
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            lineOut: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+            /**
+             * @description How a sampler came up.
+             * @enum {unknown}
+             */
+            outcome: "closed" | "open" | "leaking" | "not-full" | "touched";
+            /** @description The sampler's code. */
+            sampler?: null | string;
+            /**
+             * Format: double
+             * @description Lean of the line from the vertical, degrees.
+             */
+            angleDeg?: null | number;
+            /** @description What was looked at before. */
+            ready?: null | string[];
+            /**
+             * Format: int32
+             * @description Rinses at the depth.
+             */
+            rinses?: null | number;
+            /**
+             * Format: double
+             * @description Seconds from letting the messenger go to feeling it; null where it was not timed.
+             */
+            tripS?: null | number;
+            /** @description Whether the trip was felt. */
+            felt?: null | boolean;
+            /** @description True where sediment, weed or debris is seen. */
+            sediment?: null | boolean;
+            /** @description What it smells of. */
+            smell?: null | string;
+            /** @description Its colour. */
+            colour?: null | string;
+        };
+        /** @description A column and what it is taken for. */
+        CastColumn: {
+            /** @description Its name in the file. */
+            header: string;
+            /**
+             * @description What a column of a logged cast holds.
+             * @enum {unknown}
+             */
+            quantity: "none" | "depth" | "temperature" | "oxygen" | "conductivity" | "ph" | "salinity";
+            /** @description m, ft, °C, °F, mg/L, %, µS/cm or mS/cm; null where the file does not say. */
+            unit?: null | string;
+        };
+        /** @description How a file of a logged cast is laid out. */
+        CastLayout: {
+            /** @description Between columns: comma, semicolon, tab or bar. */
+            separator: string;
+            /** @description True where numbers are written 3,85. */
+            decimalComma: boolean;
+            /**
+             * Format: int32
+             * @description Lines before the first row of numbers.
+             */
+            firstRow: number;
+            /** @description The columns, with a guess of what they hold. */
+            columns: {
+                /** @description Its name in the file. */
+                header: string;
+                /**
+                 * @description What a column of a logged cast holds.
+                 * @enum {unknown}
+                 */
+                quantity: "none" | "depth" | "temperature" | "oxygen" | "conductivity" | "ph" | "salinity";
+                /** @description m, ft, °C, °F, mg/L, %, µS/cm or mS/cm; null where the file does not say. */
+                unit?: null | string;
+            }[];
+            /** @description The first rows as written. */
+            sample: string[][];
+            /** @description A finding on something that is being set up, with the field it stands beside. */
+            fault?: {
+                /** @description The field's name as in JSON, for example `position`. */
+                field: string;
+                /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
+                finding: {
+                    /** @description The check's code; programmes set its limits under the same name. */
+                    code: string;
+                    /**
+                     * @description How much a finding holds up the work.
+                     * @enum {unknown}
+                     */
+                    level: "note" | "check" | "stop";
+                    /** @description What was seen, in one sentence. */
+                    seen: string;
+                    /** @description Why it matters. */
+                    why: string;
+                    /** @description What to do. */
+                    act: string;
+                    /**
+                     * @description Where on the page a finding's words stand.
+                     * @enum {unknown}
+                     */
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+                    /** @description The entries it speaks of, by id; empty where it speaks of none. */
+                    about: string[];
+                    /** @description True where no reason lets the work go on, because a record would be lost. */
+                    noWayRound: boolean;
+                    /** @description The reason given for going on all the same; null while it is open. */
+                    kept?: null | string;
+                };
+            };
+        };
+        /** @description What a logged cast gives for one level: the medians of the rows nearest to it. */
+        CastLevel: {
+            /** @description Body of the entry `level`: what the meter showed at one depth. */
+            body: {
+                /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+                depth: {
+                    /** @description The text as typed, for example `12 9` or `3.85`. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+                };
+                /** @description A temperature exactly as it was written down. */
+                temperature?: {
+                    /** @description The text as typed. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "°C" | "°F" | null;
+                };
+                /** @description An oxygen reading exactly as it was written down. */
+                oxygen?: {
+                    /** @description The text as typed. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "mg/L" | "%" | null;
+                };
+                /** @description Specific conductance at 25 °C, µS/cm, as typed. */
+                conductivity?: null | string;
+                /** @description pH, as typed. */
+                ph?: null | string;
+                /** @description Practical salinity, as typed. */
+                salinity?: null | string;
+                /** @description True where it held still, false where it was taken moving; null where that was not asked. */
+                settled?: null | boolean;
+                /** @enum {unknown} */
+                from?: "sonde" | "simulated" | "logged" | null;
+                /**
+                 * Format: uuid
+                 * @description The entry of the logged cast that it was made from; it falls with it.
+                 */
+                cast?: null | string;
+                /**
+                 * Format: int32
+                 * @description How many rows of that cast it is the median of.
+                 */
+                rows?: null | number;
+            };
+            /**
+             * Format: double
+             * @description Its depth, m.
+             */
+            depthM: number;
+            /**
+             * Format: int32
+             * @description How many rows it was made from.
+             */
+            rows: number;
+        };
+        /**
+         * @description What a column of a logged cast holds.
+         * @enum {unknown}
+         */
+        CastQuantity: "none" | "depth" | "temperature" | "oxygen" | "conductivity" | "ph" | "salinity";
+        /** @description How a logged cast is read. */
+        CastRequest: {
+            /** @description Between columns. */
+            separator: string;
+            /** @description True where numbers are written 3,85. */
+            decimalComma: boolean;
+            /**
+             * Format: int32
+             * @description Lines before the first row of numbers.
+             */
+            firstRow: number;
+            /** @description What each column holds, as a person confirmed it. */
+            columns: {
+                /** @description Its name in the file. */
+                header: string;
+                /**
+                 * @description What a column of a logged cast holds.
+                 * @enum {unknown}
+                 */
+                quantity: "none" | "depth" | "temperature" | "oxygen" | "conductivity" | "ph" | "salinity";
+                /** @description m, ft, °C, °F, mg/L, %, µS/cm or mS/cm; null where the file does not say. */
+                unit?: null | string;
+            }[];
+            /** @description The levels to fill, in order from the surface; where there are none, the whole metres. */
+            levels: {
+                /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+                depth: {
+                    /** @description The text as typed, for example `12 9` or `3.85`. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+                };
+                /**
+                 * Format: double
+                 * @description The same in metres.
+                 */
+                depthM: number;
+            }[];
+        };
+        /** @description What was found in a logged cast. */
+        CastResult: {
+            /**
+             * Format: int32
+             * @description Rows of numbers in the file.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description Rows of the way down.
+             */
+            used: number;
+            /** @description True where the file has no way down and the way up was taken. */
+            wayUp: boolean;
+            /**
+             * Format: double
+             * @description The deepest row, m; null where none has a depth.
+             */
+            deepestM: null | number;
+            /** @description One for each level that has rows. */
+            levels: {
+                /** @description Body of the entry `level`: what the meter showed at one depth. */
+                body: {
+                    /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+                    depth: {
+                        /** @description The text as typed, for example `12 9` or `3.85`. */
+                        written: string;
+                        /** @enum {unknown} */
+                        unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+                    };
+                    /** @description A temperature exactly as it was written down. */
+                    temperature?: {
+                        /** @description The text as typed. */
+                        written: string;
+                        /** @enum {unknown} */
+                        unit?: "°C" | "°F" | null;
+                    };
+                    /** @description An oxygen reading exactly as it was written down. */
+                    oxygen?: {
+                        /** @description The text as typed. */
+                        written: string;
+                        /** @enum {unknown} */
+                        unit?: "mg/L" | "%" | null;
+                    };
+                    /** @description Specific conductance at 25 °C, µS/cm, as typed. */
+                    conductivity?: null | string;
+                    /** @description pH, as typed. */
+                    ph?: null | string;
+                    /** @description Practical salinity, as typed. */
+                    salinity?: null | string;
+                    /** @description True where it held still, false where it was taken moving; null where that was not asked. */
+                    settled?: null | boolean;
+                    /** @enum {unknown} */
+                    from?: "sonde" | "simulated" | "logged" | null;
+                    /**
+                     * Format: uuid
+                     * @description The entry of the logged cast that it was made from; it falls with it.
+                     */
+                    cast?: null | string;
+                    /**
+                     * Format: int32
+                     * @description How many rows of that cast it is the median of.
+                     */
+                    rows?: null | number;
+                };
+                /**
+                 * Format: double
+                 * @description Its depth, m.
+                 */
+                depthM: number;
+                /**
+                 * Format: int32
+                 * @description How many rows it was made from.
+                 */
+                rows: number;
+            }[];
+            /** @description What the reader should know before the levels are written. */
+            findings: {
+                /** @description The field's name as in JSON, for example `position`. */
+                field: string;
+                /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
+                finding: {
+                    /** @description The check's code; programmes set its limits under the same name. */
+                    code: string;
+                    /**
+                     * @description How much a finding holds up the work.
+                     * @enum {unknown}
+                     */
+                    level: "note" | "check" | "stop";
+                    /** @description What was seen, in one sentence. */
+                    seen: string;
+                    /** @description Why it matters. */
+                    why: string;
+                    /** @description What to do. */
+                    act: string;
+                    /**
+                     * @description Where on the page a finding's words stand.
+                     * @enum {unknown}
+                     */
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+                    /** @description The entries it speaks of, by id; empty where it speaks of none. */
+                    about: string[];
+                    /** @description True where no reason lets the work go on, because a record would be lost. */
+                    noWayRound: boolean;
+                    /** @description The reason given for going on all the same; null while it is open. */
+                    kept?: null | string;
+                };
+            }[];
         };
         /** @description Limits of the checks; each default is the common practice. Depths in metres. */
         CheckLimits: {
@@ -788,6 +1748,18 @@ export interface components {
              * @default 300
              */
             clockOffS: number;
+        };
+        /** @description A check struck out. */
+        CheckStruck: {
+            /** @description Why. */
+            why: string;
+        };
+        /** @description A check with what it gave. */
+        CheckedKit: {
+            /** @description The check. */
+            check: components["schemas"]["KitCheck"];
+            /** @description What it gave. */
+            result: components["schemas"]["KitCheckResult"];
         };
         /** @description One clarity of a station's record. */
         ClarityPoint: {
@@ -884,6 +1856,8 @@ export interface components {
             censored: boolean;
             working?: null | components["schemas"]["Working"];
             compared?: null | components["schemas"]["MonthBand"];
+            /** @description Where the line's check corrects the reading: what the marks alone would have given. */
+            asReadText?: null | string;
         };
         /** @description A clarity school: how a Secchi reading is made in a programme. */
         ClaritySettings: {
@@ -968,6 +1942,34 @@ export interface components {
             /** @description What the years rest on, in words. */
             summary: string;
         };
+        /** @description Body of the entry `colour`: the white quarter at half the clarity, beside the chart. */
+        ColourBody: {
+            /** @description One step of the chart, or two neighbours where it lies between. */
+            steps?: null | number[];
+            /** @description True where the water is murky. */
+            murky?: null | boolean;
+            /** @description In words, where the programme uses no chart. */
+            remark?: null | string;
+        };
+        /** @description A colour in words, and the chart, for whoever draws it. */
+        ColourResult: {
+            /** @description The colour in words; empty where none is given. */
+            text: string;
+            /** @description Every step. */
+            chart: components["schemas"]["ColourStep"][];
+        };
+        /** @description A step of the colour chart. */
+        ColourStep: {
+            /**
+             * Format: int32
+             * @description 1–11.
+             */
+            step: number;
+            /** @description In words. */
+            name: string;
+            /** @description For the screen. */
+            hex: string;
+        };
         /**
          * @description How the depth of a composite is found.
          * @enum {unknown}
@@ -996,6 +1998,11 @@ export interface components {
             line?: null | components["schemas"]["Line"];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
+            /**
+             * Format: date
+             * @description Local day, which says which check of the line holds.
+             */
+            day?: null | string;
         };
         /** @description The depth to which a composite is taken. */
         CompositeResult: {
@@ -1025,11 +2032,12 @@ export interface components {
             targetM?: null | number;
             /**
              * Format: double
-             * @description The nearest mark of the line, m: the depth to mark.
+             * @description True depth of the nearest mark of the line, m.
              */
             markM?: null | number;
-            /** @description The depth to mark, for the reader. */
+            /** @description The depth to mark, as the line says it, for the reader. */
             text?: null | string;
+            mark?: null | components["schemas"]["WrittenLength"];
             working?: null | components["schemas"]["Working"];
             /** @description Depths of the whole-metre bottles, deepest first, where bottles are pooled; m. */
             casts?: null | number[];
@@ -1049,6 +2057,108 @@ export interface components {
             method: components["schemas"]["CompositeMethod"];
             preset?: null | components["schemas"]["WrittenLength"];
         };
+        /** @description Body of the entry `composite-try`: one lowering of the composite sampler. */
+        CompositeTryBody: {
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            depth: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+            /**
+             * Format: int32
+             * @description How full it came up, 0–100.
+             */
+            fillPercent: number;
+            /**
+             * Format: double
+             * @description Seconds that the rise took; null where it was not timed.
+             */
+            raiseS?: null | number;
+            /** @description True where it was full before it reached the surface. */
+            beforeSurface?: null | boolean;
+            /** @description True where the line ended before the target. */
+            lineEnd?: null | boolean;
+        };
+        /**
+         * @description How an item is.
+         * @default in-use
+         * @enum {unknown}
+         */
+        Condition: "in-use" | "mending" | "retired";
+        /** @description One box of the head of the sheet that is filled. */
+        ConditionBox: {
+            /** @description The box, as in ConditionsBody. */
+            field: string;
+            /** @description What stands in it. */
+            text: string;
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+        };
+        /**
+         * @description Body of the entry `conditions`: the head of the sheet. Each box may be written by itself; an entry carries only what was
+         *     answered with it.
+         */
+        ConditionsBody: {
+            /**
+             * Format: int32
+             * @description How many are aboard.
+             */
+            people?: null | number;
+            /** @description True once the anchor holds. */
+            anchored?: null | boolean;
+            air?: null | components["schemas"]["WrittenTemperature"];
+            /**
+             * Format: int32
+             * @description Cloud, 0–8.
+             */
+            cloudEighths?: null | number;
+            /**
+             * Format: double
+             * @description Mean wind, m/s.
+             */
+            windMs?: null | number;
+            /** @description Where it comes from, for example `SW`. */
+            windFrom?: null | string;
+            /**
+             * Format: int32
+             * @description 1 flat, 2 ripples, 3 choppy, 4 white caps.
+             */
+            waves?: null | number;
+            /**
+             * Format: double
+             * @description Rain of the last 24 h, mm.
+             */
+            rain24Mm?: null | number;
+            /**
+             * Format: double
+             * @description Rain of the last 72 h, mm.
+             */
+            rain72Mm?: null | number;
+            surface?: null | components["schemas"]["WaterSurface"];
+            /** @description What it smells of; `none` where of nothing. */
+            smell?: null | string;
+            stage?: null | components["schemas"]["WrittenLength"];
+            /** @description True where one sees less than a kilometre. */
+            fog?: null | boolean;
+            /** @description True where it was heard in the last half hour. */
+            thunder?: null | boolean;
+            /** @description Birds, boats, weeds, anything else. */
+            remark?: null | string;
+            water?: null | components["schemas"]["WrittenTemperature"];
+            /** @description True where the thermometer held still for a minute. */
+            waterSteady?: null | boolean;
+            waterSecond?: null | components["schemas"]["WrittenTemperature"];
+        };
+        /**
+         * @description The crates in which kit is carried, in the order in which they are packed.
+         * @enum {unknown}
+         */
+        Crate: "safety" | "clarity" | "profile" | "bottles" | "chlorophyll" | "paper" | "cold";
         /**
          * @description What became of a date.
          * @enum {unknown}
@@ -1068,6 +2178,11 @@ export interface components {
              * @description 1–31; a day that the month does not have is its last.
              */
             day: number;
+        };
+        /** @description A proposal declined. */
+        Declined: {
+            /** @description Why. */
+            why: string;
         };
         /** @description Answers in the order of the delivery. */
         DeliveryAnswer: {
@@ -1138,6 +2253,26 @@ export interface components {
             /** @description The mark as read, for the reader. */
             text?: null | string;
         };
+        /** @description Body of the entry `disc-conditions`: how the disc was read; an entry carries only what was answered with it. */
+        DiscConditionsBody: {
+            side?: null | components["schemas"]["BoatSide"];
+            /** @description True through a viewing tube: another method. */
+            tube?: null | boolean;
+            /** @description True where they were worn. */
+            sunglasses?: null | boolean;
+            /**
+             * Format: double
+             * @description Lean of the line from the vertical, degrees.
+             */
+            lineAngleDeg?: null | number;
+            /**
+             * Format: double
+             * @description Heading of the boat, degrees from north.
+             */
+            headingDeg?: null | number;
+            /** @description The disc's code. */
+            disc?: null | string;
+        };
         /**
          * @description What was seen when a mark was read.
          * @enum {unknown}
@@ -1193,6 +2328,39 @@ export interface components {
              * @enum {unknown}
              */
             outcome: "on-bottom" | "in-plants" | "in-mud" | "not-taken";
+        };
+        /** @description A level of an earlier visit. */
+        EarlierLevel: {
+            /**
+             * Format: double
+             * @description m.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description °C.
+             */
+            celsius?: null | number;
+            /**
+             * Format: double
+             * @description mg/L.
+             */
+            oxygenMgL?: null | number;
+        };
+        /** @description The profile of an earlier visit, to be drawn behind today's. */
+        EarlierProfile: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /**
+             * Format: date
+             * @description Its day.
+             */
+            day: string;
+            /** @description From the surface down. */
+            levels: components["schemas"]["EarlierLevel"][];
         };
         /** @description Body of the entries that carry no more than their envelope: `strike` and `visit-closed`. */
         EmptyBody: Record<string, never>;
@@ -1347,6 +2515,18 @@ export interface components {
             took: components["schemas"]["Protocol"][];
             /** @description The entry in which each thing that was said to be taken stands. */
             takenEntries: components["schemas"]["SheetTaken"][];
+            /** @description The head of the sheet. */
+            arrival: components["schemas"]["SheetArrival"];
+            /** @description How the disc was read, colour, opinions. */
+            remarks: components["schemas"]["SheetDiscRemarks"];
+            /** @description Lowerings of the composite sampler. */
+            tries: components["schemas"]["SheetTries"];
+            /** @description What is counted aboard. */
+            aboard: components["schemas"]["SheetAboard"][];
+            /** @description What is to be taken today; null in visits of before that was asked. */
+            due?: null | components["schemas"]["Protocol"][];
+            profile?: null | components["schemas"]["SheetProfile"];
+            bottles?: null | components["schemas"]["SheetBottles"];
             point?: null | components["schemas"]["ClarityPoint"];
             /**
              * Format: double
@@ -1378,6 +2558,66 @@ export interface components {
             line?: null | components["schemas"]["Line"];
             sounding?: null | components["schemas"]["SheetSounding"];
         };
+        /** @description A figure that an item of a kind should have, because results are worked out with it. */
+        FigureRule: {
+            /** @description Its name. */
+            name: string;
+            /** @description For people, with the unit. */
+            words: string;
+        };
+        /** @description Body of the entry `fill`: a bottle filled. */
+        FillBody: {
+            /** @description Its number, as on the label. */
+            sample: string;
+            /** @description Its sample type. */
+            type: string;
+            /**
+             * @description Where a bottle was filled from.
+             * @enum {unknown}
+             */
+            from: "sampler" | "plain-bottle" | "lake" | "composite";
+            /**
+             * @description How full a bottle is, beside what its type asks.
+             * @enum {unknown}
+             */
+            to: "as-asked" | "less" | "more";
+            /**
+             * Format: uuid
+             * @description The cast it came from.
+             */
+            cast?: null | string;
+            /**
+             * Format: int32
+             * @description How often it was rinsed.
+             */
+            rinses?: null | number;
+            /**
+             * Format: int32
+             * @description Drops of preservative.
+             */
+            drops?: null | number;
+            /** @description True where what the type asks was added. */
+            preserved?: null | boolean;
+            /** @description True where sediment, weed or debris is in it. */
+            sediment?: null | boolean;
+            /** @description True where bubbles stayed in it. */
+            bubbles?: null | boolean;
+            /** @description True where neck or inside of the cap was touched. */
+            insideTouched?: null | boolean;
+            /** @description True where its label was scanned; else it was chosen from the list. */
+            scanned?: null | boolean;
+        };
+        /**
+         * @description Where a sample comes into its container.
+         * @default water
+         * @enum {unknown}
+         */
+        FilledAt: "water" | "bench";
+        /**
+         * @description Where a bottle was filled from.
+         * @enum {unknown}
+         */
+        FilledFrom: "sampler" | "plain-bottle" | "lake" | "composite";
         /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
         Finding: {
             /** @description The check's code; programmes set its limits under the same name. */
@@ -1415,6 +2655,34 @@ export interface components {
             /** @description At least ten letters or signs. */
             password: string;
         };
+        /** @description Body of the entry `fix`: where the boat is. The first of a visit is where it anchored; later ones show drift. */
+        FixBody: {
+            /**
+             * Format: double
+             * @description Decimal degrees, north positive, WGS 84.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description Decimal degrees, east positive.
+             */
+            longitudeDeg: number;
+            /**
+             * @description Where a position came from.
+             * @enum {unknown}
+             */
+            source: "device" | "receiver" | "simulated" | "typed";
+            /**
+             * Format: double
+             * @description As the receiver says, m.
+             */
+            accuracyM?: null | number;
+        };
+        /**
+         * @description Where a position came from.
+         * @enum {unknown}
+         */
+        FixSource: "device" | "receiver" | "simulated" | "typed";
         /** @description A visit to be folded. */
         FoldRequest: {
             /** @description All its entries, in any order; repeated ones do no harm. */
@@ -1423,6 +2691,102 @@ export interface components {
             context: components["schemas"]["VisitContext"];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
+        };
+        /** @description The weather expected in one hour. */
+        ForecastHour: {
+            /**
+             * Format: date-time
+             * @description Its beginning, local time of the water.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description Mean wind, m/s.
+             */
+            windMs: number;
+            /**
+             * Format: double
+             * @description Gusts, m/s.
+             */
+            gustMs: number;
+            /**
+             * Format: double
+             * @description Direction it comes from, degrees from north.
+             */
+            windFromDeg: number;
+            /**
+             * Format: double
+             * @description Rain in that hour, mm.
+             */
+            rainMm: number;
+            /**
+             * Format: int32
+             * @description Cloud, 0–8.
+             */
+            cloudEighths: number;
+            /**
+             * Format: double
+             * @description Air, °C.
+             */
+            airC: number;
+            /**
+             * Format: double
+             * @description Visibility, km.
+             */
+            visibilityKm: number;
+            /**
+             * Format: int32
+             * @description Chance of thunder, per cent.
+             */
+            thunderPercent: number;
+        };
+        /** @description What a visit needs to know of an item of the kit, other than a line. */
+        Gear: {
+            /** @description Its identity. */
+            code: string;
+            /** @description What it is. */
+            name: string;
+            /** @description Meter, sampler, disc and the like. */
+            kind: components["schemas"]["KitKind"];
+            /**
+             * Format: double
+             * @description Volume, L.
+             */
+            volumeL?: null | number;
+            /**
+             * Format: double
+             * @description Fall speed of the messenger, m/s.
+             */
+            fallSpeedMs?: null | number;
+            /**
+             * Format: date
+             * @description Last calibration of a meter.
+             */
+            calibratedOn?: null | string;
+        };
+        /**
+         * @description What the forecast says about going. The skipper decides; nothing here ever says that it is safe.
+         * @enum {unknown}
+         */
+        GoAdvice: "nothing-against" | "postpone" | "stay" | "unknown";
+        /** @description Go or no-go, with the reasons. */
+        GoAnswer: {
+            /** @description What the forecast says. */
+            advice: components["schemas"]["GoAdvice"];
+            /** @description In one sentence. */
+            words: string;
+            /** @description The reasons. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description Strongest mean wind within the hours, m/s; null without a forecast.
+             */
+            greatestWindMs?: null | number;
+            /**
+             * Format: double
+             * @description Strongest gust within the hours, m/s.
+             */
+            greatestGustMs?: null | number;
         };
         /** @description A role and the waters it holds for. */
         Grant: {
@@ -1454,8 +2818,92 @@ export interface components {
              */
             now: string;
         };
+        /** @description What some lines of the boat's instruments say. */
+        InstrumentLines: {
+            /** @description A position as a receiver gives it. */
+            fix: {
+                /**
+                 * Format: double
+                 * @description Decimal degrees, north positive, WGS 84.
+                 */
+                latitudeDeg: number;
+                /**
+                 * Format: double
+                 * @description Decimal degrees, east positive.
+                 */
+                longitudeDeg: number;
+                /**
+                 * Format: double
+                 * @description What it is good to, m, from the dilution of precision; null where the line does not say.
+                 */
+                accuracyM: null | number;
+            };
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            depth: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+            /** @description Readings of the sonde, in order. */
+            readings: {
+                /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+                depth: {
+                    /** @description The text as typed, for example `12 9` or `3.85`. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+                };
+                /**
+                 * Format: double
+                 * @description The same, m.
+                 */
+                depthM: number;
+                /** @description A temperature exactly as it was written down. */
+                temperature?: {
+                    /** @description The text as typed. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "°C" | "°F" | null;
+                };
+                /** @description An oxygen reading exactly as it was written down. */
+                oxygen?: {
+                    /** @description The text as typed. */
+                    written: string;
+                    /** @enum {unknown} */
+                    unit?: "mg/L" | "%" | null;
+                };
+                /** @description As written, µS/cm. */
+                conductivity?: null | string;
+                /** @description As written. */
+                ph?: null | string;
+                /** @description As written. */
+                salinity?: null | string;
+                /**
+                 * Format: double
+                 * @description Its clock, seconds of the day; null where it sends none.
+                 */
+                seconds?: null | number;
+            }[];
+            /** @description Why lines were left out, each reason once. */
+            refused: string[];
+        };
+        /** @description Which of the boat's instruments can be heard through this instance. */
+        Instruments: {
+            /** @description True where a receiver and sounder is named. */
+            receiver: boolean;
+            /** @description True where a sonde is named. */
+            sonde: boolean;
+            /** @description True where they are the stand-ins. */
+            simulated: boolean;
+        };
         JsonElement: unknown;
         JsonNode: unknown;
+        /**
+         * @description How a sample is kept on the way.
+         * @enum {unknown}
+         */
+        Keeping: "ice" | "frozen" | "cold" | "room";
         /** @description Body of the entry `kept`: a finding answered with a reason, which stands in the envelope's `why`. */
         KeptBody: {
             /** @description The finding's code. */
@@ -1476,6 +2924,182 @@ export interface components {
             description: string;
             /** @description JSON schema of the body. */
             body: components["schemas"]["JsonNode"];
+        };
+        /** @description A check of an item. What was read is kept as it was read. */
+        KitCheck: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description What was done. */
+            kind: components["schemas"]["KitCheckKind"];
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /** @description Who. */
+            by: string;
+            /** @description For KitCheckKind.Taped: mark and tape; an empty list where it was found true and no mark was written down. */
+            marks?: null | components["schemas"]["TapedMark"][];
+            /**
+             * Format: double
+             * @description What it should have read; for a messenger the length of line out, m.
+             */
+            expected?: null | number;
+            /**
+             * Format: double
+             * @description What it read, before it was set; for a messenger the seconds.
+             */
+            read?: null | number;
+            /** @description The unit of both: mg/L, %, °C, °F, ppt. */
+            unit?: null | string;
+            /**
+             * Format: int32
+             * @description For parts: how many are there.
+             */
+            counted?: null | number;
+            /** @description For looking over: the points found well. */
+            ticked?: null | string[];
+            /** @description Anything else. */
+            remark?: null | string;
+            /** @description Why it was struck; null while it stands. */
+            struck?: null | string;
+            /** @description Who struck it. */
+            struckBy?: null | string;
+        };
+        /** @description What became of a check. */
+        KitCheckAnswer: {
+            /** @description True where it is kept. */
+            kept: boolean;
+            /** @description What it gave. */
+            result: components["schemas"]["KitCheckResult"];
+            /** @description Published clarities that changed with it, a line each. */
+            changes: string[];
+        };
+        /** @description A check to be kept. */
+        KitCheckGiven: {
+            /** @description The check; who made it, the server knows. */
+            check: components["schemas"]["KitCheck"];
+            /** @description False to be shown what it gives. */
+            keep: boolean;
+        };
+        /**
+         * @description What is done to check an item.
+         * @enum {unknown}
+         */
+        KitCheckKind: "taped" | "calibrated" | "end-check" | "ice-point" | "zeroed" | "timed" | "counted" | "looked-over";
+        /** @description What a check of an item gave. */
+        KitCheckResult: {
+            /** @description In a few words, for the history. */
+            summary: string;
+            /** @description What is wrong; a stop keeps it from being kept. */
+            findings: components["schemas"]["FieldFinding"][];
+            /**
+             * Format: double
+             * @description For a line or a meter: per cent by which it was off, signed.
+             */
+            offPercent?: null | number;
+            working?: null | components["schemas"]["Working"];
+        };
+        /** @description When an item's check falls due. */
+        KitDue: {
+            /**
+             * Format: date
+             * @description The day; null where it was never checked.
+             */
+            on: null | string;
+            /** @description True from that day on, and where the last check found something wrong. */
+            overdue: boolean;
+            finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description A figure that belongs to a thing: a volume, an area, a mesh. */
+        KitFigure: {
+            /** @description Its name in KitRules, for example `volume-l`. */
+            name: string;
+            /**
+             * Format: double
+             * @description In the unit that the name says.
+             */
+            value: number;
+        };
+        /** @description An item with what is due and its history. */
+        KitInfo: {
+            item: components["schemas"]["KitItem"];
+            /** @description Its checks with what they gave, newest first. */
+            history: components["schemas"]["CheckedKit"][];
+            /** @description The stations for which the line is proposed. */
+            stations: string[];
+            due?: null | components["schemas"]["KitDue"];
+        };
+        /** @description A thing of the kit: one rope, one meter, one lot of filters. */
+        KitItem: {
+            /** @description Its identity, as it stands on its tag. */
+            code: string;
+            /** @description What it is, in words. */
+            name: string;
+            /** @description What sort of thing. */
+            kind: components["schemas"]["KitKind"];
+            /** @description How it is. */
+            condition?: components["schemas"]["Condition"];
+            /** @description Who has it. */
+            keeper?: null | string;
+            marks?: null | components["schemas"]["LineMarks"];
+            /** @description Figures that results need. */
+            figures?: null | components["schemas"]["KitFigure"][];
+            /**
+             * Format: date
+             * @description For a lot: its last day.
+             */
+            usableUntil?: null | string;
+            /**
+             * Format: int32
+             * @description How many parts it has, where they can be lost.
+             */
+            parts?: null | number;
+            /** @description Anything else. */
+            remark?: null | string;
+            /** @description Its history, oldest first; only added to. */
+            checks?: null | components["schemas"]["KitCheck"][];
+            /**
+             * Format: date
+             * @description The day it was given up.
+             */
+            retiredOn?: null | string;
+        };
+        /**
+         * @description What sort of thing an item of the kit is.
+         * @enum {unknown}
+         */
+        KitKind: "line" | "disc" | "viewing-tube" | "composite-sampler" | "bottle-sampler" | "meter" | "thermometer" | "refractometer" | "net" | "grab" | "filters" | "bottles" | "reagent" | "other";
+        /** @description What is asked of the items of one kind. */
+        KitRule: {
+            /** @description The kind. */
+            kind: components["schemas"]["KitKind"];
+            /** @description Its name for people. */
+            words: string;
+            /** @description Where it is packed. */
+            crate: components["schemas"]["Crate"];
+            due: null | components["schemas"]["KitCheckKind"];
+            /**
+             * Format: int32
+             * @description Days after which it falls due again; null where it is once a season, before the first visit.
+             */
+            everyDays: null | number;
+            /** @description Checks that can be written down. */
+            checks: components["schemas"]["KitCheckKind"][];
+            /** @description Figures that belong to it. */
+            figures: components["schemas"]["FigureRule"][];
+            /** @description What to look at before leaving. */
+            lookAt: string[];
+        };
+        /** @description A label of a bottle or vial. */
+        Label: {
+            /** @description What stands on it. */
+            sample: components["schemas"]["PlannedSample"];
+            /** @description Its number as a QR code. */
+            qr: components["schemas"]["QrPath"];
         };
         /** @description A laboratory and its intake. */
         Laboratory: {
@@ -1510,6 +3134,21 @@ export interface components {
              * @description Decimal degrees; null where it is not charted.
              */
             longitudeDeg?: null | number;
+            /**
+             * Format: uuid
+             * @description A photograph of it as it is seen from the station.
+             */
+            photo?: null | string;
+        };
+        /** @description Body of the entry `landmarks`: whether a transit is in line. */
+        LandmarksBody: {
+            /**
+             * Format: int32
+             * @description Which of the station's transits, from 0.
+             */
+            transit: number;
+            /** @description True where near and far mark stand in line. */
+            inLine: boolean;
         };
         /** @description A length as typed. */
         LengthRequest: {
@@ -1532,6 +3171,97 @@ export interface components {
         };
         /** @enum {unknown} */
         LengthUnit: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+        /** @description Body of the entry `level`: what the meter showed at one depth. */
+        LevelBody: {
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            depth: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+            /** @description A temperature exactly as it was written down. */
+            temperature?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "°C" | "°F" | null;
+            };
+            /** @description An oxygen reading exactly as it was written down. */
+            oxygen?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "mg/L" | "%" | null;
+            };
+            /** @description Specific conductance at 25 °C, µS/cm, as typed. */
+            conductivity?: null | string;
+            /** @description pH, as typed. */
+            ph?: null | string;
+            /** @description Practical salinity, as typed. */
+            salinity?: null | string;
+            /** @description True where it held still, false where it was taken moving; null where that was not asked. */
+            settled?: null | boolean;
+            /** @enum {unknown} */
+            from?: "sonde" | "simulated" | "logged" | null;
+            /**
+             * Format: uuid
+             * @description The entry of the logged cast that it was made from; it falls with it.
+             */
+            cast?: null | string;
+            /**
+             * Format: int32
+             * @description How many rows of that cast it is the median of.
+             */
+            rows?: null | number;
+        };
+        /** @enum {unknown} */
+        LevelSource: "sonde" | "simulated" | "logged" | null;
+        /** @description A level still to be read. */
+        LevelToRead: {
+            /**
+             * Format: double
+             * @description m.
+             */
+            depthM: number;
+            /** @description As it is read on the display or cable. */
+            depth: components["schemas"]["WrittenLength"];
+            /** @description For the reader. */
+            text: string;
+            /** @description Why. */
+            wanted: components["schemas"]["LevelWanted"];
+        };
+        /**
+         * @description Why a level is asked for.
+         * @enum {unknown}
+         */
+        LevelWanted: "planned" | "break";
+        /** @description A number that a programme may change: a threshold of a check, a count, a limit. */
+        Limit: {
+            /** @description Its name in a programme's file. */
+            setting: string;
+            /** @description The part of the rules it belongs to. */
+            group: components["schemas"]["SchoolGroup"];
+            /** @description What it means. */
+            words: string;
+            /** @description Its unit; empty for a count. */
+            unit: string;
+            /**
+             * Format: double
+             * @description What is taken where nothing is chosen.
+             */
+            usual: number;
+            /**
+             * Format: double
+             * @description Smallest that makes sense.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Largest that makes sense.
+             */
+            greatest: number;
+        };
         /** @description A rope, chain or wheel on which depths are read. It has an identity, because every reading depends on its marks. */
         Line: {
             /** @description The line's identity, for example `R-3`. */
@@ -1544,11 +3274,102 @@ export interface components {
             markEvery: components["schemas"]["WrittenLength"];
             /** @description Length that can be let out, as written. */
             usable: components["schemas"]["WrittenLength"];
+            /** @description Its checks against a tape, in any order. */
+            checks?: null | components["schemas"]["LineCheck"][];
             /**
              * Format: date
-             * @description Day of its last check against a tape; null if never.
+             * @description The day on which its marks were given up; null while it is used.
              */
-            checkedOn: null | string;
+            retiredOn?: null | string;
+        };
+        /** @description A line laid along a tape, wet and under its load. */
+        LineCheck: {
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /** @description One mark gives a single factor, several a factor that changes along the line; none where every mark was true. */
+            marks: components["schemas"]["TapedMark"][];
+            /** @description Who. */
+            by?: null | string;
+        };
+        /** @description The marks of a line. */
+        LineMarks: {
+            /** @description Their unit. */
+            unit: components["schemas"]["LengthUnit"];
+            /** @description Distance between them, as written. */
+            every: components["schemas"]["WrittenLength"];
+            /** @description Length that can be let out, as written. */
+            usable: components["schemas"]["WrittenLength"];
+        };
+        /** @description Body of the entry `logged-cast`: a file of a meter's memory from which levels were made. The file itself is kept beside the log. */
+        LoggedCastBody: {
+            /** @description Its name. */
+            file: string;
+            /** @description The SHA-256 of its bytes, in lower-case hexadecimal. */
+            sha256: string;
+            /**
+             * Format: int64
+             * @description Its length.
+             */
+            bytes: number;
+            /**
+             * Format: int32
+             * @description Rows of numbers in it.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description Rows of the way down.
+             */
+            used: number;
+            /** @description True where the way up was taken for want of a way down. */
+            wayUp: boolean;
+            /** @description Which column was taken for what, such as `depth` and its header. */
+            columns: {
+                [key: string]: string;
+            };
+        };
+        /** @description Body of the entry `meter-check`: calibration, the display and the depth sensor; an entry carries only what was done. */
+        MeterCheckBody: {
+            /** @description The meter's code. */
+            meter: string;
+            /**
+             * @description True for the check after the cast.
+             * @default false
+             */
+            atEnd: boolean;
+            /** @description An oxygen reading exactly as it was written down. */
+            expected?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "mg/L" | "%" | null;
+            };
+            /** @description An oxygen reading exactly as it was written down. */
+            read?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "mg/L" | "%" | null;
+            };
+            /**
+             * Format: double
+             * @description Air pressure, kPa.
+             */
+            pressureKpa?: null | number;
+            /** @description True where that pressure was brought to the sea. */
+            fromWeatherReport?: null | boolean;
+            /** @enum {unknown} */
+            display?: "mg/L" | "%" | null;
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            atSurface?: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
         };
         /** @description The same month in earlier years. */
         MonthBand: {
@@ -1594,12 +3415,82 @@ export interface components {
         MonthHistoryResult: {
             /** @description Usable, uncensored, of the same month, earlier than the day. */
             points: components["schemas"]["ClarityPoint"][];
+            /**
+             * Format: date
+             * @description The last day of the record before that day; null where there is none.
+             */
+            lastDay?: null | string;
+        };
+        /** @description How cold and warm the water was in one month. */
+        MonthTemperatures: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /**
+             * Format: int32
+             * @description The month, 1–12.
+             */
+            month: number;
+            /**
+             * Format: double
+             * @description Coldest, °C.
+             */
+            lowC: number;
+            /**
+             * Format: double
+             * @description Warmest, °C.
+             */
+            highC: number;
+        };
+        /** @description New marks on an old line. */
+        NewMarks: {
+            /** @description The name of the line with its new marks. */
+            code: string;
+            /** @description The new marks. */
+            marks: components["schemas"]["LineMarks"];
+        };
+        /** @description A position as a receiver gives it. */
+        NmeaFix: {
+            /**
+             * Format: double
+             * @description Decimal degrees, north positive, WGS 84.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description Decimal degrees, east positive.
+             */
+            longitudeDeg: number;
+            /**
+             * Format: double
+             * @description What it is good to, m, from the dilution of precision; null where the line does not say.
+             */
+            accuracyM: null | number;
         };
         /**
          * @description Whether one pair of eyes reads, or partners swap.
          * @enum {unknown}
          */
         ObserverSchool: "same" | "swap";
+        /** @description A programme's season, and a day. */
+        OpenProtocolsRequest: {
+            /** @description What is due when; null where no season is planned. */
+            season: null | components["schemas"]["ProtocolPlan"][];
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+        };
+        /** @description What may be taken on a day. */
+        OpenProtocolsResult: {
+            /** @description All protocols of the programme, clarity first: every visit may have one. */
+            every: components["schemas"]["Protocol"][];
+            /** @description Those whose window holds the day. */
+            open: components["schemas"]["Protocol"][];
+        };
         /** @description When a laboratory takes samples in on one day of the week. */
         Opening: {
             /** @description The day of the week. */
@@ -1625,6 +3516,207 @@ export interface components {
             request: components["schemas"]["JsonNode"];
             /** @description JSON schema of the response. */
             response: components["schemas"]["JsonNode"];
+        };
+        /** @description Body of the entry `opinion`: what the sampler thinks of the water; an opinion stays labelled so. */
+        OpinionBody: {
+            /** @description algae, recreation, or a question of the programme. */
+            question: string;
+            /**
+             * Format: int32
+             * @description 1 (beautiful) to 5 (severe).
+             */
+            answer: number;
+        };
+        /** @description One outing prepared: where, when, what to take, and whether to go. */
+        Outing: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The stations in travelling order. */
+            stops: components["schemas"]["OutingStop"][];
+            /** @description What the forecast says. */
+            go: components["schemas"]["GoAnswer"];
+            /** @description The hours of the forecast within the programme's. */
+            weather: components["schemas"]["ForecastHour"][];
+            /** @description High and low waters of the day, local time. */
+            tides: components["schemas"]["TideTurn"][];
+            /**
+             * Format: date-time
+             * @description When the sun stands highest, local time.
+             */
+            highSun: string;
+            /** @description True where a satellite looks down. */
+            passes: boolean;
+            /** @description The pack list. */
+            pack: components["schemas"]["PackNeed"][];
+            /** @description What can hurt, for these stations. */
+            cautions: string[];
+            /** @description What of it is made up. */
+            simulated: string[];
+            /**
+             * Format: date-time
+             * @description Local time by which to set out for the lab with what must be fresh; null where nothing must.
+             */
+            latestBack?: null | string;
+            /**
+             * Format: date
+             * @description Another day that keeps every rule.
+             */
+            alternate?: null | string;
+        };
+        /** @description What is due on one day at one water: the stations of one boat. */
+        OutingDay: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The water. */
+            waterCode: string;
+            /** @description Its name. */
+            water: string;
+            /** @description Codes of its stations in travelling order. */
+            stations: string[];
+            /** @description Their names in the same order. */
+            names: string[];
+            /** @description What is taken. */
+            protocols: components["schemas"]["Protocol"][];
+            /** @description What speaks for the day. */
+            welcome: string[];
+            /** @description True where it is today. */
+            today: boolean;
+            /**
+             * Format: date-time
+             * @description Local time by which to set out for the lab; null where nothing goes there fresh.
+             */
+            leaveBy?: null | string;
+        };
+        /** @description A station in travelling order. */
+        OutingStop: {
+            /** @description The station. */
+            station: components["schemas"]["Station"];
+            /** @description The programme's code. */
+            programme: string;
+            /**
+             * Format: int32
+             * @description Its version.
+             */
+            programmeVersion: number;
+            /** @description Its name. */
+            programmeName: string;
+            /** @description What is due. */
+            protocols: components["schemas"]["Protocol"][];
+            /** @description When readings may be made. */
+            hours: components["schemas"]["HoursWindow"];
+            /** @description The samples it fills. */
+            samples: components["schemas"]["PlannedSample"][];
+            /** @description Levels of the profile as they are read on the line; empty where none is due. */
+            levels: string[];
+            /** @description The line proposed. */
+            line?: null | string;
+            /**
+             * Format: int32
+             * @description Metres from the station before, as the crow flies; null for the first.
+             */
+            fromLastM?: null | number;
+        };
+        /** @description An oxygen reading, and the water it was read in. */
+        OxygenRequest: {
+            /**
+             * Format: double
+             * @description As the meter showed it.
+             */
+            value: number;
+            /** @description The unit on its display. */
+            unit: components["schemas"]["OxygenUnit"];
+            /**
+             * Format: double
+             * @description Water, °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Practical salinity; 0 in fresh water.
+             * @default 0
+             */
+            salinity: number;
+            /**
+             * Format: double
+             * @description Of the water's surface, m.
+             * @default 0
+             */
+            altitudeM: number;
+            /**
+             * Format: double
+             * @description Air pressure, kPa; null to take the standard atmosphere at the altitude.
+             */
+            pressureKpa?: null | number;
+            /**
+             * @description True where the pressure was brought to the sea, as weather reports do.
+             * @default false
+             */
+            fromWeatherReport: boolean;
+            /**
+             * Format: double
+             * @description At which depth it was read, m.
+             */
+            depthM?: null | number;
+        };
+        /** @description Both readings of one thing. */
+        OxygenResult: {
+            /** @description What is odd about it. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description mg/L, 3 decimals; null outside the range of the equations.
+             */
+            mgPerL?: null | number;
+            /**
+             * Format: double
+             * @description Per cent of saturation at the station, 1 decimal.
+             */
+            percent?: null | number;
+            /**
+             * Format: double
+             * @description What the water would hold, mg/L, 3 decimals.
+             */
+            solubilityMgPerL?: null | number;
+            /**
+             * Format: double
+             * @description The pressure at the station that was used, kPa, 2 decimals.
+             */
+            pressureKpa?: null | number;
+            working?: null | components["schemas"]["Working"];
+        };
+        /**
+         * @description The units in which meters show oxygen.
+         * @enum {unknown}
+         */
+        OxygenUnit: "mg/L" | "%";
+        /** @description One line of the pack list. */
+        PackNeed: {
+            /** @description Identity within the outing: a tick is kept under it. */
+            key: string;
+            /** @description Where it is packed. */
+            crate: components["schemas"]["Crate"];
+            /** @description What it is. */
+            words: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description The step that it would stop if it were missing. */
+            stops: string;
+            /** @description How the count came about; null where it is one or plain. */
+            counted: null | string;
+            item: null | string;
+            /** @description What to look at before leaving. */
+            lookAt: string[];
+            /** @description What is due or wrong with the item. */
+            findings: components["schemas"]["Finding"][];
         };
         /** @description A person as a coordinator writes it. */
         PersonChange: {
@@ -1658,6 +3750,41 @@ export interface components {
             /** @description True once they have chosen a password. */
             joined: boolean;
         };
+        /** @description A photograph that was kept. */
+        PhotoKept: {
+            /**
+             * Format: uuid
+             * @description Its identity.
+             */
+            id: string;
+        };
+        /** @description A bottle, vial or jar that an outing will fill, with what stands on its label before it is wet. */
+        PlannedSample: {
+            /** @description Its number, unique in the group: station, day, letter, count, R for a replicate. */
+            number: string;
+            /** @description The station's code. */
+            station: string;
+            /** @description Water. */
+            water: string;
+            /** @description District. */
+            district: string;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The sample type. */
+            type: components["schemas"]["SampleType"];
+            /** @description Depth or interval as far as it is known before: the rest is written by hand. */
+            depth: string;
+            /**
+             * Format: int32
+             * @description 0 for the sample, 1 and on for its replicates.
+             */
+            replicate: number;
+            /** @description Where in the water: composite, surface, deep, layer-1 to layer-3. */
+            place: string;
+        };
         /** @description A station whose season is planned. */
         PlannedStation: {
             /** @description The station. */
@@ -1690,6 +3817,80 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description Something worked out from a profile. */
+        ProfileFigure: {
+            /** @description thermocline, degree, metalimnion, mixed, hypoxic, anoxic, bottom-oxygen, stability, heat, mean-temperature or mean-oxygen. */
+            key: string;
+            /** @description What it is. */
+            label: string;
+            /** @description For the reader. */
+            text: string;
+            /**
+             * Format: double
+             * @description The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat.
+             */
+            value?: null | number;
+            /**
+             * Format: double
+             * @description The lower depth of two, m.
+             */
+            lower?: null | number;
+            working?: null | components["schemas"]["Working"];
+        };
+        /** @description One level of a profile. */
+        ProfileLevel: {
+            /**
+             * Format: double
+             * @description m.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description °C, -2 to 40.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description mg/L; null where it was not read.
+             */
+            oxygenMgL?: null | number;
+            /**
+             * Format: double
+             * @description Practical salinity, 0–42.
+             * @default 0
+             */
+            salinity: number;
+        };
+        /** @description A profile, and what it is worked out with. */
+        ProfileRequest: {
+            /** @description In any order; of two at one depth the last stands. */
+            levels: components["schemas"]["ProfileLevel"][];
+            /** @description Area by depth; null where it is not known. */
+            hypsography?: null | components["schemas"]["AreaAtDepth"][];
+            /**
+             * Format: double
+             * @description Below this, mg/L, the water is called hypoxic.
+             * @default 2
+             */
+            hypoxicMgL: number;
+            /**
+             * Format: double
+             * @description Below this, mg/L, it is called anoxic.
+             * @default 1
+             */
+            anoxicMgL: number;
+            /** @description The unit in which depths were read. */
+            native?: components["schemas"]["LengthUnit"];
+            /** @description Unit for the words. */
+            reader?: components["schemas"]["ReaderUnit"];
+        };
+        /** @description A profile worked out. */
+        ProfileResult: {
+            /** @description In the order in which they are read. */
+            figures: components["schemas"]["ProfileFigure"][];
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description The rules a group of samplers follows: one school for each step. Versioned; a visit names the version it was made under. */
         Programme: {
             /** @description Identity, for example `town-lakes`. */
@@ -1713,6 +3914,14 @@ export interface components {
             checks: components["schemas"]["CheckLimits"];
             /** @description What is due when; null where no season is planned. */
             season?: null | components["schemas"]["ProtocolPlan"][];
+            /** @description Schools of SchoolBook that differ from the usual, by setting. */
+            schools?: null | {
+                [key: string]: string;
+            };
+            /** @description Limits of LimitBook that differ from the usual, by setting. */
+            limits?: null | {
+                [key: string]: number;
+            };
         };
         /** @description What became of a programme. */
         ProgrammeAnswer: {
@@ -1743,6 +3952,32 @@ export interface components {
             programme: components["schemas"]["Programme"];
             /** @description The stations that follow it. */
             stations: string[];
+        };
+        /** @description A proposal that waits for a coordinator. */
+        Proposal: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description The station. */
+            station: components["schemas"]["Station"];
+            /** @description Why there. */
+            why: string;
+            /** @description Who proposes it. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+        };
+        /** @description A station that somebody proposes. */
+        ProposalGiven: {
+            /** @description The station; its code is given when it is approved. */
+            station: components["schemas"]["Station"];
+            /** @description Why there. */
+            why: string;
         };
         /**
          * @description What a visit may take along.
@@ -1798,6 +4033,18 @@ export interface components {
              * @description For the rhythm once: its day counts from the observed ice-out, where one is known.
              */
             daysAfterIceOut?: null | number;
+            /** @description The bottles it fills; null for the usual ones of the protocol. */
+            bottles?: null | components["schemas"]["BottlePlan"][];
+        };
+        /** @description A QR code (ISO/IEC 18004) as the path of a drawing. */
+        QrPath: {
+            /**
+             * Format: int32
+             * @description Modules along a side, the quiet zone of four on each side with them.
+             */
+            size: number;
+            /** @description The dark modules as an SVG path, one unit a module. */
+            path: string;
         };
         /**
          * @description The unit in which a reader wants depths shown. What was read is always kept in its own.
@@ -1811,6 +4058,16 @@ export interface components {
             kept: boolean;
             /** @description Station by station. */
             changes: components["schemas"]["SeasonChange"][];
+        };
+        /** @description Body of the entry `reread`: levels whose numbers are read in another unit; what was written stays. */
+        RereadBody: {
+            /** @description The entries of the levels. */
+            levels: string[];
+            /**
+             * @description What of a level is read anew in another unit.
+             * @enum {unknown}
+             */
+            as: "oxygen-percent" | "oxygen-mgl" | "fahrenheit" | "celsius" | "oxygen-tenth";
         };
         /** @description Bearings to be turned into a position. */
         ResectionRequest: {
@@ -1848,6 +4105,24 @@ export interface components {
          * @enum {unknown}
          */
         Rhythm: "days" | "monthly" | "once";
+        /** @description A rise of the composite sampler that brought up water to use. */
+        RiseThatWorked: {
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description From how deep, m.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description How long it took, s.
+             */
+            raiseS: number;
+        };
         /**
          * @description What a person does in the group.
          * @enum {unknown}
@@ -1858,6 +4133,96 @@ export interface components {
          * @enum {unknown}
          */
         RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /**
+         * @description Where in the water a sample comes from.
+         * @enum {unknown}
+         */
+        SampleFrom: "composite" | "surface" | "deep" | "layers";
+        /** @description A sort of sample: its container, what is added, how it is filled, rinsed and kept. */
+        SampleType: {
+            /** @description Identity, for example `chlorophyll-filter`. */
+            code: string;
+            /** @description Stands in the sample's number. */
+            letter: string;
+            /** @description What is measured, as it stands on the label. */
+            measures: string;
+            /** @description The container, in words. */
+            container: string;
+            /** @description What is added; null where nothing is. */
+            added: null | string;
+            /** @description How full. */
+            fill: string;
+            /** @description How it is rinsed. */
+            rinse: string;
+            /** @description How it is kept. */
+            keep: components["schemas"]["Keeping"];
+            /** @description How long, in words; a programme's hours stand before it. */
+            hold: string;
+            /** @description What comes on the label on top. */
+            labelAlso: string[];
+            /** @description What can hurt. */
+            caution?: null | string;
+            /**
+             * Format: int32
+             * @description Usual volume, mL.
+             * @default 250
+             */
+            volumeMl: number;
+            /**
+             * Format: int32
+             * @description Rinses it needs; 0 where it is never rinsed.
+             * @default 0
+             */
+            rinses: number;
+            /**
+             * Format: int32
+             * @description Drops of preservative; null where they are not counted.
+             */
+            drops?: null | number;
+            /** @description On the water, or at the bench. */
+            filledAt?: components["schemas"]["FilledAt"];
+        };
+        /** @description A step that is done in several accepted ways; a programme chooses one. */
+        School: {
+            /** @description Its name in a programme's file, for example `clarity.side`. */
+            setting: string;
+            /** @description The part of the rules it belongs to. */
+            group: components["schemas"]["SchoolGroup"];
+            /** @description What it is about. */
+            matter: string;
+            /** @description The ways; the first is what is taken where nothing is chosen. */
+            options: components["schemas"]["SchoolOption"][];
+            /** @description Why the first is the usual one. */
+            why: string;
+            /**
+             * @description True where another choice makes another series: readings before and after differ by more than the water.
+             * @default false
+             */
+            breaks: boolean;
+            /** @description What is taken where nothing is chosen. */
+            usual?: null | string;
+        };
+        /**
+         * @description The parts of a programme's rules.
+         * @enum {unknown}
+         */
+        SchoolGroup: "visit" | "clarity" | "profile" | "bottles" | "samples" | "season";
+        /** @description What a programme may choose. */
+        SchoolList: {
+            /** @description Ways of doing a step. */
+            schools: components["schemas"]["School"][];
+            /** @description Numbers. */
+            limits: components["schemas"]["Limit"][];
+            /** @description Sorts of samples. */
+            samples: components["schemas"]["SampleType"][];
+        };
+        /** @description One accepted way to do a step. */
+        SchoolOption: {
+            /** @description As it stands in a programme's file. */
+            code: string;
+            /** @description For people. */
+            words: string;
+        };
         /** @description One sounding of a scouting track. */
         ScoutPoint: {
             /**
@@ -1925,8 +4290,10 @@ export interface components {
             state: components["schemas"]["DateState"];
             /** @description What is taken, or was to be. */
             protocols: components["schemas"]["Protocol"][];
-            /** @description Why this day, each reason in words. */
+            /** @description Which rules led to this day, in words. */
             why: string[];
+            /** @description What speaks for the day, or against it, beside the rules. */
+            welcome: string[];
             /**
              * Format: date
              * @description Another day that keeps every rule; null where there is none.
@@ -1937,6 +4304,10 @@ export interface components {
              * @description Local time by which to set out for the lab; null where nothing goes there fresh.
              */
             leaveBy?: null | string;
+            /** @description True where a bottle or a filter is brought home for the lab or the freezer. */
+            bottled?: boolean;
+            /** @description True where it is still to come, today's with it. */
+            ahead?: boolean;
         };
         /** @description A day set aside for all stations or one. */
         SeasonDayGiven: {
@@ -2013,7 +4384,10 @@ export interface components {
             until: string;
             /** @description Shared observation days. */
             shared: string[];
-            laboratory?: null | components["schemas"]["Laboratory"];
+            /** @description What is due on which day at which water, from today on. */
+            outings: components["schemas"]["OutingDay"][];
+            /** @description Proposed stations that wait for the caller's decision, water by water. */
+            proposals: components["schemas"]["WaitingProposals"][];
         };
         /** @description This device's session with the server. */
         SessionInfo: {
@@ -2066,13 +4440,140 @@ export interface components {
             /** @description The station; null for all. */
             station?: null | string;
         };
+        /** @description What a probe showed at one moment. */
+        SettlingReading: {
+            /**
+             * Format: double
+             * @description The instrument's clock, s.
+             */
+            seconds: number;
+            /**
+             * Format: double
+             * @description Depth, m.
+             */
+            depthM: number;
+            temperature?: null | components["schemas"]["WrittenTemperature"];
+            oxygen?: null | components["schemas"]["WrittenOxygen"];
+        };
+        /** @description Whether a probe has settled. */
+        SettlingRequest: {
+            /** @description The last readings, in order; those of the last half minute are enough. */
+            readings: components["schemas"]["SettlingReading"][];
+            unit?: null | components["schemas"]["OxygenUnit"];
+            /** @description The programme's limits that differ from the usual. */
+            limits?: null | {
+                [key: string]: number;
+            };
+            /**
+             * Format: double
+             * @description The level that is to be read, m; null where there is none.
+             */
+            targetM?: null | number;
+        };
+        /** @description How still a probe holds. */
+        SettlingResult: {
+            /** @description True once everything held still for decimal Settling.HoldS. */
+            settled: boolean;
+            /**
+             * Format: double
+             * @description For how long it has held still, s, at most decimal Settling.HoldS.
+             */
+            heldS: number;
+            /**
+             * Format: double
+             * @description For how long it must, s.
+             */
+            holdS: number;
+            /** @description What still moves, or that it holds. */
+            words: string;
+            /**
+             * @description True where the probe hangs at the level that is to be read.
+             * @default false
+             */
+            atTarget: boolean;
+        };
         /** @description What was kept, and what to look at. */
         SetupAnswer: {
             /** @description True where it is kept. */
             kept: boolean;
+            /** @description Its code. */
+            code: string;
             /** @description Nothing is kept where one of them is a stop. */
             findings: components["schemas"]["FieldFinding"][];
             meant?: null | components["schemas"]["Position"];
+        };
+        /** @description Something to count aboard before the station is left. */
+        SheetAboard: {
+            /** @description What. */
+            thing: string;
+            /** @description The answer; null while it is open. */
+            aboard?: null | boolean;
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry?: null | string;
+        };
+        /** @description The head of the sheet: where, who, and what the day is like. */
+        SheetArrival: {
+            /** @description The boxes that are filled, in the order of the sheet. */
+            boxes: components["schemas"]["ConditionBox"][];
+            /** @description The same as one body. */
+            now: components["schemas"]["ConditionsBody"];
+            /** @description What was answered on the transits. */
+            landmarks: components["schemas"]["LandmarksBody"][];
+            /** @description In a few words. */
+            text: string;
+            anchored?: null | components["schemas"]["SheetFix"];
+            latest?: null | components["schemas"]["SheetFix"];
+            sun?: null | components["schemas"]["SheetSun"];
+        };
+        /** @description A bottle of the plan, filled or still to fill. */
+        SheetBottle: {
+            /** @description Its number, as on the label. */
+            number: string;
+            /** @description Its sample type. */
+            type: components["schemas"]["SampleType"];
+            /**
+             * Format: int32
+             * @description 0 for the sample, 1 and on for its replicates.
+             */
+            replicate: number;
+            /** @description Where it is usually filled from. */
+            from: components["schemas"]["FilledFrom"];
+            /**
+             * Format: uuid
+             * @description The entry that filled it; null while it is empty.
+             */
+            entry?: null | string;
+            /** @description How it was filled. */
+            text?: null | string;
+        };
+        /** @description The bottles of the visit. */
+        SheetBottles: {
+            /** @description Depths in the order of the work. */
+            places: components["schemas"]["SheetPlace"][];
+            /** @description Samplers that may be used. */
+            samplers: components["schemas"]["Gear"][];
+            /** @description What is looked at before a cast. */
+            ready: string[];
+        };
+        /** @description One lowering of the sampler. */
+        SheetCast: {
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entry: string;
+            /** @description In words. */
+            text: string;
+            /** @description True where its water can be used. */
+            good: boolean;
+            /**
+             * Format: double
+             * @description True depth, m; null where it could not be read.
+             */
+            depthM?: null | number;
         };
         /** @description The disc's part of the sheet. */
         SheetClarity: {
@@ -2086,6 +4587,30 @@ export interface components {
              * @description The entry it stands in.
              */
             outcomeEntry?: null | string;
+        };
+        /** @description How the disc was read, the colour of the water, and what the sampler thinks of it. */
+        SheetDiscRemarks: {
+            /** @description What was answered on side, tube, glasses and line. */
+            now: components["schemas"]["DiscConditionsBody"];
+            /** @description The entries it stands in. */
+            entries: string[];
+            /** @description Questions still open: side, tube, sunglasses, colour, algae, recreation. */
+            asks: string[];
+            /** @description Opinions. */
+            opinions: components["schemas"]["SheetOpinion"][];
+            /** @description Which side lies in the shade, where sun and heading are known. */
+            shade?: null | string;
+            /** @description The colour in words. */
+            colourText?: null | string;
+            colour?: null | components["schemas"]["ColourBody"];
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            colourEntry?: null | string;
+            /** @description How deep the disc hangs for it: half the clarity. */
+            colourAtText?: null | string;
+            sun?: null | components["schemas"]["SheetSun"];
         };
         /** @description An entry as the log of the visit shows it. */
         SheetEntry: {
@@ -2117,6 +4642,235 @@ export interface components {
              */
             strikes?: null | string;
         };
+        /** @description A fix beside the station. */
+        SheetFix: {
+            /**
+             * Format: double
+             * @description Decimal degrees.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description Decimal degrees.
+             */
+            longitudeDeg: number;
+            /**
+             * Format: double
+             * @description To the station, m.
+             */
+            distanceM: number;
+            /** @description Distance, and in which direction the station lies. */
+            text: string;
+            /** @description Where it came from. */
+            source: components["schemas"]["FixSource"];
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+        };
+        /** @description One level of the sheet, as read and as worked out. */
+        SheetLevel: {
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+            /**
+             * Format: double
+             * @description m.
+             */
+            depthM: number;
+            /** @description For the reader. */
+            depthText: string;
+            /** @description As it was written. */
+            depth: components["schemas"]["WrittenLength"];
+            /** @description As written. */
+            temperature?: null | string;
+            temperatureUnit?: null | components["schemas"]["TemperatureUnit"];
+            /**
+             * Format: double
+             * @description °C.
+             */
+            temperatureC?: null | number;
+            /** @description As written. */
+            oxygen?: null | string;
+            oxygenUnit?: null | components["schemas"]["OxygenUnit"];
+            /**
+             * Format: double
+             * @description mg/L.
+             */
+            oxygenMgL?: null | number;
+            /** @description mg/L for the reader. */
+            mgLText?: null | string;
+            /** @description Per cent of saturation, for the reader. */
+            percent?: null | string;
+            /** @description °C lost per metre since the level above, for the reader. */
+            fallText?: null | string;
+            /**
+             * Format: double
+             * @description kg/m³.
+             */
+            density?: null | number;
+            /**
+             * Format: double
+             * @description µS/cm at 25 °C.
+             */
+            conductivity?: null | number;
+            /**
+             * Format: double
+             * @description pH.
+             */
+            ph?: null | number;
+            /**
+             * Format: double
+             * @description Practical salinity.
+             */
+            salinity?: null | number;
+            /**
+             * @description True where it is read in another unit than it was written in.
+             * @default false
+             */
+            reread: boolean;
+            /**
+             * @description True where the plan did not ask for it.
+             * @default false
+             */
+            added: boolean;
+            /**
+             * @description True where it may not be water: in the mud, or under the bottom.
+             * @default false
+             */
+            marked: boolean;
+            from?: null | components["schemas"]["LevelSource"];
+        };
+        /** @description A logged cast of the visit. */
+        SheetLoggedCast: {
+            /**
+             * Format: uuid
+             * @description Its entry.
+             */
+            entry: string;
+            /** @description File and rows, in words. */
+            text: string;
+            /**
+             * Format: int32
+             * @description How many levels stand on it.
+             */
+            levels: number;
+            /** @description Which file it is. */
+            sha256: string;
+        };
+        /** @description The meter today. */
+        SheetMeter: {
+            /** @description Its code; null where none was named. */
+            meter: null | string;
+            /** @description Calibration in words. */
+            text: string;
+            /** @description True where it was calibrated today. */
+            calibrated: boolean;
+            /**
+             * Format: double
+             * @description Air pressure at the station that oxygen is worked out with, kPa.
+             */
+            pressureKpa: null | number;
+            /**
+             * Format: double
+             * @description m.
+             */
+            altitudeM: number;
+            /** @description The entries it rests on. */
+            entries: string[];
+        };
+        /** @description An opinion. */
+        SheetOpinion: {
+            /** @description The question. */
+            question: string;
+            /**
+             * Format: int32
+             * @description 1 to 5.
+             */
+            answer: number;
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+        };
+        /** @description A depth at which bottles are filled. */
+        SheetPlace: {
+            /** @description surface, deep, layer-1 to layer-3 or composite. */
+            place: string;
+            /** @description For the reader. */
+            title: string;
+            /** @description The bottles. */
+            bottles: components["schemas"]["SheetBottle"][];
+            /** @description Lowerings so far. */
+            casts: components["schemas"]["SheetCast"][];
+            /** @description True where every bottle is full. */
+            done: boolean;
+            /**
+             * Format: int32
+             * @description Lowerings that the water needs.
+             */
+            castsNeeded: number;
+            /** @description Water needed against the sampler, in words. */
+            budget: null | string;
+            /** @description The order in which the bottles are filled, and why. */
+            order: string[];
+            /** @description True where a sampler is lowered; false where bottles are dipped by hand. */
+            sampler: boolean;
+            /**
+             * @description True where this water has no such depth today.
+             * @default false
+             */
+            needless: boolean;
+            /**
+             * Format: double
+             * @description True depth, m; null while it waits.
+             */
+            depthM?: null | number;
+            /** @description The depth for the reader. */
+            text?: null | string;
+            /** @description The mark to lower to. */
+            markText?: null | string;
+            mark?: null | components["schemas"]["WrittenLength"];
+            /**
+             * Format: double
+             * @description Seconds the messenger takes, for a line that hangs straight.
+             */
+            messengerS?: null | number;
+            /** @description What the depth waits for. */
+            waits?: null | string;
+            working?: null | components["schemas"]["Working"];
+        };
+        /** @description The profile's part of the sheet. */
+        SheetProfile: {
+            /** @description What was read, from the surface down. */
+            levels: components["schemas"]["SheetLevel"][];
+            /** @description What is still asked for, from the surface down. */
+            toRead: components["schemas"]["LevelToRead"][];
+            next: null | components["schemas"]["LevelToRead"];
+            /**
+             * Format: int32
+             * @description Levels that the school asks for.
+             */
+            planned: number;
+            /** @description What follows. */
+            figures: components["schemas"]["ProfileFigure"][];
+            /** @description The meter. */
+            meter: components["schemas"]["SheetMeter"];
+            /** @description What the figures are worked out from, to ask for their working. */
+            asked: components["schemas"]["ProfileRequest"];
+            /** @description Which boxes a level has beside depth: temperature, oxygen, conductivity, ph, salinity. */
+            columns: string[];
+            /** @description The scale of the column. */
+            temperatureUnit: components["schemas"]["TemperatureUnit"];
+            /** @description The unit of the column. */
+            oxygenUnit: components["schemas"]["OxygenUnit"];
+            /** @description Logged casts that levels were made from. */
+            casts: components["schemas"]["SheetLoggedCast"][];
+        };
         /** @description Today's sounding. */
         SheetSounding: {
             /**
@@ -2134,12 +4888,32 @@ export interface components {
         };
         /** @description One step of the visit. */
         SheetStep: {
-            /** @description sounding, clarity, composite or leave. */
+            /** @description arrive, sounding, surface, clarity, profile, bottles, composite or leave. */
             name: string;
             /** @description How far it is. */
             state: components["schemas"]["StepState"];
             /** @description What it gave, or what it waits for. */
             summary: string;
+            /**
+             * Format: uuid
+             * @description The entry that leaves it out.
+             */
+            skip?: null | string;
+        };
+        /** @description The sun over the station when the visit began. */
+        SheetSun: {
+            /**
+             * Format: double
+             * @description Above the horizon, degrees.
+             */
+            altitudeDeg: number;
+            /**
+             * Format: double
+             * @description Clockwise from north, degrees.
+             */
+            azimuthDeg: number;
+            /** @description For the reader. */
+            text: string;
         };
         /** @description Something said to be taken. */
         SheetTaken: {
@@ -2151,12 +4925,79 @@ export interface components {
              */
             entry: string;
         };
+        /** @description The lowerings of the composite sampler. */
+        SheetTries: {
+            /** @description So far. */
+            tries: components["schemas"]["SheetTry"][];
+            /** @description True where the last one can be used. */
+            good: boolean;
+            /**
+             * Format: double
+             * @description Seconds proposed for the next rise; null where nothing is known.
+             */
+            raiseS?: null | number;
+            /** @description Where that comes from. */
+            raiseWords?: null | string;
+            worked?: null | components["schemas"]["RiseThatWorked"];
+        };
+        /** @description One lowering of the composite sampler. */
+        SheetTry: {
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entry: string;
+            /** @description In words. */
+            text: string;
+            /** @description True where its water can be used. */
+            good: boolean;
+        };
         /** @description A name and a password. */
         SignIn: {
             /** @description The name. */
             signInName: string;
             /** @description The password. */
             password: string;
+        };
+        /** @description What a sonde shows at one moment, as its line says it. */
+        SondeReading: {
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            depth: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
+            /**
+             * Format: double
+             * @description The same, m.
+             */
+            depthM: number;
+            /** @description A temperature exactly as it was written down. */
+            temperature?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "°C" | "°F" | null;
+            };
+            /** @description An oxygen reading exactly as it was written down. */
+            oxygen?: {
+                /** @description The text as typed. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "mg/L" | "%" | null;
+            };
+            /** @description As written, µS/cm. */
+            conductivity?: null | string;
+            /** @description As written. */
+            ph?: null | string;
+            /** @description As written. */
+            salinity?: null | string;
+            /**
+             * Format: double
+             * @description Its clock, seconds of the day; null where it sends none.
+             */
+            seconds?: null | number;
         };
         /** @description Body of the entry `sounding`. */
         SoundingBody: {
@@ -2167,6 +5008,8 @@ export interface components {
                 /** @enum {unknown} */
                 unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
             };
+            /** @enum {unknown} */
+            by?: "finder" | "lead" | "disc" | "simulated" | null;
         };
         /** @description A place on a water where readings are made again and again. */
         Station: {
@@ -2246,6 +5089,8 @@ export interface components {
             line: null | string;
             /** @description Who read last time. */
             observers: null | string;
+            /** @description Its last profiles, newest first. */
+            profiles: components["schemas"]["EarlierProfile"][];
         };
         /** @description A station as it is set up. */
         StationSetup: {
@@ -2257,6 +5102,11 @@ export interface components {
             line?: null | string;
             /** @description Days of the week on which its people can go, Sunday = 0; empty where any will do. */
             weekdays?: null | number[];
+            /**
+             * Format: uuid
+             * @description The proposal that is approved with it.
+             */
+            proposal?: null | string;
         };
         /** @description A station in the list. */
         StationSummary: {
@@ -2273,11 +5123,16 @@ export interface components {
             maySample: boolean;
             last?: null | components["schemas"]["ClarityPoint"];
         };
+        /** @description Body of the entry `step-skipped`: a step of the sheet that is not done; the reason stands in the envelope's `why`. */
+        StepSkippedBody: {
+            /** @description The step. */
+            step: string;
+        };
         /**
          * @description How far a step is.
          * @enum {unknown}
          */
-        StepState: "done" | "next" | "to-do";
+        StepState: "done" | "next" | "to-do" | "skipped";
         /** @description The window and the least count of a season's statistic. */
         SummarySettings: {
             /**
@@ -2303,6 +5158,30 @@ export interface components {
              * @enum {unknown}
              */
             protocol: "clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater";
+        };
+        /** @description A mark of a line laid along a tape. */
+        TapedMark: {
+            /** @description What the line says. */
+            mark: components["schemas"]["WrittenLength"];
+            /** @description What the tape says. */
+            tape: components["schemas"]["WrittenLength"];
+        };
+        /** @enum {unknown} */
+        TemperatureUnit: "°C" | "°F" | null;
+        /** @description A high or a low water. */
+        TideTurn: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description Above the datum, m.
+             */
+            heightM: number;
+            /** @description True for a high water. */
+            high: boolean;
         };
         /** @description Two landmarks that stand in line when seen from the station. */
         Transit: {
@@ -2337,6 +5216,17 @@ export interface components {
             lines: components["schemas"]["Line"][];
             /** @description The station's record. */
             history: components["schemas"]["ClarityPoint"][];
+            water?: null | components["schemas"]["WaterFacts"];
+            /** @description Meters, samplers and discs that may be used there. */
+            gear?: null | components["schemas"]["Gear"][];
+            /**
+             * Format: date
+             * @description The last visit before this one, where History is only a part of the record.
+             */
+            lastDay?: null | string;
+            /** @description How cold and warm the water was here, month by month. */
+            temperatures?: null | components["schemas"]["MonthTemperatures"][];
+            workedBefore?: null | components["schemas"]["RiseThatWorked"];
         };
         /** @description Body of the entry `visit-started`. */
         VisitStartedBody: {
@@ -2353,12 +5243,28 @@ export interface components {
             observers: string[];
             /** @description The line's code; null where none is used. */
             line?: null | string;
+            /** @description What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are. */
+            due?: null | ("clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater")[];
+            /** @description True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed. */
+            paper?: null | boolean;
         };
         /**
          * @description How far a visit is.
          * @enum {unknown}
          */
         VisitState: "not-started" | "open" | "closed";
+        /** @description Stations proposed at a water. */
+        WaitingProposals: {
+            /** @description The water's code. */
+            water: string;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+        };
         /** @description A body of water. */
         Water: {
             /** @description Identity in the group, for example `harrowmere`. */
@@ -2392,8 +5298,28 @@ export interface components {
             water: components["schemas"]["Water"];
             /** @description Its stations. */
             stations: components["schemas"]["StationSetup"][];
+            /** @description A code that a new station of it may have. */
+            nextCode: string;
             /** @description True where the caller may set it up. */
             mayChange: boolean;
+            /** @description True where the caller may propose a station. */
+            mayPropose: boolean;
+            /** @description Stations proposed that wait for a coordinator. */
+            proposals: components["schemas"]["Proposal"][];
+        };
+        /** @description What a visit needs to know of its water. */
+        WaterFacts: {
+            /** @description What sort of water. */
+            kind: components["schemas"]["WaterKind"];
+            /**
+             * Format: double
+             * @description Height of its surface above the sea, m.
+             */
+            altitudeM: number;
+            /** @description IANA name of its zone. */
+            timeZone: string;
+            /** @description Area by depth. */
+            hypsography?: null | components["schemas"]["AreaAtDepth"][];
         };
         /** @description A water in the list. */
         WaterInfo: {
@@ -2421,6 +5347,8 @@ export interface components {
             /** @description What was wrong, or left aside. */
             findings: components["schemas"]["FieldFinding"][];
         };
+        /** @enum {unknown} */
+        WaterSurface: "clear" | "scum" | "foam" | "pollen" | "debris" | null;
         /** @description An invited person choosing a password. */
         Welcome: {
             /**
@@ -2468,6 +5396,18 @@ export interface components {
             /** @description The text as typed, for example `12 9` or `3.85`. */
             written: string;
             unit?: null | components["schemas"]["LengthUnit"];
+        };
+        /** @description An oxygen reading exactly as it was written down. */
+        WrittenOxygen: {
+            /** @description The text as typed. */
+            written: string;
+            unit?: null | components["schemas"]["OxygenUnit"];
+        };
+        /** @description A temperature exactly as it was written down. */
+        WrittenTemperature: {
+            /** @description The text as typed. */
+            written: string;
+            unit?: null | components["schemas"]["TemperatureUnit"];
         };
     };
     responses: never;
@@ -2855,6 +5795,312 @@ export interface operations {
             };
         };
     };
+    oxygen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OxygenRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OxygenResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    profile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProfileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    settling: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettlingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettlingResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "bottle-depth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BottleDepthRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BottleDepthResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "open-protocols": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenProtocolsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OpenProtocolsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    colour: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ColourBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColourResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "fold-visit": {
         parameters: {
             query?: never;
@@ -3050,6 +6296,48 @@ export interface operations {
             };
         };
     };
+    "add-station": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationSetup"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     station: {
         parameters: {
             query?: never;
@@ -3081,7 +6369,7 @@ export interface operations {
             };
         };
     };
-    "keep-station": {
+    "change-station": {
         parameters: {
             query?: never;
             header?: never;
@@ -3125,7 +6413,7 @@ export interface operations {
             };
         };
     };
-    "read-shape": {
+    "propose-station": {
         parameters: {
             query?: never;
             header?: never;
@@ -3134,7 +6422,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/geo+json": unknown;
+                "application/json": components["schemas"]["ProposalGiven"];
             };
         };
         responses: {
@@ -3144,22 +6432,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WaterShape"];
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
     };
-    "read-track": {
+    "decline-station": {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody: {
             content: {
-                "application/gpx+xml": string;
-                "text/plain": string;
+                "application/json": components["schemas"]["Declined"];
             };
         };
         responses: {
@@ -3169,7 +6467,119 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ScoutResult"];
+                    "application/json": components["schemas"]["Proposal"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "keep-photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                water: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoKept"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -3218,6 +6628,99 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "cast-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                sha256: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "keep-cast-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                sha256: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3541,6 +7044,30 @@ export interface operations {
             };
         };
     };
+    "add-water": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Water"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+        };
+    };
     water: {
         parameters: {
             query?: never;
@@ -3572,7 +7099,7 @@ export interface operations {
             };
         };
     };
-    "keep-water": {
+    "change-water": {
         parameters: {
             query?: never;
             header?: never;
@@ -3605,6 +7132,278 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitInfo"][];
+                };
+            };
+        };
+    };
+    "add-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+        };
+    };
+    "kit-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitRule"][];
+                };
+            };
+        };
+    };
+    "change-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitItem"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "check-item": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitCheckGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitCheckAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "strike-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckStruck"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitCheckAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "remark-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewMarks"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "read-shape": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/geo+json": unknown;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterShape"];
+                };
+            };
+        };
+    };
+    "read-track": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/gpx+xml": string;
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoutResult"];
+                };
+            };
         };
     };
     programmes: {
@@ -3627,7 +7426,7 @@ export interface operations {
             };
         };
     };
-    "keep-programme": {
+    "add-programme": {
         parameters: {
             query?: never;
             header?: never;
@@ -3636,7 +7435,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ProgrammeGiven"];
+                "application/json": components["schemas"]["Programme"];
             };
         };
         responses: {
@@ -3667,6 +7466,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Preset"][];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SchoolList"];
                 };
             };
         };
@@ -3710,6 +7529,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Programme"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "change-programme": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProgrammeGiven"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgrammeAnswer"];
                 };
             };
             /** @description Not Found */
@@ -3931,6 +7785,197 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    outings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutingDay"][];
+                };
+            };
+        };
+    };
+    outing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+                water: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outing"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                day: string;
+                water: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Label"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    instruments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Instruments"];
+                };
+            };
+        };
+    };
+    "receiver-lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sonde-lines": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "command-boat": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoatCommand"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoatLines"];
                 };
             };
             /** @description Not Found */

@@ -8,6 +8,34 @@ export function ColumnTable({ sheet }: { sheet: FieldSheet }) {
       .filter((b) => b.text)
       .map((b) => ({ what: `disc ${b.event}, reading ${b.lowering}`, depth: b.text ?? '', depthM: b.depthM ?? 0 })),
     ...(result.text ? [{ what: 'clarity', depth: result.text, depthM: result.clarityM ?? 0 }] : []),
+    ...(sheet.profile?.levels ?? []).map((level) => ({
+      what: [
+        'level',
+        level.temperatureC != null ? `${level.temperatureC.toFixed(1)} °C` : '',
+        level.mgLText ? `${level.mgLText} mg/L oxygen` : '',
+        level.percent ? `${level.percent} % of saturation` : '',
+      ]
+        .filter(Boolean)
+        .join(', '),
+      depth: level.depthText,
+      depthM: level.depthM,
+    })),
+    ...(sheet.profile?.figures ?? []).flatMap((figure) =>
+      figure.value != null && ['thermocline', 'metalimnion', 'hypoxic', 'anoxic', 'mixed'].includes(figure.key)
+        ? [{ what: figure.label, depth: figure.text, depthM: figure.value }]
+        : [],
+    ),
+    ...(sheet.bottles?.places ?? []).flatMap((place) =>
+      place.depthM != null && place.text
+        ? [
+            {
+              what: `${place.title}, ${place.done ? 'bottles taken' : 'bottles planned'}`,
+              depth: place.text,
+              depthM: place.depthM,
+            },
+          ]
+        : [],
+    ),
     ...(sheet.composite.text
       ? [{ what: 'composite, depth to mark', depth: sheet.composite.text, depthM: sheet.composite.markM ?? 0 }]
       : []),
@@ -19,22 +47,25 @@ export function ColumnTable({ sheet }: { sheet: FieldSheet }) {
       : { what: 'bottom, known depth', depth: sheet.knownText ?? 'unknown', depthM: sheet.bottomM },
   ].sort((a, b) => a.depthM - b.depthM);
   return (
-    <table className="sr-only">
-      <caption>The water column, from the surface down</caption>
-      <thead>
-        <tr>
-          <th scope="col">What</th>
-          <th scope="col">Depth</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={row.what}>
-            <th scope="row">{row.what}</th>
-            <td>{row.depth}</td>
+    <div className="sr-only">
+      <table>
+        <caption>The water column, from the surface down</caption>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Depth</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: two levels may say the same
+            <tr key={i}>
+              <th scope="row">{row.what}</th>
+              <td>{row.depth}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

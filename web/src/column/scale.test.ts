@@ -15,6 +15,19 @@ test('a shallow water is drawn evenly, a deep one gives the lit layer more room'
   expect(columnScale(40, 0, 100).y(10)).toBeGreaterThan(35);
 });
 
+test('a height on the page gives its depth back, in the whole column and in a layer', () => {
+  for (const scale of [columnScale(31, 34, 700), columnScale(4, 34, 700), columnScale(31, 34, 700, { fromM: 5, toM: 9 })]) {
+    for (const depth of [5.2, 7, 8.9].filter((d) => scale.y(d) <= 700)) {
+      expect(scale.depth(scale.y(depth))).toBeCloseTo(depth);
+    }
+  }
+});
+
+test('a layer fills the page', () => {
+  const scale = columnScale(31, 34, 700, { fromM: 5, toM: 9 });
+  expect([scale.y(5), scale.y(9)]).toEqual([34, 700]);
+});
+
 test('a depth below the bottom stays on the page', () => {
   expect(columnScale(10, 0, 100).y(50)).toBeLessThanOrEqual(103);
 });

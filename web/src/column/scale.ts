@@ -4,12 +4,25 @@ const BEND = 0.62;
 
 export interface ColumnScale {
   y(depthM: number): number;
+  /** The depth at a height of the page, m. */
+  depth(y: number): number;
 }
 
-export function columnScale(bottomM: number, top: number, bottom: number): ColumnScale {
+/** A part of the column looked at by itself, m. */
+export interface Layer {
+  fromM: number;
+  toM: number;
+}
+
+export function columnScale(bottomM: number, top: number, bottom: number, layer?: Layer): ColumnScale {
+  if (layer) {
+    const perM = (bottom - top) / (layer.toM - layer.fromM);
+    return { y: (depthM) => top + (depthM - layer.fromM) * perM, depth: (y) => layer.fromM + (y - top) / perM };
+  }
   const power = bottomM > DEEP_M ? BEND : 1;
   return {
     y: (depthM) => top + (bottom - top) * Math.min(1.04, Math.max(0, depthM) / bottomM) ** power,
+    depth: (y) => bottomM * Math.min(1, Math.max(0, (y - top) / (bottom - top))) ** (1 / power),
   };
 }
 
@@ -35,7 +48,7 @@ export function spread<T extends Label>(labels: T[], gap: number, top: number, b
 }
 
 /** The ticks that have room, counted from the surface. */
-export function withRoom<T extends { depthM: number }>(ticks: T[], scale: ColumnScale, gap: number): T[] {
+export function withRoom<T extends { depthM: number }>(ticks: T[], scale: Pick<ColumnScale, 'y'>, gap: number): T[] {
   let last = Number.NEGATIVE_INFINITY;
   return ticks.filter((tick) => {
     const y = scale.y(tick.depthM);

@@ -1,4 +1,5 @@
-import type { OperationName, OperationRequest, OperationResponse } from '../api/client';
+import type { FieldSheet, OperationName, OperationRequest, OperationResponse } from '../api/client';
+import type { DoorCall, Fold } from './core.worker';
 
 interface Waiting {
   resolve(json: string): void;
@@ -62,11 +63,44 @@ export async function compute<Name extends OperationName>(
   operation: Name,
   request: OperationRequest<Name>,
 ): Promise<OperationResponse<Name>> {
+  return JSON.parse(await asked({ operation, request: JSON.stringify(request) }));
+}
+
+let lastFold: { key: string; sheet: Promise<FieldSheet> } | undefined;
+
+/** Folds a visit on this device: the operation fold-visit, without reading again what was read for the fold before. */
+export async function foldVisit(visit: string, request: OperationRequest<'fold-visit'>): Promise<FieldSheet> {
+  const fold: Fold = {
+    visit,
+    context: JSON.stringify(request.context),
+    entries: request.entries.map((entry) => [entry.id, JSON.stringify(entry)]),
+    reader: request.reader ?? 'as-read',
+  };
+  // An entry that was delivered is still the same entry: nothing is worked out again.
+  const key = JSON.stringify(fold);
+  if (lastFold?.key !== key) {
+    const sheet = asked({ fold }).then((json) => JSON.parse(json) as FieldSheet);
+    lastFold = { key, sheet };
+    sheet.catch(() => {
+      lastFold = undefined;
+    });
+  }
+  return lastFold.sheet;
+}
+
+/** Calls the door of this device by name: instruments and logged casts, which Core does not know. Answers with JSON, or nothing. */
+export function callDoor<Name extends DoorCall['name']>(
+  name: Name,
+  ...args: Extract<DoorCall, { name: Name }>['args']
+): Promise<string> {
+  return asked({ door: { name, args } as DoorCall });
+}
+
+function asked(message: { operation: string; request: string } | { fold: Fold } | { door: DoorCall }): Promise<string> {
   const running = started();
   const call = ++calls;
-  const json = await new Promise<string>((resolve, reject) => {
+  return new Promise<string>((resolve, reject) => {
     waiting.set(call, { resolve, reject });
-    running.postMessage({ call, operation, request: JSON.stringify(request) });
+    running.postMessage({ call, ...message });
   });
-  return JSON.parse(json);
 }

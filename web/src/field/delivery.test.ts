@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Entry } from '../api/client';
-import { deliverWaiting } from './delivery';
+import { deliverFiles, deliverWaiting } from './delivery';
 import { store } from './store';
 import { pendingVisits, withLocal } from './visits';
 
@@ -35,7 +35,7 @@ const answers = (ids: string[], status: (id: string) => string) =>
     answers: ids.map((id, index) => ({ index, id, status: status(id), problem: { title: 'Refused.', detail: 'Because.' } })),
   });
 
-beforeEach(() => store.entries.clear());
+beforeEach(() => Promise.all([store.entries.clear(), store.files.clear()]));
 afterEach(() => vi.unstubAllGlobals());
 
 test('what the server takes, or has already, is no longer on this device only', async () => {
@@ -80,6 +80,48 @@ test('a long day offline is delivered in parts, each entry once', async () => {
 
   expect(calls.map((call) => call.length)).toEqual([200, 200, 50]);
   expect(calls.flat().sort()).toEqual(ids);
+});
+
+const cast = (sha256: string): Entry => ({ ...entry(sha256), kind: 'logged-cast', body: { sha256 } });
+
+test('the file of a logged cast follows its entry, and goes once', async () => {
+  await store.files.bulkAdd(['one', 'two'].map((sha256) => ({ sha256, visit: 'v1', file: new Blob(['1,2']) })));
+  await store.entries.bulkAdd([
+    { id: 'one', visit: 'v1', state: 'sent', entry: cast('one') },
+    { id: 'two', visit: 'v1', state: 'waiting', entry: cast('two') },
+  ]);
+  const put: string[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    put.push(new URL(request.url).pathname);
+    return new Response(null, { status: 204 });
+  });
+
+  await deliverFiles();
+  await deliverFiles();
+
+  expect(put).toEqual(['/api/visits/v1/casts/one']);
+  expect((await store.files.toArray()).map(({ sha256 }) => sha256)).toEqual(['two']);
+});
+
+test.each([
+  [413, 1],
+  [403, 1],
+  [500, 2],
+  [401, 2],
+])('a file that is answered with %i stays here; refused, it is not sent again by itself', async (status, sent) => {
+  await store.files.add({ sha256: 'one', visit: 'v1', file: new Blob(['1,2']) });
+  await store.entries.add({ id: 'one', visit: 'v1', state: 'sent', entry: cast('one') });
+  let calls = 0;
+  vi.stubGlobal('fetch', async () => {
+    calls += 1;
+    return Response.json({ title: 'Not this one.' }, { status });
+  });
+
+  await deliverFiles();
+  await deliverFiles();
+
+  expect(calls).toBe(sent);
+  expect((await store.files.get('one'))?.problem).toBe(sent === 1 ? 'Not this one.' : undefined);
 });
 
 test('the record shows what this device has and the server has not, and trusts the server for the rest', async () => {

@@ -1,7 +1,7 @@
 import { api } from '../api/client';
 import { askSession, currentSession, lapsed, loadSession } from '../people/session';
 import { loadClock, nowLocal, setClock } from './clock';
-import { store } from './store';
+import { type KeptFile, store, writeSetting } from './store';
 
 const MOST_AT_ONCE = 200;
 const RETRY_MS = 4000;
@@ -69,12 +69,46 @@ export async function deliverWaiting(): Promise<boolean> {
   }
 }
 
+/** Files of logged casts that can be sent: the server has the entry that names them, and has not refused them. */
+async function filesToSend(): Promise<KeptFile[]> {
+  const files: KeptFile[] = [];
+  for (const file of await store.files.filter(({ problem }) => !problem).toArray()) {
+    const entries = await store.entries.where('visit').equals(file.visit).toArray();
+    if (entries.some(({ state, entry }) => state === 'sent' && (entry.body as { sha256?: string }).sha256 === file.sha256)) {
+      files.push(file);
+    }
+  }
+  return files;
+}
+
+/** Sends those files, once. */
+export async function deliverFiles(): Promise<void> {
+  for (const { sha256, visit, file } of await filesToSend()) {
+    const { response, error } = await api.PUT('/api/visits/{visit}/casts/{sha256}', {
+      params: { path: { visit, sha256 } },
+      body: file as never,
+      bodySerializer: (body) => body,
+      headers: { 'Content-Type': 'text/csv' },
+    });
+    if (response.ok) {
+      await store.files.delete(sha256);
+    } else if ([403, 404, 413].includes(response.status)) {
+      await store.files.update(sha256, { problem: error?.title ?? `The server answered ${response.status}.` });
+    }
+  }
+}
+
 /** Brings the stations and their records to this device; only what changed. */
 async function refresh(): Promise<void> {
-  const [instance, list] = await Promise.all([
+  const person = currentSession().person;
+  const [instance, list, instruments] = await Promise.all([
     api.GET('/api/instance'),
-    currentSession().person ? api.GET('/api/stations') : Promise.resolve({ data: undefined }),
+    person ? api.GET('/api/stations') : Promise.resolve({ data: undefined }),
+    person ? api.GET('/api/instruments') : Promise.resolve({ data: undefined }),
   ]);
+  if (instruments.data) {
+    await writeSetting('instruments', instruments.data);
+  }
   if (instance.data) {
     await setClock(instance.data);
     setReach({ server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
@@ -114,7 +148,7 @@ let refreshedAt = 0;
 
 async function round(): Promise<void> {
   try {
-    const before = await store.entries.where('state').equals('waiting').count();
+    const before = (await store.entries.where('state').equals('waiting').count()) + (await filesToSend()).length;
     if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
       await askSession();
@@ -123,6 +157,7 @@ async function round(): Promise<void> {
       }
       if (currentSession().person) {
         await deliverWaiting();
+        await deliverFiles();
         await refresh();
       }
       refreshedAt = Date.now();

@@ -5,6 +5,7 @@ import { nowLocal, nowMs } from './clock';
 import { compute } from './core';
 import { deliverAfterDrawing } from './delivery';
 import { readSetting, store, writeSetting } from './store';
+import { setTrouble, storeTrouble } from './trouble';
 
 /** The body of each kind of entry, as the server describes them. */
 export interface EntryBodies {
@@ -12,6 +13,22 @@ export interface EntryBodies {
   sounding: Schemas['SoundingBody'];
   'disc-mark': Schemas['DiscMarkBody'];
   'disc-outcome': Schemas['DiscOutcomeBody'];
+  fix: Schemas['FixBody'];
+  landmarks: Schemas['LandmarksBody'];
+  conditions: Schemas['ConditionsBody'];
+  'disc-conditions': Schemas['DiscConditionsBody'];
+  colour: Schemas['ColourBody'];
+  opinion: Schemas['OpinionBody'];
+  'meter-check': Schemas['MeterCheckBody'];
+  level: Schemas['LevelBody'];
+  'logged-cast': Schemas['LoggedCastBody'];
+  reread: Schemas['RereadBody'];
+  'bottle-depth': Schemas['BottleDepthBody'];
+  cast: Schemas['CastBody'];
+  fill: Schemas['FillBody'];
+  'composite-try': Schemas['CompositeTryBody'];
+  'step-skipped': Schemas['StepSkippedBody'];
+  aboard: Schemas['AboardBody'];
   taken: Schemas['TakenBody'];
   strike: Schemas['EmptyBody'];
   kept: Schemas['KeptBody'];
@@ -24,6 +41,10 @@ export interface NewEntry<Kind extends keyof EntryBodies> {
   body: EntryBodies[Kind];
   strikes?: string;
   why?: string;
+  /** Where another entry of the same moment names it. */
+  id?: string;
+  /** When it was read, where that is not now: a sheet typed in afterwards. */
+  at?: string;
 }
 
 /** An id for a visit or an entry: UUIDv7, made on the device. */
@@ -42,17 +63,43 @@ export async function deviceName(): Promise<string> {
   return name;
 }
 
+/** A visit that is typed in from a sheet: its entries bear the time of the sheet; their ids say when they were typed. */
+export async function typeFromSheet(visit: string, at: string): Promise<void> {
+  await writeSetting(`sheet ${visit}`, at);
+}
+
 /** Writes entries on this device, all of them or none, and asks for their delivery. */
 export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
   const by = currentSession().known?.name ?? 'unknown';
   const device = await deviceName();
-  const made: Entry[] = entries.map((entry) => ({ version: 1, at: nowLocal(), by, device, id: newId(), ...entry }));
+  const sheet = new Map<string, string>();
+  for (const { visit } of entries) {
+    sheet.set(visit, await readSetting(`sheet ${visit}`, ''));
+  }
+  const made: Entry[] = entries.map((entry) => ({
+    version: 1,
+    at: sheet.get(entry.visit) || nowLocal(),
+    by,
+    device,
+    id: newId(),
+    ...entry,
+  }));
   for (const entry of made) {
     const { refusal } = await compute('check-entry', entry);
     if (refusal) {
       throw new Error(`${refusal.seen} ${refusal.act}`);
     }
   }
-  await store.entries.bulkAdd(made.map((entry) => ({ id: entry.id, visit: entry.visit, state: 'waiting' as const, entry })));
+  try {
+    // One transaction: all of them or none.
+    await store.transaction('rw', store.entries, () =>
+      store.entries.bulkAdd(made.map((entry) => ({ id: entry.id, visit: entry.visit, state: 'waiting' as const, entry }))),
+    );
+  } catch (error) {
+    const words = storeTrouble(error as Error);
+    setTrouble(words);
+    throw new Error(words);
+  }
+  setTrouble('');
   deliverAfterDrawing();
 }

@@ -1,5 +1,5 @@
 import Dexie, { type EntityTable } from 'dexie';
-import type { ClarityPoint, Entry, StationRecord } from '../api/client';
+import type { ClarityPoint, Entry, Schemas, StationRecord } from '../api/client';
 
 /** waiting: on this device only. sent: the server has it. refused: the server said why not; still here. */
 export type EntryState = 'waiting' | 'sent' | 'refused';
@@ -31,6 +31,38 @@ export interface KeptVisit {
   point?: ClarityPoint;
 }
 
+/** An outing as it was prepared on this device. */
+export interface KeptOuting {
+  /** Day and water. */
+  key: string;
+  outing: Schemas['Outing'];
+  /** When it was fetched, by the instance's clock. */
+  fetchedAt: string;
+  /** When everything that it needs was packed for the water; absent where it was only looked at. */
+  packedAt?: string;
+}
+
+/** A thing of the pack list that is aboard. */
+export interface Tick {
+  /** Day, water and the thing's key. */
+  id: string;
+  outing: string;
+}
+
+export interface KeptPhoto {
+  id: string;
+  picture: Blob;
+}
+
+/** The file of a logged cast, until the server has it. */
+export interface KeptFile {
+  sha256: string;
+  visit: string;
+  file: Blob;
+  /** Why the server would not have it; then it is not sent again by itself. */
+  problem?: string;
+}
+
 export interface Setting {
   name: string;
   value: unknown;
@@ -41,10 +73,16 @@ class FieldStore extends Dexie {
   stations!: EntityTable<KeptStation, 'code'>;
   visits!: EntityTable<KeptVisit, 'visit'>;
   settings!: EntityTable<Setting, 'name'>;
+  outings!: EntityTable<KeptOuting, 'key'>;
+  ticks!: EntityTable<Tick, 'id'>;
+  photos!: EntityTable<KeptPhoto, 'id'>;
+  files!: EntityTable<KeptFile, 'sha256'>;
 
   constructor() {
     super('upper-still');
     this.version(1).stores({ entries: 'id, visit, state', stations: 'code', visits: 'visit, station', settings: 'name' });
+    this.version(2).stores({ outings: 'key', ticks: 'id, outing', photos: 'id' });
+    this.version(3).stores({ files: 'sha256' });
   }
 }
 

@@ -1,17 +1,24 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { api, type ClarityPoint, type FieldSheet, type ReaderUnit, type StationRecord } from '../api/client';
-import { compute } from './core';
+import {
+  api,
+  type ClarityPoint,
+  type FieldSheet,
+  type OperationResponse,
+  type ReaderUnit,
+  type StationRecord,
+} from '../api/client';
+import { compute, foldVisit } from './core';
 import { type KeptEntry, type KeptVisit, store } from './store';
 
-const histories = new WeakMap<StationRecord, Map<string, Promise<ClarityPoint[]>>>();
+type MonthHistory = OperationResponse<'month-history'>;
+const histories = new WeakMap<StationRecord, Map<string, Promise<MonthHistory>>>();
 
 /** What readings of a day are compared with: picked once, so that each fold has little to read. */
-function historyFor(station: StationRecord, day: string): Promise<ClarityPoint[]> {
-  const days = histories.get(station) ?? new Map<string, Promise<ClarityPoint[]>>();
+function historyFor(station: StationRecord, day: string): Promise<MonthHistory> {
+  const days = histories.get(station) ?? new Map<string, Promise<MonthHistory>>();
   histories.set(station, days);
-  const picked =
-    days.get(day) ?? compute('month-history', { points: station.context.history, day }).then((result) => result.points);
+  const picked = days.get(day) ?? compute('month-history', { points: station.context.history, day });
   days.set(day, picked);
   return picked;
 }
@@ -19,12 +26,13 @@ function historyFor(station: StationRecord, day: string): Promise<ClarityPoint[]
 /** Folds a visit on this device and keeps what lists need of it. */
 async function fold(visit: string, kept: KeptEntry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
   const entries = kept.map((k) => k.entry);
-  const foldOn = async (day: string | undefined) =>
-    compute('fold-visit', {
-      entries,
-      context: { ...station.context, history: day ? await historyFor(station, day) : [] },
-      reader,
-    });
+  // Of the kit only what this visit names travels into the fold: less to read for each entry.
+  const named = new Set(entries.map((entry) => (entry.body as { line?: string | null }).line));
+  const lines = station.context.lines.filter((line) => named.has(line.code));
+  const foldOn = async (day: string | undefined) => {
+    const { points, lastDay } = day ? await historyFor(station, day) : { points: [], lastDay: null };
+    return foldVisit(visit, { entries, context: { ...station.context, lines, history: points, lastDay }, reader });
+  };
   const guess = entries.find((entry) => entry.kind === 'visit-started')?.at.slice(0, 10);
   let sheet = await foldOn(guess);
   const day = sheet.startedAt?.slice(0, 10);

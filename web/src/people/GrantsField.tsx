@@ -40,6 +40,7 @@ export function GrantsField({
                 <label className="flex min-h-9 items-center gap-2">
                   <input
                     type="radio"
+                    name={`waters of ${role}`}
                     className="size-4 accent-(--ink)"
                     checked={!grant.waters}
                     onChange={() => limit(role, null)}
@@ -49,6 +50,7 @@ export function GrantsField({
                 <label className="flex min-h-9 items-center gap-2">
                   <input
                     type="radio"
+                    name={`waters of ${role}`}
                     className="size-4 accent-(--ink)"
                     checked={Boolean(grant.waters)}
                     onChange={() => limit(role, [])}

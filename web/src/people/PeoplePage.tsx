@@ -1,6 +1,8 @@
 import { useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
-import { usePulled } from '../setup/usePulled';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { GrantsField } from './GrantsField';
 import { grantWords } from './roles';
@@ -27,11 +29,7 @@ export function PeoplePage() {
           </button>
         )}
       </div>
-      {people.problem && (
-        <p role="alert" className="mt-3 border border-madder bg-sheet p-3">
-          {people.problem}
-        </p>
-      )}
+      <Problem words={people.problem} />
       {open === 'new' && (
         <div className="mt-4 border border-ink bg-sheet p-4">
           <PersonForm
@@ -109,17 +107,12 @@ function PersonForm({ id, given, waters, onKept, onCancel }: FormProps) {
   const change = (part: Partial<Schemas['PersonChange']>) => setPerson({ ...person, ...part });
 
   async function keep() {
-    try {
-      const { data, error } = id
-        ? await api.PUT('/api/people/{id}', { params: { path: { id } }, body: person })
-        : await api.POST('/api/people', { body: person });
-      if (data) {
-        await onKept(data);
-      } else {
-        setProblem(wordsOf(error));
-      }
-    } catch {
-      setProblem('The server cannot be reached. Nothing was changed.');
+    const { data, problem: refused } = await asked(() =>
+      id ? api.PUT('/api/people/{id}', { params: { path: { id } }, body: person }) : api.POST('/api/people', { body: person }),
+    );
+    setProblem(refused);
+    if (data) {
+      await onKept(data);
     }
   }
 
@@ -158,11 +151,7 @@ function PersonForm({ id, given, waters, onKept, onCancel }: FormProps) {
           Has left the group: may not sign in; the name stays beside what was read
         </label>
       )}
-      {problem && (
-        <p className="mt-3 border border-madder p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <div className="mt-4 flex gap-3">
         <button type="submit" className="act act-next" disabled={!person.name.trim() || !person.signInName.trim()}>
           {id ? 'Keep the change' : 'Add'}
@@ -195,19 +184,17 @@ function LinkFor({ person }: { person: Person }) {
           type="button"
           className="act"
           onClick={async () => {
-            try {
-              const { data, error } = await api.POST('/api/people/{id}/link', { params: { path: { id: person.id } } });
-              setLink(data ? location.origin + data.path : '');
-              setProblem(data ? '' : wordsOf(error));
-            } catch {
-              setProblem('The server cannot be reached.');
-            }
+            const { data, problem: refused } = await asked(() =>
+              api.POST('/api/people/{id}/link', { params: { path: { id: person.id } } }),
+            );
+            setLink(data ? location.origin + data.path : '');
+            setProblem(refused);
           }}
         >
           {person.joined ? 'New link, if the password is lost' : 'Make the link to come in'}
         </button>
       )}
-      {problem && <p role="alert">{problem}</p>}
+      <Problem words={problem} />
     </div>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
 import { refreshNow } from '../field/delivery';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { grantWords } from './roles';
 import { takeSession, useSession } from './session';
@@ -20,17 +22,14 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
 
   async function enter(given: Schemas['SignIn']) {
     setBusy(true);
-    setProblem('');
-    try {
-      const { data, error } = await api.POST('/api/session', { body: given });
-      if (data) {
-        await takeSession(data);
-        refreshNow();
-      } else {
-        setProblem(wordsOf(error));
-      }
-    } catch {
-      setProblem('The server could not be reached. Signing in needs a signal once; after that everything works without.');
+    const { data, problem: refused } = await asked(
+      () => api.POST('/api/session', { body: given }),
+      'The server could not be reached. Signing in needs a signal once; after that everything works without.',
+    );
+    setProblem(refused);
+    if (data) {
+      await takeSession(data);
+      refreshNow();
     }
     setBusy(false);
   }
@@ -77,11 +76,7 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
           </ul>
         </section>
       )}
-      {problem && (
-        <p className="mt-4 border border-madder bg-sheet p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <form
         className="mt-5"
         onSubmit={(event) => {

@@ -1,7 +1,9 @@
 import { useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api } from '../api/client';
 import { refreshNow } from '../field/delivery';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { askSession, takeSession } from './session';
 
@@ -16,21 +18,17 @@ export function WelcomePage() {
   const [problem, setProblem] = useState('');
 
   async function enter() {
-    setProblem('');
-    try {
+    const { data, problem: refused } = await asked(async () => {
       await askSession();
-      const { data, error } = first
+      return first
         ? await api.POST('/api/session/first', { body: { token: first, name, signInName, password } })
         : await api.POST('/api/session/welcome', { body: { person: person ?? '', token: token ?? '', password } });
-      if (!data) {
-        setProblem(wordsOf(error));
-        return;
-      }
+    }, 'The server could not be reached. Try again where there is a signal.');
+    setProblem(refused);
+    if (data) {
       await takeSession(data);
       refreshNow();
       await navigate({ to: first ? '/setup' : '/' });
-    } catch {
-      setProblem('The server could not be reached. Try again where there is a signal.');
     }
   }
 
@@ -84,11 +82,7 @@ export function WelcomePage() {
         autoComplete="new-password"
         hint="At least ten letters or signs. Four plain words are better than one strange one."
       />
-      {problem && (
-        <p className="mt-3 border border-madder bg-sheet p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <button
         type="submit"
         className="act act-next mt-5"

@@ -80,7 +80,7 @@ export async function signOut(): Promise<void> {
     .where('visit')
     .noneOf([...waiting])
     .delete();
-  await store.stations.clear();
+  await Promise.all([store.stations.clear(), store.outings.clear(), store.ticks.clear(), store.photos.clear()]);
   await store.settings.delete('person');
   set({ known: null });
   await takeSession(data);

@@ -1,10 +1,13 @@
 import { Link } from '@tanstack/react-router';
 import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { shortDay } from '../ui/days';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Chosen } from './SeasonPage';
-import { PROTOCOLS, type SeasonView, shortDay } from './season';
+import { PROTOCOLS, type SeasonView } from './season';
 
 const REASONS = ['weather', 'nobody can go', 'boat not free', 'lab asks'];
 
@@ -36,22 +39,26 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
   if (!station || !date) {
     return null;
   }
-  const ahead = date.state === 'planned' || date.state === 'today';
   const pins = view.set.filter((d) => d.station === chosen.station && d.day === chosen.day && d.kind === 'Pinned');
 
+  const changeTo = (day: string) => {
+    setTo(day);
+    setShown(undefined);
+  };
+  const changeWhy = (text: string) => {
+    setWhy(text);
+    setShown(undefined);
+  };
+
   async function ask(keep: boolean) {
-    try {
-      const { data, error } = await api.POST('/api/season/move', {
-        body: { station: chosen.station, from: chosen.day, to: to || null, why, keep },
-      });
-      setProblem(data ? '' : wordsOf(error));
-      setShown(data);
-      if (data?.kept) {
-        onChanged();
-        onClose();
-      }
-    } catch {
-      setProblem('The server cannot be reached. Nothing was changed.');
+    const { data, problem: refused } = await asked(() =>
+      api.POST('/api/season/move', { body: { station: chosen.station, from: chosen.day, to: to || null, why, keep } }),
+    );
+    setProblem(refused);
+    setShown(data);
+    if (data?.kept) {
+      onChanged();
+      onClose();
     }
   }
 
@@ -76,9 +83,9 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
           <X size={20} aria-hidden="true" />
         </button>
       </div>
-      {date.why.length > 0 && (
+      {date.why.length + date.welcome.length > 0 && (
         <ul className="mt-2 grid gap-x-8 text-[0.95rem] sm:grid-cols-2">
-          {date.why.map((reason) => (
+          {[...date.why, ...date.welcome].map((reason) => (
             <li key={reason}>· {reason}</li>
           ))}
         </ul>
@@ -90,7 +97,7 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
           </Link>
         </p>
       )}
-      {ahead && station.mayMove && (
+      {date.ahead && station.mayMove && (
         <form
           className="mt-3 border-rule border-t pt-2"
           onSubmit={(event) => {
@@ -100,35 +107,18 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
         >
           <div className="grid items-start gap-x-5 sm:grid-cols-[12rem_1fr]">
             <div>
-              <TextField
-                label="Go instead on"
-                type="date"
-                value={to}
-                onChange={(day) => {
-                  setTo(day);
-                  setShown(undefined);
-                }}
-                hint="Empty: the planner chooses."
-              />
+              <TextField label="Go instead on" type="date" value={to} onChange={changeTo} hint="Empty: the planner chooses." />
               {date.alternate && to !== date.alternate && (
-                <button type="button" className="act-quiet text-sm" onClick={() => setTo(date.alternate ?? '')}>
+                <button type="button" className="act-quiet text-sm" onClick={() => changeTo(date.alternate ?? '')}>
                   take {shortDay(date.alternate)}
                 </button>
               )}
             </div>
             <div>
-              <TextField
-                label="Why"
-                value={why}
-                maxLength={120}
-                onChange={(text) => {
-                  setWhy(text);
-                  setShown(undefined);
-                }}
-              />
+              <TextField label="Why" value={why} maxLength={120} onChange={changeWhy} />
               <div className="flex flex-wrap gap-x-4">
                 {REASONS.map((reason) => (
-                  <button key={reason} type="button" className="act-quiet text-sm" onClick={() => setWhy(reason)}>
+                  <button key={reason} type="button" className="act-quiet text-sm" onClick={() => changeWhy(reason)}>
                     {reason}
                   </button>
                 ))}
@@ -136,11 +126,7 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
             </div>
           </div>
           {shown && <Changes answer={shown} view={view} />}
-          {problem && (
-            <p role="alert" className="mt-2 border border-madder p-2">
-              {problem}
-            </p>
-          )}
+          <Problem words={problem} />
           <div className="mt-3 flex flex-wrap gap-3">
             <button type="submit" className={`act ${shown ? 'act-next' : ''}`} disabled={!why.trim()}>
               {shown ? 'Keep it so' : to ? 'Show what changes' : `Nobody can go on ${shortDay(date.day)}: show what changes`}
@@ -151,7 +137,9 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
                 type="button"
                 className="act"
                 onClick={async () => {
-                  await api.DELETE('/api/season/days/{id}', { params: { path: { id: pin.id } } });
+                  setProblem(
+                    (await asked(() => api.DELETE('/api/season/days/{id}', { params: { path: { id: pin.id } } }))).problem,
+                  );
                   onChanged();
                 }}
               >

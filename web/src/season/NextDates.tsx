@@ -1,5 +1,6 @@
+import { shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
-import { nextOf, PROTOCOLS, type SeasonView, shortDay } from './season';
+import { nextOf, PROTOCOLS, type SeasonView } from './season';
 
 /** On a narrow screen: station by station, the next date, and how far the season is. */
 export function NextDates({ view, onChoose }: { view: SeasonView; onChoose(chosen: Chosen): void }) {

@@ -1,11 +1,15 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api } from '../api/client';
-import { usePulled } from '../setup/usePulled';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import { useSession } from '../people/session';
+import { dayAndTime, shortDay } from '../ui/days';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { DatePanel } from './DatePanel';
 import { NextDates } from './NextDates';
-import { dayAndTime, type Outing, outingsOn, PROTOCOLS, type SeasonView, shortDay } from './season';
+import { PROTOCOLS, type SeasonView } from './season';
 import { YearPicture } from './YearPicture';
 
 export interface Chosen {
@@ -19,11 +23,7 @@ export function SeasonPage() {
   const [chosen, setChosen] = useState<Chosen>();
   const view = season.data;
   if (!view) {
-    return season.problem ? (
-      <p role="alert" className="m-6 border border-madder bg-sheet p-3">
-        {season.problem}
-      </p>
-    ) : null;
+    return <Problem words={season.problem} />;
   }
   if (view.stations.length === 0) {
     return (
@@ -37,11 +37,20 @@ export function SeasonPage() {
     );
   }
   const risks = view.plan.stations.flatMap((plan, i) =>
-    plan.findings.filter((f) => f.code !== 'interval-off').map((finding) => ({ finding, station: view.stations[i]?.station })),
+    plan.findings.map((finding) => ({ finding, station: view.stations[i]?.station })),
   );
   return (
     <div className="mx-auto w-full max-w-[80rem] px-4 py-4 sm:px-6">
       <Today view={view} />
+      {view.proposals.map(({ water, name, count }) => (
+        <p key={water} className="mt-4 border border-buoy bg-sheet px-3.5 py-2.5">
+          <b>To be decided:</b> {count === 1 ? 'a station is' : `${count} stations are`} proposed at{' '}
+          <Link to="/setup/waters/$water" params={{ water }}>
+            {name}
+          </Link>
+          .
+        </p>
+      ))}
       {risks.length > 0 && (
         <ul className="mt-4 grid gap-2 lg:grid-cols-2">
           {risks.map(({ finding, station }) => (
@@ -75,6 +84,7 @@ export function SeasonPage() {
 /** For the calendar on the phone: an address that it fetches by itself, or the file once. */
 function CalendarLink() {
   const [path, setPath] = useState('');
+  const [problem, setProblem] = useState('');
   return path ? (
     <div className="mt-5 max-w-2xl">
       <TextField
@@ -90,69 +100,84 @@ function CalendarLink() {
       </a>
     </div>
   ) : (
-    <button
-      type="button"
-      className="act-quiet mt-4"
-      onClick={async () => setPath((await api.GET('/api/season/calendar-address')).data?.path ?? '')}
-    >
-      These dates in your own calendar
-    </button>
+    <>
+      <Problem words={problem} />
+      <button
+        type="button"
+        className="act-quiet mt-4"
+        onClick={async () => {
+          const { data, problem: refused } = await asked(() => api.GET('/api/season/calendar-address'));
+          setProblem(refused);
+          setPath(data?.path ?? '');
+        }}
+      >
+        These dates in your own calendar
+      </button>
+    </>
   );
 }
 
 function Today({ view }: { view: SeasonView }) {
-  const today = outingsOn(view, view.today);
+  const today = view.outings.filter((outing) => outing.today);
   if (today.length > 0) {
     return (
       <ul>
         {today.map((outing, i) => (
-          <Due key={outing.water} outing={outing} first={i === 0} view={view} />
+          <Due key={outing.waterCode} outing={outing} view={view} first={i === 0} />
         ))}
       </ul>
     );
   }
-  const next = view.plan.stations
-    .flatMap((plan) => plan.dates.filter((date) => date.state === 'planned').map((date) => date.day))
-    .sort()[0];
+  const next = view.outings[0];
   return (
-    <div>
-      <p className="caps">Today</p>
-      <h1 className="text-2xl sm:text-3xl">Nothing is due today</h1>
-      {next && (
-        <p className="text-dim">
-          Next: {shortDay(next)},{' '}
-          {outingsOn(view, next)
-            .map((o) => o.water)
-            .join(' and ')}
-        </p>
-      )}
+    <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
+      <div className="min-w-0 flex-1">
+        <p className="caps">Today</p>
+        <h1 className="text-2xl sm:text-3xl">Nothing is due today</h1>
+        {next && (
+          <p className="text-dim">
+            Next: {shortDay(next.day)},{' '}
+            {view.outings
+              .filter(({ day }) => day === next.day)
+              .map(({ water }) => water)
+              .join(' and ')}
+          </p>
+        )}
+      </div>
+      {next && <PrepareLink outing={next} next />}
     </div>
   );
 }
 
-function Due({ outing, first, view }: { outing: Outing; first: boolean; view: SeasonView }) {
-  const leaveBy = outing.stops.flatMap(({ date }) => (date.leaveBy ? [date.leaveBy] : [])).sort()[0];
-  const taken = [...new Set(outing.stops.flatMap(({ date }) => date.protocols))];
-  const start = outing.stops.find(({ station }) => station.mayMove)?.station.station;
+function PrepareLink({ outing, next }: { outing: Schemas['OutingDay']; next: boolean }) {
+  const { known } = useSession();
+  return known?.works ? (
+    <Link
+      to="/prepare/$day/$water"
+      params={{ day: outing.day, water: outing.waterCode }}
+      className={`act max-sm:w-full ${next ? 'act-next' : ''}`}
+    >
+      Prepare this outing<span className="sr-only">: {outing.water}</span>
+    </Link>
+  ) : null;
+}
+
+function Due({ outing, view, first }: { outing: Schemas['OutingDay']; view: SeasonView; first: boolean }) {
   const Heading = first ? 'h1' : 'h2';
-  const why = [...new Set(outing.stops.flatMap(({ date }) => date.why.filter((w) => /satellite|shared|tide/.test(w))))];
+  const highSun = view.stations.find(({ station }) => station.code === outing.stations[0])?.highSun;
   return (
     <li className="flex flex-wrap items-start gap-x-6 gap-y-2 border-rule border-b py-2.5 last:border-b-0">
       <div className="min-w-0 flex-1 max-sm:basis-full">
-        <p className="caps">{leaveBy ? `Today; to the lab, leave by ${dayAndTime(leaveBy)}` : 'Today'}</p>
+        <p className="caps">{outing.leaveBy ? `Today; to the lab, leave by ${dayAndTime(outing.leaveBy)}` : 'Today'}</p>
         <Heading className={first ? 'text-2xl sm:text-3xl' : 'text-xl'}>
-          {outing.water}: {outing.stops.map(({ station }) => station.station.name).join(', then ')}
+          {outing.water}: {outing.names.join(', then ')}
         </Heading>
         <p className="text-dim">
-          {taken.map((protocol) => PROTOCOLS[protocol]).join(', ')} · high sun {outing.stops[0]?.station.highSun}
-          {why.map((words) => ` · ${words}${view.passesSimulated && words.includes('satellite') ? ' (simulated)' : ''}`)}
+          {outing.protocols.map((protocol) => PROTOCOLS[protocol]).join(', ')} · high sun {highSun}
+          {outing.welcome.map((words) => ` · ${words}`)}
         </p>
       </div>
-      {start && (
-        <Link to="/start/$station" params={{ station: start.code }} className={`act max-sm:w-full ${first ? 'act-next' : ''}`}>
-          Start at {start.name}
-        </Link>
-      )}
+      <PrepareLink outing={outing} next={first} />
     </li>
   );
 }

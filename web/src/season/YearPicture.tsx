@@ -1,6 +1,6 @@
-import { daysBetween } from '../ui/days';
+import { daysBetween, shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
-import { BOTTLED, PROTOCOLS, type SeasonDate, type SeasonView, shortDay } from './season';
+import { PROTOCOLS, type SeasonDate, type SeasonView } from './season';
 
 const LEFT = 210;
 const WIDTH = 1240;
@@ -115,13 +115,12 @@ function tail(date: SeasonDate, x: (day: string) => number): number {
 }
 
 function DateMark({ date, chosen, tail: alternate }: { date: SeasonDate; chosen: boolean; tail: number }) {
-  const bottle = date.protocols.some((protocol) => BOTTLED.includes(protocol));
   const done = date.state === 'done';
   return (
     <>
       <rect x="-13" y="-14" width="26" height="44" fill="transparent" />
       {chosen && <circle r="15" fill="none" stroke="var(--ink)" strokeWidth="1.5" />}
-      {alternate !== 0 && (date.state === 'planned' || date.state === 'today') && (
+      {alternate !== 0 && date.ahead && (
         <line
           x1={Math.sign(alternate) * 10}
           x2={Math.sign(alternate) * Math.max(14, Math.abs(alternate))}
@@ -143,7 +142,7 @@ function DateMark({ date, chosen, tail: alternate }: { date: SeasonDate; chosen:
       {date.state === 'planned' && (
         <circle r="8.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.6" strokeDasharray="3 2.4" />
       )}
-      {bottle && (
+      {date.bottled && (
         <path
           d="M-5.5 15H5.5L3.6 28H-3.6Z"
           fill={done ? 'var(--reed)' : date.state === 'missed' ? 'none' : 'var(--sheet)'}

@@ -15,6 +15,7 @@ export function draftsOfBearings(bearings: Schemas['Bearing'][] | null | undefin
     name: mark.name,
     latitude: String(mark.latitudeDeg ?? ''),
     longitude: String(mark.longitudeDeg ?? ''),
+    photo: mark.photo,
     bearing: String(bearingDeg),
   }));
   return [...given, EMPTY, EMPTY, EMPTY].slice(0, Math.max(3, given.length));

@@ -1,9 +1,11 @@
-import { useEffect, useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
-import { shortDay } from '../season/season';
+import { useState } from 'react';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { ClockField } from '../ui/ClockField';
+import { shortDay } from '../ui/days';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
-import { usePulled } from './usePulled';
 import { numberOf } from './water';
 
 type Laboratory = Schemas['Laboratory'];
@@ -28,7 +30,7 @@ export function LaboratoryPage() {
   return (
     <>
       <h1 className="text-2xl sm:text-3xl">Laboratory and days</h1>
-      {pulled.problem && <p role="alert">{pulled.problem}</p>}
+      <Problem words={pulled.problem} />
       {pulled.data && <LaboratoryForm given={pulled.data} onKept={() => void season.again()} />}
       <h2 className="mt-8 border-ink border-b-[1.5px] text-xl">Days that bind every station</h2>
       <SetDays season={season.data} onChanged={() => void season.again()} />
@@ -42,7 +44,6 @@ function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }
   const [closed, setClosed] = useState(given.closedDays.join(' '));
   const [turnIns, setTurnIns] = useState((given.turnIns ?? []).join(' '));
   const [said, setSaid] = useState('');
-  useEffect(() => setLab(given), [given]);
   const days = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
   const opening = (day: Weekday) => lab.openings.find((o) => o.day === day);
   const setOpening = (day: Weekday, part: { from?: string; until?: string } | undefined) => {
@@ -61,19 +62,17 @@ function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }
       setSaid(wrong ? `“${wrong}” is not a day: write 2026-08-31.` : 'The way to the lab is a number of minutes.');
       return;
     }
-    try {
-      const { data, error } = await api.PUT('/api/laboratory', {
+    const { data, problem } = await asked(() =>
+      api.PUT('/api/laboratory', {
         body: { ...lab, travelMinutes: Math.round(minutes), closedDays: days(closed), turnIns: days(turnIns) },
-      });
-      setSaid(
-        data
-          ? `Kept. ${data.changes.length === 0 ? 'No date changes.' : data.changes.map((c) => `${c.station}: ${c.words.join('; ')}`).join('. ')}`
-          : wordsOf(error),
-      );
-      onKept();
-    } catch {
-      setSaid('The server cannot be reached. Nothing was kept.');
-    }
+      }),
+    );
+    setSaid(
+      data
+        ? `Kept. ${data.changes.length === 0 ? 'No date changes.' : data.changes.map((c) => `${c.station}: ${c.words.join('; ')}`).join('. ')}`
+        : problem,
+    );
+    onKept();
   }
 
   return (
@@ -169,7 +168,7 @@ function SetDays({ season, onChanged }: { season: Schemas['SeasonView'] | undefi
                 type="button"
                 className="act-quiet"
                 onClick={async () => {
-                  await api.DELETE('/api/season/days/{id}', { params: { path: { id: set.id } } });
+                  setSaid((await asked(() => api.DELETE('/api/season/days/{id}', { params: { path: { id: set.id } } }))).problem);
                   onChanged();
                 }}
               >
@@ -182,8 +181,8 @@ function SetDays({ season, onChanged }: { season: Schemas['SeasonView'] | undefi
         className="mt-3 flex flex-wrap items-end gap-3"
         onSubmit={async (event) => {
           event.preventDefault();
-          const { data, error } = await api.POST('/api/season/days', { body: { day, kind, why } });
-          setSaid(data ? '' : wordsOf(error));
+          const { data, problem } = await asked(() => api.POST('/api/season/days', { body: { day, kind, why } }));
+          setSaid(problem);
           if (data) {
             setDay('');
             setWhy('');
@@ -211,7 +210,7 @@ function SetDays({ season, onChanged }: { season: Schemas['SeasonView'] | undefi
           Set it aside
         </button>
       </form>
-      {said && <p role="alert">{said}</p>}
+      <Problem words={said} />
     </>
   );
 }

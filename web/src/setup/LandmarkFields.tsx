@@ -5,6 +5,7 @@ export interface LandmarkDraft {
   name: string;
   latitude: string;
   longitude: string;
+  photo?: string | null | undefined;
 }
 
 export const NO_LANDMARK: LandmarkDraft = { name: '', latitude: '', longitude: '' };
@@ -14,6 +15,7 @@ export function landmarkOf(draft: LandmarkDraft): Schemas['Landmark'] {
     name: draft.name.trim(),
     latitudeDeg: numberOf(draft.latitude) ?? null,
     longitudeDeg: numberOf(draft.longitude) ?? null,
+    ...(draft.photo && { photo: draft.photo }),
   };
 }
 

@@ -1,36 +1,45 @@
 import { useState } from 'react';
-import { api, type LengthUnit, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { ClockField } from '../ui/ClockField';
+import { monthName } from '../ui/days';
+import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
-import { UNITS } from '../ui/units';
+import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
+import { limitDraftOf, SchoolRows, withLimits } from './SchoolRows';
 import { SeasonRows } from './SeasonRows';
 import { DEPTH_RULES, END_POINTS, METHODS, OBSERVERS, ROUNDINGS } from './schools';
-import { codeFrom, numberOf } from './water';
+import { numberOf } from './water';
 
 type Programme = Schemas['Programme'];
-const DEPTH_UNITS = Object.fromEntries(Object.entries(UNITS).map(([unit, { short }]) => [unit, short])) as Record<
-  LengthUnit,
-  string
->;
-
 interface Props {
   given: Programme;
+  isNew: boolean;
   onKept(): void;
   onCancel(): void;
 }
 
+const MONTHS = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [String(i + 1), monthName(i + 1)]));
+
 /** The schools of a programme. What a change would break is shown before it is kept; a version once kept stays as it is. */
-export function ProgrammeForm({ given, onKept, onCancel }: Props) {
+export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
   const [programme, setProgramme] = useState(given);
   const [factor, setFactor] = useState(String(given.composite.factor));
   const [least, setLeast] = useState(String(given.summary.leastReadings));
+  const list = usePulled(() => api.GET('/api/programmes/schools'));
+  const [limits, setLimits] = useState(() => limitDraftOf(given));
   const [shown, setShown] = useState<Schemas['ProgrammeAnswer']>();
   const [findings, setFindings] = useState<FieldFinding[]>([]);
   const [problem, setProblem] = useState('');
   const change = (part: Partial<Programme>) => {
     setProgramme({ ...programme, ...part });
+    setShown(undefined);
+  };
+  const typed = (set: (text: string) => void) => (text: string) => {
+    set(text);
     setShown(undefined);
   };
   const clarity = (part: Partial<Programme['clarity']>) => change({ clarity: { ...programme.clarity, ...part } });
@@ -43,24 +52,28 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
       setProblem('The factor of the clarity and the least count are numbers.');
       return;
     }
+    const read = withLimits(programme, limits, numberOf);
+    if (typeof read === 'string') {
+      setProblem(`“${read}” is not a number.`);
+      return;
+    }
     const whole: Programme = {
-      ...programme,
-      code: programme.code || codeFrom(programme.name),
+      ...read,
       composite: { ...programme.composite, factor: times },
       summary: { ...programme.summary, leastReadings: Math.round(fewest) },
     };
-    try {
-      const { data, error } = await api.POST('/api/programmes', { body: { programme: whole, keep } });
-      setProblem(data ? '' : wordsOf(error));
-      setFindings(data?.findings ?? []);
-      setShown(data);
-      if (data?.kept) {
-        onKept();
-      } else if (data && !keep && data.breaks.length === 0 && data.findings.every((f) => f.finding.level !== 'stop')) {
-        await ask(true);
-      }
-    } catch {
-      setProblem('The server cannot be reached. Nothing was kept; what you chose stays here.');
+    const { data, problem: refused } = await asked(() =>
+      isNew
+        ? api.POST('/api/programmes', { body: whole })
+        : api.PUT('/api/programmes/{code}', { params: { path: { code: given.code } }, body: { programme: whole, keep } }),
+    );
+    setProblem(refused);
+    setFindings(data?.findings ?? []);
+    setShown(data);
+    if (data?.kept) {
+      onKept();
+    } else if (data && !keep && data.breaks.length === 0 && data.findings.every((f) => f.finding.level !== 'stop')) {
+      await ask(true);
     }
   }
 
@@ -144,13 +157,13 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
               label="Times the clarity"
               value={factor}
               inputMode="decimal"
-              onChange={setFactor}
+              onChange={typed(setFactor)}
               hint="2 is the simplest estimate of the lit layer."
             />
             <Beside field="factor" findings={findings} />
           </div>
         ) : (
-          <Depth
+          <DepthField
             label="The coordinator’s depth"
             value={programme.composite.preset ?? { written: '', unit: 'm' }}
             onChange={(preset) => composite({ preset })}
@@ -158,7 +171,7 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
             field="preset"
           />
         )}
-        <Depth
+        <DepthField
           label="Keep off the bottom by"
           value={programme.composite.clearance}
           onChange={(clearance) => composite({ clearance })}
@@ -177,18 +190,46 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
       <p className="mt-1 text-dim text-sm">
         What is due when. Windows, gaps and the lab’s hours are never broken by a proposed date.
       </p>
-      <SeasonRows rows={programme.season ?? []} onChange={(season) => change({ season })} />
+      <SeasonRows rows={programme.season ?? []} samples={list.data?.samples ?? []} onChange={(season) => change({ season })} />
       <Beside field="season" findings={findings} />
-      <div className="sm:w-1/2">
+      <div className="grid gap-x-6 sm:grid-cols-3">
+        <SelectField
+          label="The mean counts from"
+          value={String(programme.summary.fromMonth)}
+          options={MONTHS}
+          onChange={(month) => change({ summary: { ...programme.summary, fromMonth: Number(month) } })}
+        />
+        <SelectField
+          label="until"
+          value={String(programme.summary.untilMonth)}
+          options={MONTHS}
+          onChange={(month) => change({ summary: { ...programme.summary, untilMonth: Number(month) } })}
+        />
         <TextField
           label="Fewest clarities for a season’s mean"
           value={least}
           inputMode="numeric"
-          onChange={setLeast}
+          onChange={typed(setLeast)}
           hint="Fewer give no mean; the single values stand."
         />
       </div>
       <Beside field="summary" findings={findings} />
+
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Every other school and limit</h2>
+      <p className="mt-1 text-dim text-sm">The usual way stands first. Open what your group does otherwise.</p>
+      <Problem words={list.problem} />
+      <SchoolRows
+        list={list.data}
+        schools={programme.schools}
+        limits={limits}
+        onSchools={(schools) => change({ schools })}
+        onLimits={(typedLimits) => {
+          setLimits(typedLimits);
+          setShown(undefined);
+        }}
+      />
+      <Beside field="schools" findings={findings} />
+      <Beside field="limits" findings={findings} />
 
       {breaks && (
         <div className="mt-5 border border-madder bg-sheet p-4" role="alert">
@@ -205,11 +246,7 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
           </p>
         </div>
       )}
-      {problem && (
-        <p className="mt-3 border border-madder bg-sheet p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <Summary findings={findings} />
       <div className="mt-5 flex gap-3">
         <button type="submit" className="act act-next">
@@ -220,35 +257,5 @@ export function ProgrammeForm({ given, onKept, onCancel }: Props) {
         </button>
       </div>
     </form>
-  );
-}
-
-interface DepthProps {
-  label: string;
-  value: Schemas['WrittenLength'];
-  onChange(value: Schemas['WrittenLength']): void;
-  findings: readonly FieldFinding[];
-  field: string;
-}
-
-function Depth({ label, value, onChange, findings, field }: DepthProps) {
-  return (
-    <div>
-      <div className="flex gap-2">
-        <TextField
-          label={label}
-          value={value.written}
-          className="flex-1"
-          onChange={(written) => onChange({ ...value, written })}
-        />
-        <SelectField
-          label="Unit"
-          value={value.unit ?? 'm'}
-          options={DEPTH_UNITS}
-          onChange={(unit) => onChange({ ...value, unit })}
-        />
-      </div>
-      <Beside field={field} findings={findings} />
-    </div>
   );
 }

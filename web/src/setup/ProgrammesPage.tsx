@@ -1,7 +1,9 @@
 import { useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import { Problem } from '../ui/Problem';
 import { ProgrammeForm } from './ProgrammeForm';
-import { usePulled } from './usePulled';
 
 type Programme = Schemas['Programme'];
 
@@ -9,7 +11,7 @@ type Programme = Schemas['Programme'];
 export function ProgrammesPage() {
   const programmes = usePulled(() => api.GET('/api/programmes'));
   const presets = usePulled(() => api.GET('/api/programmes/presets'));
-  const [open, setOpen] = useState<Programme>();
+  const [open, setOpen] = useState<{ programme: Programme; isNew: boolean }>();
   const [choosing, setChoosing] = useState(false);
   const [problem, setProblem] = useState('');
   const none = programmes.data?.length === 0;
@@ -18,18 +20,22 @@ export function ProgrammesPage() {
     if (!file) {
       return;
     }
-    const { data, error } = await api.POST('/api/programmes/read', {
-      body: (await file.text()) as unknown as Programme,
-      bodySerializer: (text) => text as unknown as string,
-    });
-    setProblem(data ? '' : `${wordsOf(error)} Nothing was kept.`);
-    setOpen(data);
+    const text = await file.text();
+    const { data, problem: refused } = await asked(() =>
+      api.POST('/api/programmes/read', {
+        body: text as unknown as Programme,
+        bodySerializer: (body) => body as unknown as string,
+      }),
+    );
+    setProblem(refused);
+    setOpen(data && { programme: data, isNew: true });
   }
 
   if (open) {
     return (
       <ProgrammeForm
-        given={open}
+        given={open.programme}
+        isNew={open.isNew}
         onKept={() => {
           setOpen(undefined);
           setChoosing(false);
@@ -49,11 +55,7 @@ export function ProgrammesPage() {
           </button>
         )}
       </div>
-      {(problem || programmes.problem) && (
-        <p role="alert" className="mt-3 border border-madder bg-sheet p-3">
-          {problem || programmes.problem}
-        </p>
-      )}
+      <Problem words={problem || programmes.problem} />
       {none && !choosing && (
         <p className="mt-4 max-w-prose">
           A programme says how a reading is made, when, and what is taken along. Begin from the preset that is nearest to how you
@@ -70,7 +72,7 @@ export function ProgrammesPage() {
                   <b className="text-lg">{programme.name}</b>
                   <span className="block text-dim">{suits}</span>
                 </p>
-                <button type="button" className="act" onClick={() => setOpen(programme)}>
+                <button type="button" className="act" onClick={() => setOpen({ programme, isNew: true })}>
                   Look and take<span className="sr-only"> {programme.name}</span>
                 </button>
               </li>
@@ -107,7 +109,7 @@ export function ProgrammesPage() {
             >
               File<span className="sr-only"> of {programme.name}</span>
             </a>
-            <button type="button" className="act" onClick={() => setOpen(programme)}>
+            <button type="button" className="act" onClick={() => setOpen({ programme, isNew: false })}>
               Change<span className="sr-only"> {programme.name}</span>
             </button>
           </li>

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
 import { PROTOCOLS } from '../season/season';
+import { BottleRows } from './BottleRows';
 import { RHYTHMS } from './schools';
 
 type Plan = Schemas['ProtocolPlan'];
@@ -19,7 +20,15 @@ const NEW_ROW: Plan = {
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 
 /** What is due when: a row for each thing that is taken. */
-export function SeasonRows({ rows, onChange }: { rows: readonly Plan[]; onChange(rows: Plan[]): void }) {
+export function SeasonRows({
+  rows,
+  samples,
+  onChange,
+}: {
+  rows: readonly Plan[];
+  samples: readonly Schemas['SampleType'][];
+  onChange(rows: Plan[]): void;
+}) {
   const set = (i: number, part: Partial<Plan>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...part } : row)));
   return (
     <div className="mt-2">
@@ -61,6 +70,9 @@ export function SeasonRows({ rows, onChange }: { rows: readonly Plan[]; onChange
           <button type="button" className="act-quiet text-sm" onClick={() => onChange(rows.filter((_, j) => j !== i))}>
             Leave out<span className="sr-only"> {PROTOCOLS[row.protocol]}</span>
           </button>
+          {row.protocol !== 'clarity' && row.protocol !== 'profile' && (
+            <BottleRows row={row} samples={samples} onChange={(bottles) => set(i, { bottles })} />
+          )}
         </fieldset>
       ))}
       <button type="button" className="act mt-3" onClick={() => onChange([...rows, NEW_ROW])}>

@@ -4,6 +4,7 @@ import { useSession } from '../people/session';
 const PARTS = [
   { to: '/setup/waters', name: 'Waters and stations', all: false },
   { to: '/setup/programmes', name: 'Programmes', all: true },
+  { to: '/setup/kit', name: 'Kit', all: false },
   { to: '/setup/laboratory', name: 'Laboratory and days', all: true },
   { to: '/setup/people', name: 'People', all: true },
 ] as const;

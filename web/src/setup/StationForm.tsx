@@ -1,16 +1,18 @@
 import { useState } from 'react';
-import { api, type LengthUnit, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { compute } from '../field/core';
+import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
-import { UNITS } from '../ui/units';
 import { type BearingDraft, Bearings, bearingsOf, draftsOfBearings } from './Bearings';
+import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { type MapMark, SketchMap } from './SketchMap';
 import { Track } from './Track';
 import { draftsOfTransits, type TransitDraft, Transits, transitsOf } from './Transits';
-import { usePulled } from './usePulled';
-import { numberOf, type Station, type Water } from './water';
+import { numberOf, type Water } from './water';
 
 type Setup = Schemas['StationSetup'];
 
@@ -18,14 +20,50 @@ interface Props {
   water: Water;
   given: Setup | undefined;
   stations: readonly Setup[];
+  nextCode: string;
+  /** The proposal that is looked at. */
+  proposed?: Schemas['Proposal'] | undefined;
   onKept(): void;
   onCancel(): void;
 }
 
-const DEPTH_UNITS = Object.fromEntries(Object.entries(UNITS).map(([unit, { short }]) => [unit, short])) as Record<
-  LengthUnit,
-  string
->;
+/** A station as it is typed: numbers are text until they are kept. */
+interface Draft {
+  code: string;
+  name: string;
+  knownDepth: Schemas['WrittenLength'];
+  latitude: string;
+  longitude: string;
+  radius: string;
+  allowance: string;
+  declination: string;
+  shore: boolean;
+  weekdays: number[];
+  programme: string;
+  line: string;
+  transits: TransitDraft[];
+  bearings: BearingDraft[];
+}
+
+function draftOf(given: Setup | undefined, nextCode: string): Draft {
+  const station = given?.station;
+  return {
+    code: station?.code ?? nextCode,
+    name: station?.name ?? '',
+    knownDepth: station?.knownDepth ?? { written: '', unit: 'm' },
+    latitude: station ? String(station.latitudeDeg) : '',
+    longitude: station ? String(station.longitudeDeg) : '',
+    radius: String(station?.radiusM ?? 30),
+    allowance: String(station?.levelAllowanceM ?? 0),
+    declination: String(station?.declinationDeg ?? 0),
+    shore: station?.shore ?? false,
+    weekdays: given?.weekdays ?? [],
+    programme: given?.programme ?? '',
+    line: given?.line ?? '',
+    transits: draftsOfTransits(station?.transits),
+    bearings: draftsOfBearings(station?.bearings),
+  };
+}
 
 const WEEKDAYS: [number, string][] = [
   [1, 'Mon'],
@@ -37,89 +75,76 @@ const WEEKDAYS: [number, string][] = [
   [0, 'Sun'],
 ];
 
+const HALF_A_BEARING =
+  'Each bearing needs its mark, the mark’s latitude and longitude, and the degrees read. Fill the line, or clear it.';
+
 /** A station: where it is, how it is found again, how deep it is, and by which rules it is sampled. */
-export function StationForm({ water, given, stations, onKept, onCancel }: Props) {
+export function StationForm({ water, given, stations, nextCode, proposed, onKept, onCancel }: Props) {
   const programmes = usePulled(() => api.GET('/api/programmes'));
+  const kit = usePulled(() => api.GET('/api/kit'));
   const station = given?.station;
-  const [code, setCode] = useState(station?.code ?? nextCode(water, stations));
-  const [name, setName] = useState(station?.name ?? '');
-  const [depth, setDepth] = useState(station?.knownDepth.written ?? '');
-  const [unit, setUnit] = useState<LengthUnit>(station?.knownDepth.unit ?? 'm');
-  const [latitude, setLatitude] = useState(station ? String(station.latitudeDeg) : '');
-  const [longitude, setLongitude] = useState(station ? String(station.longitudeDeg) : '');
-  const [radius, setRadius] = useState(String(station?.radiusM ?? 30));
-  const [allowance, setAllowance] = useState(String(station?.levelAllowanceM ?? 0));
-  const [shore, setShore] = useState(station?.shore ?? false);
-  const [weekdays, setWeekdays] = useState<number[]>(given?.weekdays ?? []);
-  const [programme, setProgramme] = useState(given?.programme ?? '');
-  const [transits, setTransits] = useState<TransitDraft[]>(draftsOfTransits(station?.transits));
-  const [bearings, setBearings] = useState<BearingDraft[]>(draftsOfBearings(station?.bearings));
-  const [declination, setDeclination] = useState(String(station?.declinationDeg ?? 0));
+  const [draft, setDraft] = useState(() =>
+    proposed ? { ...draftOf({ station: proposed.station, programme: '' }, nextCode), code: nextCode } : draftOf(given, nextCode),
+  );
+  const proposal = proposed?.id;
   const [resection, setResection] = useState<Schemas['ResectionResult']>();
   const [findings, setFindings] = useState<FieldFinding[]>([]);
   const [meant, setMeant] = useState<Schemas['Position']>();
   const [problem, setProblem] = useState('');
-  const chosen = programme || programmes.data?.[0]?.programme.code || '';
-  const [lat, lon] = [numberOf(latitude), numberOf(longitude)];
+  const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
+  const programme = draft.programme || programmes.data?.[0]?.programme.code || '';
+  const [lat, lon] = [numberOf(draft.latitude), numberOf(draft.longitude)];
+  const bearings = bearingsOf(draft.bearings);
   const take = (at: Schemas['Position']) => {
-    setLatitude(String(at.latitudeDeg));
-    setLongitude(String(at.longitudeDeg));
+    change({ latitude: String(at.latitudeDeg), longitude: String(at.longitudeDeg) });
+    // What was said of the other position no longer stands.
+    setFindings((before) => before.filter(({ field }) => field !== 'position'));
     setMeant(undefined);
   };
 
   async function workOut() {
-    const read = bearingsOf(bearings);
-    const turned = numberOf(declination);
-    if (!read || turned === undefined) {
-      setProblem('Each bearing needs its mark, the mark’s latitude and longitude, and the degrees read.');
+    const declinationDeg = numberOf(draft.declination);
+    if (!bearings || declinationDeg === undefined) {
+      setProblem(HALF_A_BEARING);
       return;
     }
     setProblem('');
-    setResection(await compute('resection', { bearings: read, declinationDeg: turned, radiusM: numberOf(radius) ?? 30 }));
+    setResection(await compute('resection', { bearings, declinationDeg, radiusM: numberOf(draft.radius) ?? 30 }));
   }
 
   async function keep() {
-    const numbers = { radiusM: numberOf(radius), levelAllowanceM: numberOf(allowance), declinationDeg: numberOf(declination) };
+    const [radiusM, levelAllowanceM, declinationDeg] = [draft.radius, draft.allowance, draft.declination].map(numberOf);
+    const transits = transitsOf(draft.transits);
     if (lat === undefined || lon === undefined) {
       setProblem('The position needs a latitude and a longitude in decimal degrees.');
-      return;
-    }
-    if (numbers.radiusM === undefined || numbers.levelAllowanceM === undefined || numbers.declinationDeg === undefined) {
+    } else if (radiusM === undefined || levelAllowanceM === undefined || declinationDeg === undefined) {
       setProblem('Radius, allowance and declination are numbers.');
-      return;
-    }
-    const body: Setup = {
-      station: {
-        code,
-        name,
-        waterCode: water.code,
-        water: water.name,
-        district: water.district,
-        knownDepth: { written: depth, unit },
-        latitudeDeg: lat,
-        longitudeDeg: lon,
-        radiusM: numbers.radiusM,
-        levelAllowanceM: numbers.levelAllowanceM,
-        declinationDeg: numbers.declinationDeg,
-        shore,
-        otherNames: station?.otherNames,
-        transits: transitsOf(transits),
-        bearings: bearingsOf(bearings) ?? [],
-      },
-      programme: chosen,
-      line: given?.line,
-      weekdays,
-    };
-    try {
-      const { data, error } = await api.PUT('/api/stations/{code}', { params: { path: { code: code || 'x' } }, body });
+    } else if (!bearings) {
+      setProblem(HALF_A_BEARING);
+    } else if (!transits) {
+      setProblem('A line of landmarks needs its near mark and its far mark. Name both, or clear the line.');
+    } else {
+      const { code, name, knownDepth, shore, weekdays } = draft;
+      const place = { waterCode: water.code, water: water.name, district: water.district, latitudeDeg: lat, longitudeDeg: lon };
+      const marks = { transits, bearings, declinationDeg, otherNames: station?.otherNames };
+      const body: Setup = {
+        station: { code, name, knownDepth, ...place, radiusM, levelAllowanceM, shore, ...marks },
+        programme,
+        line: draft.line || null,
+        proposal: proposal ?? null,
+        weekdays,
+      };
+      const { data, problem: refused } = await asked(() =>
+        given
+          ? api.PUT('/api/stations/{code}', { params: { path: { code: given.station.code } }, body })
+          : api.POST('/api/stations', { body }),
+      );
       setFindings(data?.findings ?? []);
       setMeant(data?.meant ?? undefined);
-      setProblem(data ? '' : wordsOf(error));
+      setProblem(refused);
       if (data?.kept) {
         onKept();
       }
-    } catch {
-      setProblem('The server cannot be reached. Nothing was kept; what you typed stays here.');
     }
   }
 
@@ -128,10 +153,10 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
       .filter((other) => other.station.code !== station?.code)
       .map(({ station: other }) => ({ at: other, label: other.name, kind: 'station' as const })),
     ...(lat !== undefined && lon !== undefined
-      ? [{ at: { latitudeDeg: lat, longitudeDeg: lon }, label: name || code, kind: 'chosen' as const }]
+      ? [{ at: { latitudeDeg: lat, longitudeDeg: lon }, label: draft.name || draft.code, kind: 'chosen' as const }]
       : []),
     ...(resection?.corners ?? []).map((at) => ({ at, label: 'corner of the error triangle', kind: 'corner' as const })),
-    ...(bearingsOf(bearings) ?? []).flatMap(({ mark }) =>
+    ...(bearings ?? []).flatMap(({ mark }) =>
       mark.latitudeDeg != null && mark.longitudeDeg != null
         ? [{ at: { latitudeDeg: mark.latitudeDeg, longitudeDeg: mark.longitudeDeg }, label: mark.name, kind: 'mark' as const }]
         : [],
@@ -151,15 +176,22 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
       }}
     >
       <p className="caps">{water.name}</p>
-      <h1 className="text-2xl sm:text-3xl">{given ? `Station ${given.station.code}` : 'A new station'}</h1>
+      <h1 className="text-2xl sm:text-3xl">
+        {given ? `Station ${given.station.code}` : proposed ? `Proposed: ${proposed.station.name}` : 'A new station'}
+      </h1>
+      {proposed && (
+        <p className="mt-1 text-dim">
+          By {proposed.by}: “{proposed.why}”. Kept, it is a station like any other.
+        </p>
+      )}
       <div className="mt-2 grid gap-6 lg:grid-cols-[1fr_26rem]">
         <div>
           <div className="grid gap-x-6 sm:grid-cols-2">
             <div>
               <TextField
                 label="Name"
-                value={name}
-                onChange={setName}
+                value={draft.name}
+                onChange={(name) => change({ name })}
                 maxLength={80}
                 hint="What people call it, for example Deep Hole."
               />
@@ -168,39 +200,39 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
             <div>
               <TextField
                 label="Code"
-                value={code}
-                onChange={setCode}
+                value={draft.code}
+                onChange={(code) => change({ code })}
                 readOnly={given !== undefined}
                 maxLength={40}
                 hint="It stands on labels, and stays."
               />
               <Beside field="code" findings={findings} />
             </div>
-            <div>
-              <div className="flex gap-2">
-                <TextField label="Known depth" value={depth} onChange={setDepth} className="flex-1" />
-                <SelectField label="Unit" value={unit} options={DEPTH_UNITS} onChange={setUnit} />
-              </div>
-              <Beside field="knownDepth" findings={findings} />
-            </div>
+            <DepthField
+              label="Known depth"
+              value={draft.knownDepth}
+              onChange={(knownDepth) => change({ knownDepth })}
+              findings={findings}
+              field="knownDepth"
+            />
             <TextField
               label="Level may change by, m"
-              value={allowance}
-              onChange={setAllowance}
+              value={draft.allowance}
+              onChange={(allowance) => change({ allowance })}
               inputMode="decimal"
               hint="With drawdown or tide, beyond the usual check."
             />
             <TextField
               label="Latitude"
-              value={latitude}
-              onChange={setLatitude}
+              value={draft.latitude}
+              onChange={(latitude) => change({ latitude })}
               inputMode="text"
               hint="Decimal degrees, north positive."
             />
             <TextField
               label="Longitude"
-              value={longitude}
-              onChange={setLongitude}
+              value={draft.longitude}
+              onChange={(longitude) => change({ longitude })}
               inputMode="text"
               hint="Decimal degrees, east positive."
             />
@@ -215,8 +247,8 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
             <div>
               <TextField
                 label="Radius, m"
-                value={radius}
-                onChange={setRadius}
+                value={draft.radius}
+                onChange={(radius) => change({ radius })}
                 inputMode="decimal"
                 hint="A fix this near counts as there; 30 m on lakes."
               />
@@ -225,12 +257,29 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
             <div>
               <SelectField
                 label="Programme"
-                value={chosen}
+                value={programme}
                 options={Object.fromEntries((programmes.data ?? []).map(({ programme: p }) => [p.code, p.name]))}
-                onChange={setProgramme}
+                onChange={(chosen) => change({ programme: chosen })}
                 hint="Schools, limits and dates come from it."
               />
               <Beside field="programme" findings={findings} />
+            </div>
+            <div>
+              <SelectField
+                label="Line"
+                value={draft.line}
+                options={{
+                  '': 'none proposed',
+                  ...Object.fromEntries(
+                    (kit.data ?? [])
+                      .filter(({ item }) => item.kind === 'line' && (item.condition !== 'retired' || item.code === draft.line))
+                      .map(({ item }) => [item.code, `${item.code}, ${item.name}`]),
+                  ),
+                }}
+                onChange={(line) => change({ line })}
+                hint="Proposed at the start of a visit."
+              />
+              <Beside field="line" findings={findings} />
             </div>
           </div>
           <fieldset className="mt-3">
@@ -241,9 +290,13 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
                   <input
                     type="checkbox"
                     className="size-4 accent-(--ink)"
-                    checked={weekdays.includes(day)}
+                    checked={draft.weekdays.includes(day)}
                     onChange={(event) =>
-                      setWeekdays(event.target.checked ? [...weekdays, day] : weekdays.filter((other) => other !== day))
+                      change({
+                        weekdays: event.target.checked
+                          ? [...draft.weekdays, day]
+                          : draft.weekdays.filter((other) => other !== day),
+                      })
                     }
                   />
                   {label}
@@ -256,23 +309,23 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
             <input
               type="checkbox"
               className="size-5 accent-(--ink)"
-              checked={shore}
-              onChange={(event) => setShore(event.target.checked)}
+              checked={draft.shore}
+              onChange={(event) => change({ shore: event.target.checked })}
             />
             From a pier, bank or beach: no boat
           </label>
           <details className="mt-4 border-rule border-t pt-3" open={(station?.transits?.length ?? 0) > 0}>
             <summary className="cursor-pointer font-bold">Landmarks in line</summary>
-            <Transits drafts={transits} onChange={setTransits} />
+            <Transits water={water.code} drafts={draft.transits} onChange={(transits) => change({ transits })} />
             <Beside field="transits" findings={findings} />
           </details>
           <details className="mt-3 border-rule border-t pt-3" open={(station?.bearings?.length ?? 0) > 0}>
             <summary className="cursor-pointer font-bold">Compass bearings</summary>
             <Bearings
-              drafts={bearings}
-              declination={declination}
-              onDeclination={setDeclination}
-              onChange={setBearings}
+              drafts={draft.bearings}
+              declination={draft.declination}
+              onDeclination={(declination) => change({ declination })}
+              onChange={(typed) => change({ bearings: typed })}
               result={resection}
               onWorkOut={() => void workOut()}
               onTake={take}
@@ -284,8 +337,7 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
             <Track
               onTake={(point) => {
                 take(point);
-                setDepth(String(point.depthM));
-                setUnit('m');
+                change({ knownDepth: { written: String(point.depthM), unit: 'm' } });
               }}
             />
           </details>
@@ -294,15 +346,11 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
           <SketchMap water={water} marks={marks} sights={sights} />
         </div>
       </div>
-      {problem && (
-        <p className="mt-3 border border-madder bg-sheet p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <Summary findings={findings} />
       <div className="mt-5 flex gap-3">
-        <button type="submit" className={`act ${meant ? '' : 'act-next'}`}>
-          {given ? 'Keep the change' : 'Keep the station'}
+        <button type="submit" className={`act ${meant ? '' : 'act-next'}`} disabled={!programmes.data && !programmes.problem}>
+          {given ? 'Keep the change' : proposed ? 'Approve the station' : 'Keep the station'}
         </button>
         <button type="button" className="act" onClick={onCancel}>
           Cancel
@@ -310,17 +358,4 @@ export function StationForm({ water, given, stations, onKept, onCancel }: Props)
       </div>
     </form>
   );
-}
-
-function nextCode(water: Water, stations: readonly Setup[]): string {
-  const letters =
-    water.name
-      .replace(/[^A-Za-z]/g, '')
-      .slice(0, 3)
-      .toUpperCase() || 'ST';
-  let number = stations.length + 1;
-  while (stations.some(({ station }: { station: Station }) => station.code === `${letters}-${number}`)) {
-    number++;
-  }
-  return `${letters}-${number}`;
 }

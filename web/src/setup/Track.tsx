@@ -1,5 +1,7 @@
 import { useState } from 'react';
-import { api, type Schemas, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { Problem } from '../ui/Problem';
 import { Beside } from './findings';
 
 /** A track of soundings proposes the deepest place that it has seen. */
@@ -9,17 +11,11 @@ export function Track({ onTake }: { onTake(point: Schemas['ScoutPoint']): void }
   const [problem, setProblem] = useState('');
 
   async function read(text: string, type: string) {
-    try {
-      const { data, error } = await api.POST('/api/formats/track', {
-        body: text,
-        bodySerializer: (body) => body as string,
-        headers: { 'Content-Type': type },
-      });
-      setResult(data);
-      setProblem(data ? '' : wordsOf(error));
-    } catch {
-      setProblem('The server cannot be reached.');
-    }
+    const { data, problem: refused } = await asked(() =>
+      api.POST('/api/formats/track', { body: text, bodySerializer: (body) => body as string, headers: { 'Content-Type': type } }),
+    );
+    setResult(data);
+    setProblem(refused);
   }
 
   return (
@@ -44,7 +40,7 @@ export function Track({ onTake }: { onTake(point: Schemas['ScoutPoint']): void }
       <button type="button" className="act mt-2" disabled={!typed.trim()} onClick={() => void read(typed, 'text/plain')}>
         Find the deepest place
       </button>
-      {problem && <p role="alert">{problem}</p>}
+      <Problem words={problem} />
       <Beside field="track" findings={result?.findings ?? []} />
       {result?.deepest && (
         <div className="mt-2 border-slate border-l-4 pl-3">

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { compute } from '../field/core';
 import { Beside } from './findings';
 import { type LandmarkDraft, LandmarkFields, landmarkOf, NO_LANDMARK } from './LandmarkFields';
+import { PhotoField } from './PhotoField';
 
 export interface TransitDraft {
   near: LandmarkDraft;
@@ -14,21 +15,32 @@ export function draftsOfTransits(transits: Schemas['Transit'][] | null | undefin
     name: mark.name,
     latitude: mark.latitudeDeg == null ? '' : String(mark.latitudeDeg),
     longitude: mark.longitudeDeg == null ? '' : String(mark.longitudeDeg),
+    photo: mark.photo,
   });
   const given = (transits ?? []).map(({ near, far }) => ({ near: draft(near), far: draft(far) }));
   return [given[0] ?? { near: NO_LANDMARK, far: NO_LANDMARK }, given[1] ?? { near: NO_LANDMARK, far: NO_LANDMARK }];
 }
 
-export function transitsOf(drafts: TransitDraft[]): Schemas['Transit'][] {
-  return drafts
-    .filter(({ near, far }) => near.name.trim() && far.name.trim())
-    .map(({ near, far }) => ({ near: landmarkOf(near), far: landmarkOf(far) }));
+/** The lines that are filled in; undefined where one is only half filled. */
+export function transitsOf(drafts: TransitDraft[]): Schemas['Transit'][] | undefined {
+  const begun = drafts.filter(({ near, far }) => near.name.trim() || far.name.trim());
+  return begun.every(({ near, far }) => near.name.trim() && far.name.trim())
+    ? begun.map(({ near, far }) => ({ near: landmarkOf(near), far: landmarkOf(far) }))
+    : undefined;
 }
 
 /** Two pairs of landmarks, each in line from the station; with their positions the crossing angle is shown. */
-export function Transits({ drafts, onChange }: { drafts: TransitDraft[]; onChange(drafts: TransitDraft[]): void }) {
+export function Transits({
+  water,
+  drafts,
+  onChange,
+}: {
+  water: string;
+  drafts: TransitDraft[];
+  onChange(drafts: TransitDraft[]): void;
+}) {
   const [crossing, setCrossing] = useState<Schemas['TransitResult']>();
-  const transits = transitsOf(drafts);
+  const transits = transitsOf(drafts) ?? [];
   const key = JSON.stringify(transits);
   useEffect(() => {
     const read = JSON.parse(key) as Schemas['Transit'][];
@@ -58,6 +70,12 @@ export function Transits({ drafts, onChange }: { drafts: TransitDraft[]; onChang
             onChange={(near) => onChange(drafts.with(i, { ...draft, near }))}
           />
           <LandmarkFields label="Far mark" draft={draft.far} onChange={(far) => onChange(drafts.with(i, { ...draft, far }))} />
+          <PhotoField
+            label={`Photograph of the ${i === 0 ? 'first' : 'second'} line`}
+            water={water}
+            photo={draft.near.photo}
+            onChange={(photo) => onChange(drafts.with(i, { ...draft, near: { ...draft.near, photo } }))}
+          />
         </fieldset>
       ))}
       {crossing?.angleDeg != null && (

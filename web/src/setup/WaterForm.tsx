@@ -1,15 +1,17 @@
 import { useState } from 'react';
-import { api, wordsOf } from '../api/client';
+import { asked } from '../api/asked';
+import { api } from '../api/client';
+import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { SketchMap } from './SketchMap';
-import { codeFrom, KINDS, numberOf, type Water } from './water';
+import { KINDS, numberOf, type Water } from './water';
 
 interface Props {
   given: Water;
   isNew?: boolean;
-  onKept(water: Water): void;
+  onKept(code: string): void;
   onCancel(): void;
 }
 
@@ -33,12 +35,15 @@ export function WaterForm({ given, isNew = false, onKept, onCancel }: Props) {
     if (!file) {
       return;
     }
-    const { data, error } = await api.POST('/api/formats/shape', {
-      body: await file.text(),
-      bodySerializer: (text) => text as string,
-      headers: { 'Content-Type': 'application/geo+json' },
-    });
-    setProblem(data ? '' : wordsOf(error));
+    const text = await file.text();
+    const { data, problem: refused } = await asked(() =>
+      api.POST('/api/formats/shape', {
+        body: text,
+        bodySerializer: (body) => body as string,
+        headers: { 'Content-Type': 'application/geo+json' },
+      }),
+    );
+    setProblem(refused);
     if (data) {
       setFindings(data.findings);
       if (data.outline.length > 0 || data.contours.length > 0) {
@@ -66,20 +71,19 @@ export function WaterForm({ given, isNew = false, onKept, onCancel }: Props) {
     }
     const kept: Water = {
       ...water,
-      code: isNew ? codeFrom(water.name) : water.code,
       altitudeM,
       otherNames: list(others),
       hypsography: hypsography.map(([depthM, areaM2]) => ({ depthM: depthM ?? 0, areaM2: areaM2 ?? 0 })),
     };
-    try {
-      const { data, error } = await api.PUT('/api/waters/{code}', { params: { path: { code: kept.code || 'x' } }, body: kept });
-      setFindings(data?.findings ?? []);
-      setProblem(data ? '' : wordsOf(error));
-      if (data?.kept) {
-        onKept(kept);
-      }
-    } catch {
-      setProblem('The server cannot be reached. Nothing was kept; what you typed stays here.');
+    const { data, problem: refused } = await asked(() =>
+      isNew
+        ? api.POST('/api/waters', { body: kept })
+        : api.PUT('/api/waters/{code}', { params: { path: { code: water.code } }, body: kept }),
+    );
+    setFindings(data?.findings ?? []);
+    setProblem(refused);
+    if (data?.kept) {
+      onKept(data.code);
     }
   }
 
@@ -158,11 +162,7 @@ export function WaterForm({ given, isNew = false, onKept, onCancel }: Props) {
         </div>
         <SketchMap water={water} marks={[]} />
       </div>
-      {problem && (
-        <p className="mt-3 border border-madder bg-sheet p-3" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem words={problem} />
       <Summary findings={findings} />
       <div className="mt-4 flex gap-3">
         <button type="submit" className="act act-next">

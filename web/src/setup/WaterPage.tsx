@@ -1,10 +1,13 @@
 import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
-import { api } from '../api/client';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
+import { ProposalForm } from './ProposalForm';
+import { Proposals } from './Proposals';
 import { SketchMap } from './SketchMap';
 import { StationForm } from './StationForm';
-import { usePulled } from './usePulled';
 import { WaterForm } from './WaterForm';
 import { KINDS } from './water';
 
@@ -14,15 +17,19 @@ export function WaterPage() {
   return <Water key={code} code={code} />;
 }
 
-type Open = { what: 'water' } | { what: 'station'; code: string | null } | undefined;
+type Open =
+  | { what: 'water' }
+  | { what: 'station'; code: string | null; proposed?: Schemas['Proposal'] }
+  | { what: 'proposal' }
+  | undefined;
 
 function Water({ code }: { code: string }) {
   const detail = usePulled(() => api.GET('/api/waters/{code}', { params: { path: { code } } }));
   const [open, setOpen] = useState<Open>();
   if (!detail.data) {
-    return detail.problem ? <p role="alert">{detail.problem}</p> : null;
+    return <Problem words={detail.problem} />;
   }
-  const { water, stations, mayChange } = detail.data;
+  const { water, stations, nextCode, mayChange, mayPropose, proposals } = detail.data;
   const close = () => {
     setOpen(undefined);
     void detail.again();
@@ -33,6 +40,8 @@ function Water({ code }: { code: string }) {
         water={water}
         given={stations.find(({ station }) => station.code === open.code)}
         stations={stations}
+        nextCode={nextCode}
+        proposed={open.proposed}
         onKept={close}
         onCancel={() => setOpen(undefined)}
       />
@@ -52,17 +61,33 @@ function Water({ code }: { code: string }) {
             {water.otherNames?.length ? ` · also ${water.otherNames.join(', ')}` : ''}
           </p>
         </div>
+        {!mayChange && mayPropose && open === undefined && (
+          <button type="button" className="act act-next" onClick={() => setOpen({ what: 'proposal' })}>
+            Propose a station
+          </button>
+        )}
         {mayChange && open === undefined && (
           <>
             <button type="button" className="act" onClick={() => setOpen({ what: 'water' })}>
               Change the water
             </button>
-            <button type="button" className="act act-next" onClick={() => setOpen({ what: 'station', code: null })}>
+            <button
+              type="button"
+              className={`act ${proposals.length > 0 ? '' : 'act-next'}`}
+              onClick={() => setOpen({ what: 'station', code: null })}
+            >
               Add a station
             </button>
           </>
         )}
       </div>
+      {open?.what === 'proposal' && <ProposalForm water={water} onKept={close} onCancel={() => setOpen(undefined)} />}
+      <Proposals
+        proposals={proposals}
+        mayDecide={mayChange}
+        onLook={(proposed) => setOpen({ what: 'station', code: null, proposed })}
+        onChanged={() => void detail.again()}
+      />
       {open?.what === 'water' ? (
         <div className="mt-4 border border-ink bg-sheet p-4">
           <WaterForm given={water} onKept={close} onCancel={() => setOpen(undefined)} />

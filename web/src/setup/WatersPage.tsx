@@ -1,8 +1,9 @@
 import { Link, useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { useSession } from '../people/session';
-import { usePulled } from './usePulled';
+import { Problem } from '../ui/Problem';
 import { WaterForm } from './WaterForm';
 import { KINDS, NEW_WATER } from './water';
 
@@ -23,11 +24,7 @@ export function WatersPage() {
           </button>
         )}
       </div>
-      {waters.problem && (
-        <p role="alert" className="mt-3 border border-madder bg-sheet p-3">
-          {waters.problem}
-        </p>
-      )}
+      <Problem words={waters.problem} />
       {none && !adding && (
         <p className="mt-4 max-w-prose">
           Begin with the water: its name and district, and its outline if you have one. Then its stations, each with a programme;
@@ -39,7 +36,7 @@ export function WatersPage() {
           <WaterForm
             given={NEW_WATER}
             isNew
-            onKept={(water) => void navigate({ to: '/setup/waters/$water', params: { water: water.code } })}
+            onKept={(water) => void navigate({ to: '/setup/waters/$water', params: { water } })}
             onCancel={() => setAdding(false)}
           />
         </div>

@@ -42,3 +42,10 @@ export const RHYTHMS: Record<Plan['rhythm'], string> = {
   monthly: 'once a month',
   once: 'once',
 };
+
+export const SAMPLE_FROM: Record<Schemas['SampleFrom'], string> = {
+  composite: 'from the composite',
+  surface: 'from the surface',
+  deep: 'from the deep',
+  layers: 'one from each layer',
+};

@@ -12,6 +12,7 @@ export const KINDS: Record<Schemas['WaterKind'], string> = {
 };
 
 export const NEW_WATER: Water = {
+  // The server makes it from the name.
   code: '',
   name: '',
   district: '',
@@ -19,16 +20,6 @@ export const NEW_WATER: Water = {
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   altitudeM: 0,
 };
-
-/** A code from a name: what stands in addresses. */
-export function codeFrom(name: string): string {
-  return name
-    .normalize('NFD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 40);
-}
 
 /** A number as typed; undefined where it is none. */
 export function numberOf(text: string): number | undefined {

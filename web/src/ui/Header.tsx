@@ -7,6 +7,7 @@ import { Mark } from './Mark';
 import { OnThisDevice } from './OnThisDevice';
 import { Preferences } from './Preferences';
 import { PLACES, type Place } from './places';
+import { Trouble } from './Trouble';
 
 export function Header() {
   const path = useLocation({ select: (location) => location.pathname });
@@ -14,28 +15,31 @@ export function Header() {
   const places = known ? PLACES.filter((place) => place.opensTo(known)) : [];
   const here = places.find((place) => place.owns(path));
   return (
-    <header className="print:hidden flex flex-wrap items-stretch gap-x-5 border-ink max-sm:gap-x-3 border-b-[1.5px] px-4 sm:px-6">
-      <Link
-        to="/"
-        className="flex items-center gap-2.5 py-2 font-bold text-ink text-xl no-underline"
-        aria-label="Upper Still, home"
-      >
-        <Mark />
-        <span className="max-lg:hidden">Upper Still</span>
-      </Link>
-      <div className={`flex ${path.startsWith('/visit') ? 'boat:hidden' : ''}`}>
-        <nav aria-label="Places" className="flex gap-4 max-md:hidden">
-          {places.map((place) => (
-            <PlaceLink key={place.to} place={place} current={place === here} />
-          ))}
-        </nav>
-        {places.length > 0 && <PlacesMenu places={places} here={here} />}
-      </div>
-      <div className="ml-auto flex items-center gap-3 max-sm:gap-0">
-        <OnThisDevice />
-        <Preferences />
-      </div>
-    </header>
+    <>
+      <header className="print:hidden flex flex-wrap items-stretch gap-x-5 border-ink max-sm:gap-x-3 border-b-[1.5px] px-4 sm:px-6">
+        <Link
+          to="/"
+          className="flex items-center gap-2.5 py-2 font-bold text-ink text-xl no-underline"
+          aria-label="Upper Still, home"
+        >
+          <Mark />
+          <span className="max-lg:hidden">Upper Still</span>
+        </Link>
+        <div className={`flex ${path.startsWith('/visit') ? 'boat:hidden' : ''}`}>
+          <nav aria-label="Places" className="flex gap-4 max-md:hidden">
+            {places.map((place) => (
+              <PlaceLink key={place.to} place={place} current={place === here} />
+            ))}
+          </nav>
+          {places.length > 0 && <PlacesMenu places={places} here={here} />}
+        </div>
+        <div className="ml-auto flex items-center gap-3 max-sm:gap-0">
+          <OnThisDevice />
+          <Preferences />
+        </div>
+      </header>
+      <Trouble />
+    </>
   );
 }
 

@@ -4,7 +4,17 @@ import type { LengthUnit } from '../api/client';
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
 
 /** Large keys for wet hands. The point becomes "ft" on a line in feet and inches. */
-export function Keypad({ unit, written, onChange }: { unit: LengthUnit; written: string; onChange: (written: string) => void }) {
+export function Keypad({
+  unit,
+  written,
+  onChange,
+  submit = 'Write it down',
+}: {
+  unit: LengthUnit;
+  written: string;
+  onChange: (written: string) => void;
+  submit?: string;
+}) {
   const parted = unit === 'ft-in';
   const key = 'num min-h-14 rounded-md border-[1.5px] border-ink bg-sheet font-bold text-2xl active:bg-paper2';
   return (
@@ -39,7 +49,7 @@ export function Keypad({ unit, written, onChange }: { unit: LengthUnit; written:
         <Delete size={26} aria-hidden="true" />
       </button>
       <button type="submit" className="act act-next col-span-3 text-lg">
-        Write it down
+        {submit}
       </button>
     </div>
   );

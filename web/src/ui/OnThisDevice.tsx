@@ -10,7 +10,9 @@ export function OnThisDevice() {
   const reach = useSyncExternalStore(watchReach, currentReach);
   const waiting = useLiveQuery(() => store.entries.where('state').equals('waiting').count(), []) ?? 0;
   const refused = useLiveQuery(() => store.entries.where('state').equals('refused').toArray(), []) ?? [];
-  const here = waiting + refused.length;
+  const files = useLiveQuery(() => store.files.toArray(), []) ?? [];
+  const here = waiting + refused.length + files.length;
+  const problems = [...refused, ...files].map(({ problem }) => problem).filter(Boolean);
   return (
     <>
       {reach.demoDay && (
@@ -49,12 +51,21 @@ export function OnThisDevice() {
                 themselves when there is a signal.
               </p>
             )}
-            {refused.length > 0 && (
+            {files.length > 0 && (
+              <p className="mt-2">
+                <b>
+                  {files.length === 1 ? 'The file of a logged cast is' : `${files.length} files of logged casts are`} on this
+                  device only.
+                </b>{' '}
+                It follows its entries.
+              </p>
+            )}
+            {problems.length > 0 && (
               <div className="mt-2 border-madder border-l-4 pl-3">
                 <p>
-                  <b>{refused.length} could not be taken.</b> They stay here.
+                  <b>{problems.length} could not be taken.</b> They stay here.
                 </p>
-                {[...new Set(refused.map((kept) => kept.problem))].map((problem) => (
+                {[...new Set(problems)].map((problem) => (
                   <p key={problem} className="mt-1">
                     {problem}
                   </p>
@@ -64,6 +75,7 @@ export function OnThisDevice() {
                   className="act mt-3"
                   onClick={async () => {
                     await store.entries.where('state').equals('refused').modify({ state: 'waiting' });
+                    await store.files.toCollection().modify({ problem: undefined });
                     deliverSoon();
                   }}
                 >

@@ -33,3 +33,15 @@ export function clockTime(at: string): string {
 export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(`${to.slice(0, 10)}T00:00:00Z`) - Date.parse(`${from.slice(0, 10)}T00:00:00Z`)) / 86_400_000);
 }
+
+const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+
+/** "Wed 12 Aug" from a local day. */
+export function shortDay(day: string): string {
+  return SHORT.format(new Date(`${day.slice(0, 10)}T00:00:00Z`)).replaceAll(',', '');
+}
+
+/** "Sun 19:30" from a local time. */
+export function dayAndTime(local: string): string {
+  return `${shortDay(local).slice(0, 3)} ${clockTime(local)}`;
+}

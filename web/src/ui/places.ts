@@ -2,7 +2,7 @@ import type { SessionPerson } from '../people/session';
 
 /** A place of the application, and whom it is for. */
 export interface Place {
-  to: '/' | '/season' | '/record' | '/setup';
+  to: '/' | '/season' | '/prepare' | '/record' | '/setup';
   name: string;
   owns(path: string): boolean;
   opensTo(person: SessionPerson): boolean;
@@ -10,6 +10,7 @@ export interface Place {
 
 export const PLACES: readonly Place[] = [
   { to: '/season', name: 'Season', owns: (path) => path.startsWith('/season'), opensTo: () => true },
+  { to: '/prepare', name: 'Prepare', owns: (path) => path.startsWith('/prepare'), opensTo: (person) => person.works },
   {
     to: '/',
     name: 'On the water',
@@ -17,5 +18,5 @@ export const PLACES: readonly Place[] = [
     opensTo: () => true,
   },
   { to: '/record', name: 'Record', owns: (path) => path.startsWith('/record'), opensTo: () => true },
-  { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.coordinates },
+  { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.works },
 ];

@@ -7,7 +7,10 @@ import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { UNITS } from '../ui/units';
 import { Worked } from '../ui/Worked';
+import { AsRead } from './AsRead';
+import { DiscRemarks } from './DiscRemarks';
 import { FindingsBeside } from './findings';
+import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
 
@@ -37,6 +40,9 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
     ? undefined
     : boxes.find((box) => !box.entry && (!box.extra || more || boxes.some((b) => b.entry && b.lowering === box.lowering)));
   const unit = sheet.lineUnit ?? 'm';
+  const to = after(sheet, 'clarity');
+  // Of two observers none sees the other's number before both are in.
+  const hidden = swap && current !== undefined && !current.extra;
   const done = sheet.steps.find((step) => step.name === 'clarity')?.state === 'done';
   const lowerings = new Set(boxes.filter((b) => !b.extra).map((b) => b.lowering)).size;
 
@@ -75,9 +81,18 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
           }
         />
       )}
-      {filled.length > 0 && <Marks sheet={sheet} boxes={filled} swap={swap} />}
+      {filled.length > 0 && !hidden && <Marks sheet={sheet} boxes={filled} swap={swap} />}
+      {filled.length > 0 && hidden && (
+        <p className="mt-4 border-rule border-y py-2 text-dim">
+          {filled.map((box) => box.observer).join(', ')} has read; the number shows when both are in.
+        </p>
+      )}
 
-      <FindingsBeside sheet={sheet} beside="clarity" repairs={(finding) => repairsFor(finding, sheet, () => setMore(true))} />
+      <FindingsBeside
+        sheet={shownOf(sheet)}
+        beside="clarity"
+        repairs={(finding) => repairsFor(finding, sheet, () => setMore(true))}
+      />
 
       {result.clarityM != null && !current && <Figures sheet={sheet} />}
 
@@ -85,13 +100,18 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
         <Otherwise visit={sheet.visit} sounded={!!sheet.sounding} />
       )}
 
-      {done && sheet.state !== 'closed' && (
-        <NextButton onClick={() => onStep(sheet.composite.text ? 'composite' : 'leave')}>
-          {sheet.composite.text ? 'On to the composite' : 'On to leaving'}
-        </NextButton>
-      )}
+      {sheet.due && !current && (filled.length > 0 || outcome) && <DiscRemarks sheet={sheet} />}
+
+      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
     </>
   );
+}
+
+/** What is asked right below needs no finding that it was not answered. */
+function shownOf(sheet: FieldSheet): FieldSheet {
+  return sheet.state === 'closed'
+    ? sheet
+    : { ...sheet, findings: sheet.findings.filter((f) => f.code !== 'clarity-unconfirmed') };
 }
 
 function Marks({ sheet, boxes, swap }: { sheet: FieldSheet; boxes: Box[]; swap: boolean }) {
@@ -135,6 +155,7 @@ function Figures({ sheet }: { sheet: FieldSheet }) {
           </div>
         ))}
       </dl>
+      {result.asReadText && <AsRead sheet={sheet} />}
       {result.compared && <p className="mt-4 text-dim">{result.compared.text}.</p>}
     </>
   );

@@ -1,11 +1,17 @@
+import { FillList } from '../bottles/FillList';
 import { NextButton } from '../ui/NextButton';
 import { Worked } from '../ui/Worked';
 import { FindingsBeside } from './findings';
+import { after, onTo } from './steps';
+import { Tries } from './Tries';
 import type { StepProps } from './VisitPage';
 
 /** How deep to take the composite. */
 export function CompositeStep({ sheet, onStep }: StepProps) {
   const { composite } = sheet;
+  const pour = sheet.bottles?.places.find(({ place }) => place === 'composite');
+  const to = after(sheet, 'composite');
+  const done = sheet.steps.find(({ name }) => name === 'composite')?.state === 'done';
   return (
     <>
       <h2 className="text-2xl">Composite</h2>
@@ -38,6 +44,8 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
               <li key={line}>{line}</li>
             ))}
           </ol>
+          {pour && <Tries sheet={sheet} />}
+          {pour && sheet.tries.good && <FillList sheet={sheet} place={pour} />}
         </>
       ) : (
         <>
@@ -49,9 +57,9 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
           ))}
         </>
       )}
-      {sheet.state !== 'closed' && (
-        <NextButton onClick={() => onStep(composite.text ? 'leave' : sheet.sounding ? 'clarity' : 'sounding')}>
-          {composite.text ? 'On to leaving' : sheet.sounding ? 'Read the clarity' : 'Sound first'}
+      {sheet.state !== 'closed' && (!pour || done || !composite.text) && (
+        <NextButton onClick={() => onStep(composite.text ? to : sheet.sounding ? 'clarity' : 'sounding')}>
+          {composite.text ? onTo(to) : sheet.sounding ? 'Read the clarity' : 'Sound first'}
         </NextButton>
       )}
     </>

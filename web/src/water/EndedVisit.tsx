@@ -1,8 +1,12 @@
 import { Link } from '@tanstack/react-router';
+import { lazy, Suspense } from 'react';
 import { clockTime, plainDay } from '../ui/days';
 import { Worked } from '../ui/Worked';
+import { AsRead } from './AsRead';
 import { EntryLog } from './EntryLog';
 import type { StepProps } from './VisitPage';
+
+const ClosedSheet = lazy(() => import('./ClosedSheet').then((m) => ({ default: m.ClosedSheet })));
 
 /** The moment after: what today gave, and where it now stands. */
 export function EndedVisit({ sheet, station, onStep }: StepProps) {
@@ -11,6 +15,10 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
   const open = sheet.findings.filter((finding) => finding.level !== 'note' && finding.kept == null);
   return (
     <>
+      <p className="hidden font-bold text-2xl print:block">
+        {context.station.water}, {context.station.name} ({context.station.code}) · {context.programme.name} version{' '}
+        {context.programme.version}
+      </p>
       <p className="caps">
         {sheet.startedAt && plainDay(sheet.startedAt)}
         {sheet.startedAt && sheet.closedAt && `, ${clockTime(sheet.startedAt)} to ${clockTime(sheet.closedAt)}`}
@@ -27,6 +35,7 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
           </>
         )}
       </h2>
+      {result.asReadText && <AsRead sheet={sheet} />}
       {result.compared && result.clarityM != null && <p className="mt-2 text-lg">{result.compared.text}.</p>}
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-5 border-rule border-t pt-3">
         <dt className="text-dim">Sounding</dt>
@@ -45,7 +54,12 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
           ))}
         </dd>
       </dl>
-      <div className="mt-6 flex flex-wrap gap-3">
+      {sheet.due && (
+        <Suspense>
+          <ClosedSheet sheet={sheet} />
+        </Suspense>
+      )}
+      <div className="mt-6 flex flex-wrap gap-3 print:hidden">
         <Link
           to="/record/$station"
           params={{ station: context.station.code }}
@@ -54,8 +68,13 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
         >
           See it in the record
         </Link>
+        {sheet.due && (
+          <button type="button" className="act" onClick={() => print()}>
+            Print the sheet
+          </button>
+        )}
         <button type="button" className="act" onClick={() => onStep('leave')}>
-          The sheet
+          Look it through
         </button>
         <Link to="/" className="act">
           To the stations

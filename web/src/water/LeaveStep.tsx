@@ -5,7 +5,7 @@ import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
 import { FindingsBeside } from './findings';
-import { STEP_NAMES } from './Runsheet';
+import { STEP_NAMES } from './steps';
 import { TakenAlong } from './TakenAlong';
 import type { StepProps } from './VisitPage';
 
@@ -21,26 +21,32 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
         {sheet.steps
           .filter((step) => step.name !== 'leave')
           .map((step) => (
-            <div key={step.name} className="flex items-baseline gap-4 border-rule border-b py-2">
-              <dt className="w-28 shrink-0 font-bold">{STEP_NAMES[step.name as StepName]}</dt>
-              <dd className="num min-w-0 flex-1">{step.summary}</dd>
-              <dd className={step.state === 'done' ? 'text-reed' : 'text-buoy'}>{step.state === 'done' ? '✓ done' : 'open'}</dd>
+            <div key={step.name} className="flex flex-wrap items-baseline gap-x-4 border-rule border-b py-2">
+              <dt className="w-36 grow font-bold sm:grow-0">{STEP_NAMES[step.name as StepName]}</dt>
+              <dd className="num order-last w-full min-w-0 text-sm sm:order-none sm:w-auto sm:flex-1 sm:text-base">
+                {step.summary}
+              </dd>
+              <dd className={step.state === 'done' ? 'text-reed' : step.state === 'skipped' ? 'text-dim' : 'text-buoy'}>
+                {step.state === 'done' ? '✓ done' : step.state === 'skipped' ? 'not done' : 'open'}
+              </dd>
             </div>
           ))}
       </dl>
-      {!closed && <TakenAlong sheet={sheet} season={station.context.programme.season ?? []} />}
+      {!closed && !sheet.due && <TakenAlong sheet={sheet} season={station.context.programme.season ?? []} />}
+      {sheet.aboard.length > 0 && <Aboard sheet={sheet} />}
       <FindingsBeside
         sheet={sheet}
         beside="leaving"
-        repairs={(finding) => (
-          <button
-            type="button"
-            className="act act-next"
-            onClick={() => onStep(finding.code === 'clarity-reading-missing' ? 'clarity' : 'sounding')}
-          >
-            {finding.code === 'clarity-reading-missing' ? 'Read it now' : 'Fill it now'}
-          </button>
-        )}
+        repairs={(finding) => {
+          const step = finding.code === 'clarity-reading-missing' ? 'clarity' : openStep(sheet);
+          return (
+            step && (
+              <button type="button" className="act act-next" onClick={() => onStep(step)}>
+                {step === 'clarity' ? 'Read it now' : 'Fill it now'}
+              </button>
+            )
+          );
+        }}
       />
       {!closed && (
         <div>
@@ -84,5 +90,39 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
         <EntryLog sheet={sheet} />
       </div>
     </>
+  );
+}
+
+function openStep(sheet: StepProps['sheet']): StepName | undefined {
+  const open = sheet.steps.find(
+    ({ name, state }) => (state === 'to-do' || state === 'next') && name !== 'arrive' && name !== 'leave',
+  );
+  return open?.name as StepName | undefined;
+}
+
+/** Gear counted aboard: what lies in the lake is lost to the next visit. */
+function Aboard({ sheet }: { sheet: StepProps['sheet'] }) {
+  return (
+    <fieldset className="mt-4" disabled={sheet.state === 'closed'}>
+      <legend className="caps">Back aboard</legend>
+      {sheet.aboard.map(({ thing, aboard, entry }) => (
+        <label key={thing} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--ink)"
+            checked={aboard === true}
+            onChange={() =>
+              void write({
+                visit: sheet.visit,
+                kind: 'aboard',
+                body: { thing, aboard: aboard !== true },
+                ...(entry && { strikes: entry, why: 'counted again' }),
+              })
+            }
+          />
+          {thing}
+        </label>
+      ))}
+    </fieldset>
   );
 }

@@ -1,18 +1,31 @@
 import { useState } from 'react';
-import type { LengthUnit } from '../api/client';
+import type { LengthUnit, Schemas } from '../api/client';
 import { write } from '../field/entries';
+import { FromReceiver } from '../instruments/FromReceiver';
+import { useInstruments } from '../instruments/useInstrument';
 import { AskLength } from '../ui/AskLength';
+import { Choice } from '../ui/Choice';
 import { NextButton } from '../ui/NextButton';
 import { UNITS } from '../ui/units';
 import { FindingsBeside } from './findings';
+import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
 
+const BY: readonly (readonly [NonNullable<Schemas['SoundingBody']['by']>, string])[] = [
+  ['finder', 'depth finder'],
+  ['lead', 'weighted line'],
+  ['disc', 'the disc, to the bottom'],
+];
 const FINDER_UNITS: LengthUnit[] = ['m', 'ft', 'ft-in'];
 
 export function SoundingStep({ sheet, station, onStep }: StepProps) {
   const [unit, setUnit] = useState<LengthUnit>(station.context.station.knownDepth.unit ?? 'm');
+  const [by, setBy] = useState<NonNullable<Schemas['SoundingBody']['by']>>('finder');
+  const instruments = useInstruments();
+  const [hearing, setHearing] = useState(false);
   const closed = sheet.state === 'closed';
+  const to = after(sheet, 'sounding');
   if (sheet.sounding) {
     const stands = sheet.steps.find((step) => step.name === 'sounding')?.state === 'done';
     return (
@@ -28,39 +41,94 @@ export function SoundingStep({ sheet, station, onStep }: StepProps) {
           />
         </div>
         <FindingsBeside sheet={sheet} beside="sounding" />
-        {stands && !closed && <NextButton onClick={() => onStep('clarity')}>On to clarity</NextButton>}
+        {stands && !closed && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
       </>
     );
   }
   return (
     <>
-      <AskLength
-        key={unit}
-        question="How deep is it here?"
-        hint={`By finder, lead or disc, before any sampler goes down.${sheet.knownText ? ` ${sheet.knownText} is known.` : ''}`}
-        unit={unit}
-        onGiven={async (written) => {
-          await write({ visit: sheet.visit, kind: 'sounding', body: { depth: { written, unit } } });
-          onStep('clarity');
-        }}
-      />
-      <fieldset className="mt-4">
-        <legend className="caps">The finder shows</legend>
-        <div className="mt-1 flex flex-wrap gap-x-5">
-          {FINDER_UNITS.map((choice) => (
-            <label key={choice} className="flex min-h-(--target) items-center gap-2">
-              <input
-                type="radio"
-                name="finder"
-                className="size-5 accent-(--ink)"
-                checked={unit === choice}
-                onChange={() => setUnit(choice)}
-              />
-              {UNITS[choice].name}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      {hearing && instruments ? (
+        <>
+          <h2 className="text-2xl">Sounding</h2>
+          <FromReceiver sheet={sheet} station={station} simulated={instruments.simulated}>
+            {({ depth }) =>
+              depth == null ? (
+                <p className="mt-1 text-dim">Waiting for a depth…</p>
+              ) : (
+                <div className="mt-1 flex flex-wrap items-baseline gap-4">
+                  <p className="num font-bold text-3xl">
+                    {depth.written} {depth.unit}
+                  </p>
+                  <button
+                    type="button"
+                    className="act act-next"
+                    onClick={async () => {
+                      const from = instruments.simulated ? 'simulated' : 'finder';
+                      await write({
+                        visit: sheet.visit,
+                        kind: 'sounding',
+                        body: { depth, by: from },
+                      });
+                      onStep(to);
+                    }}
+                  >
+                    Write this depth down
+                  </button>
+                </div>
+              )
+            }
+          </FromReceiver>
+          <button type="button" className="act-quiet mt-2" onClick={() => setHearing(false)}>
+            type it instead
+          </button>
+        </>
+      ) : (
+        <>
+          <AskLength
+            key={unit}
+            question="How deep is it here?"
+            hint={`By finder, lead or disc, before any sampler goes down.${sheet.knownText ? ` ${sheet.knownText} is known.` : ''}`}
+            unit={unit}
+            onGiven={async (written) => {
+              await write({ visit: sheet.visit, kind: 'sounding', body: { depth: { written, unit }, by } });
+              onStep(to);
+            }}
+          />
+          {instruments?.receiver && (
+            <button type="button" className="act mt-3" onClick={() => setHearing(true)}>
+              From the boat’s sounder
+            </button>
+          )}
+          <fieldset className="mt-4">
+            <legend className="caps">The finder shows</legend>
+            <div className="mt-1 flex flex-wrap gap-x-5">
+              {FINDER_UNITS.map((choice) => (
+                <label key={choice} className="flex min-h-(--target) items-center gap-2">
+                  <input
+                    type="radio"
+                    name="finder"
+                    className="size-5 accent-(--ink)"
+                    checked={unit === choice}
+                    onChange={() => setUnit(choice)}
+                  />
+                  {UNITS[choice].name}
+                </label>
+              ))}
+            </div>
+          </fieldset>
+          {sheet.due && (
+            <Choice
+              label="Sounded by"
+              hint={
+                by === 'finder' ? undefined : 'It stirs the bottom: on the other side of the boat, after the clean surface water.'
+              }
+              value={by}
+              options={BY}
+              onChoose={setBy}
+            />
+          )}
+        </>
+      )}
       <FindingsBeside sheet={sheet} beside="sounding" />
     </>
   );

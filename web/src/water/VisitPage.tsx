@@ -1,16 +1,24 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
+import { lazy, Suspense, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
 import { useVisit } from '../field/visits';
 import type { StepName } from '../routes';
 import { useAppearance, useDensity } from '../ui/appearance';
 import { FindingNote } from '../ui/FindingNote';
+import { ArriveStep } from './ArriveStep';
 import { ClarityStep } from './ClarityStep';
 import { CompositeStep } from './CompositeStep';
 import { EndedVisit } from './EndedVisit';
 import { LeaveStep } from './LeaveStep';
-import { Runsheet, STEP_NAMES } from './Runsheet';
+import { Runsheet, Steps } from './Runsheet';
+import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
+import { STEP_NAMES } from './steps';
+
+// Fetched with everything else by the service worker, but not before the first screen stands.
+const ProfileStep = lazy(() => import('../profile/ProfileStep').then((m) => ({ default: m.ProfileStep })));
+const BottlesStep = lazy(() => import('../bottles/BottlesStep').then((m) => ({ default: m.BottlesStep })));
 
 export interface StepProps {
   sheet: FieldSheet;
@@ -50,24 +58,21 @@ export function VisitPage() {
     <>
       {error && <Failed error={error} />}
       {sheet.findings
-        .filter((f) => f.beside === 'header' && !ended)
+        .filter(
+          (f) => f.beside === 'header' && !ended && shown !== 'arrive' && (f.level === 'stop' || !sheet.due) && f.kept == null,
+        )
         .map((f) => (
-          <FindingNote key={f.code} finding={f} />
+          <FindingNote key={f.code + f.about.join()} finding={f} />
         ))}
-      {ended ? (
-        <EndedVisit {...props} />
-      ) : shown === 'sounding' ? (
-        <SoundingStep {...props} />
-      ) : shown === 'clarity' ? (
-        <ClarityStep {...props} />
-      ) : shown === 'composite' ? (
-        <CompositeStep {...props} />
-      ) : (
-        <LeaveStep {...props} />
-      )}
+      <Suspense fallback={<p className="text-dim">Opening…</p>}>
+        {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}
+      </Suspense>
+      {!ended && <SkipStep key={shown} sheet={sheet} step={shown} />}
     </>
   );
 
+  // A record that was fetched before profiles were in it has none.
+  const earlier = (station.profiles ?? []).filter((profile) => profile.visit !== sheet.visit);
   if (boat) {
     return (
       <div className="flex min-h-0 flex-1 flex-col">
@@ -76,7 +81,7 @@ export function VisitPage() {
             className="sticky top-0 h-[calc(100dvh-8.5rem)] w-[5.25rem] shrink-0 border-rule border-r"
             aria-label="Water column"
           >
-            <Column sheet={sheet} strip onStep={onStep} />
+            <Column sheet={sheet} earlier={earlier} strip onStep={onStep} />
           </aside>
           <section className="min-w-0 flex-1 px-4 pt-3 pb-24">
             <h1 className="caps">
@@ -90,14 +95,37 @@ export function VisitPage() {
     );
   }
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
+    <div className="grid min-h-0 flex-1 print:block grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
       <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
       <section className="min-w-0 px-7 py-6">{content}</section>
-      <aside className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden" aria-label="Water column">
-        <Column sheet={sheet} strip={false} onStep={onStep} />
+      <aside
+        className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
+        aria-label="Water column"
+      >
+        <Column sheet={sheet} earlier={earlier} strip={false} onStep={onStep} />
       </aside>
     </div>
   );
+}
+
+function StepContent({ step, ...props }: StepProps & { step: StepName }) {
+  switch (step) {
+    case 'arrive':
+      return <ArriveStep {...props} />;
+    case 'sounding':
+      return <SoundingStep {...props} />;
+    case 'surface':
+    case 'bottles':
+      return <BottlesStep {...props} step={step} />;
+    case 'clarity':
+      return <ClarityStep {...props} />;
+    case 'profile':
+      return <ProfileStep {...props} />;
+    case 'composite':
+      return <CompositeStep {...props} />;
+    default:
+      return <LeaveStep {...props} />;
+  }
 }
 
 function Failed({ error }: { error: string }) {
@@ -108,32 +136,53 @@ function Failed({ error }: { error: string }) {
   );
 }
 
+/** Back, where we are, what is left, and on: within reach of a thumb. */
 function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName; onStep: (step: StepName) => void }) {
+  const [open, setOpen] = useState(false);
+  const names = sheet.steps.map(({ name }) => name as StepName);
+  const place = names.indexOf(shown);
+  const [before, next] = [names[place - 1], names[place + 1]];
+  const left = sheet.steps.filter(({ state, name }) => (state === 'to-do' || state === 'next') && name !== 'leave').length;
+  const cell = 'flex min-h-16 min-w-0 flex-col items-center justify-center px-1 text-sm leading-tight disabled:text-dim';
   return (
-    <nav
-      className="print:hidden fixed inset-x-0 bottom-0 z-10 grid grid-cols-4 border-ink border-t-2 bg-paper"
-      aria-label="Steps of the visit"
-    >
-      {sheet.steps.map((step) => (
-        <button
-          key={step.name}
-          type="button"
-          onClick={() => onStep(step.name as StepName)}
-          aria-current={step.name === shown ? 'step' : undefined}
-          className="flex min-h-16 flex-col items-center justify-center text-sm aria-[current=step]:bg-paper2 aria-[current=step]:font-bold"
-        >
-          <StepSign state={step.state} />
-          {STEP_NAMES[step.name as StepName]}
+    <>
+      {open && (
+        <div className="print:hidden fixed inset-x-0 bottom-16 z-10 max-h-[70dvh] overflow-auto border-ink border-t-2 bg-paper">
+          <Steps
+            sheet={sheet}
+            shown={shown}
+            onStep={(step) => {
+              setOpen(false);
+              onStep(step);
+            }}
+          />
+        </div>
+      )}
+      <nav
+        className="print:hidden fixed inset-x-0 bottom-0 z-10 grid grid-cols-[1fr_1.2fr_1fr_1fr] border-ink border-t-2 bg-paper"
+        aria-label="Steps of the visit"
+      >
+        <button type="button" className={cell} disabled={!before} onClick={() => before && onStep(before)}>
+          <span aria-hidden="true">◁</span>
+          {before ? STEP_NAMES[before] : ''}
+          <span className="sr-only">, the step before</span>
         </button>
-      ))}
-    </nav>
-  );
-}
-
-function StepSign({ state }: { state: 'done' | 'next' | 'to-do' }) {
-  return (
-    <span className={state === 'done' ? 'text-reed' : state === 'next' ? 'text-buoy' : 'text-dim'} aria-hidden="true">
-      {state === 'done' ? '✓' : state === 'next' ? '▶' : '○'}
-    </span>
+        <span className={`${cell} font-bold text-buoy`} aria-current="step">
+          {STEP_NAMES[shown]}
+          <span className="num font-normal text-dim">
+            {place + 1} of {names.length}
+          </span>
+        </span>
+        <button type="button" className={cell} aria-expanded={open} onClick={() => setOpen(!open)}>
+          What’s left
+          <span className="num text-dim">{left}</span>
+        </button>
+        <button type="button" className={cell} disabled={!next} onClick={() => next && onStep(next)}>
+          <span aria-hidden="true">▷</span>
+          {next ? STEP_NAMES[next] : ''}
+          <span className="sr-only">, the next step</span>
+        </button>
+      </nav>
+    </>
   );
 }

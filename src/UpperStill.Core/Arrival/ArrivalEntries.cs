@@ -1,0 +1,95 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Arrival;
+
+/// <summary>Where a position came from.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<FixSource>))]
+public enum FixSource
+{
+    /// <summary>The device's own receiver.</summary>
+    [JsonStringEnumMemberName("device")] Device,
+
+    /// <summary>A receiver on the boat.</summary>
+    [JsonStringEnumMemberName("receiver")] Receiver,
+
+    /// <summary>The stand-in receiver.</summary>
+    [JsonStringEnumMemberName("simulated")] Simulated,
+
+    /// <summary>Typed.</summary>
+    [JsonStringEnumMemberName("typed")] Typed,
+}
+
+/// <summary>Body of the entry <c>fix</c>: where the boat is. The first of a visit is where it anchored; later ones show drift.</summary>
+/// <param name="LatitudeDeg">Decimal degrees, north positive, WGS 84.</param>
+/// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
+/// <param name="Source">Where it came from.</param>
+/// <param name="AccuracyM">As the receiver says, m.</param>
+public sealed record FixBody(double LatitudeDeg, double LongitudeDeg, FixSource Source, decimal? AccuracyM = null);
+
+/// <summary>Body of the entry <c>landmarks</c>: whether a transit is in line.</summary>
+/// <param name="Transit">Which of the station's transits, from 0.</param>
+/// <param name="InLine">True where near and far mark stand in line.</param>
+public sealed record LandmarksBody(int Transit, bool InLine);
+
+/// <summary>What the surface looks like.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<WaterSurface>))]
+public enum WaterSurface
+{
+    /// <summary>Clear.</summary>
+    [JsonStringEnumMemberName("clear")] Clear,
+
+    /// <summary>Scum.</summary>
+    [JsonStringEnumMemberName("scum")] Scum,
+
+    /// <summary>Foam.</summary>
+    [JsonStringEnumMemberName("foam")] Foam,
+
+    /// <summary>Pollen.</summary>
+    [JsonStringEnumMemberName("pollen")] Pollen,
+
+    /// <summary>Debris.</summary>
+    [JsonStringEnumMemberName("debris")] Debris,
+}
+
+/// <summary>
+/// Body of the entry <c>conditions</c>: the head of the sheet. Each box may be written by itself; an entry carries only what was
+/// answered with it.
+/// </summary>
+/// <param name="People">How many are aboard.</param>
+/// <param name="Anchored">True once the anchor holds.</param>
+/// <param name="Air">Air temperature, read before the thermometer is wet.</param>
+/// <param name="CloudEighths">Cloud, 0–8.</param>
+/// <param name="WindMs">Mean wind, m/s.</param>
+/// <param name="WindFrom">Where it comes from, for example <c>SW</c>.</param>
+/// <param name="Waves">1 flat, 2 ripples, 3 choppy, 4 white caps.</param>
+/// <param name="Rain24Mm">Rain of the last 24 h, mm.</param>
+/// <param name="Rain72Mm">Rain of the last 72 h, mm.</param>
+/// <param name="Surface">The surface of the water.</param>
+/// <param name="Smell">What it smells of; <c>none</c> where of nothing.</param>
+/// <param name="Stage">Level of the water on the staff, as read.</param>
+/// <param name="Fog">True where one sees less than a kilometre.</param>
+/// <param name="Thunder">True where it was heard in the last half hour.</param>
+/// <param name="Remark">Birds, boats, weeds, anything else.</param>
+/// <param name="Water">Water at the surface by thermometer: in a cup from one foot down, or in a container just filled; in shade.</param>
+/// <param name="WaterSteady">True where the thermometer held still for a minute.</param>
+/// <param name="WaterSecond">The same by a second thermometer beside the first.</param>
+public sealed record ConditionsBody(
+    int? People = null,
+    bool? Anchored = null,
+    WrittenTemperature? Air = null,
+    int? CloudEighths = null,
+    decimal? WindMs = null,
+    string? WindFrom = null,
+    int? Waves = null,
+    decimal? Rain24Mm = null,
+    decimal? Rain72Mm = null,
+    WaterSurface? Surface = null,
+    string? Smell = null,
+    WrittenLength? Stage = null,
+    bool? Fog = null,
+    bool? Thunder = null,
+    string? Remark = null,
+    WrittenTemperature? Water = null,
+    bool? WaterSteady = null,
+    WrittenTemperature? WaterSecond = null);

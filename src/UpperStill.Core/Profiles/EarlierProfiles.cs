@@ -1,0 +1,30 @@
+namespace UpperStill.Core.Profiles;
+
+/// <summary>A level of an earlier visit.</summary>
+/// <param name="DepthM">m.</param>
+/// <param name="Celsius">°C.</param>
+/// <param name="OxygenMgL">mg/L.</param>
+public sealed record EarlierLevel(decimal DepthM, decimal? Celsius = null, decimal? OxygenMgL = null);
+
+/// <summary>The profile of an earlier visit, to be drawn behind today's.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="Day">Its day.</param>
+/// <param name="Levels">From the surface down.</param>
+public sealed record EarlierProfile(Guid Visit, DateOnly Day, IReadOnlyList<EarlierLevel> Levels);
+
+/// <summary>How cold and warm the water was in one month.</summary>
+/// <param name="Year">The year.</param>
+/// <param name="Month">The month, 1–12.</param>
+/// <param name="LowC">Coldest, °C.</param>
+/// <param name="HighC">Warmest, °C.</param>
+public sealed record MonthTemperatures(int Year, int Month, decimal LowC, decimal HighC)
+{
+    private const int LeastYears = 2;
+
+    /// <summary>Coldest and warmest of the same month in earlier years; null where there are fewer than two of them.</summary>
+    internal static (decimal LowC, decimal HighC)? Usual(IReadOnlyList<MonthTemperatures>? months, DateOnly? day)
+    {
+        var same = months?.Where(m => m.Month == day?.Month && m.Year < day?.Year).ToList();
+        return same is { Count: >= LeastYears } ? (same.Min(m => m.LowC), same.Max(m => m.HighC)) : null;
+    }
+}

@@ -1,0 +1,141 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Oxygen;
+using UpperStill.Core.Places;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Visits;
+
+namespace UpperStill.Core.Profiles;
+
+/// <summary>The profile's part of the sheet: what was read, what is still to read, what follows.</summary>
+internal static class ProfilePart
+{
+    internal static SheetProfile? Fold(SheetDraft draft)
+    {
+        // A logged cast that is struck takes its levels with it.
+        var casts = draft.Standing(EntryKinds.LoggedCast);
+        var entries = draft.Standing(EntryKinds.Level).Where(l => l.Body.Cast is not { } cast || casts.Any(c => c.Entry.Id == cast)).ToList();
+        if (entries.Count == 0 && !draft.Wants(Protocol.Profile))
+        {
+            return null;
+        }
+
+        var meter = MeterToday.Of(draft);
+        var rereads = Rereads(draft);
+        List<ReadLevel> read = [];
+        foreach (var entry in entries)
+        {
+            var (depth, finding) = entry.Body.Depth.Read();
+            if ((finding ?? Unread(entry.Body)) is { } wrong)
+            {
+                draft.Findings.Add(wrong.On(Beside.Profile, entry.Entry.Id));
+            }
+
+            if (depth is { } length)
+            {
+                read.Add(new ReadLevel(entry, rereads, meter.Pressure, length));
+            }
+        }
+
+        var planned = Planned(draft);
+        var levels = read.OrderBy(l => l.DepthM).ThenBy(l => l.At).ToList();
+        var breaks = ProfileBreaks.Of(draft, levels);
+        List<LevelToRead> toRead = [.. planned.Where(p => !Read(levels, p.Metres)).Select(p => ToRead(draft, p, LevelWanted.Planned))];
+        toRead.AddRange(breaks.Where(b => !Read(levels, b.Metres) && !toRead.Any(t => ReadLevel.Same(t.DepthM, b.Metres))).Select(b => ToRead(draft, b, LevelWanted.Break)));
+        toRead.Sort((a, b) => a.DepthM.CompareTo(b.DepthM));
+        draft.Findings.AddRange(MeterChecks.Of(draft, meter, levels));
+        var marked = new HashSet<Guid>();
+        draft.Findings.AddRange(ProfileChecks.Of(draft, levels, read, [.. planned.Select(p => p.Metres)], marked));
+
+        var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
+        var temperatures = draft.Context.Programme.SchoolOf("temperature.unit") == "fahrenheit" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
+        return new SheetProfile(
+            [.. levels.Select((l, i) => Show(draft, l, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
+            toRead, NextOf(toRead, read), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
+            levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.SchoolOf("profile.oxygen-unit") == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
+            [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
+    }
+
+    /// <summary>The levels that the school asks for; none before the depth of the water is known.</summary>
+    internal static IReadOnlyList<Length> Planned(SheetDraft draft)
+    {
+        if ((draft.SoundingRead?.Body.Depth.Read().Length ?? draft.Context.Station.KnownDepth.Read().Length) is not { } depth)
+        {
+            return [];
+        }
+
+        var feet = draft.Context.Programme.SchoolOf("programme.units") switch { "feet" => true, "metres" => false, _ => Length.IsFootBased(depth.Unit) };
+        return PlannedLevels.Of(
+            draft.Context.Programme.SchoolOf("profile.levels"),
+            feet ? new Length(depth.Metres / Length.MetresPerFoot, LengthUnit.Foot, 0.1m) : new Length(depth.Metres, LengthUnit.Metre, 0.1m));
+    }
+
+    private static Dictionary<(Guid Level, bool Oxygen), RereadAs> Rereads(SheetDraft draft)
+    {
+        Dictionary<(Guid Level, bool Oxygen), RereadAs> rereads = [];
+        foreach (var reread in draft.Standing(EntryKinds.Reread))
+        {
+            foreach (var level in reread.Body.Levels)
+            {
+                rereads[(level, reread.Body.As is RereadAs.OxygenPercent or RereadAs.OxygenMgPerL or RereadAs.OxygenTenth)] = reread.Body.As;
+            }
+        }
+
+        return rereads;
+    }
+
+    private static Finding? Unread(LevelBody body) =>
+        body.Temperature?.Read().Finding ?? body.Oxygen?.Read().Finding ?? Number(body.Conductivity) ?? Number(body.Ph) ?? Number(body.Salinity);
+
+    private static Finding? Number(string? written) => written is null ? null : NumberText.Read(written).Finding;
+
+    private static bool Read(List<ReadLevel> levels, decimal metres) => levels.Any(l => ReadLevel.Same(l.DepthM, metres));
+
+    // What lies between levels already read first, while the probe is near; then on down.
+    private static LevelToRead? NextOf(List<LevelToRead> toRead, List<ReadLevel> read)
+    {
+        var last = read.Count == 0 ? -1 : read[^1].DepthM;
+        return toRead.Where(t => t.Wanted == LevelWanted.Break).MinBy(t => Math.Abs(t.DepthM - last)) is { } near && Math.Abs(near.DepthM - last) < 2
+            ? near
+            : toRead.FirstOrDefault(t => t.DepthM > last) ?? toRead.FirstOrDefault();
+    }
+
+    private static LevelToRead ToRead(SheetDraft draft, Length depth, LevelWanted wanted) =>
+        new(Decimals.Published(depth.Metres), new WrittenLength(Decimals.Text(depth.Value), depth.Unit), draft.Show(depth), wanted);
+
+    private static LengthUnit Native(SheetDraft draft, List<ReadLevel> levels) => levels.Count > 0 ? levels[0].Depth.Unit : draft.Native;
+
+    private static SheetLevel Show(SheetDraft draft, ReadLevel level, ReadLevel? above, bool added, bool marked)
+    {
+        var fall = above?.Celsius is { } warm && level.Celsius is { } cold && level.DepthM > above.DepthM ? (warm - cold) / (level.DepthM - above.DepthM) : (decimal?)null;
+        return new SheetLevel(
+            level.Entry, Decimals.Published(level.DepthM), draft.Show(level.Depth), level.Body.Depth, level.Body.Temperature?.Written, level.TemperatureUnit, Rounded(level.Celsius, 4),
+            level.Body.Oxygen?.Written, level.OxygenUnit, Rounded(level.MgPerL, 4), level.MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
+            level.Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(level.Density, 3),
+            level.Conductivity, level.Ph, level.Salinity, level.Reread, added, marked, level.Body.From);
+    }
+
+    private static decimal? Rounded(decimal? value, int decimals) => value is { } v ? Decimals.Plain(decimal.Round(v, decimals, MidpointRounding.AwayFromZero)) : null;
+
+    // A pier in the tide asks for salinity; boxes once filled stay.
+    private static List<string> Columns(SheetDraft draft, List<ReadLevel> levels)
+    {
+        List<string> columns = ["temperature", "oxygen"];
+        if (levels.Any(l => l.Body.Conductivity is not null))
+        {
+            columns.Add("conductivity");
+        }
+
+        if (levels.Any(l => l.Body.Ph is not null))
+        {
+            columns.Add("ph");
+        }
+
+        if (draft.Context.Water?.Kind == WaterKind.Sea || levels.Any(l => l.Body.Salinity is not null))
+        {
+            columns.Add("salinity");
+        }
+
+        return columns;
+    }
+}

@@ -1,0 +1,42 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Places;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Profiles;
+
+/// <summary>One level of a profile.</summary>
+/// <param name="DepthM">m.</param>
+/// <param name="TemperatureC">°C, -2 to 40.</param>
+/// <param name="OxygenMgL">mg/L; null where it was not read.</param>
+/// <param name="Salinity">Practical salinity, 0–42.</param>
+public sealed record ProfileLevel(decimal DepthM, decimal TemperatureC, decimal? OxygenMgL = null, decimal Salinity = 0);
+
+/// <summary>A profile, and what it is worked out with.</summary>
+/// <param name="Levels">In any order; of two at one depth the last stands.</param>
+/// <param name="Hypsography">Area by depth; null where it is not known.</param>
+/// <param name="HypoxicMgL">Below this, mg/L, the water is called hypoxic.</param>
+/// <param name="AnoxicMgL">Below this, mg/L, it is called anoxic.</param>
+/// <param name="Native">The unit in which depths were read.</param>
+/// <param name="Reader">Unit for the words.</param>
+public sealed record ProfileRequest(
+    IReadOnlyList<ProfileLevel> Levels,
+    IReadOnlyList<AreaAtDepth>? Hypsography = null,
+    decimal HypoxicMgL = 2,
+    decimal AnoxicMgL = 1,
+    LengthUnit Native = LengthUnit.Metre,
+    ReaderUnit Reader = ReaderUnit.AsRead);
+
+/// <summary>Something worked out from a profile.</summary>
+/// <param name="Key">thermocline, degree, metalimnion, mixed, hypoxic, anoxic, bottom-oxygen, stability, heat, mean-temperature or mean-oxygen.</param>
+/// <param name="Label">What it is.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Value">The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat.</param>
+/// <param name="Lower">The lower depth of two, m.</param>
+/// <param name="Working">How it came about; left out where nobody asked.</param>
+public sealed record ProfileFigure(string Key, string Label, string Text, decimal? Value = null, decimal? Lower = null, Working? Working = null);
+
+/// <summary>A profile worked out.</summary>
+/// <param name="Figures">In the order in which they are read.</param>
+/// <param name="Findings">What stands in the way.</param>
+public sealed record ProfileResult(IReadOnlyList<ProfileFigure> Figures, IReadOnlyList<Finding> Findings);

@@ -1,0 +1,109 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Oxygen;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Profiles;
+
+/// <summary>One level of the sheet, as read and as worked out.</summary>
+/// <param name="Entry">The entry it stands in.</param>
+/// <param name="DepthM">m.</param>
+/// <param name="DepthText">For the reader.</param>
+/// <param name="Depth">As it was written.</param>
+/// <param name="Temperature">As written.</param>
+/// <param name="TemperatureUnit">The scale on which it is read.</param>
+/// <param name="TemperatureC">°C.</param>
+/// <param name="Oxygen">As written.</param>
+/// <param name="OxygenUnit">The unit in which it is read.</param>
+/// <param name="OxygenMgL">mg/L.</param>
+/// <param name="MgLText">mg/L for the reader.</param>
+/// <param name="Percent">Per cent of saturation, for the reader.</param>
+/// <param name="FallText">°C lost per metre since the level above, for the reader.</param>
+/// <param name="Density">kg/m³.</param>
+/// <param name="Conductivity">µS/cm at 25 °C.</param>
+/// <param name="Ph">pH.</param>
+/// <param name="Salinity">Practical salinity.</param>
+/// <param name="Reread">True where it is read in another unit than it was written in.</param>
+/// <param name="Added">True where the plan did not ask for it.</param>
+/// <param name="Marked">True where it may not be water: in the mud, or under the bottom.</param>
+/// <param name="From">Where it came from, if it was not typed.</param>
+public sealed record SheetLevel(
+    Guid Entry,
+    decimal DepthM,
+    string DepthText,
+    WrittenLength Depth,
+    string? Temperature = null,
+    TemperatureUnit? TemperatureUnit = null,
+    decimal? TemperatureC = null,
+    string? Oxygen = null,
+    OxygenUnit? OxygenUnit = null,
+    decimal? OxygenMgL = null,
+    string? MgLText = null,
+    string? Percent = null,
+    string? FallText = null,
+    decimal? Density = null,
+    decimal? Conductivity = null,
+    decimal? Ph = null,
+    decimal? Salinity = null,
+    bool Reread = false,
+    bool Added = false,
+    bool Marked = false,
+    LevelSource? From = null);
+
+/// <summary>Why a level is asked for.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<LevelWanted>))]
+public enum LevelWanted
+{
+    /// <summary>By the programme's school.</summary>
+    [JsonStringEnumMemberName("planned")] Planned,
+
+    /// <summary>Because it breaks between its neighbours.</summary>
+    [JsonStringEnumMemberName("break")] Break,
+}
+
+/// <summary>A level still to be read.</summary>
+/// <param name="DepthM">m.</param>
+/// <param name="Depth">As it is read on the display or cable.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Wanted">Why.</param>
+public sealed record LevelToRead(decimal DepthM, WrittenLength Depth, string Text, LevelWanted Wanted);
+
+/// <summary>A logged cast of the visit.</summary>
+/// <param name="Entry">Its entry.</param>
+/// <param name="Text">File and rows, in words.</param>
+/// <param name="Levels">How many levels stand on it.</param>
+/// <param name="Sha256">Which file it is.</param>
+public sealed record SheetLoggedCast(Guid Entry, string Text, int Levels, string Sha256);
+
+/// <summary>The meter today.</summary>
+/// <param name="Meter">Its code; null where none was named.</param>
+/// <param name="Text">Calibration in words.</param>
+/// <param name="Calibrated">True where it was calibrated today.</param>
+/// <param name="PressureKpa">Air pressure at the station that oxygen is worked out with, kPa.</param>
+/// <param name="AltitudeM">m.</param>
+/// <param name="Entries">The entries it rests on.</param>
+public sealed record SheetMeter(string? Meter, string Text, bool Calibrated, decimal? PressureKpa, decimal AltitudeM, IReadOnlyList<Guid> Entries);
+
+/// <summary>The profile's part of the sheet.</summary>
+/// <param name="Levels">What was read, from the surface down.</param>
+/// <param name="ToRead">What is still asked for, from the surface down.</param>
+/// <param name="Next">The level to read next; null where none is left.</param>
+/// <param name="Planned">Levels that the school asks for.</param>
+/// <param name="Figures">What follows.</param>
+/// <param name="Meter">The meter.</param>
+/// <param name="Asked">What the figures are worked out from, to ask for their working.</param>
+/// <param name="Columns">Which boxes a level has beside depth: temperature, oxygen, conductivity, ph, salinity.</param>
+/// <param name="TemperatureUnit">The scale of the column.</param>
+/// <param name="OxygenUnit">The unit of the column.</param>
+/// <param name="Casts">Logged casts that levels were made from.</param>
+public sealed record SheetProfile(
+    IReadOnlyList<SheetLevel> Levels,
+    IReadOnlyList<LevelToRead> ToRead,
+    LevelToRead? Next,
+    int Planned,
+    IReadOnlyList<ProfileFigure> Figures,
+    SheetMeter Meter,
+    ProfileRequest Asked,
+    IReadOnlyList<string> Columns,
+    TemperatureUnit TemperatureUnit,
+    OxygenUnit OxygenUnit,
+    IReadOnlyList<SheetLoggedCast> Casts);

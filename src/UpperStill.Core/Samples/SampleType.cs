@@ -1,0 +1,58 @@
+using System.Text.Json.Serialization;
+
+namespace UpperStill.Core.Samples;
+
+/// <summary>How a sample is kept on the way.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Keeping>))]
+public enum Keeping
+{
+    /// <summary>On ice, in the dark.</summary>
+    [JsonStringEnumMemberName("ice")] Ice,
+
+    /// <summary>Frozen, in the dark.</summary>
+    [JsonStringEnumMemberName("frozen")] Frozen,
+
+    /// <summary>Refrigerated.</summary>
+    [JsonStringEnumMemberName("cold")] Cold,
+
+    /// <summary>At room temperature, in the dark.</summary>
+    [JsonStringEnumMemberName("room")] Room,
+}
+
+/// <summary>A sort of sample: its container, what is added, how it is filled, rinsed and kept.</summary>
+/// <param name="Code">Identity, for example <c>chlorophyll-filter</c>.</param>
+/// <param name="Letter">Stands in the sample's number.</param>
+/// <param name="Measures">What is measured, as it stands on the label.</param>
+/// <param name="Container">The container, in words.</param>
+/// <param name="Added">What is added; null where nothing is.</param>
+/// <param name="Fill">How full.</param>
+/// <param name="Rinse">How it is rinsed.</param>
+/// <param name="Keep">How it is kept.</param>
+/// <param name="Hold">How long, in words; a programme's hours stand before it.</param>
+/// <param name="LabelAlso">What comes on the label on top.</param>
+/// <param name="Caution">What can hurt.</param>
+/// <param name="VolumeMl">Usual volume, mL.</param>
+/// <param name="Rinses">Rinses it needs; 0 where it is never rinsed.</param>
+/// <param name="Drops">Drops of preservative; null where they are not counted.</param>
+/// <param name="FilledAt">On the water, or at the bench.</param>
+public sealed record SampleType(
+    string Code, string Letter, string Measures, string Container, string? Added, string Fill, string Rinse, Keeping Keep, string Hold, IReadOnlyList<string> LabelAlso, string? Caution = null,
+    int VolumeMl = 250, int Rinses = 0, int? Drops = null, FilledAt FilledAt = FilledAt.Water)
+{
+    /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
+    internal bool NeverRinsed => Rinse.StartsWith("never", StringComparison.Ordinal);
+
+    /// <summary>True where the bottle holds acid before it is filled.</summary>
+    internal bool HoldsAcid => Added == "acid";
+}
+
+/// <summary>Where a sample comes into its container.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<FilledAt>))]
+public enum FilledAt
+{
+    /// <summary>At the station.</summary>
+    [JsonStringEnumMemberName("water")] Water,
+
+    /// <summary>At the bench, the same day.</summary>
+    [JsonStringEnumMemberName("bench")] Bench,
+}

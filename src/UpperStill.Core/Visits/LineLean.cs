@@ -1,0 +1,24 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Visits;
+
+/// <summary>A line that leans makes every depth read on it too large.</summary>
+internal static class LineLean
+{
+    private const decimal NoteDeg = 10;
+
+    internal static Finding? Of(SheetDraft draft, decimal angleDeg, WrittenLength lineOut)
+    {
+        var limit = draft.Context.Programme.LimitOf("checks.line-angle-large");
+        if (angleDeg < NoteDeg)
+        {
+            return null;
+        }
+
+        var depth = lineOut.Read().Length is { } length ? $"true depth is about {draft.Show(LineAngle.TrueM(length.Metres, angleDeg))}" : "true depth is less";
+        var (seen, why, act) = ($"The line leans {Decimals.Fixed(angleDeg, 0)}°; {depth}.", "A straight line is assumed; a curved one is shallower still.", "Add weight or re-anchor. Both depths are kept.");
+        return angleDeg > limit ? Finding.Check("line-angle-large", seen, why, act) : Finding.Note("line-angle-large", seen, why, act);
+    }
+}

@@ -1,0 +1,200 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Operations;
+using UpperStill.Server.People;
+using UpperStill.Server.Seasons;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>An item with what is due and its history.</summary>
+/// <param name="Item">The item.</param>
+/// <param name="History">Its checks with what they gave, newest first.</param>
+/// <param name="Stations">The stations for which the line is proposed.</param>
+/// <param name="Due">When its check falls due; null where none does.</param>
+public sealed record KitInfo(KitItem Item, IReadOnlyList<CheckedKit> History, IReadOnlyList<string> Stations, KitDue? Due = null);
+
+/// <summary>A check with what it gave.</summary>
+/// <param name="Check">The check.</param>
+/// <param name="Result">What it gave.</param>
+public sealed record CheckedKit(KitCheck Check, KitCheckResult Result);
+
+/// <summary>A check to be kept.</summary>
+/// <param name="Check">The check; who made it, the server knows.</param>
+/// <param name="Keep">False to be shown what it gives.</param>
+public sealed record KitCheckGiven(KitCheck Check, bool Keep);
+
+/// <summary>What became of a check.</summary>
+/// <param name="Kept">True where it is kept.</param>
+/// <param name="Result">What it gave.</param>
+/// <param name="Changes">Published clarities that changed with it, a line each.</param>
+public sealed record KitCheckAnswer(bool Kept, KitCheckResult Result, IReadOnlyList<string> Changes);
+
+/// <summary>A check struck out.</summary>
+/// <param name="Why">Why.</param>
+public sealed record CheckStruck(string Why);
+
+/// <summary>New marks on an old line.</summary>
+/// <param name="Code">The name of the line with its new marks.</param>
+/// <param name="Marks">The new marks.</param>
+public sealed record NewMarks(string Code, LineMarks Marks);
+
+/// <summary>The kit: what there is, what is due, and its checks.</summary>
+internal static class KitEndpoints
+{
+    internal static void MapKit(this IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/kit").WithTags("kit");
+        group.MapGet("/", ListAsync).For(AccessLevel.Works).WithName("kit").WithSummary("The kit, with what is due and its history.");
+        group.MapGet("/rules", () => KitRules.All).For(AccessLevel.Works).WithName("kit-rules").WithSummary("What is asked of each kind of item.");
+        group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-item").WithSummary("Adds an item; a code that is used already is refused.").Produces<SetupAnswer>();
+        group.MapPut("/{code}", ChangeAsync).For(AccessLevel.CoordinatesAll).WithName("change-item").WithSummary("Changes an item; its code, its kind and its history stay.")
+            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/{code}/checks", CheckAsync).For(AccessLevel.Works).WithName("check-item")
+            .WithSummary("Judges a check, and keeps it where asked. A line’s check corrects the readings made with it; the answer says which clarities changed.")
+            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/{code}/checks/{id:guid}/strike", StrikeAsync).For(AccessLevel.Works).WithName("strike-check")
+            .WithSummary("Strikes a check that was written down wrongly; it stays in the history with the reason, and readings are worked out without it.")
+            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/{code}/marks", RemarkAsync).For(AccessLevel.CoordinatesAll).WithName("remark-line").WithSummary("Gives a line new marks under a new name; the old marks are given up, their readings keep them.")
+            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static async Task<IEnumerable<KitInfo>> ListAsync(FieldBook book, SeasonDesk desk, CancellationToken cancel)
+    {
+        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Line, s.Code }).ToListAsync(cancel)).ToLookup(s => s.Line, s => s.Code);
+        return (await book.KitItemsAsync(cancel)).Select(item => new KitInfo(
+            item,
+            [.. (item.Checks ?? []).OrderByDescending(c => c.Day).Select(c => new CheckedKit(c, KitCheckRule.Judge(item, c, DateOnly.MaxValue)))],
+            [.. stations[item.Code]], KitDue.Of(item, desk.Today)));
+    }
+
+    private static async Task<IResult> AddAsync(KitItem given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        var findings = KitItemCheck.Findings(given, await book.Kit.Select(i => i.Code).ToListAsync(cancel));
+        if (findings.MaySave())
+        {
+            Add(book, given with { Checks = [], RetiredOn = null }, caller, clock);
+            await book.SaveChangesAsync(cancel);
+        }
+
+        return Results.Ok(new SetupAnswer(findings.MaySave(), given.Code, findings));
+    }
+
+    private static async Task<IResult> ChangeAsync(string code, KitItem given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row)
+        {
+            return Unknown(code);
+        }
+
+        var before = row.Read();
+
+        // Marks that readings were made on stay as they are; new ones get a name of their own.
+        var item = given with
+        {
+            Code = code,
+            Kind = before.Kind,
+            Checks = before.Checks,
+            Marks = before.Marks,
+            RetiredOn = given.Condition == Condition.Retired ? before.RetiredOn ?? desk.Today : null,
+        };
+        var findings = KitItemCheck.Findings(item, []);
+        if (findings.MaySave())
+        {
+            Change(book, row, item, caller, clock);
+            await book.SaveChangesAsync(cancel);
+        }
+
+        return Results.Ok(new SetupAnswer(findings.MaySave(), code, findings));
+    }
+
+    private static async Task<IResult> CheckAsync(string code, KitCheckGiven given, FieldBook book, LogBook log, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row)
+        {
+            return Unknown(code);
+        }
+
+        var item = row.Read();
+        var check = given.Check with { Id = Guid.CreateVersion7(), By = caller.Name };
+        var result = KitCheckRule.Judge(item, check, desk.Today);
+        if (!given.Keep || !result.Findings.MaySave())
+        {
+            return Results.Ok(new KitCheckAnswer(false, result, []));
+        }
+
+        Change(book, row, item with { Checks = [.. item.Checks ?? [], check] }, caller, clock);
+        return Results.Ok(new KitCheckAnswer(true, result, await RecomputeAsync(check, code, book, log, cancel)));
+    }
+
+    private static async Task<IResult> StrikeAsync(string code, Guid id, CheckStruck given, FieldBook book, LogBook log, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row || row.Read() is var item && item.Checks?.FirstOrDefault(c => c.Id == id && c.Struck is null) is not { } check)
+        {
+            return Unknown(code);
+        }
+
+        if (string.IsNullOrWhiteSpace(given.Why))
+        {
+            return Results.Problem("Later nobody knows which check stood, and why. Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: "A check is struck with a reason.");
+        }
+
+        var struck = check with { Struck = given.Why.Trim(), StruckBy = caller.Name };
+        Change(book, row, item with { Checks = [.. item.Checks!.Select(c => c == check ? struck : c)] }, caller, clock);
+        return Results.Ok(new KitCheckAnswer(true, KitCheckRule.Judge(item, struck, DateOnly.MaxValue), await RecomputeAsync(check, code, book, log, cancel)));
+    }
+
+    // What the check means for readings is worked out in the same breath as it is kept.
+    private static Task<IReadOnlyList<string>> RecomputeAsync(KitCheck check, string code, FieldBook book, LogBook log, CancellationToken cancel) => log.AloneAsync(book, async () =>
+    {
+        await book.SaveChangesAsync(cancel);
+        return check.Kind == KitCheckKind.Taped ? await book.ProjectLineAsync(code, new DateOnly(check.Day.Year, 1, 1), DateOnly.MaxValue, cancel) : [];
+    }, cancel);
+
+    private static async Task<IResult> RemarkAsync(string code, NewMarks given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code && i.Kind == KitKind.Line, cancel) is not { } row)
+        {
+            return Unknown(code);
+        }
+
+        var old = row.Read();
+        var line = old with { Code = given.Code, Marks = given.Marks, Checks = [], Condition = Condition.InUse, RetiredOn = null };
+        var findings = KitItemCheck.Findings(line, await book.Kit.Select(i => i.Code).ToListAsync(cancel));
+        if (findings.MaySave())
+        {
+            Add(book, line, caller, clock);
+            Change(book, row, old with { Condition = Condition.Retired, RetiredOn = desk.Today }, caller, clock);
+            foreach (var station in await book.Stations.Where(s => s.Line == code).ToListAsync(cancel))
+            {
+                station.Line = given.Code;
+            }
+
+            await book.SaveChangesAsync(cancel);
+        }
+
+        return Results.Ok(new SetupAnswer(findings.MaySave(), given.Code, findings));
+    }
+
+    private static void Add(FieldBook book, KitItem item, Caller caller, TimeProvider clock)
+    {
+        var definition = JsonSerializer.Serialize(item, SetupJson.Default.KitItem);
+        book.Kit.Add(new KitRow { Code = item.Code, Kind = item.Kind, Definition = definition });
+        book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, null, definition);
+    }
+
+    private static void Change(FieldBook book, KitRow row, KitItem item, Caller caller, TimeProvider clock)
+    {
+        var definition = JsonSerializer.Serialize(item, SetupJson.Default.KitItem);
+        book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, row.Definition, definition);
+        row.Definition = definition;
+    }
+
+    private static IResult Unknown(string code) => Results.Problem("See GET /api/kit.", statusCode: StatusCodes.Status404NotFound, title: $"No item “{code}” is in the kit.");
+}

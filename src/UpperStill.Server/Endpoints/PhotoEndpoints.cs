@@ -1,0 +1,64 @@
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Server.People;
+using UpperStill.Store;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>A photograph that was kept.</summary>
+/// <param name="Id">Its identity.</param>
+public sealed record PhotoKept(Guid Id);
+
+/// <summary>Photographs of landmarks.</summary>
+internal static class PhotoEndpoints
+{
+    private static readonly (string Type, byte[] Begin)[] Kinds = [("image/jpeg", [0xFF, 0xD8, 0xFF]), ("image/png", [0x89, 0x50, 0x4E, 0x47])];
+
+    internal static void MapPhotos(this IEndpointRouteBuilder app)
+    {
+        app.MapPost("/api/waters/{water}/photos", KeepAsync).For(AccessLevel.Works).WithName("keep-photo").WithTags("photos").WithSummary("Keeps a photograph of a water: JPEG or PNG, at most 1 MB.")
+            .Accepts<byte[]>("image/jpeg", "image/png").Produces<PhotoKept>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/photos/{id:guid}", ShowAsync).For(AccessLevel.SignedIn).WithName("photo").WithTags("photos").WithSummary("A photograph, for who sees its water.")
+            .Produces<byte[]>(StatusCodes.Status200OK, "image/jpeg").ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static async Task<IResult> KeepAsync(string water, HttpRequest request, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (!caller.May.Sees(water) || !await book.Waters.AnyAsync(w => w.Code == water, cancel))
+        {
+            return WaterEndpoints.Unknown(water);
+        }
+
+        if (!caller.May.Samples(water))
+        {
+            return Gate.Refused;
+        }
+
+        using var whole = new MemoryStream();
+        await request.Body.CopyToAsync(whole, cancel);
+        var bytes = whole.ToArray();
+
+        // By what it holds, not by what it is called: it is shown to others.
+        var kind = Kinds.FirstOrDefault(k => bytes.AsSpan().StartsWith(k.Begin));
+        if (kind.Type is null)
+        {
+            return Results.Problem("Others could not look at it. Bring a JPEG or PNG file.", statusCode: StatusCodes.Status400BadRequest, title: "This is not a photograph.");
+        }
+
+        var photo = new PhotoRow { Id = Guid.CreateVersion7(), Water = water, ContentType = kind.Type, Bytes = bytes, By = caller.Name, At = clock.GetUtcNow() };
+        book.Photos.Add(photo);
+        await book.SaveChangesAsync(cancel);
+        return Results.Ok(new PhotoKept(photo.Id));
+    }
+
+    private static async Task<IResult> ShowAsync(Guid id, HttpResponse response, FieldBook book, Caller caller, CancellationToken cancel)
+    {
+        if (await book.Photos.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel) is not { } photo || !caller.May.Sees(photo.Water))
+        {
+            return Results.Problem("It is not here, or of a water that you do not see.", statusCode: StatusCodes.Status404NotFound, title: "No such photograph.");
+        }
+
+        response.Headers.CacheControl = "private, max-age=31536000, immutable";
+        return Results.Bytes(photo.Bytes, photo.ContentType);
+    }
+}

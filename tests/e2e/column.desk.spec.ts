@@ -1,0 +1,32 @@
+import { Person } from './person';
+import { expect, test } from './server';
+
+test('on the column a planned bottle is dragged to another depth, and a layer is looked at by itself', async ({
+  page,
+  server,
+}) => {
+  const person = new Person(page, server.address);
+  await person.opens('sampler');
+  await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
+  await person.answers('How deep is it here?', '8.0');
+  const column = page.getByRole('complementary', { name: 'Water column' });
+  const bottle = column.locator('svg g.cursor-grab');
+  const at = await bottle.boundingBox();
+  if (!at) {
+    throw new Error('No planned bottle is on the column.');
+  }
+  const middle = { x: at.x + at.width / 2, y: at.y + at.height / 2 };
+  await page.mouse.move(middle.x, middle.y);
+  await page.mouse.down();
+  await page.mouse.move(middle.x, middle.y + 150, { steps: 5 });
+  await expect(bottle.locator('text')).toHaveText(/^\d\.\d m$/);
+  const shown = await bottle.locator('text').textContent();
+  await page.mouse.up();
+  await page.getByText(/^Written so far/).click();
+  await expect(page.getByText(`moved to ${shown}`)).toBeVisible();
+
+  const surface = column.locator('svg text', { hasText: /^0$/ });
+  await expect(surface).toHaveCount(1);
+  await page.getByLabel('Part of the column').selectOption('lower half');
+  await expect(surface).toHaveCount(0);
+});

@@ -1,0 +1,311 @@
+import { useEffect, useRef, useState } from 'react';
+import { compute } from '../field/core';
+import { Reason } from '../ui/Reason';
+import { Worked } from '../ui/Worked';
+import { BOXES, type Box, type Level, type LevelToRead, type Profile, type Typed, unitOf } from './columns';
+
+interface Props {
+  turn: number;
+  profile: Profile;
+  target: LevelToRead | null | undefined;
+  again: Level | undefined;
+  draft: Typed;
+  setDraft: (draft: Typed) => void;
+  problem: string;
+  closed: boolean;
+  /** True where the next level is typed into a row of the table. */
+  writing: boolean;
+  onWrite: (typed: Typed, why?: string) => Promise<boolean>;
+  onChoose: (level: LevelToRead | Level) => void;
+  onCancel: () => void;
+  onStrike: (level: Level, why: string) => Promise<void>;
+}
+
+/** What was read, from the surface down; at the desk with the row that is being typed. */
+export function LevelTable(props: Props) {
+  const { profile, target, again, closed, writing, onChoose } = props;
+  const boxes = profile.columns as Box[];
+  // The row being typed stands where its depth belongs.
+  const place = again
+    ? -1
+    : target
+      ? profile.levels.filter((level) => level.depthM <= target.depthM).length
+      : profile.levels.length;
+  const [open, setOpen] = useState<string>();
+  const later = profile.toRead.filter((level) => level !== target && level.depthM !== target?.depthM);
+  return (
+    <div className="mt-3">
+      <table className="w-full border-collapse">
+        <caption className="sr-only">Levels of the profile</caption>
+        <thead>
+          <tr className="border-ink border-b">
+            <th scope="col" className="caps py-1 text-left">
+              Depth
+            </th>
+            {boxes.map((box) => (
+              <th key={box} scope="col" className={`caps py-1 text-right !normal-case ${wideOnly(box)}`} title={BOXES[box].label}>
+                {unitOf(profile, box)}
+              </th>
+            ))}
+            <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case">
+              {profile.oxygenUnit === '%' ? 'mg/L' : '% sat.'}
+            </th>
+            <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case max-sm:hidden">
+              Δ °C/m
+            </th>
+          </tr>
+        </thead>
+        <tbody className="num">
+          {profile.levels.map((level, i) => (
+            <Rows key={level.entry}>
+              {writing && place === i && target && <Writing {...props} boxes={boxes} />}
+              {writing && again?.entry === level.entry ? (
+                <Writing {...props} boxes={boxes} />
+              ) : (
+                <Row
+                  level={level}
+                  above={profile.levels[i - 1]}
+                  profile={profile}
+                  boxes={boxes}
+                  closed={closed}
+                  open={open === level.entry}
+                  onOpen={() => setOpen(open === level.entry ? undefined : level.entry)}
+                  onAgain={() => {
+                    setOpen(undefined);
+                    onChoose(level);
+                  }}
+                  onStrike={(why) => {
+                    setOpen(undefined);
+                    void props.onStrike(level, why);
+                  }}
+                />
+              )}
+            </Rows>
+          ))}
+          {writing && place === profile.levels.length && (target || again) && <Writing {...props} boxes={boxes} />}
+        </tbody>
+      </table>
+      {!closed && later.length > 0 && (
+        <p className="mt-2 flex flex-wrap items-baseline gap-x-1 text-dim text-sm">
+          <span>Still to read:</span>
+          {later.map((level) => (
+            <button key={level.depthM} type="button" className="act-quiet num" onClick={() => onChoose(level)}>
+              {level.text}
+              {level.wanted === 'break' ? ' (break)' : ''}
+            </button>
+          ))}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Rows({ children }: { children: React.ReactNode }) {
+  return <>{children}</>;
+}
+
+function Row({
+  level,
+  above,
+  profile,
+  boxes,
+  closed,
+  open,
+  onOpen,
+  onAgain,
+  onStrike,
+}: {
+  level: Level;
+  above: Level | undefined;
+  profile: Profile;
+  boxes: Box[];
+  closed: boolean;
+  open: boolean;
+  onOpen: () => void;
+  onAgain: () => void;
+  onStrike: (why: string) => void;
+}) {
+  const [striking, setStriking] = useState(false);
+  const derived = profile.oxygenUnit === '%' ? level.mgLText : level.percent;
+  return (
+    <>
+      <tr className={`border-rule border-b ${level.marked ? 'text-dim' : ''}`}>
+        <th scope="row" className="whitespace-nowrap py-0.5 text-left font-normal">
+          <button
+            type="button"
+            className="min-h-9 text-left boat:min-h-12"
+            aria-expanded={open}
+            disabled={closed}
+            onClick={onOpen}
+            aria-label={`${level.depthText}, read again or strike`}
+          >
+            {level.depthText}
+            {level.added && <span className="ml-2 font-sans text-dim text-sm">added</span>}
+            {level.marked && <span className="ml-2 font-sans text-madder text-sm">mud?</span>}
+          </button>
+        </th>
+        {boxes.map((box) => (
+          <td key={box} className={`py-0.5 text-right ${wideOnly(box)}`}>
+            {textOf(level, box, profile)}
+          </td>
+        ))}
+        <td className="py-0.5 text-right text-slate">
+          {derived != null && level.oxygen && level.temperatureC != null && (
+            <Worked
+              title={`oxygen at ${level.depthText}`}
+              ask={() => oxygenWorking(level, profile)}
+              className="decoration-transparent"
+            >
+              {derived}
+            </Worked>
+          )}
+        </td>
+        <td className="py-0.5 text-right text-slate max-sm:hidden">{above ? level.fallText : ''}</td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={boxes.length + 3} className="border-rule border-b bg-paper2 p-2 font-sans">
+            {striking ? (
+              <Reason
+                title={`Why is the level at ${level.depthText} struck?`}
+                suggestions={['misheard', 'misread', 'probe in mud']}
+                confirm="Strike it"
+                onGiven={onStrike}
+                onCancel={() => setStriking(false)}
+              />
+            ) : (
+              <div className="flex flex-wrap items-center gap-2">
+                {boxes.filter(wideOnly).map(
+                  (box) =>
+                    level[box] != null && (
+                      <span key={box} className="num sm:hidden">
+                        {textOf(level, box, profile)} {BOXES[box].short}
+                      </span>
+                    ),
+                )}
+                <button type="button" className="act" onClick={onAgain}>
+                  Read it again
+                </button>
+                <button type="button" className="act" onClick={() => setStriking(true)}>
+                  Strike it…
+                </button>
+              </div>
+            )}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** A phone has no room for more than temperature, oxygen and salinity; the rest shows when a level is opened. */
+function wideOnly(box: Box): string {
+  return box === 'conductivity' || box === 'ph' ? 'max-sm:hidden' : '';
+}
+
+function textOf(level: Level, box: Box, profile: Profile): string {
+  switch (box) {
+    case 'temperature':
+      return level.temperature
+        ? level.temperatureUnit === profile.temperatureUnit
+          ? level.temperature
+          : `${level.temperature} ${level.temperatureUnit}`
+        : '';
+    case 'oxygen':
+      return level.oxygen
+        ? level.oxygenUnit === profile.oxygenUnit
+          ? level.oxygen
+          : `${level.oxygen} ${level.oxygenUnit === '%' ? '%' : 'mg/L'}`
+        : '';
+    default:
+      return level[box] == null ? '' : String(level[box]);
+  }
+}
+
+async function oxygenWorking(level: Level, profile: Profile) {
+  const { working } = await compute('oxygen', {
+    value: Number(String(level.oxygen).replace(',', '.')),
+    unit: level.oxygenUnit ?? 'mg/L',
+    temperatureC: level.temperatureC ?? 0,
+    salinity: level.salinity ?? 0,
+    altitudeM: profile.meter.altitudeM,
+    pressureKpa: profile.meter.pressureKpa ?? null,
+    fromWeatherReport: false,
+    depthM: level.depthM,
+  });
+  return working;
+}
+
+/** The row that is being typed: Enter goes to the next box, and from the last writes the level down. */
+function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes, onWrite, onCancel }: Props & { boxes: Box[] }) {
+  const first = useRef<HTMLInputElement>(null);
+  const row = useRef<HTMLTableRowElement>(null);
+  const depth = again?.depthText ?? target?.text ?? '';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the next level takes the keyboard
+  useEffect(() => {
+    first.current?.focus({ preventScroll: true });
+    row.current?.scrollIntoView({ block: 'nearest' });
+  }, [depth, turn]);
+  return (
+    <>
+      <tr ref={row} className="border-buoy border-y-2 bg-sheet text-lg">
+        <th scope="row" className="whitespace-nowrap py-1 pl-1 text-left font-bold text-buoy">
+          {depth}
+          {target?.wanted === 'break' && !again && <span className="ml-2 font-normal font-sans text-sm">it breaks here</span>}
+        </th>
+        {boxes.map((box, i) => (
+          <td key={box} className="py-1 text-right">
+            <input
+              ref={i === 0 ? first : undefined}
+              className="w-full min-w-0 bg-transparent text-right font-bold outline-none focus:underline"
+              aria-label={`${BOXES[box].label} at ${depth}, ${unitOf(profile, box)}`}
+              inputMode="decimal"
+              autoComplete="off"
+              maxLength={12}
+              value={draft[box] ?? ''}
+              onChange={(event) => setDraft({ ...draft, [box]: event.target.value })}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') {
+                  event.preventDefault();
+                  const inputs = row.current?.querySelectorAll('input');
+                  if (i < boxes.length - 1) {
+                    inputs?.[i + 1]?.focus();
+                  } else {
+                    void onWrite(draft, 'read again').then((written) => written && inputs?.[0]?.focus());
+                  }
+                } else if (event.key === 'Escape' && again) {
+                  onCancel();
+                }
+              }}
+            />
+          </td>
+        ))}
+        <td colSpan={2} className="pr-1 text-right">
+          <button
+            type="button"
+            className="act act-next !min-h-8 !px-3 font-sans text-sm"
+            onClick={() => void onWrite(draft, 'read again')}
+          >
+            Write
+          </button>
+        </td>
+      </tr>
+      {(problem || again) && (
+        <tr>
+          <td colSpan={boxes.length + 3} className="pb-1 font-sans">
+            {problem && (
+              <span className="text-madder" role="alert">
+                {problem}
+              </span>
+            )}{' '}
+            {again && (
+              <button type="button" className="act-quiet" onClick={onCancel}>
+                Leave this level as it is
+              </button>
+            )}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

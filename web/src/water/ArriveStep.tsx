@@ -1,0 +1,241 @@
+import { useState } from 'react';
+import type { FieldSheet, Schemas } from '../api/client';
+import { write } from '../field/entries';
+import { Choice } from '../ui/Choice';
+import { NextButton } from '../ui/NextButton';
+import { CopyHead } from './CopyHead';
+import { FindingsBeside } from './findings';
+import { PositionPart } from './PositionPart';
+import { after, onTo } from './steps';
+import type { StepProps } from './VisitPage';
+
+type Conditions = Schemas['ConditionsBody'];
+
+const EIGHTHS = [0, 1, 2, 3, 4, 5, 6, 7, 8].map((n) => [n, String(n)] as const);
+// The middle of each force of the scale, m/s: what a person can tell without an instrument.
+const WIND = [
+  [0, 'calm'],
+  [1, 'light air'],
+  [2.5, 'felt on the face'],
+  [4.5, 'leaves move'],
+  [6.5, 'branches move'],
+  [9.5, 'small trees sway'],
+  [12.5, 'large branches sway'],
+] as const;
+const FROM = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'].map((wind) => [wind, wind] as const);
+const WAVES = [
+  [1, 'flat'],
+  [2, 'ripples'],
+  [3, 'choppy'],
+  [4, 'white caps'],
+] as const;
+const RAIN = [
+  [0, 'none'],
+  [2, 'under 5 mm'],
+  [15, '5–25 mm'],
+  [40, 'more'],
+] as const;
+const SURFACE = [
+  ['clear', 'clear'],
+  ['scum', 'scum'],
+  ['foam', 'foam'],
+  ['pollen', 'pollen'],
+  ['debris', 'debris'],
+] as const;
+const SMELL = ['none', 'earth', 'fish', 'rotten eggs', 'chemical'].map((smell) => [smell, smell] as const);
+const YES_NO = [
+  [true, 'yes'],
+  [false, 'no'],
+] as const;
+
+/** The head of the sheet: where, who, and what the day is like. Each box is written by one touch. */
+export function ArriveStep({ sheet, station, onStep }: StepProps) {
+  const { arrival } = sheet;
+  const { now } = arrival;
+  const ashore = station.context.station.shore;
+  const to = after(sheet, 'arrive');
+  const closed = sheet.state === 'closed';
+  const give = (change: Conditions) => void answer(sheet, change);
+  return (
+    <>
+      <h2 className="text-2xl">Arrive</h2>
+      {arrival.sun && (
+        <p className="mt-0.5 text-dim">{arrival.sun.text.replace('sun in', 'Sun in').replace(/ high$/, ' high now')}.</p>
+      )}
+      <CopyHead sheet={sheet} station={station} />
+      <PositionPart sheet={sheet} station={station} />
+      <FindingsBeside sheet={sheet} beside="header" />
+      <section aria-label="People and weather" className="mt-4 grid gap-x-8 xl:grid-cols-2">
+        <Choice
+          label={ashore ? 'How many are you?' : 'How many aboard?'}
+          value={now.people}
+          options={[1, 2, 3, 4, 5].map((n) => [n, String(n)] as const)}
+          onChoose={(people) => give({ people })}
+          disabled={closed}
+        />
+        {!ashore && (
+          <Choice
+            label="Does the anchor hold?"
+            value={now.anchored}
+            options={YES_NO}
+            onChoose={(anchored) => give({ anchored })}
+            disabled={closed}
+          />
+        )}
+        <Thermometer
+          label="Air temperature"
+          legend="Air, before the thermometer is wet"
+          given={now.air}
+          onGiven={(air) => give({ air })}
+          disabled={closed}
+        />
+        <Choice label="Waves" value={now.waves} options={WAVES} onChoose={(waves) => give({ waves })} disabled={closed} />
+        <Choice
+          label="Cloud, eighths of the sky"
+          value={now.cloudEighths}
+          options={EIGHTHS}
+          onChoose={(cloudEighths) => give({ cloudEighths })}
+          disabled={closed}
+        />
+        <Choice label="Wind" value={now.windMs} options={WIND} onChoose={(windMs) => give({ windMs })} disabled={closed} />
+        <Choice
+          label="Wind from"
+          value={now.windFrom}
+          options={FROM}
+          onChoose={(windFrom) => give({ windFrom })}
+          disabled={closed}
+        />
+        <Choice
+          label="Rain in the last 24 h"
+          value={now.rain24Mm}
+          options={RAIN}
+          onChoose={(rain24Mm) => give({ rain24Mm })}
+          disabled={closed}
+        />
+        <Choice
+          label="Rain in the last 72 h"
+          value={now.rain72Mm}
+          options={RAIN}
+          onChoose={(rain72Mm) => give({ rain72Mm })}
+          disabled={closed}
+        />
+        <Choice
+          label="Surface of the water"
+          value={now.surface}
+          options={SURFACE}
+          onChoose={(surface) => give({ surface })}
+          disabled={closed}
+        />
+        <Thermometer
+          label="Water temperature"
+          legend="Water at the surface, in a container just filled, in shade"
+          given={now.water}
+          onGiven={(water) => give({ water })}
+          disabled={closed}
+        />
+        {now.water && (
+          <>
+            <Choice
+              label="Did it hold still for a minute?"
+              value={now.waterSteady}
+              options={YES_NO}
+              onChoose={(waterSteady) => give({ waterSteady })}
+              disabled={closed}
+            />
+            <Thermometer
+              label="Water by a second thermometer"
+              legend="A second thermometer beside it, if there is one"
+              given={now.waterSecond}
+              onGiven={(waterSecond) => give({ waterSecond })}
+              disabled={closed}
+            />
+          </>
+        )}
+        <Choice label="Smell" value={now.smell} options={SMELL} onChoose={(smell) => give({ smell })} disabled={closed} />
+        <Choice
+          label="Thunder in the last half hour?"
+          value={now.thunder}
+          options={YES_NO}
+          onChoose={(thunder) => give({ thunder })}
+          disabled={closed}
+        />
+        <Choice
+          label="Fog: less than a kilometre?"
+          value={now.fog}
+          options={YES_NO}
+          onChoose={(fog) => give({ fog })}
+          disabled={closed}
+        />
+      </section>
+      {!closed && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+    </>
+  );
+}
+
+/** An answer that is given anew strikes the old one: both stay on the page. */
+async function answer(sheet: FieldSheet, change: Conditions): Promise<void> {
+  const [field] = Object.keys(change);
+  const old = sheet.arrival.boxes.find((box) => box.field === field);
+  const same = old && sheet.arrival.boxes.filter((box) => box.entry === old.entry).length > 1;
+  await write({
+    visit: sheet.visit,
+    kind: 'conditions',
+    body: change,
+    // An entry that holds other boxes as well is left alone; of one box the later answer stands.
+    ...(old && !same && { strikes: old.entry, why: 'answered anew' }),
+  });
+}
+
+function Thermometer({
+  label,
+  legend,
+  given,
+  onGiven,
+  disabled,
+}: {
+  label: string;
+  legend: string;
+  given: Schemas['WrittenTemperature'] | null | undefined;
+  onGiven: (read: Schemas['WrittenTemperature']) => void;
+  disabled: boolean;
+}) {
+  const [written, setWritten] = useState(given?.written ?? '');
+  const [unit, setUnit] = useState<'°C' | '°F'>(given?.unit ?? '°C');
+  const give = (as: '°C' | '°F') => {
+    if (written.trim() && (written !== given?.written || as !== given?.unit)) {
+      onGiven({ written: written.trim(), unit: as });
+    }
+  };
+  return (
+    <fieldset className="mt-3" disabled={disabled}>
+      <legend className="font-bold text-sm">{legend}</legend>
+      <div className="mt-1 flex gap-1.5">
+        <input
+          className="field num !w-28 text-lg"
+          aria-label={label}
+          inputMode="decimal"
+          maxLength={8}
+          autoComplete="off"
+          value={written}
+          onChange={(event) => setWritten(event.target.value)}
+          onBlur={() => give(unit)}
+          onKeyDown={(event) => event.key === 'Enter' && give(unit)}
+        />
+        {(['°C', '°F'] as const).map((scale) => (
+          <button
+            key={scale}
+            type="button"
+            aria-pressed={scale === unit}
+            className={`act ${scale === unit ? '!border-ink !bg-ink !text-paper' : 'font-normal'}`}
+            onClick={() => {
+              setUnit(scale);
+              give(scale);
+            }}
+          >
+            {scale}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

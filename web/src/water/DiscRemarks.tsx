@@ -1,0 +1,157 @@
+import type { FieldSheet, Schemas } from '../api/client';
+import { useColourChart } from '../field/colours';
+import { write } from '../field/entries';
+import { Choice } from '../ui/Choice';
+
+const SIDE: readonly (readonly [NonNullable<Schemas['BoatSide']>, string])[] = [
+  ['shade', 'in the shade'],
+  ['sun', 'in the sun'],
+];
+const OFF_ON = [
+  [false, 'off'],
+  [true, 'on'],
+] as const;
+const NO_YES = [
+  [false, 'without'],
+  [true, 'through a tube'],
+] as const;
+const LEAN = [
+  [0, 'straight'],
+  [10, '10°'],
+  [20, '20°'],
+  [30, '30°'],
+  [45, '45°'],
+] as const;
+const ALGAE = [
+  [1, '1 beautiful'],
+  [2, '2 very slight'],
+  [3, '3 some green'],
+  [4, '4 a lot'],
+  [5, '5 severe scum'],
+] as const;
+const RECREATION = [
+  [1, '1 could not be nicer'],
+  [2, '2 slight'],
+  [3, '3 impaired'],
+  [4, '4 much reduced'],
+  [5, '5 none possible'],
+] as const;
+const CLEAR = [
+  [false, 'clear'],
+  [true, 'murky'],
+] as const;
+
+/** What stands beside the marks: side, glasses, line, colour and opinion. Each is one touch. */
+export function DiscRemarks({ sheet }: { sheet: FieldSheet }) {
+  const { remarks } = sheet;
+  const chart = useColourChart();
+  const { now, asks } = remarks;
+  const closed = sheet.state === 'closed';
+  const give = (body: Schemas['DiscConditionsBody']) => void write({ visit: sheet.visit, kind: 'disc-conditions', body });
+  const opinionOf = (question: string) => remarks.opinions.find((opinion) => opinion.question === question);
+  const opine = (question: string, answer: number) => {
+    const old = opinionOf(question);
+    void write({
+      visit: sheet.visit,
+      kind: 'opinion',
+      body: { question, answer },
+      ...(old && { strikes: old.entry, why: 'answered anew' }),
+    });
+  };
+  const steps = remarks.colour?.steps ?? [];
+  // A second touch on a neighbour says "between"; on any other it starts anew.
+  const colour = (step: number) => {
+    const [only] = steps;
+    const next =
+      steps.length === 1 && only !== undefined && Math.abs(only - step) === 1 ? [only, step].sort((a, b) => a - b) : [step];
+    void write({
+      visit: sheet.visit,
+      kind: 'colour',
+      body: { steps: next, ...(remarks.colour?.murky != null && { murky: remarks.colour.murky }) },
+      ...(remarks.colourEntry && { strikes: remarks.colourEntry, why: 'answered anew' }),
+    });
+  };
+  const asked = (question: string) => asks.includes(question);
+  return (
+    <section aria-label="Beside the marks" className="mt-5 border-rule border-t pt-2">
+      {remarks.shade && <p className="text-dim">{remarks.shade}</p>}
+      <div className="grid gap-x-8 xl:grid-cols-2">
+        <Choice label="The disc was read" value={now.side} options={SIDE} onChoose={(side) => give({ side })} disabled={closed} />
+        <Choice
+          label="Sunglasses"
+          value={now.sunglasses}
+          options={OFF_ON}
+          onChoose={(sunglasses) => give({ sunglasses })}
+          disabled={closed}
+        />
+        <Choice label="Viewing tube" value={now.tube} options={NO_YES} onChoose={(tube) => give({ tube })} disabled={closed} />
+        <Choice
+          label="The line hung"
+          value={now.lineAngleDeg}
+          options={LEAN}
+          onChoose={(lineAngleDeg) => give({ lineAngleDeg })}
+          disabled={closed}
+        />
+      </div>
+      {(asked('colour') || remarks.colour) && (
+        <fieldset className="mt-3 min-w-0" disabled={closed}>
+          <legend className="font-bold text-sm">
+            Colour on the white quarter{remarks.colourAtText ? `, the disc hung at ${remarks.colourAtText}` : ''}
+          </legend>
+          <p className="text-dim text-sm">
+            {remarks.colourText || 'Touch the step; touch its neighbour, too, where it lies between.'}
+          </p>
+          <div className="mt-1 flex flex-wrap gap-1">
+            {chart.map(({ step, name, hex }) => (
+              <button
+                key={step}
+                type="button"
+                aria-pressed={steps.includes(step)}
+                aria-label={`${step} ${name}`}
+                title={name}
+                className="flex min-h-(--target) min-w-10 items-end justify-center rounded-md border-[1.5px] border-dim pb-0.5 text-sm aria-pressed:border-[3px] aria-pressed:border-ink boat:min-w-12"
+                style={{ background: hex }}
+                onClick={() => colour(step)}
+              >
+                <span className="num rounded bg-sheet px-1 text-ink">{step}</span>
+              </button>
+            ))}
+          </div>
+          <Choice
+            label="The water is"
+            value={remarks.colour?.murky}
+            options={CLEAR}
+            onChoose={(murky) =>
+              void write({
+                visit: sheet.visit,
+                kind: 'colour',
+                body: { ...(steps.length > 0 && { steps }), murky },
+                ...(remarks.colourEntry && { strikes: remarks.colourEntry, why: 'answered anew' }),
+              })
+            }
+            disabled={closed}
+          />
+        </fieldset>
+      )}
+      {(asked('algae') || opinionOf('algae')) && (
+        <Choice
+          label="Your opinion of the algae here"
+          hint="An opinion stays labelled so."
+          value={opinionOf('algae')?.answer}
+          options={ALGAE}
+          onChoose={(answer) => opine('algae', answer)}
+          disabled={closed}
+        />
+      )}
+      {(asked('recreation') || opinionOf('recreation')) && (
+        <Choice
+          label="Your opinion: would you swim and boat here?"
+          value={opinionOf('recreation')?.answer}
+          options={RECREATION}
+          onChoose={(answer) => opine('recreation', answer)}
+          disabled={closed}
+        />
+      )}
+    </section>
+  );
+}

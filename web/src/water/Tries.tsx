@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import type { FieldSheet, Schemas } from '../api/client';
+import { write } from '../field/entries';
+import { Choice } from '../ui/Choice';
+import { UNITS } from '../ui/units';
+import { WrittenMark } from './WrittenMark';
+
+const FILL = [0, 25, 40, 50, 60, 75, 90, 100].map((n) => [n, n === 0 ? 'empty' : n === 100 ? 'full' : `${n} %`] as const);
+
+/** The lowerings of the composite sampler: to which mark, how fast up, how full it came. */
+export function Tries({ sheet }: { sheet: FieldSheet }) {
+  const { tries, good, raiseS, raiseWords } = sheet.tries;
+  const closed = sheet.state === 'closed';
+  const [more, setMore] = useState(false);
+  return (
+    <section aria-label="Lowerings" className="mt-5">
+      {tries.length > 0 && (
+        <div className="border-rule border-t">
+          {tries.map((one) => (
+            <WrittenMark key={one.entry} visit={sheet.visit} entry={one.entry} label={one.text} text={one.good ? '✓' : 'again'} />
+          ))}
+        </div>
+      )}
+      {!closed && (!good || more) && (
+        <TryForm
+          key={tries.length}
+          sheet={sheet}
+          raiseS={raiseS ?? undefined}
+          raiseWords={raiseWords ?? undefined}
+          onGiven={async (body) => {
+            await write({ visit: sheet.visit, kind: 'composite-try', body });
+            setMore(false);
+          }}
+        />
+      )}
+      {!closed && good && !more && (
+        <button type="button" className="act-quiet" onClick={() => setMore(true)}>
+          lower it once more
+        </button>
+      )}
+    </section>
+  );
+}
+
+function TryForm({
+  sheet,
+  raiseS,
+  raiseWords,
+  onGiven,
+}: {
+  sheet: FieldSheet;
+  raiseS: number | undefined;
+  raiseWords: string | undefined;
+  onGiven: (body: Schemas['CompositeTryBody']) => Promise<void>;
+}) {
+  // In the line's own unit, whatever unit the reader sees.
+  const { mark } = sheet.composite;
+  const unit = mark?.unit ?? sheet.lineUnit ?? 'm';
+  const [depth, setDepth] = useState(mark?.written ?? '');
+  const [seconds, setSeconds] = useState('');
+  const [fill, setFill] = useState<number>();
+  const [before, setBefore] = useState(false);
+  const [end, setEnd] = useState(false);
+  const rise = Number(seconds.replace(',', '.'));
+  return (
+    <form
+      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
+      aria-label="A lowering of the composite sampler"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (fill !== undefined) {
+          void onGiven({
+            depth: { written: depth, unit },
+            fillPercent: fill,
+            ...(seconds && Number.isFinite(rise) && rise > 0 && { raiseS: rise }),
+            ...(before && { beforeSurface: true }),
+            ...(end && { lineEnd: true }),
+          });
+        }
+      }}
+    >
+      <p className="font-bold">
+        {raiseS ? (
+          <>
+            Raise it over about <span className="num">{raiseS} s</span>{' '}
+            <span className="font-normal text-dim">({raiseWords})</span>
+          </>
+        ) : (
+          'Down free, up slow and steady'
+        )}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-4">
+        <label>
+          <span className="block text-sm">Lowered to, {UNITS[unit].name}</span>
+          <input
+            className="field num !w-36 text-lg"
+            value={depth}
+            maxLength={20}
+            autoComplete="off"
+            onChange={(event) => setDepth(event.target.value)}
+          />
+        </label>
+        <label>
+          <span className="block text-sm">Raised in, seconds</span>
+          <input
+            className="field num !w-32 text-lg"
+            value={seconds}
+            maxLength={6}
+            inputMode="decimal"
+            autoComplete="off"
+            onChange={(event) => setSeconds(event.target.value)}
+          />
+        </label>
+      </div>
+      <Choice label="It came up" value={fill} options={FILL} onChoose={setFill} />
+      <div className="mt-2 flex flex-wrap gap-x-5">
+        {fill === 100 && (
+          <label className="flex min-h-(--target) items-center gap-2">
+            <input type="checkbox" className="size-5 accent-(--ink)" checked={before} onChange={() => setBefore(!before)} />
+            full before it reached the surface
+          </label>
+        )}
+        <label className="flex min-h-(--target) items-center gap-2">
+          <input type="checkbox" className="size-5 accent-(--ink)" checked={end} onChange={() => setEnd(!end)} />
+          the line ended before the mark
+        </label>
+      </div>
+      <button type="submit" className="act act-next mt-2 w-full sm:w-auto" disabled={fill === undefined || !depth.trim()}>
+        Write it down
+      </button>
+    </form>
+  );
+}
