@@ -69,6 +69,8 @@ export class Person {
       await left.click();
     }
     await this.page.getByRole('button', { name: new RegExp(`^(done|next|to do|not done): ${step}`) }).click();
+    await expect(this.page.locator('[aria-current=step]')).toContainText(step);
+    await expect(this.page.getByText('Opening…')).toHaveCount(0);
   }
 
   /** One of a few, by one touch. */

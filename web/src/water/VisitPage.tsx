@@ -1,5 +1,5 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
 import { useVisit } from '../field/visits';
@@ -16,9 +16,11 @@ import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
 import { STEP_NAMES } from './steps';
 
-// Fetched with everything else by the service worker, but not before the first screen stands.
-const ProfileStep = lazy(() => import('../profile/ProfileStep').then((m) => ({ default: m.ProfileStep })));
-const BottlesStep = lazy(() => import('../bottles/BottlesStep').then((m) => ({ default: m.BottlesStep })));
+// Not before the first screen stands, but before a hand asks for them.
+const profile = () => import('../profile/ProfileStep');
+const bottles = () => import('../bottles/BottlesStep');
+const ProfileStep = lazy(() => profile().then((m) => ({ default: m.ProfileStep })));
+const BottlesStep = lazy(() => bottles().then((m) => ({ default: m.BottlesStep })));
 
 export interface StepProps {
   sheet: FieldSheet;
@@ -35,6 +37,9 @@ export function VisitPage() {
   const { sheet, station, error } = useVisit(visit, reader);
   const onStep = (to: StepName | undefined) =>
     void navigate({ to: '/visit/$visit', params: { visit }, search: to ? { step: to } : {} });
+  useEffect(() => {
+    void Promise.allSettled([profile(), bottles()]);
+  }, []);
 
   if (sheet === null) {
     return (
@@ -66,8 +71,8 @@ export function VisitPage() {
         ))}
       <Suspense fallback={<p className="text-dim">Opening…</p>}>
         {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}
+        {!ended && <SkipStep key={shown} sheet={sheet} step={shown} />}
       </Suspense>
-      {!ended && <SkipStep key={shown} sheet={sheet} step={shown} />}
     </>
   );
 
