@@ -87,6 +87,34 @@ test('a visit ended too early says what is unfilled', async ({ page, server }) =
   await expect(page.getByRole('button', { name: 'End the visit' })).toBeDisabled();
 });
 
+test('a sheet without its time is held until an estimate stands, and a sum that slipped is shown', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/start/PEL-1`);
+  await page.getByRole('checkbox', { name: /paper sheet/ }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('alert')).toContainText('No time for the readings of this sheet.');
+  await page.getByLabel('Time, 24 h').fill('25:10');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('alert')).toContainText('The day or the time of the sheet cannot be read.');
+  await page.getByLabel('Time, 24 h').fill('23:50');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('alert')).toContainText('12 Aug 2026, 23:50 lies ahead.');
+  await page.getByLabel('Time, 24 h').fill('9.30');
+  await page.getByRole('checkbox', { name: /best estimate/ }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('09:30 is an estimate.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'On to the sounding' }).click();
+  await person.answers('How deep is it here?', '2.5');
+  await person.answers('Where was it lost?', '1.4');
+  await person.answers('Where did you see it again?', '1.2');
+  await page.getByLabel(/^Mean on the sheet/).fill('1.9');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  await expect(page.getByText('You wrote 1.9 m; the marks give 1.3 m.')).toBeVisible();
+  await expect(person.figure('Clarity')).toContainText('1.3 m');
+});
+
 test('entries that the server refuses stay on the device and say why', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();

@@ -30,6 +30,7 @@ test.describe('with no signal', () => {
     await page.getByRole('checkbox', { name: 'pencils' }).click();
     await expect(page.getByText(/^2 of \d+ aboard$/)).toBeVisible();
     await expect(page.getByText(/^Without .*Meter for oxygen.*: no profile\.$/)).toBeVisible();
+    await expect(page.getByText(/^Not confirmed: flotation, worn; anchor with spare line; someone ashore told/)).toBeVisible();
     await page.getByRole('link', { name: 'Start at Deep Hole' }).click();
     // What the outing asks for is ticked.
     await expect(page.getByRole('checkbox', { name: 'chlorophyll' })).toBeChecked();

@@ -128,6 +128,46 @@ test('a step that is left out says why, and can be done after all', async ({ pag
   await expect(page.getByRole('button', { name: 'Not done, because…' })).toBeVisible();
 });
 
+test('steps are taken in another order: what it costs is said, and the programme’s order is one touch away', async ({
+  page,
+  server,
+}) => {
+  const person = new Person(page, server.address);
+  await person.opens('sampler');
+  await person.starts('Harrowmere, North Arm', ['clarity', 'profile', 'chlorophyll']);
+  const left = page.getByRole('button', { name: /^What’s left/ });
+  const boat = await left.isVisible();
+  if (boat) {
+    await left.click();
+  }
+  await page.getByRole('button', { name: 'Change the order' }).click();
+  await page.getByRole('button', { name: 'Composite earlier' }).click();
+  await expect(page.getByText('Composite before profile; the programme has it the other way round.')).toBeVisible();
+  const steps = page.getByRole('region', { name: 'Order of the steps' }).getByRole('listitem');
+  await expect(steps).toContainText(['Sounding', 'Clarity', 'Composite', 'Profile']);
+  await page.getByRole('button', { name: 'The programme’s order' }).click();
+  await expect(steps).toContainText(['Sounding', 'Clarity', 'Profile', 'Composite']);
+  await expect(page.getByText('Composite before profile', { exact: false })).toHaveCount(0);
+});
+
+test('the device says where it is: the nearest station comes first, and where there is none it says so', async ({
+  page,
+  context,
+  server,
+}) => {
+  const person = new Person(page, server.address);
+  await context.grantPermissions(['geolocation']);
+  const known = await server.get<{ context: { station: { latitudeDeg: number; longitudeDeg: number } } }>('/api/stations/SKA-1');
+  const { latitudeDeg: latitude, longitudeDeg: longitude } = known.context.station;
+  await person.opens('sampler');
+  await context.setGeolocation({ latitude, longitude, accuracy: 5 });
+  await page.getByRole('button', { name: 'Which station is here?' }).click();
+  await expect(page.getByRole('main').getByRole('listitem').first()).toContainText('· here');
+  await context.setGeolocation({ latitude: latitude + 0.01, longitude, accuracy: 5 });
+  await page.getByRole('button', { name: 'Which station is here?' }).click();
+  await expect(page.getByText(/^No station is known here; .* is the nearest, 1\.\d km S\.$/)).toBeVisible();
+});
+
 test('the tarn: the disc on the bottom, and the composite from the sounding less the clearance', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');

@@ -54,6 +54,11 @@ internal static class BottlesPart
         draft.Findings.AddRange(depth.Findings);
         var needed = planned.Sum(p => p.Type.VolumeMl * (1 + (0.1m * p.Type.Rinses))) / 1000;
         var (count, budget) = byHand ? (0, null) : Budget(draft, needed, sampler);
+        if (count > 1 && casts.Count < count)
+        {
+            draft.Findings.Add(Finding.Note("water-short", $"{title}: {budget}.", "The last bottle would stay short of one cast.", $"Plan {count} casts.").On(Beside.Bottles));
+        }
+
         return new SheetPlace(
             place, title, bottles, [.. casts.Select(c => Show(draft, c))], bottles.All(b => b.Entry is not null), count, budget, order, !byHand, depth.Needless,
             depth.DepthM, depth.Text, depth.MarkText, depth.Mark, depth.DepthM is { } d ? decimal.Round(d / (sampler?.FallSpeedMs ?? UsualFallMs), 1) : null, depth.Waits, depth.Working);

@@ -5,6 +5,7 @@ using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Kit;
+using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
@@ -39,6 +40,9 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(OpenProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ColourResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(EntryRefusal), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SheetTimeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(StationsHereResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(CastingOffResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
@@ -83,7 +87,12 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(FillBody))]
 [JsonSerializable(typeof(CompositeTryBody))]
 [JsonSerializable(typeof(StepSkippedBody))]
+[JsonSerializable(typeof(StepOrderBody))]
+[JsonSerializable(typeof(WorkedByHandBody))]
 [JsonSerializable(typeof(AboardBody))]
+[JsonSerializable(typeof(SheetTimeRequest))]
+[JsonSerializable(typeof(StationsHereRequest))]
+[JsonSerializable(typeof(CastingOffRequest))]
 [JsonSerializable(typeof(TakenBody))]
 [JsonSerializable(typeof(OpenProtocolsRequest))]
 [JsonSerializable(typeof(SettlingRequest))]

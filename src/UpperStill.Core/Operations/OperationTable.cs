@@ -1,6 +1,7 @@
 using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
@@ -55,6 +56,15 @@ public static class OperationTable
         new Operation<ColourBody, ColourResult>(
             "colour", "Says a colour of the water in words, with the chart from blue-green to brown that it is compared with.",
             CoreJson.Default.ColourBody, CoreJson.Default.ColourResult, ColourChart.Work),
+        new Operation<StationsHereRequest, StationsHereResult>(
+            "stations-here", "Orders stations by their distance from a position, and says where none is known there.",
+            CoreJson.Default.StationsHereRequest, CoreJson.Default.StationsHereResult, StationsHere.Work),
+        new Operation<CastingOffRequest, CastingOffResult>(
+            "before-casting-off", "Names what of the safety gear on a pack list is not confirmed.",
+            CoreJson.Default.CastingOffRequest, CoreJson.Default.CastingOffResult, BeforeCastingOff.Work),
+        new Operation<SheetTimeRequest, SheetTimeResult>(
+            "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
+            CoreJson.Default.SheetTimeRequest, CoreJson.Default.SheetTimeResult, SheetTimes.Work),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),

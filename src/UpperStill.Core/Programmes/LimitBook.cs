@@ -37,6 +37,7 @@ public static class LimitBook
         new(RainHeavy, Group.Visit, "Heavy rain: more in 24 h than", "mm", 25, 1, 300),
         new(Visibility, Group.Visit, "Visibility, at least", "km", 1, 0.1m, 20),
         new("checks.copied-later", Group.Visit, "Copied later: more than after the reading", "min", 15, 1, 600),
+        new("checks.working-differs", Group.Visit, "A sum done by hand differs from the working by more than", "m", 0.1m, 0.01m, 1),
         new("checks.number-called-twice", Group.Visit, "Two numbers for one reading within", "min", 2, 1, 60),
 
         new("checks.sun-low", Group.Clarity, "Sun low: under", "°", 30, 0, 80),

@@ -16,7 +16,7 @@ public static class EntryKinds
     /// <summary>A visit begins.</summary>
     public static readonly EntryKind<VisitStartedBody> VisitStarted = new(
         "visit-started", 1, "A visit begins at a station, under a version of a programme.", CoreJson.Default.VisitStartedBody,
-        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Paper == true ? ", typed from a sheet" : string.Empty));
+        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Paper == true ? ", typed from a sheet" : string.Empty) + (b.TimeEstimated == true ? ", the time estimated" : string.Empty));
 
     /// <summary>Where the boat is.</summary>
     public static readonly EntryKind<FixBody> Fix = new(
@@ -103,6 +103,15 @@ public static class EntryKinds
     public static readonly EntryKind<StepSkippedBody> StepSkipped = new(
         "step-skipped", 1, "A step that is not done; `why` says the reason.", CoreJson.Default.StepSkippedBody, (b, _) => $"Not done: {b.Step}");
 
+    /// <summary>The steps in another order.</summary>
+    public static readonly EntryKind<StepOrderBody> StepOrder = new(
+        "step-order", 1, "The steps of the visit in the order in which the sampler takes them.", CoreJson.Default.StepOrderBody, (b, _) => $"Order of work: {string.Join(", ", b.Steps)}");
+
+    /// <summary>A sum done by hand.</summary>
+    public static readonly EntryKind<WorkedByHandBody> WorkedByHand = new(
+        "worked-by-hand", 1, "A mean, double or depth as it stands worked out on the sheet.", CoreJson.Default.WorkedByHandBody,
+        (b, r) => $"On the sheet, {b.Sum switch { HandSum.Clarity => "mean clarity", HandSum.Layer => "depth of the layer", _ => "depth of the composite" }}: {Written(b.Value, r)}");
+
     /// <summary>Something counted aboard.</summary>
     public static readonly EntryKind<AboardBody> Aboard = new(
         "aboard", 1, "Gear counted aboard on leaving.", CoreJson.Default.AboardBody, (b, _) => $"{b.Thing} {(b.Aboard ? "aboard" : "missing")}");
@@ -128,7 +137,7 @@ public static class EntryKinds
         new EntryKind[]
         {
             VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
-            BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, Aboard, Strike, Kept, VisitClosed,
+            BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, StepOrder, WorkedByHand, Aboard, Strike, Kept, VisitClosed,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]

@@ -149,6 +149,9 @@ public sealed record SheetTaken(Protocol Protocol, Guid Entry);
 /// <param name="Remarks">How the disc was read, colour, opinions.</param>
 /// <param name="Tries">Lowerings of the composite sampler.</param>
 /// <param name="Aboard">What is counted aboard.</param>
+/// <param name="Sums">Sums done by hand on the sheet.</param>
+/// <param name="Paper">True where it is typed from a sheet.</param>
+/// <param name="Order">The entry that puts the steps in another order than the programme's.</param>
 /// <param name="Profile">The profile; null where none is asked for.</param>
 /// <param name="Bottles">The bottles; null where none are asked for.</param>
 /// <param name="Point">The visit's point in the record; null where no clarity was worked out.</param>
@@ -178,6 +181,9 @@ public sealed record FieldSheet(
     SheetDiscRemarks Remarks,
     SheetTries Tries,
     IReadOnlyList<SheetAboard> Aboard,
+    IReadOnlyList<SheetHandSum> Sums,
+    bool Paper,
+    Guid? Order = null,
     IReadOnlyList<Protocol>? Due = null,
     SheetProfile? Profile = null,
     SheetBottles? Bottles = null,

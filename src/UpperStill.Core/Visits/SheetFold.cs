@@ -39,6 +39,7 @@ internal sealed class SheetFold
         }
 
         var tries = CompositePart.Fold(draft, composite);
+        var sums = WorkedByHand.Fold(draft, UnroundedMean(clarity), composite);
         var closed = draft.Standing(EntryKinds.VisitClosed);
         var steps = new StepsOf(draft, arrival, clarity, composite, tries, profile, bottles);
         Leaving.Fold(draft, clarity, bottles, steps);
@@ -69,6 +70,9 @@ internal sealed class SheetFold
             remarks,
             tries,
             aboard,
+            sums,
+            draft.Start?.Body.Paper == true,
+            draft.Latest(EntryKinds.StepOrder)?.Entry.Id,
             draft.Start?.Body.Due,
             profile,
             bottles,
@@ -124,6 +128,16 @@ internal sealed class SheetFold
                 "hours-outside", $"{Clock(time)} is outside {Clock(hours.From)}–{Clock(hours.Until)}.", "Readings at other hours differ by light alone.",
                 "Keep it with a reason, or come at the right time.") with
             { Beside = Beside.Header, About = [start.Entry.Id] });
+        }
+
+        if (SheetTimes.Contradiction(start.Entry.At, start.Body.Half) is { } contradiction)
+        {
+            draft.Findings.Add(contradiction.On(Beside.Header, start.Entry.Id));
+        }
+
+        if (start.Body.TimeEstimated == true)
+        {
+            draft.Findings.Add(Finding.Note("time-estimated", $"{Clock(time)} is an estimate.", "Holding times and the trend count from it.", "It stays marked so.").On(Beside.Header, start.Entry.Id));
         }
 
         CopiedLater();

@@ -12,11 +12,12 @@ internal sealed class StepsOf
 {
     private readonly SheetDraft draft;
     private readonly Dictionary<string, Read<StepSkippedBody>> skipped;
-    private readonly List<Step> steps = [];
+    private readonly List<Step> steps;
 
     internal StepsOf(SheetDraft draft, SheetArrival arrival, SheetClarity clarity, CompositeResult composite, SheetTries tries, SheetProfile? profile, SheetBottles? bottles)
     {
         this.draft = draft;
+        List<Step> steps = [];
         skipped = draft.Standing(EntryKinds.StepSkipped).GroupBy(s => s.Body.Step).ToDictionary(g => g.Key, g => g.Last());
         var surface = bottles?.Places.Where(p => p.Place == "surface").ToList() ?? [];
         var deep = bottles?.Places.Where(p => p.Place is not "surface" and not "composite").ToList() ?? [];
@@ -66,6 +67,15 @@ internal sealed class StepsOf
                 pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {Filled([pour])}" : composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity",
                 pour is null ? [Beside.Composite, Beside.Clarity, Beside.Sounding] : [Beside.Composite], Required: pour is not null));
         }
+
+        if (draft.Latest(EntryKinds.StepOrder) is { } chosen)
+        {
+            var planned = steps.Select(s => s.Name).ToList();
+            steps = [.. StepOrder.Sort(steps, s => s.Name, chosen.Body)];
+            draft.Findings.AddRange(StepOrder.Warnings(planned, [.. steps.Select(s => s.Name)]).Select(f => f.On(Beside.Header, chosen.Entry.Id)));
+        }
+
+        this.steps = steps;
     }
 
     /// <summary>Steps that were asked for, are not done, and are not left out with a reason.</summary>

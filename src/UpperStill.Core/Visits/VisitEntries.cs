@@ -12,8 +12,11 @@ namespace UpperStill.Core.Visits;
 /// <param name="Line">The line's code; null where none is used.</param>
 /// <param name="Due">What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are.</param>
 /// <param name="Paper">True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed.</param>
+/// <param name="Half">The half of the day ticked on the sheet, where it has such a box.</param>
+/// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
 public sealed record VisitStartedBody(
-    string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null);
+    string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null,
+    HalfDay? Half = null, bool? TimeEstimated = null);
 
 /// <summary>Body of the entry <c>sounding</c>.</summary>
 /// <param name="Depth">The depth of the water as read.</param>

@@ -1,6 +1,7 @@
 using UpperStill.Core.Bottles;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Tests.Visits;
@@ -28,6 +29,18 @@ public class BottlesVisitTests
         Assert.Equal("1.4 L needed, 2.1 L each cast: 1 cast", places[0].Budget);
         Assert.StartsWith("The plain bottle first", places[0].Order[0], StringComparison.Ordinal);
         Assert.Equal(decimal.Round(places[1].DepthM!.Value / 3, 1), places[1].MessengerS);
+    }
+
+    [Theory]
+    [InlineData("2.2", false)]
+    [InlineData("0.9", true)]
+    public void A_sampler_that_is_too_small_for_one_cast_says_how_many(string litres, bool shortOfWater)
+    {
+        var small = SampleVisit.Metric with { Gear = [new Gear("V-1", "sampler", KitKind.BottleSampler, decimal.Parse(litres, System.Globalization.CultureInfo.InvariantCulture), 3)] };
+
+        var notes = Layered().Fold(small).Findings.Where(f => f.Code == "water-short").ToList();
+
+        Assert.Equal(shortOfWater, notes.Exists(f => f.Act == "Plan 2 casts." && f.Beside == Beside.Bottles));
     }
 
     public static TheoryData<FillBody, string, FindingLevel?> Fills => new()

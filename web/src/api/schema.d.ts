@@ -314,6 +314,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/stations-here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Orders stations by their distance from a position, and says where none is known there. */
+        post: operations["stations-here"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/before-casting-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Names what of the safety gear on a pack list is not confirmed. */
+        post: operations["before-casting-off"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/sheet-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself. */
+        post: operations["sheet-time"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/fold-visit": {
         parameters: {
             query?: never;
@@ -1692,6 +1743,15 @@ export interface components {
                 };
             }[];
         };
+        /** @description Asks whether what keeps people safe is confirmed. */
+        CastingOffRequest: {
+            /** @description The pack list. */
+            ticks: components["schemas"]["Tick"][];
+        };
+        /** @description What is not confirmed. */
+        CastingOffResult: {
+            finding?: null | components["schemas"]["Finding"];
+        };
         /** @description Limits of the checks; each default is the common practice. Depths in metres. */
         CheckLimits: {
             /**
@@ -2523,6 +2583,15 @@ export interface components {
             tries: components["schemas"]["SheetTries"];
             /** @description What is counted aboard. */
             aboard: components["schemas"]["SheetAboard"][];
+            /** @description Sums done by hand on the sheet. */
+            sums: components["schemas"]["SheetHandSum"][];
+            /** @description True where it is typed from a sheet. */
+            paper: boolean;
+            /**
+             * Format: uuid
+             * @description The entry that puts the steps in another order than the programme's.
+             */
+            order?: null | string;
             /** @description What is to be taken today; null in visits of before that was asked. */
             due?: null | components["schemas"]["Protocol"][];
             profile?: null | components["schemas"]["SheetProfile"];
@@ -2795,6 +2864,13 @@ export interface components {
             /** @description Codes of waters; null for every water of the group, also those to come. */
             waters?: null | string[];
         };
+        /** @enum {unknown} */
+        HalfDay: "am" | "pm" | null;
+        /**
+         * @description A sum that people do aloud or on paper.
+         * @enum {unknown}
+         */
+        HandSum: "clarity" | "layer" | "composite";
         /** @description A window of local time. */
         HoursWindow: {
             /**
@@ -4669,6 +4745,18 @@ export interface components {
              */
             entry: string;
         };
+        /** @description A sum of the sheet, as the page shows it. */
+        SheetHandSum: {
+            /** @description Which. */
+            sum: components["schemas"]["HandSum"];
+            /** @description For the reader. */
+            text: string;
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+        };
         /** @description One level of the sheet, as read and as worked out. */
         SheetLevel: {
             /**
@@ -4925,6 +5013,42 @@ export interface components {
              */
             entry: string;
         };
+        /** @description Day and time as they stand on a paper sheet. */
+        SheetTimeRequest: {
+            /**
+             * Format: date
+             * @description The day on the sheet.
+             */
+            day: string;
+            /**
+             * Format: date-time
+             * @description When it is typed, with the offset of the place.
+             */
+            now: string;
+            /**
+             * Format: time
+             * @description The time on the sheet, or the best estimate; null where there is neither.
+             */
+            time?: null | string;
+            half?: null | components["schemas"]["HalfDay"];
+            /** @description True where the time is not on the sheet but estimated. */
+            estimated?: null | boolean;
+        };
+        /** @description When the readings of a sheet were made. */
+        SheetTimeResult: {
+            /** @description What stands in the way; without a stop the sheet may be typed in. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: date-time
+             * @description When; null where it cannot be said.
+             */
+            at?: null | string;
+            /**
+             * Format: date-time
+             * @description The instant that the ticked half of the day means, where it contradicts the time.
+             */
+            other?: null | string;
+        };
         /** @description The lowerings of the composite sampler. */
         SheetTries: {
             /** @description So far. */
@@ -5065,6 +5189,33 @@ export interface components {
              */
             declinationDeg: number;
         };
+        /** @description A station as far as its place goes. */
+        StationAt: {
+            /** @description The station. */
+            code: string;
+            /** @description Where it is. */
+            at: components["schemas"]["Position"];
+            /**
+             * Format: double
+             * @description How near a fix must be to count as there, m.
+             * @default 30
+             */
+            radiusM: number;
+        };
+        /** @description A station and how far it is. */
+        StationNear: {
+            /** @description The station. */
+            code: string;
+            /**
+             * Format: double
+             * @description m.
+             */
+            distanceM: number;
+            /** @description Distance and direction in words. */
+            text: string;
+            /** @description True within its radius and the accuracy of the position. */
+            here: boolean;
+        };
         /** @description A station through the season. */
         StationPlan: {
             /** @description The station. */
@@ -5123,6 +5274,29 @@ export interface components {
             maySample: boolean;
             last?: null | components["schemas"]["ClarityPoint"];
         };
+        /** @description Asks which station lies at a position. */
+        StationsHereRequest: {
+            /** @description Where the boat is. */
+            at: components["schemas"]["Position"];
+            /** @description Those that are known. */
+            stations: components["schemas"]["StationAt"][];
+            /**
+             * Format: double
+             * @description How good the position is, m.
+             */
+            accuracyM?: null | number;
+        };
+        /** @description The stations by distance. */
+        StationsHereResult: {
+            /** @description The nearest first. */
+            stations: components["schemas"]["StationNear"][];
+            finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description Body of the entry `step-order`: the steps in the order in which the sampler means to take them. */
+        StepOrderBody: {
+            /** @description Names of steps; those not named keep their place behind them. */
+            steps: string[];
+        };
         /** @description Body of the entry `step-skipped`: a step of the sheet that is not done; the reason stands in the envelope's `why`. */
         StepSkippedBody: {
             /** @description The step. */
@@ -5168,6 +5342,15 @@ export interface components {
         };
         /** @enum {unknown} */
         TemperatureUnit: "°C" | "°F" | null;
+        /** @description Something on the pack list, as far as its tick goes. */
+        Tick: {
+            /** @description Its key on the list. */
+            key: string;
+            /** @description What it is. */
+            words: string;
+            /** @description True where it is aboard. */
+            ticked: boolean;
+        };
         /** @description A high or a low water. */
         TideTurn: {
             /**
@@ -5247,6 +5430,10 @@ export interface components {
             due?: null | ("clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater")[];
             /** @description True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed. */
             paper?: null | boolean;
+            /** @enum {unknown} */
+            half?: "am" | "pm" | null;
+            /** @description True where the sheet had no time and this is the best estimate. */
+            timeEstimated?: null | boolean;
         };
         /**
          * @description How far a visit is.
@@ -5365,6 +5552,21 @@ export interface components {
         WelcomeLink: {
             /** @description The path with its query, to be put behind this server's address. */
             path: string;
+        };
+        /** @description Body of the entry `worked-by-hand`: a figure that stands worked out on the sheet. */
+        WorkedByHandBody: {
+            /**
+             * @description A sum that people do aloud or on paper.
+             * @enum {unknown}
+             */
+            sum: "clarity" | "layer" | "composite";
+            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
+            value: {
+                /** @description The text as typed, for example `12 9` or `3.85`. */
+                written: string;
+                /** @enum {unknown} */
+                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
+            };
         };
         /** @description How a derived number came about, so that anyone can check it by hand. */
         Working: {
@@ -6070,6 +6272,159 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ColourResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "stations-here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationsHereRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationsHereResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "before-casting-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CastingOffRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CastingOffResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sheet-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetTimeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetTimeResult"];
                 };
             };
             /** @description Bad Request */

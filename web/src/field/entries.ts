@@ -28,6 +28,8 @@ export interface EntryBodies {
   fill: Schemas['FillBody'];
   'composite-try': Schemas['CompositeTryBody'];
   'step-skipped': Schemas['StepSkippedBody'];
+  'step-order': Schemas['StepOrderBody'];
+  'worked-by-hand': Schemas['WorkedByHandBody'];
   aboard: Schemas['AboardBody'];
   taken: Schemas['TakenBody'];
   strike: Schemas['EmptyBody'];

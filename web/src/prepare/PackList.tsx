@@ -1,6 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { Schemas } from '../api/client';
+import { useEffect, useState } from 'react';
+import type { Finding, Schemas } from '../api/client';
+import { compute } from '../field/core';
 import { store } from '../field/store';
+import { FindingNote } from '../ui/FindingNote';
 import type { Outing, PackNeed } from './outings';
 
 const CRATES: Record<Schemas['Crate'], string> = {
@@ -21,6 +24,18 @@ export function PackList({ outing, outingKey }: { outing: Outing; outingKey: str
   );
   const ticked = (need: PackNeed) => ticks?.has(`${outingKey} ${need.key}`) ?? false;
   const left = outing.pack.filter((need) => !ticked(need));
+  const [safety, setSafety] = useState<Finding>();
+  useEffect(() => {
+    let current = true;
+    if (ticks) {
+      void compute('before-casting-off', {
+        ticks: outing.pack.map(({ key, words }) => ({ key, words, ticked: ticks.has(`${outingKey} ${key}`) })),
+      }).then(({ finding }) => current && setSafety(finding ?? undefined));
+    }
+    return () => {
+      current = false;
+    };
+  }, [ticks, outing.pack, outingKey]);
   const crates = (Object.keys(CRATES) as Schemas['Crate'][]).filter((crate) => outing.pack.some((need) => need.crate === crate));
   const toggle = (need: PackNeed) => {
     const id = `${outingKey} ${need.key}`;
@@ -48,6 +63,7 @@ export function PackList({ outing, outingKey }: { outing: Outing; outingKey: str
           </div>
         ))}
       </div>
+      {safety && left.length < outing.pack.length && <FindingNote finding={safety} />}
       {left.length > 0 && left.length < outing.pack.length && (
         <div className="mt-4 border border-dim bg-sheet p-3 text-[0.95rem]">
           <b>Not aboard yet:</b>

@@ -64,7 +64,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
       )}
       <CopyHead sheet={sheet} station={station} />
       <PositionPart sheet={sheet} station={station} />
-      <FindingsBeside sheet={sheet} beside="header" />
+      <FindingsBeside sheet={withoutOrder(sheet)} beside="header" />
       <section aria-label="People and weather" className="mt-4 grid gap-x-8 xl:grid-cols-2">
         <Choice
           label={ashore ? 'How many are you?' : 'How many aboard?'}
@@ -238,4 +238,9 @@ function Thermometer({
       </div>
     </fieldset>
   );
+}
+
+/** What another order costs is said where the order is changed. */
+function withoutOrder(sheet: FieldSheet): FieldSheet {
+  return { ...sheet, findings: sheet.findings.filter(({ code }) => code !== 'order-changed') };
 }

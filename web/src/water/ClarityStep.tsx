@@ -10,6 +10,7 @@ import { Worked } from '../ui/Worked';
 import { AsRead } from './AsRead';
 import { DiscRemarks } from './DiscRemarks';
 import { FindingsBeside } from './findings';
+import { HandSum } from './HandSum';
 import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
@@ -95,12 +96,13 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
       />
 
       {result.clarityM != null && !current && <Figures sheet={sheet} />}
+      {result.clarityM != null && !current && <HandSum sheet={sheet} sum="clarity" label="Mean on the sheet" />}
 
       {!outcome && sheet.state !== 'closed' && filled.length === 0 && (
         <Otherwise visit={sheet.visit} sounded={!!sheet.sounding} />
       )}
 
-      {sheet.due && !current && (filled.length > 0 || outcome) && <DiscRemarks sheet={sheet} />}
+      {sheet.due && !current && (filled.length > 0 || outcome) && <DiscRemarks sheet={sheet} gear={station.context.gear ?? []} />}
 
       {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
     </>

@@ -2,6 +2,7 @@ import { FillList } from '../bottles/FillList';
 import { NextButton } from '../ui/NextButton';
 import { Worked } from '../ui/Worked';
 import { FindingsBeside } from './findings';
+import { HandSum } from './HandSum';
 import { after, onTo } from './steps';
 import { Tries } from './Tries';
 import type { StepProps } from './VisitPage';
@@ -38,6 +39,8 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
             </dd>
           </dl>
           <FindingsBeside sheet={sheet} beside="composite" />
+          {composite.layerText && <HandSum sheet={sheet} sum="layer" label={`${composite.layerWorking?.title} on the sheet`} />}
+          <HandSum sheet={sheet} sum="composite" label="Depth on the sheet" />
           <h3 className="caps mt-6">How</h3>
           <ol className="mt-1 max-w-prose list-decimal space-y-1 pl-5">
             {composite.how.map((line) => (

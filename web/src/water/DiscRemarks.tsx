@@ -42,7 +42,7 @@ const CLEAR = [
 ] as const;
 
 /** What stands beside the marks: side, glasses, line, colour and opinion. Each is one touch. */
-export function DiscRemarks({ sheet }: { sheet: FieldSheet }) {
+export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly Schemas['Gear'][] }) {
   const { remarks } = sheet;
   const chart = useColourChart();
   const { now, asks } = remarks;
@@ -71,6 +71,7 @@ export function DiscRemarks({ sheet }: { sheet: FieldSheet }) {
       ...(remarks.colourEntry && { strikes: remarks.colourEntry, why: 'answered anew' }),
     });
   };
+  const discs = gear.filter(({ kind }) => kind === 'disc').map(({ code, name }) => [code, `${code} ${name}`] as const);
   const asked = (question: string) => asks.includes(question);
   return (
     <section aria-label="Beside the marks" className="mt-5 border-rule border-t pt-2">
@@ -93,6 +94,9 @@ export function DiscRemarks({ sheet }: { sheet: FieldSheet }) {
           disabled={closed}
         />
       </div>
+      {discs.length > 1 && (
+        <Choice label="Disc" value={now.disc} options={discs} onChoose={(disc) => give({ disc })} disabled={closed} />
+      )}
       {(asked('colour') || remarks.colour) && (
         <fieldset className="mt-3 min-w-0" disabled={closed}>
           <legend className="font-bold text-sm">

@@ -2,6 +2,7 @@ import type { FieldSheet, StationRecord } from '../api/client';
 import type { StepName } from '../routes';
 import { clockTime, longDay } from '../ui/days';
 import { EntryLog } from './EntryLog';
+import { StepOrder } from './StepOrder';
 import { STEP_NAMES } from './steps';
 
 const SIGNS = {
@@ -38,6 +39,7 @@ export function Runsheet({
         </p>
       </div>
       <Steps sheet={sheet} shown={shown} onStep={onStep} />
+      <StepOrder sheet={sheet} />
       <Reminders sheet={sheet} />
       <div className="mt-4 px-4">
         <EntryLog sheet={sheet} />

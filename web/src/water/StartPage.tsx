@@ -1,18 +1,19 @@
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import type { StationRecord } from '../api/client';
+import type { Schemas, StationRecord } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
-import { newId, typeFromSheet, write } from '../field/entries';
+import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
 import { store } from '../field/store';
 import { useSession } from '../people/session';
 import { PROTOCOLS, type Protocol } from '../season/season';
-import { readClock } from '../ui/clockTimes';
+import { clockTime } from '../ui/days';
+import { FindingNote } from '../ui/FindingNote';
 import { Photo } from '../ui/Photo';
 import { Problem } from '../ui/Problem';
-import { TextField } from '../ui/TextField';
 import { UNITS } from '../ui/units';
+import { PaperTime, type PaperTimes, whenRead } from './PaperTime';
 
 export function StartPage() {
   const { station: code } = useParams({ from: '/start/$station' });
@@ -46,7 +47,8 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
   const [line, setLine] = useState(record.line ?? context.lines[0]?.code ?? '');
   const [every, setEvery] = useState<Protocol[]>([]);
   const [due, setDue] = useState<Protocol[]>([]);
-  const [paper, setPaper] = useState<SheetTime>();
+  const [paper, setPaper] = useState<PaperTimes>();
+  const [sheetTime, setSheetTime] = useState<Schemas['SheetTimeResult']>();
   const [problem, setProblem] = useState('');
   // Where the outing was prepared on this device, what is due is known.
   const prepared = useLiveQuery(
@@ -73,7 +75,8 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
     };
   }, [prepared, context.programme]);
 
-  async function start() {
+  /** `stands`: the time chosen where the sheet contradicts itself. */
+  async function start(stands?: string) {
     const observers = names.map((name) => name.trim()).filter(Boolean);
     if (observers.length < people) {
       setProblem(
@@ -83,19 +86,21 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
       );
       return;
     }
-    const at = paper && atOf(paper);
-    if (at === null) {
-      setProblem(
-        'The day or the time of the sheet cannot be read. Write the day as 2026-08-12 and the time as 10:20, not later than now.',
-      );
-      return;
-    }
     const visit = newId();
     try {
+      const read = paper && (await whenRead(paper));
+      const at = stands ?? read?.at;
+      if (read && (!at || (!stands && read.findings.length > 0))) {
+        setSheetTime(read);
+        return;
+      }
+      const id = newId();
+      const contradicted = stands && stands === read?.at ? read.findings[0] : undefined;
       if (at) {
         await typeFromSheet(visit, at);
       }
-      await write({
+      const begun: NewEntry<'visit-started'> = {
+        id,
         visit,
         kind: 'visit-started',
         body: {
@@ -105,13 +110,32 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
           observers,
           line: line || null,
           due,
-          ...(at && { paper: true }),
+          ...(paper && { paper: true, timeEstimated: paper.estimated, half: paper.half }),
         },
-      });
+      };
+      await write(
+        begun,
+        ...(contradicted
+          ? [
+              {
+                visit,
+                kind: 'kept' as const,
+                body: { finding: contradicted.code, about: [id] },
+                why: `${clockTime(stands ?? '')} stands`,
+              },
+            ]
+          : []),
+      );
       await navigate({ to: '/visit/$visit', params: { visit }, search: { step: 'arrive' } });
     } catch (error) {
       setProblem((error as Error).message);
     }
+  }
+
+  function onPaper(times: PaperTimes | undefined) {
+    setPaper(times);
+    setSheetTime(undefined);
+    setProblem('');
   }
 
   return (
@@ -188,29 +212,27 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
         <label className="flex min-h-(--target) items-center gap-3">
           <input
             type="checkbox"
-            className="size-5 accent-(--ink)"
+            className="size-5 shrink-0 accent-(--ink)"
             checked={paper !== undefined}
-            onChange={() => setPaper(paper ? undefined : { day: nowLocal().slice(0, 10), time: '' })}
+            onChange={() => onPaper(paper ? undefined : { day: nowLocal().slice(0, 10), time: '', estimated: false })}
           />
           It was written on a paper sheet and is typed in now
         </label>
         {paper && (
-          <div className="grid max-w-sm grid-cols-2 gap-x-4">
-            <TextField
-              label="Day on the sheet"
-              value={paper.day}
-              maxLength={10}
-              onChange={(day) => setPaper({ ...paper, day })}
-            />
-            <TextField
-              label="Time, 24 h"
-              value={paper.time}
-              maxLength={5}
-              inputMode="numeric"
-              onChange={(time) => setPaper({ ...paper, time })}
-            />
-          </div>
+          <PaperTime value={paper} halves={context.programme.schools?.['visit.clock'] === 'half-day'} onChange={onPaper} />
         )}
+        {sheetTime?.findings.map((finding) => (
+          <FindingNote key={finding.code} finding={finding}>
+            {[sheetTime.at, sheetTime.other].map(
+              (at) =>
+                at && (
+                  <button key={at} type="button" className="act" onClick={() => void start(at)}>
+                    {clockTime(at)} stands
+                  </button>
+                ),
+            )}
+          </FindingNote>
+        ))}
       </fieldset>
       <Problem words={problem} />
       <div className="mt-6 flex flex-wrap gap-3">
@@ -226,19 +248,6 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
       </p>
     </form>
   );
-}
-
-interface SheetTime {
-  day: string;
-  time: string;
-}
-
-/** The sheet's day and time with this device's offset; null where they are none, or lie ahead. */
-function atOf({ day, time }: SheetTime): string | null {
-  const clock = readClock(time);
-  const now = nowLocal();
-  const at = clock && `${day.trim()}T${clock}:00.000${now.slice(-6)}`;
-  return at && /^\d{4}-\d\d-\d\d$/.test(day.trim()) && Date.parse(at) <= Date.parse(now) ? at : null;
 }
 
 /** The landmarks that lead to the spot, with their photographs. */

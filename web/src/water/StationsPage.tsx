@@ -10,6 +10,7 @@ import { openVisits, pendingVisits, withLocal } from '../field/visits';
 import { MiniYears } from '../record/MiniYears';
 import { useAppearance } from '../ui/appearance';
 import { clockTime, daysBetween, plainDay } from '../ui/days';
+import { WhichIsHere } from './WhichIsHere';
 
 type Years = Schemas['ClarityYearsResult'];
 
@@ -20,8 +21,10 @@ export function StationsPage() {
   const visits = useLiveQuery(() => store.visits.toArray(), []);
   const pending = useLiveQuery(pendingVisits, []);
   const reach = useSyncExternalStore(watchReach, currentReach);
+  const [here, setHere] = useState<Schemas['StationsHereResult']>();
   const open = openVisits(visits);
-  const ordered = stations?.toSorted((a, b) => a.ordinal - b.ordinal);
+  const place = (code: string) => here?.stations.findIndex((near) => near.code === code) ?? 0;
+  const ordered = stations?.toSorted((a, b) => place(a.code) - place(b.code) || a.ordinal - b.ordinal);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
       <h1 className="text-2xl sm:text-3xl">Where are you going?</h1>
@@ -35,6 +38,7 @@ export function StationsPage() {
               : 'No stations are on this device yet, and there is no signal. Open Upper Still once where there is one.'}
         </p>
       )}
+      {ordered && ordered.length > 1 && <WhichIsHere stations={ordered} onFound={setHere} />}
       <div className={`caps mt-5 grid gap-x-6 pb-1 max-md:hidden ${COLUMNS}`} aria-hidden="true">
         <span>Station</span>
         <span>Last clarity</span>
@@ -48,6 +52,7 @@ export function StationsPage() {
             visits={(visits ?? []).filter((v) => v.station === station.code)}
             pending={pending ?? new Set()}
             open={open.find((v) => v.station === station.code)}
+            near={here?.stations.find(({ code }) => code === station.code)}
           />
         ))}
       </ul>
@@ -60,11 +65,13 @@ function StationRow({
   visits,
   pending,
   open,
+  near,
 }: {
   station: KeptStation;
   visits: KeptVisit[];
   pending: ReadonlySet<string>;
   open: KeptVisit | undefined;
+  near: Schemas['StationNear'] | undefined;
 }) {
   const { context } = station.record;
   const reader = useAppearance().reader;
@@ -99,6 +106,7 @@ function StationRow({
         </h2>
         <p className="text-dim text-sm">
           {context.station.code} · {context.station.district} · {context.programme.name}
+          {near && <b className="text-ink"> · {near.text}</b>}
         </p>
       </div>
       <div className="text-right md:text-left">

@@ -14,6 +14,7 @@ import { LeaveStep } from './LeaveStep';
 import { Runsheet, Steps } from './Runsheet';
 import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
+import { StepOrder } from './StepOrder';
 import { STEP_NAMES } from './steps';
 
 // Not before the first screen stands, but before a hand asks for them.
@@ -161,6 +162,7 @@ function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName;
               onStep(step);
             }}
           />
+          <StepOrder sheet={sheet} />
         </div>
       )}
       <nav

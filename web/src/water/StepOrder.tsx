@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import type { FieldSheet } from '../api/client';
+import { write } from '../field/entries';
+import type { StepName } from '../routes';
+import { FindingNote } from '../ui/FindingNote';
+import { STEP_NAMES } from './steps';
+
+/** Steps may be taken in another order than the programme's; what that costs is said. */
+export function StepOrder({ sheet }: { sheet: FieldSheet }) {
+  const [moving, setMoving] = useState(false);
+  const names: StepName[] = sheet.steps
+    .map(({ name }) => name as StepName)
+    .filter((name) => name !== 'arrive' && name !== 'leave');
+  if (!sheet.due || sheet.state === 'closed' || names.length < 2) {
+    return null;
+  }
+  const old = sheet.order && { strikes: sheet.order, why: 'another order' };
+  const move = (at: number, by: 1 | -1) => {
+    const steps = names.toSpliced(at, 1);
+    steps.splice(at + by, 0, names[at] as StepName);
+    void write({ visit: sheet.visit, kind: 'step-order', body: { steps }, ...old });
+  };
+  const findings = sheet.findings.filter(({ code, kept }) => code === 'order-changed' && kept == null);
+  return (
+    <div className="px-4">
+      {moving ? (
+        <section aria-label="Order of the steps" className="mt-2">
+          <ol className="border-rule border-t">
+            {names.map((name, at) => (
+              <li key={name} className="flex items-center gap-2 border-rule border-b">
+                <span className="min-w-0 flex-1">{STEP_NAMES[name]}</span>
+                <button
+                  type="button"
+                  className="act-quiet px-3"
+                  disabled={at === 0}
+                  aria-label={`${STEP_NAMES[name]} earlier`}
+                  onClick={() => move(at, -1)}
+                >
+                  ▲
+                </button>
+                <button
+                  type="button"
+                  className="act-quiet px-3"
+                  disabled={at === names.length - 1}
+                  aria-label={`${STEP_NAMES[name]} later`}
+                  onClick={() => move(at, 1)}
+                >
+                  ▼
+                </button>
+              </li>
+            ))}
+          </ol>
+          <button type="button" className="act mt-2" onClick={() => setMoving(false)}>
+            This order stands
+          </button>
+        </section>
+      ) : (
+        <button type="button" className="act-quiet text-dim text-sm" onClick={() => setMoving(true)}>
+          Change the order
+        </button>
+      )}
+      <div className="text-sm">
+        {findings.map((finding) => (
+          <FindingNote
+            key={finding.seen}
+            finding={finding}
+            onKeep={(why) =>
+              void write({ visit: sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why })
+            }
+          >
+            <button
+              type="button"
+              className="act"
+              onClick={() =>
+                sheet.order &&
+                void write({
+                  visit: sheet.visit,
+                  kind: 'strike',
+                  body: {},
+                  strikes: sheet.order,
+                  why: 'back to the programme’s order',
+                })
+              }
+            >
+              The programme’s order
+            </button>
+          </FindingNote>
+        ))}
+      </div>
+    </div>
+  );
+}
