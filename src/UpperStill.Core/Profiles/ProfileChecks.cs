@@ -37,6 +37,11 @@ internal static class ProfileChecks
     private sealed class Checks(SheetDraft draft, List<ReadLevel> levels, HashSet<Guid> marked)
     {
         private readonly bool sea = draft.Context.Water?.Kind == WaterKind.Sea;
+        private readonly decimal mostMgL = draft.Context.Programme.LimitOf("checks.oxygen-mgl");
+        private readonly decimal mostPercent = draft.Context.Programme.LimitOf("checks.oxygen-percent");
+        private readonly decimal jumpPercent = draft.Context.Programme.LimitOf("checks.oxygen-jump");
+        private readonly decimal densityFalls = draft.Context.Programme.LimitOf("checks.density-falls");
+        private readonly Length? sounded = draft.SoundingRead?.Body.Depth.Read().Length;
         private bool percentAbove;
 
         internal List<Finding> Found { get; } = [];
@@ -97,7 +102,7 @@ internal static class ProfileChecks
             }
 
             // Noise of the meter is no inversion.
-            if (i > 0 && level.Density is { } here && levels[i - 1].Density is { } above && above - here > draft.Context.Programme.LimitOf("checks.density-falls") && !marked.Contains(level.Entry))
+            if (i > 0 && level.Density is { } here && levels[i - 1].Density is { } above && above - here > densityFalls && !marked.Contains(level.Entry))
             {
                 Add(level, Finding.Check("density-falls", $"Lighter water under heavier at {draft.Show(level.Depth)}.", "Usually a misread number.", "Read again."));
             }
@@ -118,8 +123,6 @@ internal static class ProfileChecks
                 return;
             }
 
-            var programme = draft.Context.Programme;
-            var (mostMgL, mostPercent) = (programme.LimitOf("checks.oxygen-mgl"), programme.LimitOf("checks.oxygen-percent"));
             if (unit == OxygenUnit.MgPerL && (shown > mostMgL || shown / holds * 100 > mostPercent))
             {
                 var tenth = shown / 10;
@@ -147,7 +150,7 @@ internal static class ProfileChecks
                 Add(level, odd);
             }
             else if (i > 0 && levels[i - 1] is { MgPerL: { } a, Celsius: { } warm } && level.MgPerL is { } b && a <= mostMgL
-                && Math.Abs(a - b) > JumpMgL && Math.Abs(a - b) > Math.Max(a, b) * programme.LimitOf("checks.oxygen-jump") / 100 && Math.Abs(warm - level.Celsius!.Value) < JumpC)
+                && Math.Abs(a - b) > JumpMgL && Math.Abs(a - b) > Math.Max(a, b) * jumpPercent / 100 && Math.Abs(warm - level.Celsius!.Value) < JumpC)
             {
                 Add(level, Finding.Check(
                     "oxygen-jump", $"From {Decimals.Fixed(a, 1)} to {Decimals.Fixed(b, 1)} mg/L with hardly a change in temperature.", "Misheard, or another unit?", "Go back up and read again."));
@@ -178,7 +181,7 @@ internal static class ProfileChecks
 
         private void Bottom(ReadLevel level, int i)
         {
-            if (draft.SoundingRead?.Body.Depth.Read().Length is not { } sounding)
+            if (sounded is not { } sounding)
             {
                 return;
             }

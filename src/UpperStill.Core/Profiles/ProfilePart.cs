@@ -25,15 +25,15 @@ internal static class ProfilePart
         List<ReadLevel> read = [];
         foreach (var entry in entries)
         {
-            var (depth, finding) = entry.Body.Depth.Read();
-            if ((finding ?? Unread(entry.Body)) is { } wrong)
+            var (level, wrong) = ReadLevel.Of(entry, rereads, meter.Pressure);
+            if (wrong is not null)
             {
                 draft.Findings.Add(wrong.On(Beside.Profile, entry.Entry.Id));
             }
 
-            if (depth is { } length)
+            if (level is not null)
             {
-                read.Add(new ReadLevel(entry, rereads, meter.Pressure, length));
+                read.Add(level);
             }
         }
 
@@ -50,7 +50,7 @@ internal static class ProfilePart
         var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
         var temperatures = draft.Context.Programme.SchoolOf("temperature.unit") == "fahrenheit" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
         return new SheetProfile(
-            [.. levels.Select((l, i) => Show(draft, l, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
+            [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
             toRead, NextOf(toRead, read), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.SchoolOf("profile.oxygen-unit") == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
             [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
@@ -84,11 +84,6 @@ internal static class ProfilePart
         return rereads;
     }
 
-    private static Finding? Unread(LevelBody body) =>
-        body.Temperature?.Read().Finding ?? body.Oxygen?.Read().Finding ?? Number(body.Conductivity) ?? Number(body.Ph) ?? Number(body.Salinity);
-
-    private static Finding? Number(string? written) => written is null ? null : NumberText.Read(written).Finding;
-
     private static bool Read(List<ReadLevel> levels, decimal metres) => levels.Any(l => ReadLevel.Same(l.DepthM, metres));
 
     // What lies between levels already read first, while the probe is near; then on down.
@@ -104,18 +99,6 @@ internal static class ProfilePart
         new(Decimals.Published(depth.Metres), new WrittenLength(Decimals.Text(depth.Value), depth.Unit), draft.Show(depth), wanted);
 
     private static LengthUnit Native(SheetDraft draft, List<ReadLevel> levels) => levels.Count > 0 ? levels[0].Depth.Unit : draft.Native;
-
-    private static SheetLevel Show(SheetDraft draft, ReadLevel level, ReadLevel? above, bool added, bool marked)
-    {
-        var fall = above?.Celsius is { } warm && level.Celsius is { } cold && level.DepthM > above.DepthM ? (warm - cold) / (level.DepthM - above.DepthM) : (decimal?)null;
-        return new SheetLevel(
-            level.Entry, Decimals.Published(level.DepthM), draft.Show(level.Depth), level.Body.Depth, level.Body.Temperature?.Written, level.TemperatureUnit, Rounded(level.Celsius, 4),
-            level.Body.Oxygen?.Written, level.OxygenUnit, Rounded(level.MgPerL, 4), level.MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
-            level.Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(level.Density, 3),
-            level.Conductivity, level.Ph, level.Salinity, level.Reread, added, marked, level.Body.From);
-    }
-
-    private static decimal? Rounded(decimal? value, int decimals) => value is { } v ? Decimals.Plain(decimal.Round(v, decimals, MidpointRounding.AwayFromZero)) : null;
 
     // A pier in the tide asks for salinity; boxes once filled stay.
     private static List<string> Columns(SheetDraft draft, List<ReadLevel> levels)

@@ -1,4 +1,6 @@
+using System.Runtime.CompilerServices;
 using UpperStill.Core.Density;
+using UpperStill.Core.Findings;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
@@ -13,7 +15,12 @@ internal sealed class ReadLevel
     /// <summary>True where two depths, m, are one level.</summary>
     internal static bool Same(decimal a, decimal b) => Math.Abs(a - b) < SameM;
 
-    internal ReadLevel(Read<LevelBody> level, IReadOnlyDictionary<(Guid Level, bool Oxygen), RereadAs> rereads, decimal pressureKpa, Length depth)
+    // An entry never changes: what was worked out of it holds for the next fold, too, unless it is reread or the pressure is another.
+    private static readonly ConditionalWeakTable<Entry, Known> Before = [];
+
+    private Shown? shown;
+
+    private ReadLevel(Read<LevelBody> level, RereadAs? temperatureAs, RereadAs? oxygenAs, decimal pressureKpa, Length depth)
     {
         (Entry, At, Body, Depth) = (level.Entry.Id, level.Entry.At, level.Body, depth);
         Conductivity = Number(Body.Conductivity);
@@ -21,7 +28,7 @@ internal sealed class ReadLevel
         Salinity = Number(Body.Salinity);
         if (Body.Temperature is { } temperature && NumberText.Read(temperature.Written).Value is { } degrees)
         {
-            TemperatureUnit = rereads.TryGetValue((Entry, false), out var asRead) ? asRead == RereadAs.Fahrenheit ? Quantities.TemperatureUnit.Fahrenheit : Quantities.TemperatureUnit.Celsius : temperature.Unit;
+            TemperatureUnit = temperatureAs is { } asRead ? asRead == RereadAs.Fahrenheit ? Quantities.TemperatureUnit.Fahrenheit : Quantities.TemperatureUnit.Celsius : temperature.Unit;
             Reread |= TemperatureUnit != temperature.Unit;
             CelsiusAsWritten = temperature.Unit == Quantities.TemperatureUnit.Celsius ? degrees : null;
             Celsius = TemperatureUnit is { } scale ? Temperature.Celsius(degrees, scale) : null;
@@ -34,12 +41,32 @@ internal sealed class ReadLevel
 
         if (Body.Oxygen is { } oxygen && NumberText.Read(oxygen.Written).Value is { } shown)
         {
-            var again = rereads.TryGetValue((Entry, true), out var how) ? how : (RereadAs?)null;
-            OxygenUnit = again switch { RereadAs.OxygenPercent => Core.Oxygen.OxygenUnit.Percent, RereadAs.OxygenMgPerL => Core.Oxygen.OxygenUnit.MgPerL, _ => oxygen.Unit };
-            OxygenShown = again == RereadAs.OxygenTenth ? shown / 10 : shown;
-            Reread |= again is not null;
+            OxygenUnit = oxygenAs switch { RereadAs.OxygenPercent => Core.Oxygen.OxygenUnit.Percent, RereadAs.OxygenMgPerL => Core.Oxygen.OxygenUnit.MgPerL, _ => oxygen.Unit };
+            OxygenShown = oxygenAs == RereadAs.OxygenTenth ? shown / 10 : shown;
+            Reread |= oxygenAs is not null;
             Oxygenate(pressureKpa);
         }
+    }
+
+    /// <summary>Reads a level.</summary>
+    /// <param name="level">As written.</param>
+    /// <param name="rereads">Levels read in another unit.</param>
+    /// <param name="pressureKpa">Pressure at the meter, kPa.</param>
+    /// <returns>The level, null where its depth cannot be read; and what cannot be read of it.</returns>
+    internal static (ReadLevel? Level, Finding? Wrong) Of(Read<LevelBody> level, IReadOnlyDictionary<(Guid Level, bool Oxygen), RereadAs> rereads, decimal pressureKpa)
+    {
+        var temperatureAs = rereads.TryGetValue((level.Entry.Id, false), out var t) ? t : (RereadAs?)null;
+        var oxygenAs = rereads.TryGetValue((level.Entry.Id, true), out var o) ? o : (RereadAs?)null;
+        if (Before.TryGetValue(level.Entry, out var known) && known.PressureKpa == pressureKpa && known.TemperatureAs == temperatureAs && known.OxygenAs == oxygenAs)
+        {
+            return (known.Level, known.Wrong);
+        }
+
+        var (depth, finding) = level.Body.Depth.Read();
+        known = new Known(
+            pressureKpa, temperatureAs, oxygenAs, depth is { } length ? new ReadLevel(level, temperatureAs, oxygenAs, pressureKpa, length) : null, finding ?? Unread(level.Body));
+        Before.AddOrUpdate(level.Entry, known);
+        return (known.Level, known.Wrong);
     }
 
     internal Guid Entry { get; }
@@ -88,6 +115,30 @@ internal sealed class ReadLevel
     /// <summary>The level for the equations; null without temperature.</summary>
     internal ProfileLevel? Worked => Celsius is { } c && Density is not null ? new ProfileLevel(DepthM, decimal.Round(c, 4), MgPerL is { } mgl ? decimal.Round(mgl, 4) : null, decimal.Round(WorkingSalinity, 4)) : null;
 
+    /// <summary>The level as the page shows it.</summary>
+    /// <param name="reader">Unit for the words.</param>
+    /// <param name="above">The level above it.</param>
+    /// <param name="added">True where the school does not ask for it.</param>
+    /// <param name="marked">True where it may not be water.</param>
+    internal SheetLevel Show(ReaderUnit reader, ReadLevel? above, bool added, bool marked)
+    {
+        if (shown is { } last && last.Reader == reader && last.Above == above && last.Sheet.Added == added && last.Sheet.Marked == marked)
+        {
+            return last.Sheet;
+        }
+
+        var fall = above?.Celsius is { } warm && Celsius is { } cold && DepthM > above.DepthM ? (warm - cold) / (DepthM - above.DepthM) : (decimal?)null;
+        var sheet = new SheetLevel(
+            Entry, Decimals.Published(DepthM), LengthText.Show(Depth, reader), Body.Depth, Body.Temperature?.Written, TemperatureUnit, Rounded(Celsius, 4),
+            Body.Oxygen?.Written, OxygenUnit, Rounded(MgPerL, 4), MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
+            Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(Density, 3),
+            Conductivity, Ph, Salinity, Reread, added, marked, Body.From);
+        shown = new Shown(reader, above, sheet);
+        return sheet;
+    }
+
+    private static decimal? Rounded(decimal? value, int decimals) => value is { } v ? Decimals.Plain(decimal.Round(v, decimals, MidpointRounding.AwayFromZero)) : null;
+
     private void Oxygenate(decimal pressureKpa)
     {
         if (Celsius is { } c && Solubility.Holds((double)c, (double)WorkingSalinity))
@@ -108,4 +159,13 @@ internal sealed class ReadLevel
     }
 
     private static decimal? Number(string? written) => written is null ? null : NumberText.Read(written).Value;
+
+    private static Finding? Unread(LevelBody body) =>
+        body.Temperature?.Read().Finding ?? body.Oxygen?.Read().Finding ?? Doubt(body.Conductivity) ?? Doubt(body.Ph) ?? Doubt(body.Salinity);
+
+    private static Finding? Doubt(string? written) => written is null ? null : NumberText.Read(written).Finding;
+
+    private sealed record Shown(ReaderUnit Reader, ReadLevel? Above, SheetLevel Sheet);
+
+    private sealed record Known(decimal PressureKpa, RereadAs? TemperatureAs, RereadAs? OxygenAs, ReadLevel? Level, Finding? Wrong);
 }

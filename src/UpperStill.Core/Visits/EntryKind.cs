@@ -39,6 +39,7 @@ public sealed class EntryKind<T> : EntryKind
 {
     // An entry never changes: what was read of it once holds for every fold that has the same entry in its hands.
     private readonly ConditionalWeakTable<Entry, object> known = [];
+    private readonly ConditionalWeakTable<Entry, Said> said = [];
     private readonly Func<T, ReaderUnit, string> words;
 
     internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words)
@@ -76,5 +77,16 @@ public sealed class EntryKind<T> : EntryKind
 
     internal override bool Reads(JsonElement body) => Read(body) is not null;
 
-    internal override string Words(Entry entry, ReaderUnit reader) => Read(entry) is { } read ? words(read, reader) : "unreadable";
+    internal override string Words(Entry entry, ReaderUnit reader)
+    {
+        if (!said.TryGetValue(entry, out var last) || last.Reader != reader)
+        {
+            last = new Said(reader, Read(entry) is { } read ? words(read, reader) : "unreadable");
+            said.AddOrUpdate(entry, last);
+        }
+
+        return last.Words;
+    }
+
+    private sealed record Said(ReaderUnit Reader, string Words);
 }

@@ -14,6 +14,9 @@ public sealed class CastReader
     private const int LongestLine = 4096;
     private const int MostDecimals = 4;
 
+    // The deepest sounding known is 10 935 m.
+    private const double DeepestWaterM = 11_500;
+
     private readonly CastRequest request;
     private readonly byte separator;
     private readonly byte point;
@@ -25,6 +28,7 @@ public sealed class CastReader
     private int unread;
     private int firstUnread;
     private int aboveSurface;
+    private int tooDeep;
 
     /// <summary>Begins a cast.</summary>
     public CastReader(CastRequest request)
@@ -151,6 +155,11 @@ public sealed class CastReader
                 metres[i] = double.NaN;
                 aboveSurface++;
             }
+            else if (metres[i] > DeepestWaterM)
+            {
+                metres[i] = double.NaN;
+                tooDeep++;
+            }
         }
     }
 
@@ -169,6 +178,11 @@ public sealed class CastReader
         if (aboveSurface > 0)
         {
             findings.Add(Finding.Note("cast-above-surface", $"{aboveSurface} rows lie above the surface.", "The sensor was in the air, or its zero is off.", "They are left out.").At("file"));
+        }
+
+        if (tooDeep > 0)
+        {
+            findings.Add(Finding.Check("cast-too-deep", $"{(tooDeep == 1 ? "1 row is" : $"{tooDeep} rows are")} deeper than any water on Earth.", "A garbled number, or not the depth at all.", "They are left out. Look whether the right column is the depth, and in which unit.").At("columns"));
         }
 
         if (rows >= MostRows)

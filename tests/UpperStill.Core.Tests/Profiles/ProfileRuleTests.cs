@@ -111,7 +111,7 @@ public class ProfileRuleTests
             if (Of(levels) is var figures && figures["thermocline"].Value is { } thermocline)
             {
                 var sunk = Of([.. levels.Select(l => l with { DepthM = l.DepthM + 3 })])["thermocline"].Value!.Value;
-                Assert.Equal((double)thermocline + 3, (double)sunk, 4);
+                Assert.Equal((double)thermocline + 3, (double)sunk, tolerance: 0.0001);
                 Assert.InRange(thermocline, levels.Min(l => l.DepthM), levels.Max(l => l.DepthM));
             }
         });

@@ -115,6 +115,23 @@ public class CastReaderTests
         Assert.Equal(cut, result.Findings.Any(f => f.Finding.Code == "cast-too-long"));
     }
 
+    [Theory]
+    [InlineData("1e30")]
+    [InlineData("45000")]
+    [InlineData("1e300")]
+    public void A_depth_below_the_deepest_water_is_left_out_and_said(string garbled)
+    {
+        var bytes = Encoding.UTF8.GetBytes($"Depth (m),Temp (C)\n1.0,16.0\n1.1,16.0\n{garbled},15.0\n2.0,14.0\n2.1,14.0\n");
+        var layout = CastLook.At(bytes);
+        var reader = new CastReader(new CastRequest(layout.Separator, layout.DecimalComma, layout.FirstRow, layout.Columns, []));
+        reader.Push(bytes);
+
+        var result = reader.Finish();
+
+        Assert.Equal(2.1m, result.DeepestM);
+        Assert.Equal("1 row is deeper than any water on Earth.", Assert.Single(result.Findings, f => f.Finding.Code == "cast-too-deep").Finding.Seen);
+    }
+
     [Fact]
     public void Any_bytes_at_all_are_looked_at_and_read_without_failing() =>
         Gen.OneOf(Gen.Byte.Array[0, 300], Gen.String[Gen.Char["Depth,TemC;\t0123456789.-e\n\r\""], 0, 300].Select(Encoding.UTF8.GetBytes)).Sample(bytes =>

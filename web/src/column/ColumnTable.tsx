@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { FieldSheet } from '../api/client';
 
 /** The column for those who do not see it. */
@@ -59,13 +60,19 @@ export function ColumnTable({ sheet }: { sheet: FieldSheet }) {
         <tbody>
           {rows.map((row, i) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: two levels may say the same
-            <tr key={i}>
-              <th scope="row">{row.what}</th>
-              <td>{row.depth}</td>
-            </tr>
+            <Row key={i} what={row.what} depth={row.depth} />
           ))}
         </tbody>
       </table>
     </div>
   );
 }
+
+const Row = memo(function Row({ what, depth }: { what: string; depth: string }) {
+  return (
+    <tr>
+      <th scope="row">{what}</th>
+      <td>{depth}</td>
+    </tr>
+  );
+});

@@ -1,5 +1,6 @@
 import type { FieldSheet, OperationName, OperationRequest, OperationResponse } from '../api/client';
 import type { DoorCall, Fold } from './core.worker';
+import { share } from './share';
 
 interface Waiting {
   resolve(json: string): void;
@@ -79,7 +80,8 @@ export async function foldVisit(visit: string, request: OperationRequest<'fold-v
   // An entry that was delivered is still the same entry: nothing is worked out again.
   const key = JSON.stringify(fold);
   if (lastFold?.key !== key) {
-    const sheet = asked({ fold }).then((json) => JSON.parse(json) as FieldSheet);
+    const before = lastFold?.sheet.catch(() => undefined);
+    const sheet = asked({ fold }).then(async (json) => share(await before, JSON.parse(json) as FieldSheet));
     lastFold = { key, sheet };
     sheet.catch(() => {
       lastFold = undefined;

@@ -6,6 +6,7 @@ import { compute } from './core';
 import { deliverAfterDrawing } from './delivery';
 import { readSetting, store, writeSetting } from './store';
 import { setTrouble, storeTrouble } from './trouble';
+import { foldAhead } from './visits';
 
 /** The body of each kind of entry, as the server describes them. */
 export interface EntryBodies {
@@ -54,15 +55,17 @@ export function newId(): string {
   return uuid({ msecs: nowMs() });
 }
 
+let ownName = '';
+
 /** This device's name in the log. */
 export async function deviceName(): Promise<string> {
-  let name = await readSetting('device', '');
-  if (!name) {
+  ownName ||= await readSetting('device', '');
+  if (!ownName) {
     const kind = /Android|iPhone|Mobile/.test(navigator.userAgent) ? 'phone' : 'computer';
-    name = `${kind} ${uuid().slice(-4)}`;
-    await writeSetting('device', name);
+    ownName = `${kind} ${uuid().slice(-4)}`;
+    await writeSetting('device', ownName);
   }
-  return name;
+  return ownName;
 }
 
 /** A visit that is typed in from a sheet: its entries bear the time of the sheet; their ids say when they were typed. */
@@ -73,14 +76,11 @@ export async function typeFromSheet(visit: string, at: string): Promise<void> {
 /** Writes entries on this device, all of them or none, and asks for their delivery. */
 export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
   const by = currentSession().known?.name ?? 'unknown';
-  const device = await deviceName();
-  const sheet = new Map<string, string>();
-  for (const { visit } of entries) {
-    sheet.set(visit, await readSetting(`sheet ${visit}`, ''));
-  }
+  const visits = [...new Set(entries.map(({ visit }) => visit))];
+  const [device, ...times] = await Promise.all([deviceName(), ...visits.map((visit) => readSetting(`sheet ${visit}`, ''))]);
   const made: Entry[] = entries.map((entry) => ({
     version: 1,
-    at: sheet.get(entry.visit) || nowLocal(),
+    at: times[visits.indexOf(entry.visit)] || nowLocal(),
     by,
     device,
     id: newId(),
@@ -92,6 +92,7 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
       throw new Error(`${refusal.seen} ${refusal.act}`);
     }
   }
+  foldAhead(made);
   try {
     // One transaction: all of them or none.
     await store.transaction('rw', store.entries, () =>

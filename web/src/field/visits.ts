@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import {
   api,
   type ClarityPoint,
+  type Entry,
   type FieldSheet,
   type OperationResponse,
   type ReaderUnit,
@@ -12,20 +13,55 @@ import { compute, foldVisit } from './core';
 import { type KeptEntry, type KeptVisit, store } from './store';
 
 type MonthHistory = OperationResponse<'month-history'>;
-const histories = new WeakMap<StationRecord, Map<string, Promise<MonthHistory>>>();
+let picked: { key: string; history: Promise<MonthHistory> } | undefined;
 
 /** What readings of a day are compared with: picked once, so that each fold has little to read. */
 function historyFor(station: StationRecord, day: string): Promise<MonthHistory> {
-  const days = histories.get(station) ?? new Map<string, Promise<MonthHistory>>();
-  histories.set(station, days);
-  const picked = days.get(day) ?? compute('month-history', { points: station.context.history, day });
-  days.set(day, picked);
-  return picked;
+  // A record that was fetched again is most often the same.
+  const key = JSON.stringify([day, station.context.history]);
+  if (picked?.key !== key) {
+    const history = compute('month-history', { points: station.context.history, day });
+    picked = { key, history };
+    history.catch(() => {
+      picked = undefined;
+    });
+  }
+  return picked.history;
+}
+
+/** The visit that is on the page. */
+let shown: { visit: string; entries: Entry[]; station: StationRecord; reader: ReaderUnit } | undefined;
+
+/** Begins to fold what is just being written: the answer is there when the device has it, and is shown no sooner. */
+export function foldAhead(made: Entry[]): void {
+  if (shown && made.every(({ visit }) => visit === shown?.visit)) {
+    // In the order in which the device keeps them.
+    const entries = [...shown.entries, ...made].sort((a, b) => (a.id < b.id ? -1 : 1));
+    work(shown.visit, entries, shown.station, shown.reader).catch(() => {
+      // What is wrong with it is said when it is folded for the page.
+    });
+  }
 }
 
 /** Folds a visit on this device and keeps what lists need of it. */
 async function fold(visit: string, kept: KeptEntry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
   const entries = kept.map((k) => k.entry);
+  shown = { visit, entries, station, reader };
+  const sheet = await work(visit, entries, station, reader);
+  if (sheet.startedAt) {
+    const { startedAt, state, point } = sheet;
+    void store.visits.put({
+      visit,
+      station: station.context.station.code,
+      startedAt,
+      closed: state === 'closed',
+      point: point ?? undefined,
+    });
+  }
+  return sheet;
+}
+
+async function work(visit: string, entries: Entry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
   // Of the kit only what this visit names travels into the fold: less to read for each entry.
   const named = new Set(entries.map((entry) => (entry.body as { line?: string | null }).line));
   const lines = station.context.lines.filter((line) => named.has(line.code));
@@ -39,16 +75,6 @@ async function fold(visit: string, kept: KeptEntry[], station: StationRecord, re
   if (day && day !== guess) {
     // The beginning that was guessed is struck; another day is compared with other readings.
     sheet = await foldOn(day);
-  }
-  if (sheet.startedAt) {
-    const { startedAt, state, point } = sheet;
-    void store.visits.put({
-      visit,
-      station: station.context.station.code,
-      startedAt,
-      closed: state === 'closed',
-      point: point ?? undefined,
-    });
   }
   return sheet;
 }

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { compute } from '../field/core';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
@@ -32,10 +32,27 @@ export function LevelTable(props: Props) {
       ? profile.levels.filter((level) => level.depthM <= target.depthM).length
       : profile.levels.length;
   const [open, setOpen] = useState<string>();
+  const latest = useRef(props);
+  latest.current = props;
+  // The same for as long as the table stands, so that only rows that changed are drawn again.
+  const touch = useMemo<Touch>(
+    () => ({
+      open: ({ entry }) => setOpen((last) => (last === entry ? undefined : entry)),
+      again: (level) => {
+        setOpen(undefined);
+        latest.current.onChoose(level);
+      },
+      strike: (level, why) => {
+        setOpen(undefined);
+        void latest.current.onStrike(level, why);
+      },
+    }),
+    [],
+  );
   const later = profile.toRead.filter((level) => level !== target && level.depthM !== target?.depthM);
   return (
     <div className="mt-3">
-      <table className="w-full border-collapse">
+      <table className="w-full table-fixed border-collapse">
         <caption className="sr-only">Levels of the profile</caption>
         <thead>
           <tr className="border-ink border-b">
@@ -64,20 +81,14 @@ export function LevelTable(props: Props) {
               ) : (
                 <Row
                   level={level}
-                  above={profile.levels[i - 1]}
-                  profile={profile}
+                  first={i === 0}
+                  meter={profile.meter}
+                  temperatureUnit={profile.temperatureUnit}
+                  oxygenUnit={profile.oxygenUnit}
                   boxes={boxes}
                   closed={closed}
                   open={open === level.entry}
-                  onOpen={() => setOpen(open === level.entry ? undefined : level.entry)}
-                  onAgain={() => {
-                    setOpen(undefined);
-                    onChoose(level);
-                  }}
-                  onStrike={(why) => {
-                    setOpen(undefined);
-                    void props.onStrike(level, why);
-                  }}
+                  touch={touch}
                 />
               )}
             </Rows>
@@ -104,29 +115,29 @@ function Rows({ children }: { children: React.ReactNode }) {
   return <>{children}</>;
 }
 
-function Row({
-  level,
-  above,
-  profile,
-  boxes,
-  closed,
-  open,
-  onOpen,
-  onAgain,
-  onStrike,
-}: {
+/** What a touch on a row does. */
+interface Touch {
+  open: (level: Level) => void;
+  again: (level: Level) => void;
+  strike: (level: Level, why: string) => void;
+}
+
+interface RowProps {
   level: Level;
-  above: Level | undefined;
-  profile: Profile;
+  first: boolean;
+  meter: Profile['meter'];
+  temperatureUnit: Profile['temperatureUnit'];
+  oxygenUnit: Profile['oxygenUnit'];
   boxes: Box[];
   closed: boolean;
   open: boolean;
-  onOpen: () => void;
-  onAgain: () => void;
-  onStrike: (why: string) => void;
-}) {
+  touch: Touch;
+}
+
+const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit, boxes, closed, open, touch }: RowProps) {
   const [striking, setStriking] = useState(false);
-  const derived = profile.oxygenUnit === '%' ? level.mgLText : level.percent;
+  const textOf = (box: Box) => textIn(level, box, temperatureUnit, oxygenUnit);
+  const derived = oxygenUnit === '%' ? level.mgLText : level.percent;
   return (
     <>
       <tr className={`border-rule border-b ${level.marked ? 'text-dim' : ''}`}>
@@ -136,7 +147,7 @@ function Row({
             className="min-h-9 text-left boat:min-h-12"
             aria-expanded={open}
             disabled={closed}
-            onClick={onOpen}
+            onClick={() => touch.open(level)}
             aria-label={`${level.depthText}, read again or strike`}
           >
             {level.depthText}
@@ -146,21 +157,21 @@ function Row({
         </th>
         {boxes.map((box) => (
           <td key={box} className={`py-0.5 text-right ${wideOnly(box)}`}>
-            {textOf(level, box, profile)}
+            {textOf(box)}
           </td>
         ))}
         <td className="py-0.5 text-right text-slate">
           {derived != null && level.oxygen && level.temperatureC != null && (
             <Worked
               title={`oxygen at ${level.depthText}`}
-              ask={() => oxygenWorking(level, profile)}
+              ask={() => oxygenWorking(level, meter)}
               className="decoration-transparent"
             >
               {derived}
             </Worked>
           )}
         </td>
-        <td className="py-0.5 text-right text-slate max-sm:hidden">{above ? level.fallText : ''}</td>
+        <td className="py-0.5 text-right text-slate max-sm:hidden">{first ? '' : level.fallText}</td>
       </tr>
       {open && (
         <tr>
@@ -170,7 +181,7 @@ function Row({
                 title={`Why is the level at ${level.depthText} struck?`}
                 suggestions={['misheard', 'misread', 'probe in mud']}
                 confirm="Strike it"
-                onGiven={onStrike}
+                onGiven={(why) => touch.strike(level, why)}
                 onCancel={() => setStriking(false)}
               />
             ) : (
@@ -179,11 +190,11 @@ function Row({
                   (box) =>
                     level[box] != null && (
                       <span key={box} className="num sm:hidden">
-                        {textOf(level, box, profile)} {BOXES[box].short}
+                        {textOf(box)} {BOXES[box].short}
                       </span>
                     ),
                 )}
-                <button type="button" className="act" onClick={onAgain}>
+                <button type="button" className="act" onClick={() => touch.again(level)}>
                   Read it again
                 </button>
                 <button type="button" className="act" onClick={() => setStriking(true)}>
@@ -196,24 +207,24 @@ function Row({
       )}
     </>
   );
-}
+});
 
 /** A phone has no room for more than temperature, oxygen and salinity; the rest shows when a level is opened. */
 function wideOnly(box: Box): string {
   return box === 'conductivity' || box === 'ph' ? 'max-sm:hidden' : '';
 }
 
-function textOf(level: Level, box: Box, profile: Profile): string {
+function textIn(level: Level, box: Box, temperatureUnit: Profile['temperatureUnit'], oxygenUnit: Profile['oxygenUnit']): string {
   switch (box) {
     case 'temperature':
       return level.temperature
-        ? level.temperatureUnit === profile.temperatureUnit
+        ? level.temperatureUnit === temperatureUnit
           ? level.temperature
           : `${level.temperature} ${level.temperatureUnit}`
         : '';
     case 'oxygen':
       return level.oxygen
-        ? level.oxygenUnit === profile.oxygenUnit
+        ? level.oxygenUnit === oxygenUnit
           ? level.oxygen
           : `${level.oxygen} ${level.oxygenUnit === '%' ? '%' : 'mg/L'}`
         : '';
@@ -222,14 +233,14 @@ function textOf(level: Level, box: Box, profile: Profile): string {
   }
 }
 
-async function oxygenWorking(level: Level, profile: Profile) {
+async function oxygenWorking(level: Level, meter: Profile['meter']) {
   const { working } = await compute('oxygen', {
     value: Number(String(level.oxygen).replace(',', '.')),
     unit: level.oxygenUnit ?? 'mg/L',
     temperatureC: level.temperatureC ?? 0,
     salinity: level.salinity ?? 0,
-    altitudeM: profile.meter.altitudeM,
-    pressureKpa: profile.meter.pressureKpa ?? null,
+    altitudeM: meter.altitudeM,
+    pressureKpa: meter.pressureKpa ?? null,
     fromWeatherReport: false,
     depthM: level.depthM,
   });
