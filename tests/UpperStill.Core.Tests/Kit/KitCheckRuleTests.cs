@@ -128,6 +128,26 @@ public class KitCheckRuleTests
     }
 
     [Theory]
+    [InlineData(0, false)]
+    [InlineData(2, true)]
+    public void A_refractometer_that_is_off_in_distilled_water_shifts_every_salinity(int read, bool off) =>
+        Assert.Equal(off, Judge(new KitItem("S-1", "Refractometer", KitKind.Refractometer), Check(KitCheckKind.Zeroed) with { Read = read }).Findings.Any(f => f.Finding.Code == "refractometer-off"));
+
+    [Theory]
+    [InlineData(6, false)]
+    [InlineData(5, true)]
+    public void Parts_that_are_not_all_there_are_missed(int counted, bool missing) =>
+        Assert.Equal(missing, Judge(new KitItem("K-1", "Composite sampler", KitKind.CompositeSampler, Parts: 6), Check(KitCheckKind.Counted) with { Counted = counted }).Findings.Any(f => f.Finding.Code == "parts-missing"));
+
+    [Theory]
+    [InlineData(0, 1, "parts-range")]
+    [InlineData(100, 1, "parts-range")]
+    [InlineData(99, 0, "figure-range")]
+    [InlineData(99, 1, null)]
+    public void Parts_and_figures_of_an_item_are_numbers_that_can_be(int parts, int volume, string? code) =>
+        Assert.Equal(code, KitItemCheck.Findings(new KitItem("V-1", "Sampler", KitKind.BottleSampler, Parts: parts, Figures: [new KitFigure("volume-l", volume)]), []).SingleOrDefault()?.Finding.Code);
+
+    [Theory]
     [InlineData("R 4", "rope", "code-format")]
     [InlineData("R-3", "rope", "code-used")]
     [InlineData("R-9", " ", "name-missing")]

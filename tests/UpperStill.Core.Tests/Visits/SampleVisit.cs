@@ -90,6 +90,13 @@ internal sealed class SampleVisit
 
     internal Entry Conditions(ConditionsBody body, string device = "phone") => Write(EntryKinds.Conditions, body, device: device);
 
+    /// <summary>The next entries are written so much later.</summary>
+    internal SampleVisit Later(TimeSpan by)
+    {
+        clock += by;
+        return this;
+    }
+
     internal Entry Strike(Entry entry, string why = "misread") => Write(EntryKinds.Strike, new EmptyBody(), entry, why);
 
     internal Entry Keep(string finding, string why, params Entry[] about) =>

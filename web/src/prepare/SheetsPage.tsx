@@ -105,6 +105,7 @@ function FieldSheet({ outing, stop, paper, record }: SheetProps) {
         names={[
           'people',
           'began (24 h)',
+          ...(record?.context.programme.schools?.['visit.clock'] === 'half-day' ? ['☐ a.m. ☐ p.m.'] : []),
           'air, before it is wet',
           'cloud, eighths',
           'wind, from',
