@@ -150,6 +150,23 @@ test('steps are taken in another order: what it costs is said, and the programme
   await expect(page.getByText('Composite before profile', { exact: false })).toHaveCount(0);
 });
 
+test('how a step is done, and why, is one touch away', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens('sampler');
+  await person.starts('Harrowmere, North Arm', ['clarity', 'profile']);
+  await page.getByRole('button', { name: 'How, and why' }).click();
+  await expect(page.getByRole('dialog', { name: 'How it is done: Sounding' })).toContainText(
+    'Touching bottom unawares stirs mud into the sample.',
+  );
+  await page.keyboard.press('Escape');
+  await person.goes('Clarity');
+  await page.getByRole('button', { name: 'How, and why' }).click();
+  // This programme's school: two observers, told apart again.
+  await expect(page.getByRole('dialog', { name: 'How it is done: Clarity' })).toContainText(
+    'Then the other reads, without knowing the first number.',
+  );
+});
+
 test('the device says where it is: the nearest station comes first, and where there is none it says so', async ({
   page,
   context,

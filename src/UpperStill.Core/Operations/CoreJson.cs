@@ -4,6 +4,7 @@ using UpperStill.Core.Arrival;
 using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Guides;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
@@ -43,6 +44,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(SheetTimeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(StationsHereResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CastingOffResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(StepGuideResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
@@ -93,6 +95,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(SheetTimeRequest))]
 [JsonSerializable(typeof(StationsHereRequest))]
 [JsonSerializable(typeof(CastingOffRequest))]
+[JsonSerializable(typeof(StepGuideRequest))]
 [JsonSerializable(typeof(TakenBody))]
 [JsonSerializable(typeof(OpenProtocolsRequest))]
 [JsonSerializable(typeof(SettlingRequest))]

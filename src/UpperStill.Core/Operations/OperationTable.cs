@@ -1,6 +1,7 @@
 using UpperStill.Core.Bottles;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Guides;
 using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Places;
@@ -62,6 +63,9 @@ public static class OperationTable
         new Operation<CastingOffRequest, CastingOffResult>(
             "before-casting-off", "Names what of the safety gear on a pack list is not confirmed.",
             CoreJson.Default.CastingOffRequest, CoreJson.Default.CastingOffResult, BeforeCastingOff.Work),
+        new Operation<StepGuideRequest, StepGuideResult>(
+            "step-guide", "Says how a step of a visit is done by the programme's schools, why, and what can hurt.",
+            CoreJson.Default.StepGuideRequest, CoreJson.Default.StepGuideResult, StepGuide.Work),
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
             CoreJson.Default.SheetTimeRequest, CoreJson.Default.SheetTimeResult, SheetTimes.Work),

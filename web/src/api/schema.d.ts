@@ -348,6 +348,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/step-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says how a step of a visit is done by the programme's schools, why, and what can hurt. */
+        post: operations["step-guide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sheet-time": {
         parameters: {
             query?: never;
@@ -2864,6 +2881,13 @@ export interface components {
             /** @description Codes of waters; null for every water of the group, also those to come. */
             waters?: null | string[];
         };
+        /** @description One thing to do. */
+        GuideLine: {
+            /** @description What. */
+            do: string;
+            /** @description Why it is done so. */
+            why: string;
+        };
         /** @enum {unknown} */
         HalfDay: "am" | "pm" | null;
         /**
@@ -5292,6 +5316,25 @@ export interface components {
             stations: components["schemas"]["StationNear"][];
             finding?: null | components["schemas"]["Finding"];
         };
+        /** @description Asks how a step of a visit is done. */
+        StepGuideRequest: {
+            /** @description The step: arrive, sounding, surface, clarity, profile, bottles, composite or leave. */
+            step: string;
+            /** @description The programme, whose schools say how. */
+            programme: components["schemas"]["Programme"];
+            /**
+             * @description True where nobody goes afloat.
+             * @default false
+             */
+            shore: boolean;
+        };
+        /** @description How a step is done, and what can hurt. */
+        StepGuideResult: {
+            /** @description In the order in which they are done; none for a step that is not known. */
+            lines: components["schemas"]["GuideLine"][];
+            /** @description What can hurt. Local law, the programme's safety plan and the substance's safety sheet come first. */
+            cautions: string[];
+        };
         /** @description Body of the entry `step-order`: the steps in the order in which the sampler means to take them. */
         StepOrderBody: {
             /** @description Names of steps; those not named keep their place behind them. */
@@ -6374,6 +6417,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CastingOffResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "step-guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StepGuideRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepGuideResult"];
                 };
             };
             /** @description Bad Request */

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { compute } from '../field/core';
 import { write } from '../field/entries';
+import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { UNITS } from '../ui/units';
 import { WrittenMark } from './WrittenMark';
@@ -38,29 +39,32 @@ export function HandSum({ sheet, sum, label }: { sheet: FieldSheet; sum: NonNull
 
   return (
     <form
-      className="mt-4 flex max-w-md items-end gap-2 border-rule border-t"
+      className="mt-4 max-w-md border-rule border-t"
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
         void give().catch((error: Error) => setProblem(error.message));
       }}
     >
-      <TextField
-        label={`${label}, ${UNITS[unit].short}`}
-        hint="Only where the sheet has it; the sum is done here anyway."
-        className="min-w-0 flex-1"
-        value={written}
-        maxLength={12}
-        autoComplete="off"
-        problem={problem}
-        onChange={(next) => {
-          setWritten(next);
-          setProblem('');
-        }}
-      />
-      <button type="submit" className="act mb-6" disabled={!written.trim()}>
-        Compare
-      </button>
+      <div className="flex items-end gap-2">
+        <TextField
+          label={`${label}, ${UNITS[unit].short}`}
+          className="min-w-0 flex-1"
+          value={written}
+          maxLength={12}
+          autoComplete="off"
+          aria-invalid={problem ? true : undefined}
+          onChange={(next) => {
+            setWritten(next);
+            setProblem('');
+          }}
+        />
+        <button type="submit" className="act" disabled={!written.trim()}>
+          Compare
+        </button>
+      </div>
+      <Problem words={problem} />
+      <p className="mt-0.5 text-dim text-sm">Only where the sheet has it; the sum is done here anyway.</p>
     </form>
   );
 }

@@ -14,6 +14,7 @@ import { LeaveStep } from './LeaveStep';
 import { Runsheet, Steps } from './Runsheet';
 import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
+import { StepGuide } from './StepGuide';
 import { StepOrder } from './StepOrder';
 import { STEP_NAMES } from './steps';
 
@@ -90,9 +91,12 @@ export function VisitPage() {
             <Column sheet={sheet} earlier={earlier} strip onStep={onStep} />
           </aside>
           <section className="min-w-0 flex-1 px-4 pt-3 pb-24">
-            <h1 className="caps">
-              {station.context.station.water}, {station.context.station.name}
-            </h1>
+            <div className="flex items-start justify-between gap-3">
+              <h1 className="caps min-w-0">
+                {station.context.station.water}, {station.context.station.name}
+              </h1>
+              {!ended && <StepGuide step={shown} station={station} />}
+            </div>
             {content}
           </section>
         </div>
@@ -103,7 +107,14 @@ export function VisitPage() {
   return (
     <div className="grid min-h-0 flex-1 print:block grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
       <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
-      <section className="min-w-0 px-7 py-6">{content}</section>
+      <section className="min-w-0 px-7 py-6">
+        {!ended && (
+          <div className="float-right ml-4 print:hidden">
+            <StepGuide step={shown} station={station} />
+          </div>
+        )}
+        {content}
+      </section>
       <aside
         className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
         aria-label="Water column"

@@ -1,0 +1,51 @@
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import type { Schemas, StationRecord } from '../api/client';
+import { compute } from '../field/core';
+import type { StepName } from '../routes';
+import { STEP_NAMES } from './steps';
+
+/** How a step is done by the programme's schools, with the reasons and what can hurt: one touch away. */
+export function StepGuide({ step, station }: { step: StepName; station: StationRecord }) {
+  const [guide, setGuide] = useState<Schemas['StepGuideResult']>();
+  const [problem, setProblem] = useState('');
+  const { programme, station: place } = station.context;
+  const look = () =>
+    compute('step-guide', { step, programme, shore: place.shore }).then(setGuide, (error: Error) => setProblem(error.message));
+  return (
+    <Popover.Root onOpenChange={(open) => open && void look()}>
+      <Popover.Trigger className="act-quiet shrink-0 whitespace-nowrap !min-h-0 py-1 text-sm boat:py-3">
+        How, and why
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={`How it is done: ${STEP_NAMES[step]}`}
+          align="end"
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-20 max-h-[80vh] w-[30rem] max-w-[94vw] overflow-auto border-[1.5px] border-ink bg-sheet p-4 shadow-lg"
+        >
+          <h3 className="text-lg">{STEP_NAMES[step]}</h3>
+          {problem && <p role="alert">{problem}</p>}
+          <ol className="mt-1 list-decimal space-y-2 pl-5">
+            {guide?.lines.map((line) => (
+              <li key={line.do}>
+                {line.do} <span className="block text-dim text-sm">{line.why}</span>
+              </li>
+            ))}
+          </ol>
+          {guide && guide.cautions.length > 0 && (
+            <>
+              <h4 className="caps mt-3 text-madder">What can hurt</h4>
+              <ul className="mt-1 list-disc space-y-1 pl-5 text-sm">
+                {guide.cautions.map((caution) => (
+                  <li key={caution}>{caution}</li>
+                ))}
+              </ul>
+            </>
+          )}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
