@@ -56,6 +56,7 @@ public sealed record ClarityReading(int Lowering, string? Observer, decimal Dept
 /// <param name="Working">How it came about.</param>
 /// <param name="Compared">The value beside the same month of earlier years.</param>
 /// <param name="AsReadText">Where the line's check corrects the reading: what the marks alone would have given.</param>
+/// <param name="AsReadM">The same before rounding, m.</param>
 public sealed record ClarityResult(
     IReadOnlyList<ClarityReading> Readings,
     int Needed,
@@ -67,7 +68,8 @@ public sealed record ClarityResult(
     bool Censored = false,
     Working? Working = null,
     MonthBand? Compared = null,
-    string? AsReadText = null);
+    string? AsReadText = null,
+    decimal? AsReadM = null);
 
 /// <summary>The same month in earlier years.</summary>
 /// <param name="Month">1–12.</param>

@@ -34,14 +34,16 @@ public static class ClarityRule
         var reported = Rounding.Round(mean, request.Settings.RoundTo);
         findings.AddRange(ClarityChecks.Whole(request, marks, readings, reported, band));
         var text = LengthText.Show(reported, request.Reader);
+        var asRead = AsRead(marks, readings);
         return new ClarityResult(
             shown, needed, findings, Decimals.Published(mean), marks.Show(mean), Decimals.Published(reported.Metres), text,
-            Working: Show(request, marks, readings, mean, method, reported), Compared: band, AsReadText: AsRead(request, marks, readings));
+            Working: Show(request, marks, readings, mean, method, reported), Compared: band,
+            AsReadText: asRead is { } plain ? LengthText.Show(Rounding.Round(plain, request.Settings.RoundTo), request.Reader) : null, AsReadM: asRead is { } unrounded ? Decimals.Published(unrounded) : null);
     }
 
     // Beside a corrected clarity stands what the marks alone would have given: both numbers are kept.
-    private static string? AsRead(ClarityRequest request, ReadMarks marks, List<Lowering> readings) => marks.Correction is null ? null
-        : LengthText.Show(Rounding.Round(Combine([.. readings.Select(r => r with { DepthM = r.AsReadM })], marks).Mean, request.Settings.RoundTo), request.Reader);
+    private static decimal? AsRead(ReadMarks marks, List<Lowering> readings) =>
+        marks.Correction is null ? null : Combine([.. readings.Select(r => r with { DepthM = r.AsReadM })], marks).Mean;
 
     // Two midpoints further apart than a pair may be: a third is asked for, and then the median of them all stands.
     private static (decimal Mean, string Method) Combine(List<Lowering> readings, ReadMarks marks)

@@ -130,7 +130,7 @@ public static class CompositeRule
         {
             var layer = ByFactor ? WantedM : null;
             return new CompositeResult(
-                findings, CompositeHow.Of(request.Settings.Method), Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
+                findings, [.. CompositeHow.Of(request.Settings.Method).Select(line => line.Do)], Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
         }
 
         internal CompositeResult Marked(decimal limit)

@@ -35,15 +35,8 @@ internal static class BottleGuide
         }
     }
 
-    internal static IEnumerable<GuideLine> Composite(ChosenSchools schools, CompositeSettings composite) =>
-    [
-        new("Mark the line at the depth worked out, and lay it out free.", "Twice the clarity is the simplest estimate of the lit layer; nearer to the bottom there is mud."),
-        composite.Method == CompositeMethod.PooledOrTube
-            ? new GuideLine("One full sampler from each whole metre into a rinsed bucket; below 5 m the tube.", "Equal parts make the mean of the layer.")
-            : ChosenSchools.Line("composite.lowering", $"Down and up: {schools.Words("composite.lowering")}."),
-        new("Not as full as it should be, or full too soon? Empty it and go again at the speed proposed.", "A full one stopped sampling part way; too little is not the whole layer."),
-        .. Into(schools),
-    ];
+    internal static IEnumerable<GuideLine> Composite(ChosenSchools schools, CompositeMethod method) =>
+        [.. CompositeHow.Of(method).Select(line => new GuideLine(line.Do, line.Why)), .. Into(schools)];
 
     private static IEnumerable<GuideLine> Into(ChosenSchools schools) =>
     [

@@ -35,7 +35,7 @@ public static class StepGuide
             "profile" => Of(ProfileGuide.Lines(schools)),
             "surface" => Of(BottleGuide.ByHand(schools), Caution.Acid, Caution.Bloom),
             "bottles" => Of(BottleGuide.AtDepth(schools), Caution.Caps, Caution.Acid),
-            "composite" => Of(BottleGuide.Composite(schools, request.Programme.Composite)),
+            "composite" => Of(BottleGuide.Composite(schools, request.Programme.Composite.Method)),
             "leave" => Of(ArriveGuide.Leaving()),
             _ => new StepGuideResult([], []),
         };

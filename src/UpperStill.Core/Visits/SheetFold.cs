@@ -39,7 +39,7 @@ internal sealed class SheetFold
         }
 
         var tries = CompositePart.Fold(draft, composite);
-        var sums = WorkedByHand.Fold(draft, UnroundedMean(clarity), composite);
+        var sums = WorkedByHand.Fold(draft, clarity.Result, composite);
         var closed = draft.Standing(EntryKinds.VisitClosed);
         var steps = new StepsOf(draft, arrival, clarity, composite, tries, profile, bottles);
         Leaving.Fold(draft, clarity, bottles, steps);

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Quantities;
@@ -36,7 +37,7 @@ internal static class WorkedByHand
     // Half a foot, on a line in feet.
     private const decimal FootLimitM = 0.5m * Length.MetresPerFoot;
 
-    internal static IReadOnlyList<SheetHandSum> Fold(SheetDraft draft, decimal? meanM, CompositeResult composite)
+    internal static IReadOnlyList<SheetHandSum> Fold(SheetDraft draft, ClarityResult clarity, CompositeResult composite)
     {
         List<SheetHandSum> sums = [];
         foreach (var said in draft.Standing(EntryKinds.WorkedByHand).GroupBy(s => s.Body.Sum).Select(g => g.Last()))
@@ -48,7 +49,7 @@ internal static class WorkedByHand
             {
                 draft.Findings.Add(unread.On(beside, said.Entry.Id));
             }
-            else if (Worked(said.Body.Sum, meanM, composite) is { } worked && Apart(draft, typed!.Value, worked))
+            else if (ByMarks(said.Body.Sum, clarity, composite) is { } worked && Apart(draft, typed!.Value, worked))
             {
                 draft.Findings.Add(Finding.Check(
                     "working-differs", $"You wrote {draft.Show(typed.Value)}; the marks give {draft.Show(worked)}.", "Sums aloud slip.", "The worked figure is used; open it to see the steps.").On(beside, said.Entry.Id));
@@ -58,11 +59,12 @@ internal static class WorkedByHand
         return sums;
     }
 
-    private static decimal? Worked(HandSum sum, decimal? meanM, CompositeResult composite) => sum switch
+    // On paper sums are done with the marks as they are: a stretched line is no slip of the sum.
+    private static decimal? ByMarks(HandSum sum, ClarityResult clarity, CompositeResult composite) => sum switch
     {
-        HandSum.Clarity => meanM,
-        HandSum.Layer => composite.LayerM,
-        _ => composite.MarkM,
+        HandSum.Clarity => clarity.AsReadM ?? clarity.MeanM,
+        HandSum.Layer => clarity is { AsReadM: { } asRead, MeanM: { } mean and > 0 } ? composite.LayerM * asRead / mean : composite.LayerM,
+        _ => composite.Mark?.Read().Length?.Metres,
     };
 
     private static bool Apart(SheetDraft draft, Length typed, decimal workedM) =>

@@ -1,4 +1,5 @@
 using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
@@ -45,6 +46,27 @@ public class WorkedByHandTests
 
         Assert.DoesNotContain(sheet.Findings, f => f.Code == "working-differs");
         Assert.Equal(sum, Assert.Single(sheet.Sums).Sum);
+    }
+
+    // A rope that reads 10 % short: 40 ft of marks are 44 ft.
+    [Theory]
+    [InlineData(HandSum.Clarity, "12", false)]
+    [InlineData(HandSum.Clarity, "13 2", true)]
+    [InlineData(HandSum.Layer, "24", false)]
+    [InlineData(HandSum.Layer, "26 5", true)]
+    [InlineData(HandSum.Composite, "24", false)]
+    [InlineData(HandSum.Composite, "26 5", true)]
+    public void Sums_by_the_marks_of_a_stretched_line_are_no_slip(HandSum sum, string typed, bool slipped)
+    {
+        var visit = Feet();
+        visit.Write(EntryKinds.WorkedByHand, new WorkedByHandBody(sum, new WrittenLength(typed, LengthUnit.FootInch)));
+        var mark = new TapedMark(new WrittenLength("40", LengthUnit.FootInch), new WrittenLength("44", LengthUnit.FootInch));
+        var stretched = SampleVisit.Context with { Lines = [SampleVisit.Context.Lines[0] with { Checks = [new LineCheck(new DateOnly(2026, 4, 11), [mark])] }] };
+
+        var sheet = visit.Fold(stretched);
+
+        Assert.InRange(sheet.Clarity.Result.MeanM!.Value, 4.02m, 4.03m); // 13.2 ft
+        Assert.Equal(slipped, sheet.Findings.Any(f => f.Code == "working-differs"));
     }
 
     [Fact]

@@ -1935,6 +1935,11 @@ export interface components {
             compared?: null | components["schemas"]["MonthBand"];
             /** @description Where the line's check corrects the reading: what the marks alone would have given. */
             asReadText?: null | string;
+            /**
+             * Format: double
+             * @description The same before rounding, m.
+             */
+            asReadM?: null | number;
         };
         /** @description A clarity school: how a Secchi reading is made in a programme. */
         ClaritySettings: {

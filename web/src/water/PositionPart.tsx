@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas, StationRecord } from '../api/client';
 import { write } from '../field/entries';
+import { whereWeAre } from '../field/fix';
 import { FromReceiver } from '../instruments/FromReceiver';
 import { Simulated } from '../instruments/Simulated';
 import { useInstruments } from '../instruments/useInstrument';
@@ -24,27 +25,17 @@ export function PositionPart({ sheet, station }: { sheet: FieldSheet; station: S
   const closed = sheet.state === 'closed';
   const give = (body: Schemas['FixBody']) => write({ visit: sheet.visit, kind: 'fix', body });
 
-  function ask() {
+  async function ask() {
     setProblem('');
     setAsking(true);
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        setAsking(false);
-        void give({
-          latitudeDeg: coords.latitude,
-          longitudeDeg: coords.longitude,
-          accuracyM: Math.round(coords.accuracy),
-          source: 'device',
-        });
-      },
-      (error) => {
-        setAsking(false);
-        setProblem(
-          `${error.code === error.PERMISSION_DENIED ? 'This device may not say where it is.' : 'No fix yet.'} Use the landmarks, or type the position of your receiver.`,
-        );
-      },
-      { enableHighAccuracy: true, timeout: 20_000, maximumAge: 5_000 },
-    );
+    try {
+      const { latitude, longitude, accuracy } = await whereWeAre(5_000);
+      await give({ latitudeDeg: latitude, longitudeDeg: longitude, accuracyM: Math.round(accuracy), source: 'device' });
+    } catch (error) {
+      setProblem(`${(error as Error).message} Use the landmarks, or type the position of your receiver.`);
+    } finally {
+      setAsking(false);
+    }
   }
 
   return (
@@ -66,7 +57,7 @@ export function PositionPart({ sheet, station }: { sheet: FieldSheet; station: S
       )}
       {!closed && (
         <div className="mt-2 flex flex-wrap gap-2">
-          <button type="button" className="act" disabled={asking || !('geolocation' in navigator)} onClick={ask}>
+          <button type="button" className="act" disabled={asking || !('geolocation' in navigator)} onClick={() => void ask()}>
             {asking ? 'Waiting for a fix…' : arrival.anchored ? 'Where are we now?' : 'Take a fix'}
           </button>
           <button type="button" className="act-quiet" aria-expanded={typing} onClick={() => setTyping(!typing)}>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { FieldSheet } from '../api/client';
 import { write } from '../field/entries';
 import type { StepName } from '../routes';
-import { FindingNote } from '../ui/FindingNote';
+import { FindingsBeside } from './findings';
 import { STEP_NAMES } from './steps';
 
 /** Steps may be taken in another order than the programme's; what that costs is said. */
@@ -20,7 +20,7 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
     steps.splice(at + by, 0, names[at] as StepName);
     void write({ visit: sheet.visit, kind: 'step-order', body: { steps }, ...old });
   };
-  const findings = sheet.findings.filter(({ code, kept }) => code === 'order-changed' && kept == null);
+  const costs = { ...sheet, findings: sheet.findings.filter(({ code, kept }) => code === 'order-changed' && kept == null) };
   return (
     <div className="px-4">
       {moving ? (
@@ -60,33 +60,21 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
         </button>
       )}
       <div className="text-sm">
-        {findings.map((finding) => (
-          <FindingNote
-            key={finding.seen}
-            finding={finding}
-            onKeep={(why) =>
-              void write({ visit: sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why })
-            }
-          >
-            <button
-              type="button"
-              className="act"
-              onClick={() =>
-                sheet.order &&
-                void write({
-                  visit: sheet.visit,
-                  kind: 'strike',
-                  body: {},
-                  strikes: sheet.order,
-                  why: 'back to the programme’s order',
-                })
-              }
-            >
-              The programme’s order
-            </button>
-          </FindingNote>
-        ))}
+        <FindingsBeside sheet={costs} beside="header" repairs={() => <Back sheet={sheet} />} />
       </div>
     </div>
   );
+}
+
+/** The programme's order again. */
+function Back({ sheet: { visit, order } }: { sheet: FieldSheet }) {
+  return order ? (
+    <button
+      type="button"
+      className="act"
+      onClick={() => void write({ visit, kind: 'strike', body: {}, strikes: order, why: 'back to the programme’s order' })}
+    >
+      The programme’s order
+    </button>
+  ) : null;
 }

@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { compute } from '../field/core';
+import { whereWeAre } from '../field/fix';
 import type { KeptStation } from '../field/store';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
@@ -14,43 +15,32 @@ export function WhichIsHere({ stations, onFound }: { stations: KeptStation[]; on
   const [finding, setFinding] = useState<Here['finding']>();
   const [problem, setProblem] = useState('');
 
-  async function look({ coords }: GeolocationPosition) {
-    const here = await compute('stations-here', {
-      at: { latitudeDeg: coords.latitude, longitudeDeg: coords.longitude },
-      accuracyM: Math.round(coords.accuracy),
-      stations: stations.map(({ code, record: { context } }) => ({
-        code,
-        at: { latitudeDeg: context.station.latitudeDeg, longitudeDeg: context.station.longitudeDeg },
-        radiusM: context.station.radiusM,
-      })),
-    });
-    setFinding(here.finding);
-    onFound(here);
-  }
-
-  function ask() {
+  async function ask() {
     setAsking(true);
     setProblem('');
-    navigator.geolocation.getCurrentPosition(
-      (position) =>
-        void look(position)
-          .catch((error: Error) => setProblem(error.message))
-          .finally(() => setAsking(false)),
-      (error) => {
-        setAsking(false);
-        setProblem(
-          error.code === error.PERMISSION_DENIED
-            ? 'This device may not say where it is. Choose the station by its name.'
-            : 'No fix yet. Go out from under the roof, or choose the station by its name.',
-        );
-      },
-      { enableHighAccuracy: true, timeout: 20_000, maximumAge: 0 },
-    );
+    try {
+      const { latitude, longitude, accuracy } = await whereWeAre(0);
+      const here = await compute('stations-here', {
+        at: { latitudeDeg: latitude, longitudeDeg: longitude },
+        accuracyM: Math.round(accuracy),
+        stations: stations.map(({ code, record: { context } }) => ({
+          code,
+          at: { latitudeDeg: context.station.latitudeDeg, longitudeDeg: context.station.longitudeDeg },
+          radiusM: context.station.radiusM,
+        })),
+      });
+      setFinding(here.finding);
+      onFound(here);
+    } catch (error) {
+      setProblem(`${(error as Error).message} Choose the station by its name.`);
+    } finally {
+      setAsking(false);
+    }
   }
 
   return (
     <div className="mt-3">
-      <button type="button" className="act" disabled={asking || !('geolocation' in navigator)} onClick={ask}>
+      <button type="button" className="act" disabled={asking || !('geolocation' in navigator)} onClick={() => void ask()}>
         {asking ? 'Waiting for a fix…' : 'Which station is here?'}
       </button>
       {finding && (

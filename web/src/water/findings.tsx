@@ -39,7 +39,7 @@ export function FindingsBeside({
     .toSorted((a, b) => rank[a.level] - rank[b.level])
     .map((finding) => (
       <FindingNote
-        key={finding.code + finding.about.join()}
+        key={finding.code + finding.why + finding.about.join()}
         finding={finding}
         onKeep={
           finding.level === 'note'
