@@ -28,7 +28,7 @@ needs npm "get Node.js 20 or newer"
 mkdir -p artifacts
 shared=(src/UpperStill.Core Directory.Build.props Directory.Build.targets Directory.Packages.props global.json)
 
-if stale artifacts/.browser "${shared[@]}" src/UpperStill.Browser; then
+if stale artifacts/.browser "${shared[@]}" src/UpperStill.Formats src/UpperStill.StandIns demo src/UpperStill.Browser; then
   say "Building the core for the browser…"
   rm -rf artifacts/browser
   run dotnet publish src/UpperStill.Browser -c Release -o artifacts/browser

@@ -4,10 +4,12 @@ using System.Text.Json.Serialization;
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Sky;
 using UpperStill.Server.Endpoints;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.Instruments;
+using UpperStill.Server.Ledger;
 using UpperStill.Server.OpenApi;
 using UpperStill.Server.Outings;
 using UpperStill.Server.People;
@@ -41,12 +43,15 @@ builder.Services.AddScoped<PeopleEndpoints.Register>();
 builder.Services.AddScoped<SeasonDesk>();
 builder.Services.AddSingleton<CalendarKeys>();
 builder.Services.AddScoped<OutingDesk>();
+builder.Services.AddScoped<LedgerDesk>();
+builder.Services.AddScoped<ResultDesk>();
 builder.Services.AddSingleton(InstrumentSettings.From(builder.Configuration, instance.Demo));
 builder.Services.AddSingleton<SimulatedInstruments>();
 builder.Services.AddHostedService(services => services.GetRequiredService<SimulatedInstruments>());
 builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddSingleton<IForecastService, SimulatedForecast>();
 builder.Services.AddSingleton<ITideConstants, SimulatedTide>();
+builder.Services.AddSingleton<ILaboratoryLink>(new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60))));
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>
 {
@@ -148,6 +153,8 @@ app.MapFormats();
 app.MapProgrammes();
 app.MapSeason();
 app.MapOutings();
+app.MapLedger();
+app.MapResults();
 app.MapInstruments();
 app.MapCastFiles();
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))

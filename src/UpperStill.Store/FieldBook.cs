@@ -55,6 +55,18 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Levels of profiles, from the log.</summary>
     public DbSet<LevelRow> Levels => Set<LevelRow>();
 
+    /// <summary>Samples, from the log.</summary>
+    public DbSet<SampleRow> Samples => Set<SampleRow>();
+
+    /// <summary>What visits say of analytes, from the log.</summary>
+    public DbSet<ValueRow> Values => Set<ValueRow>();
+
+    /// <summary>Rows of results files that wait for somebody.</summary>
+    public DbSet<HeldResultRow> HeldResults => Set<HeldResultRow>();
+
+    /// <summary>How the columns of results files are read.</summary>
+    public DbSet<ResultMappingRow> ResultMappings => Set<ResultMappingRow>();
+
     /// <summary>Findings, from the log.</summary>
     public DbSet<FindingRow> Findings => Set<FindingRow>();
 
@@ -115,6 +127,7 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             visit.HasKey(v => v.Visit);
             visit.HasIndex(v => new { v.Station, v.Day });
             visit.HasIndex(v => new { v.Station, v.LastSequence });
+            visit.HasIndex(v => v.LastSequence);
         });
         builder.Entity<ClarityRow>(clarity =>
         {
@@ -126,6 +139,24 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             level.HasKey(l => new { l.Visit, l.Ordinal });
             level.HasIndex(l => new { l.Station, l.Day });
         });
+        builder.Entity<SampleRow>(sample =>
+        {
+            sample.HasKey(s => new { s.Visit, s.Number });
+            sample.HasIndex(s => s.Body);
+            sample.HasIndex(s => s.Manifest);
+            sample.HasIndex(s => new { s.Open, s.Day });
+        });
+        builder.Entity<ValueRow>(value =>
+        {
+            value.HasKey(v => new { v.Visit, v.Analyte, v.Place });
+            value.HasIndex(v => new { v.Station, v.Day });
+        });
+        builder.Entity<HeldResultRow>(row =>
+        {
+            row.HasKey(r => r.Id);
+            row.HasIndex(r => r.Settled);
+        });
+        builder.Entity<ResultMappingRow>().HasKey(m => m.Heads);
         builder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
     }
 

@@ -88,6 +88,49 @@ const setupPeople = createRoute({
   component: lazyRouteComponent(() => import('./people/PeoplePage'), 'PeoplePage'),
 });
 
+const bench = createRoute({
+  getParentRoute: () => root,
+  path: '/bench',
+  component: lazyRouteComponent(() => import('./bench/BenchPage'), 'BenchPage'),
+});
+const filter = createRoute({
+  getParentRoute: () => root,
+  path: '/bench/$visit/$sample',
+  component: lazyRouteComponent(() => import('./bench/FilterPage'), 'FilterPage'),
+});
+const ledger = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger',
+  component: lazyRouteComponent(() => import('./ledger/LedgerPage'), 'LedgerPage'),
+});
+const sample = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger/sample/$number',
+  component: lazyRouteComponent(() => import('./ledger/SamplePage'), 'SamplePage'),
+});
+const handOver = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger/hand-over',
+  component: lazyRouteComponent(() => import('./ledger/HandOverPage'), 'HandOverPage'),
+  validateSearch: (search: Record<string, unknown>): { pick?: string[] } =>
+    Array.isArray(search.pick) ? { pick: search.pick.filter((one) => typeof one === 'string') } : {},
+});
+const manifest = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger/manifest/$id',
+  component: lazyRouteComponent(() => import('./ledger/ManifestPage'), 'ManifestPage'),
+});
+const measure = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger/manifest/$id/measure',
+  component: lazyRouteComponent(() => import('./laboratory/MeasurePage'), 'MeasurePage'),
+});
+const results = createRoute({
+  getParentRoute: () => root,
+  path: '/ledger/results',
+  component: lazyRouteComponent(() => import('./laboratory/ResultsPage'), 'ResultsPage'),
+});
+
 export const STEPS = ['arrive', 'sounding', 'surface', 'clarity', 'profile', 'bottles', 'composite', 'leave'] as const;
 export type StepName = (typeof STEPS)[number];
 const welcome = createRoute({
@@ -125,6 +168,14 @@ export const router = createRouter({
     outing,
     labels,
     sheets,
+    bench,
+    filter,
+    ledger,
+    sample,
+    handOver,
+    manifest,
+    measure,
+    results,
     setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupKit, setupLaboratory, setupPeople]),
   ]),
   defaultPreload: false,

@@ -41,7 +41,7 @@ internal static class BottlesPart
         SheetDraft draft, SheetProfile? profile, string place, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, List<Read<CastBody>> casts, List<Gear> samplers)
     {
         var byHand = planned.All(p => p.Type.Code is "phosphorus-dip" or "phosphorus-mesh" or "bacteria");
-        var bottles = planned.Select(p => Bottle(p, byHand, fills.LastOrDefault(f => f.Body.Sample == p.Number))).ToList();
+        var bottles = planned.Select(p => Bottle(p, byHand, fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number)))).ToList();
         var sampler = samplers.FirstOrDefault(s => s.Code == (casts.Count > 0 ? casts[^1].Body.Sampler : null)) ?? samplers.FirstOrDefault();
         var title = place switch { "composite" => "Composite", "surface" => "Surface water", "deep" => "Deep bottle", "layer-1" => "Upper layer", "layer-2" => "Thermocline", _ => "Lower layer" };
         var order = FillOrder(planned);

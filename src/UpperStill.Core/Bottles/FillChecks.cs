@@ -11,14 +11,14 @@ internal static class FillChecks
     {
         foreach (var fill in fills)
         {
-            var beside = planned.FirstOrDefault(p => p.Number == fill.Body.Sample)?.Place == "composite" ? Beside.Composite : Beside.Bottles;
+            var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
             var type = SampleTypes.Find(fill.Body.Type);
             foreach (var finding in type is null ? [] : One(draft, fill.Body, type).Concat(Order(draft, fill)))
             {
                 yield return finding.On(beside, fill.Entry.Id);
             }
 
-            if (!planned.Any(p => p.Number == fill.Body.Sample))
+            if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))
             {
                 yield return Finding.Check(
                     "label-differs", $"{fill.Body.Sample} is not of this visit’s plan.", "A label of another day or water sends the result to the wrong record.", "Look at the label; strike it, or say why.").On(beside, fill.Entry.Id);
@@ -31,7 +31,7 @@ internal static class FillChecks
             }
         }
 
-        foreach (var twice in fills.GroupBy(f => f.Body.Sample).Where(g => g.Count() > 1))
+        foreach (var twice in fills.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
         {
             yield return Finding.Stop(
                 "sample-number-used", $"{twice.Key} is filled twice.", "Two bottles would become one.", "Strike one, or give it another label.").On(Beside.Bottles, twice.Select(f => f.Entry.Id)) with

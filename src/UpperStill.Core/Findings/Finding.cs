@@ -41,6 +41,24 @@ public enum Beside
     /// <summary>The bottles at a depth.</summary>
     [JsonStringEnumMemberName("bottles")] Bottles,
 
+    /// <summary>Filtering.</summary>
+    [JsonStringEnumMemberName("filtering")] Filtering,
+
+    /// <summary>The label.</summary>
+    [JsonStringEnumMemberName("label")] Label,
+
+    /// <summary>Putting a sample away.</summary>
+    [JsonStringEnumMemberName("storing")] Storing,
+
+    /// <summary>The sample in the ledger.</summary>
+    [JsonStringEnumMemberName("sample")] Sample,
+
+    /// <summary>Handing samples over, and their arrival.</summary>
+    [JsonStringEnumMemberName("hand-over")] HandOver,
+
+    /// <summary>A result.</summary>
+    [JsonStringEnumMemberName("result")] Result,
+
     /// <summary>Leaving the station.</summary>
     [JsonStringEnumMemberName("leaving")] Leaving,
 }

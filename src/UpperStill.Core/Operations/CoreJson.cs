@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using UpperStill.Core.Arrival;
 using UpperStill.Core.Bottles;
+using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Guides;
@@ -12,6 +13,8 @@ using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Results;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Operations;
@@ -45,6 +48,14 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(StationsHereResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CastingOffResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(StepGuideResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(VisitSamples), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SampleClocksResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(HandOverResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SampleNumberResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(NewNumberResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(FilterVolumeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ChlorophyllResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(LoadResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
@@ -102,6 +113,26 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(LoggedCastBody))]
 [JsonSerializable(typeof(ProfileRequest))]
 [JsonSerializable(typeof(BottleDepthRequest))]
+[JsonSerializable(typeof(SampleAddedBody))]
+[JsonSerializable(typeof(FilterBody))]
+[JsonSerializable(typeof(FilterFillBody))]
+[JsonSerializable(typeof(LabelledBody))]
+[JsonSerializable(typeof(PreservedBody))]
+[JsonSerializable(typeof(StoredBody))]
+[JsonSerializable(typeof(HandedOverBody))]
+[JsonSerializable(typeof(SamplesBody))]
+[JsonSerializable(typeof(ReceivedBody))]
+[JsonSerializable(typeof(MeasuredBody))]
+[JsonSerializable(typeof(ResultBody))]
+[JsonSerializable(typeof(FlowBody))]
+[JsonSerializable(typeof(SampleHold))]
+[JsonSerializable(typeof(SampleClocksRequest))]
+[JsonSerializable(typeof(HandOverRequest))]
+[JsonSerializable(typeof(SampleNumberRequest))]
+[JsonSerializable(typeof(NewNumberRequest))]
+[JsonSerializable(typeof(FilterVolumeRequest))]
+[JsonSerializable(typeof(ChlorophyllRequest))]
+[JsonSerializable(typeof(LoadRequest))]
 [JsonSerializable(typeof(KeptBody))]
 [JsonSerializable(typeof(EmptyBody))]
 public sealed partial class CoreJson : JsonSerializerContext;

@@ -1,4 +1,5 @@
 using UpperStill.Core.Bottles;
+using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Guides;
@@ -8,6 +9,8 @@ using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Results;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Operations;
@@ -72,6 +75,30 @@ public static class OperationTable
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),
+        new Operation<FoldRequest, VisitSamples>(
+            "fold-samples", "Folds the entries of a visit into its samples: where each is, how long it may wait, its filter, its results.",
+            CoreJson.Default.FoldRequest, CoreJson.Default.VisitSamples, VisitSamples.Fold),
+        new Operation<SampleClocksRequest, SampleClocksResult>(
+            "sample-clocks", "Says how long samples may still wait and what must move next, from their holds and the laboratory’s door.",
+            CoreJson.Default.SampleClocksRequest, CoreJson.Default.SampleClocksResult, SampleClocks.Work),
+        new Operation<HandOverRequest, HandOverResult>(
+            "hand-over", "Checks a hand-over before anything leaves: what can go, what cannot, and why.",
+            CoreJson.Default.HandOverRequest, CoreJson.Default.HandOverResult, HandOver.Work),
+        new Operation<SampleNumberRequest, SampleNumberResult>(
+            "sample-number", "Reads a sample number as typed or scanned, and sees a wrong character by its check character.",
+            CoreJson.Default.SampleNumberRequest, CoreJson.Default.SampleNumberResult, SampleNumberResult.Work),
+        new Operation<NewNumberRequest, NewNumberResult>(
+            "new-sample-number", "Gives the next free number for a replicate, a part or a blank of a sample.",
+            CoreJson.Default.NewNumberRequest, CoreJson.Default.NewNumberResult, NewNumberResult.Work),
+        new Operation<FilterVolumeRequest, FilterVolumeResult>(
+            "filter-volume", "Works out how much water is worth filtering, from the clarity or the usual chlorophyll and the lab’s detection limit.",
+            CoreJson.Default.FilterVolumeRequest, CoreJson.Default.FilterVolumeResult, FilterVolume.Work),
+        new Operation<ChlorophyllRequest, ChlorophyllResult>(
+            "chlorophyll", "Works out chlorophyll a from absorbances or fluorescence of a filter’s extract, with its working.",
+            CoreJson.Default.ChlorophyllRequest, CoreJson.Default.ChlorophyllResult, ChlorophyllRule.Work),
+        new Operation<LoadRequest, LoadResult>(
+            "load", "Works out what a stream carries in a day from its flow and a concentration.",
+            CoreJson.Default.LoadRequest, CoreJson.Default.LoadResult, Load.Work),
         new Operation<Entry, EntryRefusal>(
             "check-entry", "Says whether an entry can be kept at all, before it is written.",
             CoreJson.Default.Entry, CoreJson.Default.EntryRefusal, e => new EntryRefusal(EntryCheck.Refusal(e))),

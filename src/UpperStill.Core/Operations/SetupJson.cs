@@ -3,6 +3,8 @@ using System.Text.Json.Serialization;
 using UpperStill.Core.Kit;
 using UpperStill.Core.People;
 using UpperStill.Core.Places;
+using UpperStill.Core.Results;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Operations;
@@ -18,4 +20,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(IReadOnlyList<Grant>))]
 [JsonSerializable(typeof(Laboratory))]
 [JsonSerializable(typeof(KitItem))]
+[JsonSerializable(typeof(LedgerSample))]
+[JsonSerializable(typeof(ResultBody))]
+[JsonSerializable(typeof(LabDoor))]
 public sealed partial class SetupJson : JsonSerializerContext;

@@ -13,6 +13,12 @@ public sealed record Permissions(IReadOnlyList<Grant> Grants)
     /// <summary>May write readings there: samplers and coordinators.</summary>
     public bool Samples(string water) => Grants.Any(g => g.Role is Role.Sampler or Role.Coordinator && g.Holds(water));
 
+    /// <summary>May take samples in and report their results there: laboratories and coordinators.</summary>
+    public bool Reports(string water) => Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator && g.Holds(water));
+
+    /// <summary>May write entries at all: everybody but readers.</summary>
+    public bool Writes => Grants.Any(g => g.Role is not Role.Reader);
+
     /// <summary>May set up the water and its stations, move its dates and review its record: coordinators.</summary>
     public bool Coordinates(string water) => Grants.Any(g => g.Role == Role.Coordinator && g.Holds(water));
 

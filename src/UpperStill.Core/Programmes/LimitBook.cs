@@ -1,3 +1,4 @@
+using UpperStill.Core.Samples;
 using Group = UpperStill.Core.Programmes.SchoolGroup;
 
 namespace UpperStill.Core.Programmes;
@@ -71,6 +72,8 @@ public static class LimitBook
         new("checks.replicates-apart", Group.Samples, "Results of replicates differ by more than", "%", 20, 1, 100),
         new("checks.filter-in-light", Group.Samples, "Filter in direct light longer than", "min", 1, 0.1m, 30),
         new("checks.thawed", Group.Samples, "Arrived warmer than, where ice is asked", "°C", 6, 1, 15),
+
+        .. SampleTypes.All.Where(t => t.HoldHours is not null).Select(t => new Limit(t.HoldSetting, Group.Samples, $"To the lab within: {t.Measures}, {t.Container}", "h", t.HoldHours!.Value, 1, 8760)),
 
         new("checks.companion-window", Group.Season, "Companion samples within", "days", 14, 1, 60),
         new("checks.notice-short", Group.Season, "Coordinator told before ultra-clean work, at least", "days", 14, 1, 60),

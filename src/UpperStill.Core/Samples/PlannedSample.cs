@@ -5,7 +5,7 @@ using UpperStill.Core.Programmes;
 namespace UpperStill.Core.Samples;
 
 /// <summary>A bottle, vial or jar that an outing will fill, with what stands on its label before it is wet.</summary>
-/// <param name="Number">Its number, unique in the group: station, day, letter, count, R for a replicate.</param>
+/// <param name="Number">Its number, unique in the group; see <see cref="SampleNumber"/>.</param>
 /// <param name="Station">The station's code.</param>
 /// <param name="Water">Water.</param>
 /// <param name="District">District.</param>
@@ -53,8 +53,9 @@ public static class PlannedSamples
         return samples;
     }
 
-    private static string Number(string station, DateOnly day, string letter, int count, int replicate) =>
-        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}");
+    /// <summary>The number of a sample.</summary>
+    internal static string Number(string station, DateOnly day, string letter, int count, int replicate) => SampleNumber.Checked(
+        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
 
     private static (string Place, string Depth)[] Depths(SampleFrom from) => from switch
     {

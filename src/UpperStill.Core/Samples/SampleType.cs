@@ -35,10 +35,18 @@ public enum Keeping
 /// <param name="Rinses">Rinses it needs; 0 where it is never rinsed.</param>
 /// <param name="Drops">Drops of preservative; null where they are not counted.</param>
 /// <param name="FilledAt">On the water, or at the bench.</param>
+/// <param name="HoldHours">Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.</param>
+/// <param name="LabHours">Hours that the lab has on top.</param>
 public sealed record SampleType(
     string Code, string Letter, string Measures, string Container, string? Added, string Fill, string Rinse, Keeping Keep, string Hold, IReadOnlyList<string> LabelAlso, string? Caution = null,
-    int VolumeMl = 250, int Rinses = 0, int? Drops = null, FilledAt FilledAt = FilledAt.Water)
+    int VolumeMl = 250, int Rinses = 0, int? Drops = null, FilledAt FilledAt = FilledAt.Water, int? HoldHours = SampleType.UnsaidHours, int LabHours = 0)
 {
+    /// <summary>Hours on ice where the laboratory has not said.</summary>
+    public const int UnsaidHours = 24;
+
+    /// <summary>The programme's limit for the hold, by its setting.</summary>
+    internal string HoldSetting => $"hold.{Code}";
+
     /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
     internal bool NeverRinsed => Rinse.StartsWith("never", StringComparison.Ordinal);
 

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Chlorophyll;
 
 namespace UpperStill.Core.Seasons;
 
@@ -15,9 +16,13 @@ public sealed record Opening([property: JsonConverter(typeof(JsonStringEnumConve
 /// <param name="TravelMinutes">From the water to its door.</param>
 /// <param name="TurnIns">Dates on which it takes frozen samples in, before noon.</param>
 /// <param name="TurnInPlace">Where they are handed in.</param>
+/// <param name="NoDryIce">True where it excludes dry ice.</param>
+/// <param name="ShippingDays">Days on which ultra-clean samples may be shipped, Sunday = 0; null where any will do.</param>
+/// <param name="Chlorophyll">What it needs to see chlorophyll, and its fluorometers' calibrations; null where it has not said.</param>
 public sealed record Laboratory(
     string Name, IReadOnlyList<Opening> Openings, IReadOnlyList<DateOnly> ClosedDays, int TravelMinutes = 60,
-    IReadOnlyList<DateOnly>? TurnIns = null, string? TurnInPlace = null)
+    IReadOnlyList<DateOnly>? TurnIns = null, string? TurnInPlace = null, bool NoDryIce = false,
+    IReadOnlyList<int>? ShippingDays = null, ChlorophyllLab? Chlorophyll = null)
 {
     /// <summary>
     /// The last moment to set out for the lab, local time, with water that was collected then and may stand so long: the last

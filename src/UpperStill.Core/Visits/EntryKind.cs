@@ -8,9 +8,9 @@ namespace UpperStill.Core.Visits;
 /// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
 public abstract class EntryKind
 {
-    private protected EntryKind(string name, int version, string description, JsonTypeInfo body)
+    private protected EntryKind(string name, int version, string description, JsonTypeInfo body, bool ofLaboratory)
     {
-        (Name, Version, Description, Body) = (name, version, description, body);
+        (Name, Version, Description, Body, OfLaboratory) = (name, version, description, body, ofLaboratory);
     }
 
     /// <summary>The name in the log.</summary>
@@ -24,6 +24,9 @@ public abstract class EntryKind
 
     /// <summary>The body's shape.</summary>
     public JsonTypeInfo Body { get; }
+
+    /// <summary>True where a laboratory writes it.</summary>
+    public bool OfLaboratory { get; }
 
     /// <summary>True if a body of this kind can be read.</summary>
     internal abstract bool Reads(JsonElement body);
@@ -42,8 +45,8 @@ public sealed class EntryKind<T> : EntryKind
     private readonly ConditionalWeakTable<Entry, Said> said = [];
     private readonly Func<T, ReaderUnit, string> words;
 
-    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words)
-        : base(name, version, description, body) => this.words = words;
+    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false)
+        : base(name, version, description, body, ofLaboratory) => this.words = words;
 
     /// <summary>The body; null where it cannot be read.</summary>
     public T? Read(JsonElement body)

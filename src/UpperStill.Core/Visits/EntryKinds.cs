@@ -1,11 +1,14 @@
 using UpperStill.Core.Arrival;
 using UpperStill.Core.Bottles;
+using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Results;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Visits;
@@ -124,6 +127,64 @@ public static class EntryKinds
     public static readonly EntryKind<TakenBody> Taken = new(
         "taken", 1, "A sample or a profile was taken along with this visit.", CoreJson.Default.TakenBody, (b, _) => $"Taken: {b.Protocol.Words()}");
 
+    /// <summary>A sample beside the plan.</summary>
+    public static readonly EntryKind<SampleAddedBody> SampleAdded = new(
+        "sample-added", 1, "A replicate, a part or a blank beside the plan.", CoreJson.Default.SampleAddedBody, (b, _) => $"{b.Sample}, {b.Kin.ToString().ToLowerInvariant()} of {b.Of}");
+
+    /// <summary>One filter.</summary>
+    public static readonly EntryKind<FilterBody> Filter = new(
+        "filter", 1, "Answers on one filter, from its bottle to its vial; an entry carries only what was answered with it.", CoreJson.Default.FilterBody, (b, _) => FilterPart.Words(b));
+
+    /// <summary>One fill pushed through a filter.</summary>
+    public static readonly EntryKind<FilterFillBody> FilterFill = new(
+        "filter-fill", 1, "One fill pushed through a filter: what went through, or where it began and what was left.", CoreJson.Default.FilterFillBody, (b, _) => $"{b.Sample}: {FilterPart.Words(b)}");
+
+    /// <summary>Labels looked at.</summary>
+    public static readonly EntryKind<LabelledBody> Labelled = new(
+        "labelled", 1, "Labels looked at, and what is not on them.", CoreJson.Default.LabelledBody,
+        (b, _) => $"{string.Join(", ", b.Samples)}: {(b.Missing is { Count: > 0 } missing ? $"label lacks {string.Join(", ", missing)}" : "label complete")}");
+
+    /// <summary>What keeps samples was added.</summary>
+    public static readonly EntryKind<PreservedBody> Preserved = new(
+        "preserved", 1, "What keeps samples was added after they were filled.", CoreJson.Default.PreservedBody, (b, _) => $"{string.Join(", ", b.Samples)}: {b.Added} added");
+
+    /// <summary>Samples put away.</summary>
+    public static readonly EntryKind<StoredBody> Stored = new(
+        "stored", 1, "Samples put into freezer, refrigerator, cooler or cupboard.", CoreJson.Default.StoredBody,
+        (b, _) => $"{string.Join(", ", b.Samples)} into the {b.In.ToString().ToLowerInvariant()}{(b.Spot is { } spot ? $", {spot}" : string.Empty)}{(b.TemperatureC is { } c ? $", {c} °C" : string.Empty)}");
+
+    /// <summary>Samples leave the group's hands.</summary>
+    public static readonly EntryKind<HandedOverBody> HandedOver = new(
+        "handed-over", 1, "Samples handed over with a manifest.", CoreJson.Default.HandedOverBody, (b, _) => $"{string.Join(", ", b.Samples)} handed over to {b.To}, signed {b.Signature}");
+
+    /// <summary>Samples lost.</summary>
+    public static readonly EntryKind<SamplesBody> SampleLost = new(
+        "sample-lost", 1, "Samples lost; `why` says how.", CoreJson.Default.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)} lost");
+
+    /// <summary>The laboratory takes samples in.</summary>
+    public static readonly EntryKind<ReceivedBody> Received = new(
+        "received", 1, "Samples taken in by the laboratory, and how they arrived.", CoreJson.Default.ReceivedBody, (b, _) => $"{string.Join(", ", b.Samples)} received {b.As.ToString().ToLowerInvariant()}, signed {b.Signature}", ofLaboratory: true);
+
+    /// <summary>The laboratory rejects samples.</summary>
+    public static readonly EntryKind<SamplesBody> SampleRejected = new(
+        "sample-rejected", 1, "Samples rejected by the laboratory; `why` says the reason.", CoreJson.Default.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)} rejected", ofLaboratory: true);
+
+    /// <summary>An extract measured.</summary>
+    public static readonly EntryKind<MeasuredBody> Measured = new(
+        "measured", 1, "What an instrument showed of a filter’s extract.", CoreJson.Default.MeasuredBody, (b, _) => $"{b.Sample}: extract measured", ofLaboratory: true);
+
+    /// <summary>A result.</summary>
+    public static readonly EntryKind<ResultBody> Result = new(
+        "result", 1, "A result as the laboratory reports it.", CoreJson.Default.ResultBody, (b, _) => $"{b.Sample}: {b.Analyte} {(b.Qualifier == Qualifier.Below ? "< " : string.Empty)}{b.Value} {b.Unit}", ofLaboratory: true);
+
+    /// <summary>Results released.</summary>
+    public static readonly EntryKind<SamplesBody> Reported = new(
+        "reported", 1, "Results worked out from measurements are released.", CoreJson.Default.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)}: results released", ofLaboratory: true);
+
+    /// <summary>Flow of a stream.</summary>
+    public static readonly EntryKind<FlowBody> Flow = new(
+        "flow", 1, "Flow of the stream when a sample was taken, from which its load follows.", CoreJson.Default.FlowBody, (b, _) => $"{b.Sample}: flow {b.Value} {b.Unit}");
+
     /// <summary>A finding answered.</summary>
     public static readonly EntryKind<KeptBody> Kept = new(
         "kept", 1, "A finding answered with a reason; the entries it spoke of stay as they are.", CoreJson.Default.KeptBody, (b, _) => $"Kept in spite of {b.Finding}");
@@ -138,6 +199,7 @@ public static class EntryKinds
         {
             VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
             BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, StepOrder, WorkedByHand, Aboard, Strike, Kept, VisitClosed,
+            SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]

@@ -40,7 +40,7 @@ internal static class EntryEndpoints
 
     internal static void MapEntries(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/entries", DeliverAsync).For(AccessLevel.Works).WithName("deliver-entries").WithTags("entries")
+        app.MapPost("/api/entries", DeliverAsync).For(AccessLevel.Writes).WithName("deliver-entries").WithTags("entries")
             .WithSummary("Delivers entries. Sending them again is harmless; a bad one is refused by itself and the good ones are kept.")
             .Produces<DeliveryAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
         app.MapGet("/api/visits/{visit:guid}/entries", EntriesAsync).For(AccessLevel.SignedIn)

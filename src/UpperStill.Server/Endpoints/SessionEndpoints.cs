@@ -18,7 +18,8 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Works">True for samplers and coordinators.</param>
 /// <param name="Coordinates">True for coordinators of any water.</param>
 /// <param name="CoordinatesAll">True for coordinators of the whole group.</param>
-public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll);
+/// <param name="Reports">True for laboratories and coordinators: they take samples in and report results.</param>
+public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports);
 
 /// <summary>An account of the demo; the sign-in page offers it.</summary>
 /// <param name="Name">The person's name.</param>
@@ -87,7 +88,7 @@ internal static class SessionEndpoints
             var needed = await FirstCoordinator.IsNeededAsync(book, cancel);
             var token = antiforgery.GetAndStoreTokens(Http).RequestToken!;
             return caller.Person is { } person
-                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll))
+                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator)))
                 : new SessionInfo(token, needed, null, instance.Demo
                     ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
                     : null);

@@ -23,7 +23,19 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="Line">The line proposed for a visit.</param>
 /// <param name="Observers">Who read last time.</param>
 /// <param name="Profiles">Its last profiles, newest first.</param>
-public sealed record StationRecord(VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles);
+/// <param name="Values">What its visits say of analytes, oldest first.</param>
+public sealed record StationRecord(VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles, IReadOnlyList<StationValue> Values);
+
+/// <summary>What a visit says of an analyte.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="Day">Local day.</param>
+/// <param name="Analyte">The analyte's code.</param>
+/// <param name="Place">Where in the water.</param>
+/// <param name="Depth">Depth or interval.</param>
+/// <param name="Value">In the analyte's own unit.</param>
+/// <param name="Below">True where it lies under that.</param>
+/// <param name="Text">For the reader.</param>
+public sealed record StationValue(Guid Visit, DateOnly Day, string Analyte, string Place, string Depth, decimal Value, bool Below, string Text);
 
 /// <summary>Stations and their records.</summary>
 internal static class StationEndpoints
@@ -63,7 +75,9 @@ internal static class StationEndpoints
 
                 var line = await book.Stations.Where(s => s.Code == code).Select(s => s.Line).FirstAsync(cancel);
                 var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
-                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel)));
+                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
+                    await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
+                        .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel)));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

@@ -9,6 +9,9 @@ public enum AccessLevel
     /// <summary>Whoever is signed in.</summary>
     SignedIn,
 
+    /// <summary>Laboratories, samplers and coordinators.</summary>
+    Writes,
+
     /// <summary>Samplers and coordinators.</summary>
     Works,
 

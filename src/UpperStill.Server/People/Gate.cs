@@ -57,6 +57,7 @@ internal static class Gate
     {
         AccessLevel.Anyone => true,
         AccessLevel.SignedIn => caller.Person is not null,
+        AccessLevel.Writes => caller.May.Writes,
         AccessLevel.Works => caller.May.Works,
         _ => caller.May.CoordinatesAll,
     };

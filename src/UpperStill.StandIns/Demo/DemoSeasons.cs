@@ -91,6 +91,7 @@ public sealed class DemoSeasons
                 Lowerings(clarity);
             }
 
+            DemoSamples? samples = null;
             foreach (var protocol in (programme.Season ?? []).Where(TakenAlong))
             {
                 if (protocol.Protocol == Protocol.Profile)
@@ -100,10 +101,15 @@ public sealed class DemoSeasons
                 else
                 {
                     Add(EntryKinds.Taken, new TakenBody(protocol.Protocol));
+                    if (protocol.Protocol == Protocol.Chlorophyll)
+                    {
+                        samples = new DemoSamples(scenario, station, visit, clock, clarity);
+                    }
                 }
             }
 
             Add(EntryKinds.VisitClosed, new EmptyBody());
+            entries.AddRange(samples?.Write(programme) ?? []);
         }
 
         // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.

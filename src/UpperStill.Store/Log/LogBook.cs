@@ -79,47 +79,11 @@ public sealed class LogBook : IDisposable
     {
         var ids = entries.Select(e => e.Id).Distinct().ToList();
         var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
-        Dictionary<Guid, Finding> refusedVisits = [];
-        var visits = entries.Select(e => e.Visit).Distinct().ToList();
-        var places = await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToListAsync(cancel);
-        foreach (var place in places)
-        {
-            await ReachAsync(place.Visit, place.Station);
-        }
-
-        foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name))
-        {
-            if (EntryKinds.VisitStarted.Read(start.Body) is not { } body)
-            {
-                continue;
-            }
-
-            if (await UnknownAsync(book, body, cancel) is { } unknown)
-            {
-                refusedVisits[start.Visit] = unknown;
-            }
-            else
-            {
-                await ReachAsync(start.Visit, body.Station);
-            }
-        }
-
-        async Task ReachAsync(Guid visit, string station)
-        {
-            var water = await book.Stations.Where(s => s.Code == station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
-            if (water is null || !may.Samples(water))
-            {
-                refusedVisits[visit] = Finding.Stop(
-                    "role-missing", $"Your role does not reach {station}.", "Only samplers and coordinators of a water write to its record.",
-                    "Ask the coordinator for that role, or let someone who has it sign in here; until then the entries stay on the device.") with
-                { NoWayRound = true };
-            }
-        }
-
+        var reach = await ReachAsync(book, entries, may, cancel);
         List<Delivered> results = [];
         foreach (var entry in entries)
         {
-            var refusal = EntryCheck.Refusal(entry) ?? refusedVisits.GetValueOrDefault(entry.Visit);
+            var refusal = EntryCheck.Refusal(entry) ?? reach.Refusal(entry);
             if (refusal is null && known.TryGetValue(entry.Id, out var row))
             {
                 results.Add(row.Says(entry) ? new Delivered(Delivery.Already) : new Delivered(Delivery.Refused, Differs));
@@ -134,6 +98,39 @@ public sealed class LogBook : IDisposable
         }
 
         return results;
+    }
+
+    // Which waters the visits are of, as far as they are known: from the log, or from a beginning in this delivery.
+    private static async Task<DeliveryReach> ReachAsync(FieldBook book, IReadOnlyList<Entry> entries, Permissions may, CancellationToken cancel)
+    {
+        var visits = entries.Select(e => e.Visit).Distinct().ToList();
+        var struck = entries.Select(e => e.Strikes).OfType<Guid>().Distinct().ToList();
+        var reach = new DeliveryReach(may, (await book.Entries.AsNoTracking().Where(e => struck.Contains(e.Id)).Select(e => new { e.Id, e.Kind }).ToListAsync(cancel)).ToDictionary(e => e.Id, e => e.Kind));
+        foreach (var place in await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToListAsync(cancel))
+        {
+            reach.Place(place.Visit, place.Station, await WaterAsync(place.Station));
+        }
+
+        foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name))
+        {
+            if (EntryKinds.VisitStarted.Read(start.Body) is not { } body)
+            {
+                continue;
+            }
+
+            if (await UnknownAsync(book, body, cancel) is { } unknown)
+            {
+                reach.Refuse(start.Visit, unknown);
+            }
+            else
+            {
+                reach.Place(start.Visit, body.Station, await WaterAsync(body.Station));
+            }
+        }
+
+        return reach;
+
+        Task<string?> WaterAsync(string station) => book.Stations.Where(s => s.Code == station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
     }
 
     private static Finding Differs { get; } = Finding.Stop(

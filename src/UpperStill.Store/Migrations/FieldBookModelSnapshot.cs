@@ -309,6 +309,93 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Levels");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Projections.SampleRow", b =>
+                {
+                    b.Property<Guid>("Visit")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Number")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Body")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Definition")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Manifest")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Open")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Station")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Water")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Visit", "Number");
+
+                    b.HasIndex("Body");
+
+                    b.HasIndex("Manifest");
+
+                    b.HasIndex("Open", "Day");
+
+                    b.ToTable("Samples");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.Projections.ValueRow", b =>
+                {
+                    b.Property<Guid>("Visit")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Analyte")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Below")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Depth")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Station")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Text")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal>("Value")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Visit", "Analyte", "Place");
+
+                    b.HasIndex("Station", "Day");
+
+                    b.ToTable("Values");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Projections.VisitRow", b =>
                 {
                     b.Property<Guid>("Visit")
@@ -347,6 +434,8 @@ namespace UpperStill.Store.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("Visit");
+
+                    b.HasIndex("LastSequence");
 
                     b.HasIndex("Station", "Day");
 
@@ -388,6 +477,59 @@ namespace UpperStill.Store.Migrations
                     b.HasIndex("Subject", "Key");
 
                     b.ToTable("Changes");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.Reference.HeldResultRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("At")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Code")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("File")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Line")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Number")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Raw")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Result")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Settled")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Water")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Settled");
+
+                    b.ToTable("HeldResults");
                 });
 
             modelBuilder.Entity("UpperStill.Store.Reference.InstanceFact", b =>
@@ -521,6 +663,28 @@ namespace UpperStill.Store.Migrations
                     b.HasIndex("Water");
 
                     b.ToTable("Proposals");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.Reference.ResultMappingRow", b =>
+                {
+                    b.Property<string>("Heads")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("At")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Mapping")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Heads");
+
+                    b.ToTable("ResultMappings");
                 });
 
             modelBuilder.Entity("UpperStill.Store.Reference.SeasonDayRow", b =>

@@ -105,3 +105,68 @@ public sealed class FindingRow
     /// <summary>The reason given; null while it is open.</summary>
     public string? Kept { get; set; }
 }
+
+/// <summary>A sample of a visit.</summary>
+public sealed class SampleRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>Its number.</summary>
+    public required string Number { get; set; }
+
+    /// <summary>The number without its check character: what results are matched by.</summary>
+    public required string Body { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>The water's code.</summary>
+    public required string Water { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>Where it is in its life.</summary>
+    public required string State { get; set; }
+
+    /// <summary>True while something is still to happen to it.</summary>
+    public bool Open { get; set; }
+
+    /// <summary>The manifest it left with.</summary>
+    public Guid? Manifest { get; set; }
+
+    /// <summary>The sample as JSON of Core.</summary>
+    public required string Definition { get; set; }
+}
+
+/// <summary>What a visit says of an analyte at a place in the water.</summary>
+public sealed class ValueRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>The analyte's code.</summary>
+    public required string Analyte { get; set; }
+
+    /// <summary>Where in the water.</summary>
+    public required string Place { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>Depth or interval.</summary>
+    public required string Depth { get; set; }
+
+    /// <summary>In the analyte's own unit.</summary>
+    public decimal Value { get; set; }
+
+    /// <summary>True where it lies under that.</summary>
+    public bool Below { get; set; }
+
+    /// <summary>For the reader.</summary>
+    public required string Text { get; set; }
+}

@@ -1,4 +1,7 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Reference;
 
@@ -52,6 +55,8 @@ public static class Projector
         await book.Clarities.ExecuteDeleteAsync(cancel);
         await book.Findings.ExecuteDeleteAsync(cancel);
         await book.Levels.ExecuteDeleteAsync(cancel);
+        await book.Samples.ExecuteDeleteAsync(cancel);
+        await book.Values.ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
@@ -62,7 +67,7 @@ public static class Projector
             {
                 if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], start => Task.FromResult(reference.Context(start))) is { } folded)
                 {
-                    var (_, clarity) = Add(book, rows[visit].Max(e => e.Sequence), folded.Sheet, folded.Context);
+                    var (_, clarity) = Add(book, rows[visit].Max(e => e.Sequence), folded);
                     reference.Remember(clarity, folded.Context.Station.Code, folded.Sheet);
                 }
             }
@@ -97,14 +102,17 @@ public static class Projector
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Levels.Where(l => l.Visit == visit).ExecuteDeleteAsync(cancel);
+        await book.Samples.Where(s => s.Visit == visit).ExecuteDeleteAsync(cancel);
+        await book.Values.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
-        var (row, _) = Add(book, rows.Max(e => e.Sequence), folded.Sheet, folded.Context);
+        var (row, _) = Add(book, rows.Max(e => e.Sequence), folded);
         await book.SaveChangesAsync(cancel);
         return row;
     }
 
-    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, FieldSheet sheet, VisitContext context)
+    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, Folded folded)
     {
+        var (sheet, context, samples) = folded;
         var visit = sheet.Visit;
         var day = DateOnly.FromDateTime(sheet.StartedAt!.Value.DateTime);
         var row = new VisitRow
@@ -146,7 +154,32 @@ public static class Projector
             TemperatureC = (double?)l.TemperatureC,
             OxygenMgL = (double?)l.OxygenMgL,
         }));
-        book.Findings.AddRange(sheet.Findings.Select((f, i) => new FindingRow
+        book.Samples.AddRange(samples.Samples.Select(s => new SampleRow
+        {
+            Visit = visit,
+            Number = s.Number,
+            Body = SampleNumber.Body(s.Number).ToUpperInvariant(),
+            Station = s.Station,
+            Water = s.WaterCode,
+            Day = day,
+            State = s.State.ToString(),
+            Open = !s.State.Ended(),
+            Manifest = s.Manifest,
+            Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
+        }));
+        book.Values.AddRange(samples.Values.Select(v => new ValueRow
+        {
+            Visit = visit,
+            Analyte = v.Analyte,
+            Place = v.Place,
+            Station = context.Station.Code,
+            Day = day,
+            Depth = v.Depth,
+            Value = v.Value,
+            Below = v.Below,
+            Text = v.Text,
+        }));
+        book.Findings.AddRange(sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Select((f, i) => new FindingRow
         {
             Visit = visit,
             Ordinal = i,
@@ -159,17 +192,20 @@ public static class Projector
     }
 
     // A visit whose beginning has not arrived waits in the log.
-    private static async Task<(FieldSheet Sheet, VisitContext Context)?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
+    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
     {
         foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
             if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(body) is { } context)
             {
-                var sheet = FieldSheet.Fold(new FoldRequest(entries, context));
-                return sheet.StartedAt is null ? null : (sheet, context);
+                var request = new FoldRequest(entries, context);
+                var sheet = FieldSheet.Fold(request);
+                return sheet.StartedAt is null ? null : new Folded(sheet, context, VisitSamples.Fold(request, sheet));
             }
         }
 
         return null;
     }
+
+    private sealed record Folded(FieldSheet Sheet, VisitContext Context, VisitSamples Samples);
 }

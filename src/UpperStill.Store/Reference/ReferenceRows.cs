@@ -200,3 +200,59 @@ public sealed class InstanceFact
     /// <summary>The value.</summary>
     public required string Value { get; set; }
 }
+
+/// <summary>A row of a results file that could not be joined to a sample: listed until somebody settles it, never dropped.</summary>
+public sealed class HeldResultRow
+{
+    /// <summary>Follows from what the row says: the same row brought again is the same.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The number as it stands in the file.</summary>
+    public required string Number { get; set; }
+
+    /// <summary>The water, where the number names a sample that is known; null otherwise.</summary>
+    public string? Water { get; set; }
+
+    /// <summary>Why it is held: the code of a finding.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>The same in words.</summary>
+    public required string Why { get; set; }
+
+    /// <summary>The result as JSON of Core; null where the row could not be read so far.</summary>
+    public string? Result { get; set; }
+
+    /// <summary>The row as it stands in the file.</summary>
+    public required string Raw { get; set; }
+
+    /// <summary>The file.</summary>
+    public required string File { get; set; }
+
+    /// <summary>Its line there.</summary>
+    public long Line { get; set; }
+
+    /// <summary>Who brought it.</summary>
+    public required string By { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+
+    /// <summary>What became of it; null while it is open.</summary>
+    public string? Settled { get; set; }
+}
+
+/// <summary>How the columns of a laboratory's files are read, remembered by their heads.</summary>
+public sealed class ResultMappingRow
+{
+    /// <summary>The heads of the columns, in order, small letters.</summary>
+    public required string Heads { get; set; }
+
+    /// <summary>The mapping as JSON.</summary>
+    public required string Mapping { get; set; }
+
+    /// <summary>Who chose it.</summary>
+    public required string By { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+}

@@ -5,16 +5,17 @@ using UpperStill.Core.Kit;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Tests.Visits;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Tests.Bottles;
 
 public class BottlesVisitTests
 {
-    private const string Plain = "HAR-2-260812-L1";
-    private const string Acid = "HAR-2-260812-A1";
-    private const string Amber = "HAR-2-260812-C1";
-    private const string AmberTwin = "HAR-2-260812-C1R";
+    private static readonly string Plain = SampleNumber.Checked("HAR-2-260812-L1");
+    private static readonly string Acid = SampleNumber.Checked("HAR-2-260812-A1");
+    private static readonly string Amber = SampleNumber.Checked("HAR-2-260812-C1");
+    private static readonly string AmberTwin = SampleNumber.Checked("HAR-2-260812-C1R");
 
     [Fact]
     public void The_plan_names_depth_bottles_and_casts()

@@ -43,7 +43,7 @@ public class OutingTests
     {
         var samples = Prepare(Place(Arm, Layered, Protocol.Phosphorus)).Stops[0].Samples;
 
-        Assert.Equal(["HAR-2-260812-L1", "HAR-2-260812-L2", "HAR-2-260812-L3", "HAR-2-260812-A1", "HAR-2-260812-A2", "HAR-2-260812-A3"], samples.Select(s => s.Number));
+        Assert.Equal(["HAR-2-260812-L1", "HAR-2-260812-L2", "HAR-2-260812-L3", "HAR-2-260812-A1", "HAR-2-260812-A2", "HAR-2-260812-A3"], samples.Select(s => SampleNumber.Body(s.Number)));
         Assert.Equal(["upper layer", "at the thermocline", "lower layer"], samples.Take(3).Select(s => s.Depth));
     }
 
@@ -63,7 +63,7 @@ public class OutingTests
     {
         var dips = Prepare(Place(Deep, Monthly, Protocol.Phosphorus)).Stops[0].Samples;
 
-        Assert.Equal([("HAR-1-260812-P1", 0), ("HAR-1-260812-P1R", 1)], dips.Select(s => (s.Number, s.Replicate)));
+        Assert.Equal([("HAR-1-260812-P1", 0), ("HAR-1-260812-P1R", 1)], dips.Select(s => (SampleNumber.Body(s.Number), s.Replicate)));
     }
 
     [Fact]

@@ -399,6 +399,142 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/fold-samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Folds the entries of a visit into its samples: where each is, how long it may wait, its filter, its results. */
+        post: operations["fold-samples"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/sample-clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says how long samples may still wait and what must move next, from their holds and the laboratory’s door. */
+        post: operations["sample-clocks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Checks a hand-over before anything leaves: what can go, what cannot, and why. */
+        post: operations["hand-over"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/sample-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a sample number as typed or scanned, and sees a wrong character by its check character. */
+        post: operations["sample-number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/new-sample-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives the next free number for a replicate, a part or a blank of a sample. */
+        post: operations["new-sample-number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/filter-volume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out how much water is worth filtering, from the clarity or the usual chlorophyll and the lab’s detection limit. */
+        post: operations["filter-volume"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/chlorophyll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out chlorophyll a from absorbances or fluorescence of a filter’s extract, with its working. */
+        post: operations["chlorophyll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out what a stream carries in a day from its flow and a concentration. */
+        post: operations["load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/check-entry": {
         parameters: {
             query?: never;
@@ -565,6 +701,40 @@ export interface paths {
         get: operations["laboratory"];
         /** Sets up the laboratory’s hours. */
         put: operations["keep-laboratory"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/manifests/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Asks the laboratory what it has to say of a manifest; what it took in and rejected is written down, results come as a file. */
+        post: operations["ask-laboratory"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/laboratory/door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When the laboratory takes samples in over the next weeks, as instants; nothing where none is set up. */
+        get: operations["laboratory-door"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1141,6 +1311,210 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The samples that changed since a place in the log; without one, all that are under way or of the last weeks. */
+        get: operations["samples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sample with a number, with or without its check character; none or two where that is so. */
+        get: operations["sample"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/samples/{number}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A sample number as a QR code. */
+        get: operations["sample-code"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/manifests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The last manifests, newest first. */
+        get: operations["manifests"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/manifests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Samples that left together. */
+        get: operations["manifest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/manifests/{id}/manifest.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A manifest as CSV. */
+        get: operations["manifest-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a results file: its columns, its first rows, and how they were read the last time; nothing is kept. */
+        post: operations["look-at-results"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Joins the rows of a results file to samples by number; without keep=true it only says what would come of it. Bringing a file again is harmless. */
+        post: operations["import-results"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Rows of results files that wait for somebody. */
+        get: operations["held-results"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/held/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tries the held rows again: their samples may have come since. */
+        post: operations["held-again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/held/{id}/settled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a held row aside, with a reason; it stays on file. */
+        post: operations["settle-held"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/results/analytes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The analytes and their units. */
+        get: operations["analytes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -1220,6 +1594,15 @@ export interface components {
             /** @description False where it is missing. */
             aboard: boolean;
         };
+        /** @description An analyte, for a list to choose from. */
+        AnalyteChoice: {
+            /** @description Its code. */
+            code: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its units; the first is its own. */
+            units: string[];
+        };
         /** @description Area of the water at a depth: one row of the hypsographic table. */
         AreaAtDepth: {
             /**
@@ -1247,7 +1630,7 @@ export interface components {
          * @description Where on the page a finding's words stand.
          * @enum {unknown}
          */
-        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
         /** @description What is done with the simulated boat; what is null stays as it is. */
         BoatCommand: {
             place?: null | components["schemas"]["BoatPlace"];
@@ -1540,7 +1923,7 @@ export interface components {
                      * @description Where on the page a finding's words stand.
                      * @enum {unknown}
                      */
-                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
                     /** @description The entries it speaks of, by id; empty where it speaks of none. */
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
@@ -1750,7 +2133,7 @@ export interface components {
                      * @description Where on the page a finding's words stand.
                      * @enum {unknown}
                      */
-                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "leaving";
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
                     /** @description The entries it speaks of, by id; empty where it speaks of none. */
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
@@ -1837,6 +2220,97 @@ export interface components {
             check: components["schemas"]["KitCheck"];
             /** @description What it gave. */
             result: components["schemas"]["KitCheckResult"];
+        };
+        /** @description A chlorophyll a of the station's record. */
+        ChlorophyllBefore: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description µg/L.
+             */
+            ugL: number;
+            /**
+             * @description True where it lies under that.
+             * @default false
+             */
+            below: boolean;
+        };
+        /** @description What a laboratory needs to see chlorophyll. */
+        ChlorophyllLab: {
+            /**
+             * Format: double
+             * @description Least chlorophyll a that it tells from nothing, µg per mL of extract.
+             */
+            detectionUgMl: number;
+            /**
+             * Format: double
+             * @description Volume of its extracts, mL.
+             * @default 10
+             */
+            extractMl: number;
+            /**
+             * Format: double
+             * @description Light path of its cells, cm.
+             * @default 1
+             */
+            pathCm: number;
+            /** @description How it measures. */
+            method?: components["schemas"]["ChlorophyllMethod"];
+            /** @description Its fluorometers' calibrations, oldest first; none is ever changed. */
+            calibrations?: null | components["schemas"]["FluorometerCalibration"][];
+        };
+        /**
+         * @description How chlorophyll is measured in an extract.
+         * @default monochromatic
+         * @enum {unknown}
+         */
+        ChlorophyllMethod: "monochromatic" | "trichromatic" | "fluorometric";
+        /** @description An extract to be worked out. */
+        ChlorophyllRequest: {
+            /** @description What the instrument showed. */
+            readings: components["schemas"]["ExtractReadings"];
+            /**
+             * Format: double
+             * @description What went through the filter, mL.
+             */
+            filteredMl: number;
+        };
+        /** @description What an extract holds, for the water it came from. */
+        ChlorophyllResult: {
+            /** @description What to look at. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description Chlorophyll a, µg/L; null where it cannot be worked out.
+             */
+            chlorophyllUgL?: null | number;
+            /**
+             * Format: double
+             * @description Pheophytin a, µg/L; null where the method does not give it.
+             */
+            pheophytinUgL?: null | number;
+            /**
+             * Format: double
+             * @description Chlorophyll b, µg/L, of the three wavelengths.
+             */
+            chlorophyllBUgL?: null | number;
+            /**
+             * Format: double
+             * @description Chlorophyll c, µg/L, of the three wavelengths.
+             */
+            chlorophyllCUgL?: null | number;
+            /**
+             * Format: double
+             * @description Before over after acid.
+             */
+            ratio?: null | number;
+            /** @description Chlorophyll a for the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
         };
         /** @description One clarity of a station's record. */
         ClarityPoint: {
@@ -2024,6 +2498,11 @@ export interface components {
             /** @description What the years rest on, in words. */
             summary: string;
         };
+        /**
+         * @description How pressing a sample is.
+         * @enum {unknown}
+         */
+        ClockState: "overdue" | "soon" | "calm" | "none";
         /** @description Body of the entry `colour`: the white quarter at half the clarity, beside the chart. */
         ColourBody: {
             /** @description One step of the chart, or two neighbours where it lies between. */
@@ -2241,6 +2720,8 @@ export interface components {
          * @enum {unknown}
          */
         Crate: "safety" | "clarity" | "profile" | "bottles" | "chlorophyll" | "paper" | "cold";
+        /** @enum {unknown} */
+        DateOrder: "year-first" | "day-first" | "month-first" | null;
         /**
          * @description What became of a date.
          * @enum {unknown}
@@ -2549,6 +3030,34 @@ export interface components {
         EntryRefusal: {
             refusal?: null | components["schemas"]["Finding"];
         };
+        /** @description What an instrument showed of an extract, as read. Absorbances have no unit; wavelengths in nm. */
+        ExtractReadings: {
+            /** @description How. */
+            method: components["schemas"]["ChlorophyllMethod"];
+            /** @description Volume of the extract, mL. */
+            extractMl: string;
+            /** @description Light path, cm; not needed for fluorescence. */
+            pathCm?: null | string;
+            /** @description 664 nm before acid, or 664 nm of the three. */
+            at664Before?: null | string;
+            /** @description 750 nm before acid: turbidity. */
+            at750Before?: null | string;
+            /** @description 665 nm after acid. */
+            at665After?: null | string;
+            /** @description 750 nm after acid. */
+            at750After?: null | string;
+            /** @description 647 nm. */
+            at647?: null | string;
+            /** @description 630 nm. */
+            at630?: null | string;
+            /** @description Fluorescence before acid, less its blank. */
+            fluorescenceBefore?: null | string;
+            /** @description Fluorescence after acid, less its blank. */
+            fluorescenceAfter?: null | string;
+            calibration?: null | components["schemas"]["FluorometerCalibration"];
+            /** @description How many times the extract was diluted before reading. */
+            dilution?: null | string;
+        };
         /** @description A finding on something that is being set up, with the field it stands beside. */
         FieldFinding: {
             /** @description The field's name as in JSON, for example `position`. */
@@ -2709,6 +3218,146 @@ export interface components {
          * @enum {unknown}
          */
         FilledFrom: "sampler" | "plain-bottle" | "lake" | "composite";
+        /** @description Body of the entry `filter`: answers on one filter; an entry carries only what was answered with it. */
+        FilterBody: {
+            /** @description The filter's number. */
+            sample: string;
+            /** @description The bottle that its water comes from. */
+            from?: null | string;
+            by?: null | components["schemas"]["FilterBy"];
+            /** @description True where the glossy, opaque, white disc is in the holder. */
+            whiteDisc?: null | boolean;
+            /** @description True where the syringe or funnel was rinsed with the sample. */
+            rinsed?: null | boolean;
+            /** @description The filters' lot. */
+            lot?: null | string;
+            /**
+             * Format: double
+             * @description Its diameter, mm.
+             */
+            diameterMm?: null | number;
+            /**
+             * Format: double
+             * @description Its nominal pore, µm.
+             */
+            poreUm?: null | number;
+            /** @description Vacuum of the pump, kPa, as read. */
+            vacuumKpa?: null | string;
+            /** @description True where it is torn. */
+            torn?: null | boolean;
+            /** @description True where it leaked at the rim. */
+            leaked?: null | boolean;
+            /** @description True where fingers touched it. */
+            fingers?: null | boolean;
+            /** @description True where it was dropped. */
+            dropped?: null | boolean;
+            /** @description Minutes in direct light, as read. */
+            lightMin?: null | string;
+            /**
+             * Format: int32
+             * @description Drops of MgCO3 on the filter.
+             */
+            drops?: null | number;
+            /** @description True where it is folded with the colour inside and in its vial, capped: the run has ended. */
+            folded?: null | boolean;
+            /** @description Whether it is visibly tinted. */
+            tinted?: null | boolean;
+        };
+        /** @enum {unknown} */
+        FilterBy: "syringe" | "pump" | null;
+        /** @description One fill that was pushed through. */
+        FilterFill: {
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entry: string;
+            /** @description In words. */
+            text: string;
+            /**
+             * Format: double
+             * @description What went through, mL; null where it cannot be read.
+             */
+            throughMl: null | number;
+            /**
+             * Format: double
+             * @description How long it took, s.
+             */
+            seconds?: null | number;
+        };
+        /** @description Body of the entry `filter-fill`: one fill pushed through. Either what went through is given, or where it began and what was left. */
+        FilterFillBody: {
+            /** @description The filter's number. */
+            sample: string;
+            /** @description Where it began, mL, as read. */
+            startMl?: null | string;
+            /** @description What the syringe or funnel still holds, mL, as read. */
+            leftMl?: null | string;
+            /** @description What went through, mL, as read. */
+            throughMl?: null | string;
+            /**
+             * Format: double
+             * @description How long it took, s.
+             */
+            seconds?: null | number;
+            /** @description True where it clogged. */
+            clogged?: null | boolean;
+        };
+        /** @description A filter on its way from the bottle to the freezer. */
+        FilterRun: {
+            /** @description What comes next. */
+            next: components["schemas"]["FilterStep"];
+            /** @description What was answered so far. */
+            answers: components["schemas"]["FilterBody"];
+            /** @description The fills. */
+            fills: components["schemas"]["FilterFill"][];
+            /**
+             * Format: double
+             * @description What went through, mL.
+             */
+            totalMl: number;
+            /** @description The same for the reader, with its sum. */
+            totalText: string;
+            /** @description True where it clogged. */
+            clogged: boolean;
+            /**
+             * Format: double
+             * @description Where a fill usually begins, mL.
+             */
+            startMl: number;
+        };
+        /**
+         * @description The steps of a filter, in their order.
+         * @enum {unknown}
+         */
+        FilterStep: "begin" | "disc" | "rinse" | "fills" | "label" | "store" | "done";
+        /** @description What the advice on the volume rests on. */
+        FilterVolumeRequest: {
+            /**
+             * Format: double
+             * @description Clarity of the visit, m; null where none was read.
+             */
+            clarityM: null | number;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The station's chlorophyll a so far. */
+            before: components["schemas"]["ChlorophyllBefore"][];
+            lab?: null | components["schemas"]["ChlorophyllLab"];
+        };
+        /** @description The advice. */
+        FilterVolumeResult: {
+            /** @description In words. */
+            text: string;
+            /**
+             * Format: double
+             * @description Least volume worth filtering, mL; null where it cannot be said.
+             */
+            volumeMl?: null | number;
+            working?: null | components["schemas"]["Working"];
+        };
         /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
         Finding: {
             /** @description The check's code; programmes set its limits under the same name. */
@@ -2774,6 +3423,40 @@ export interface components {
          * @enum {unknown}
          */
         FixSource: "device" | "receiver" | "simulated" | "typed";
+        /** @description Body of the entry `flow`: flow of the stream when the sample was taken, from which its load follows. */
+        FlowBody: {
+            /** @description The sample's number. */
+            sample: string;
+            /** @description As read. */
+            value: string;
+            /** @description `m³/s` or `L/s`. */
+            unit: string;
+        };
+        /** @description A fluorometer's calibration; each has its own version, and a measurement carries the one that it was made with. */
+        FluorometerCalibration: {
+            /** @description The instrument. */
+            instrument: string;
+            /**
+             * Format: int32
+             * @description Counts up from 1 for that instrument.
+             */
+            version: number;
+            /**
+             * Format: date
+             * @description First day on which it holds.
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description K: µg/L of extract for one unit of the reading.
+             */
+            factor: number;
+            /**
+             * Format: double
+             * @description r: reading before acid over reading after, for pure chlorophyll a; above 1.
+             */
+            acidRatio: number;
+        };
         /** @description A visit to be folded. */
         FoldRequest: {
             /** @description All its entries, in any order; repeated ones do no harm. */
@@ -2895,11 +3578,142 @@ export interface components {
         };
         /** @enum {unknown} */
         HalfDay: "am" | "pm" | null;
+        /** @description What a hand-over's check says of a sample. */
+        HandOverAnswer: {
+            /** @description Its number. */
+            number: string;
+            /** @description True where it can go. */
+            ready: boolean;
+            /** @description What to look at; a stop keeps it here. */
+            findings: components["schemas"]["Finding"][];
+        };
+        /** @description A hand-over to be checked. */
+        HandOverRequest: {
+            /**
+             * Format: date-time
+             * @description When it leaves.
+             */
+            now: string;
+            /** @description The samples. */
+            samples: components["schemas"]["HandOverSample"][];
+            /** @description How they travel. */
+            by: components["schemas"]["TravelBy"];
+            /** @description On what. */
+            on: components["schemas"]["TravelOn"];
+            laboratory?: null | components["schemas"]["LabDoor"];
+            /** @description The carrier's number. */
+            waybill?: null | string;
+            /** @description True where somebody there expects it. */
+            recipientTold?: null | boolean;
+            /** @description True where a copy of the manifest is inside. */
+            sheetInside?: null | boolean;
+        };
+        /** @description What can go, and what cannot and why. */
+        HandOverResult: {
+            /** @description Sample by sample, in the order given. */
+            samples: components["schemas"]["HandOverAnswer"][];
+            /** @description What is to be said of the journey; a stop keeps everything here. */
+            journey: components["schemas"]["Finding"][];
+        };
+        /** @description A sample that is to be handed over, with what was looked at. */
+        HandOverSample: {
+            /** @description Its number. */
+            number: string;
+            /** @description Its sample type. */
+            type: string;
+            /** @description Where it is in its life. */
+            state: components["schemas"]["SampleState"];
+            hold?: null | components["schemas"]["SampleHold"];
+            /** @description True where it is wholly in foil. */
+            foil?: null | boolean;
+            /** @description True where it is frozen, or on ice, as its type asks. */
+            cold?: null | boolean;
+            /** @description True where its label says the same as the form. */
+            labelSame?: null | boolean;
+            /** @description What differs on the label. */
+            differs?: null | string;
+            /** @description To whom it was handed over before. */
+            to?: null | string;
+        };
         /**
          * @description A sum that people do aloud or on paper.
          * @enum {unknown}
          */
         HandSum: "clarity" | "layer" | "composite";
+        /** @description Body of the entry `handed-over`: samples leave the group's hands. One manifest may hold samples of several visits; each has its own entry. */
+        HandedOverBody: {
+            /**
+             * Format: uuid
+             * @description The manifest.
+             */
+            manifest: string;
+            /** @description The samples of this visit. */
+            samples: string[];
+            /** @description To whom: the laboratory. */
+            to: string;
+            /**
+             * @description How samples travel.
+             * @enum {unknown}
+             */
+            by: "hand" | "carrier";
+            /**
+             * @description What keeps samples cold on the road.
+             * @enum {unknown}
+             */
+            on: "ice" | "frozen-packs" | "dry-ice" | "nothing";
+            /** @description Who hands over. */
+            signature: string;
+            /** @description The carrier's number. */
+            waybill?: null | string;
+            /** @description True where somebody there expects it. */
+            recipientTold?: null | boolean;
+            /** @description True where a copy of the manifest is in its own bag inside. */
+            sheetInside?: null | boolean;
+            /** @description The seal's number. */
+            seal?: null | string;
+            /** @description In the box on leaving, °C, as read. */
+            temperatureC?: null | string;
+            /** @description Samples that should be frozen and are not. */
+            notFrozen?: null | string[];
+        };
+        /** @description Rows held for one reason. */
+        HeldReason: {
+            /** @description The code of the finding. */
+            code: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+        };
+        /** @description A row that is held, with the reason. */
+        HeldResult: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description The number as it stands in the file. */
+            number: string;
+            /** @description The code of the finding. */
+            code: string;
+            /** @description Why it is held. */
+            why: string;
+            /** @description The row. */
+            raw: string;
+            /**
+             * Format: int64
+             * @description Its line in the file.
+             */
+            line: number;
+            /** @description The file. */
+            file: string;
+        };
+        /** @description Why a held row is put aside. */
+        HeldSettled: {
+            /** @description In a few words. */
+            why: string;
+        };
         /** @description A window of local time. */
         HoursWindow: {
             /**
@@ -2912,6 +3726,40 @@ export interface components {
              * @description Last minute.
              */
             until: string;
+        };
+        /** @description What an import does, or has done. */
+        ImportAnswer: {
+            /**
+             * Format: int32
+             * @description Rows in the file.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description Results that come in.
+             */
+            new: number;
+            /**
+             * Format: int32
+             * @description Rows that are in the record already, or twice in the file.
+             */
+            already: number;
+            /**
+             * Format: int32
+             * @description Rows that are listed for somebody.
+             */
+            held: number;
+            /** @description True where it was kept; false where it was only looked at. */
+            kept: boolean;
+            /** @description Why rows are held, and how many. */
+            reasons: components["schemas"]["HeldReason"][];
+            /** @description The first of them. */
+            shown: components["schemas"]["HeldResult"][];
+            /**
+             * Format: int32
+             * @description How many samples have new results.
+             */
+            samples: number;
         };
         /** @description What a device should know about this instance. */
         InstanceInfo: {
@@ -3199,12 +4047,48 @@ export interface components {
             /** @description What to look at before leaving. */
             lookAt: string[];
         };
+        /** @description What a bench needs to know of the laboratory for the next weeks, also with no signal. */
+        LabDoor: {
+            /** @description Its name. */
+            name: string;
+            /** @description When it takes samples in, oldest first. */
+            open: components["schemas"]["OpenSpan"][];
+            /** @description Until when frozen samples are turned in: noon of each date. */
+            turnIns: string[];
+            /**
+             * Format: int32
+             * @description From the bench to its door.
+             */
+            travelMinutes: number;
+            /** @description Where they are turned in. */
+            turnInPlace?: null | string;
+            /**
+             * @description True where it excludes dry ice.
+             * @default false
+             */
+            noDryIce: boolean;
+            /** @description Days on which ultra-clean samples may be shipped, as numbers from Sunday = 0; null where any will do. */
+            shippingDays?: null | number[];
+            chlorophyll?: null | components["schemas"]["ChlorophyllLab"];
+            /**
+             * @description True where a stand-in answers for it.
+             * @default false
+             */
+            simulated: boolean;
+        };
         /** @description A label of a bottle or vial. */
         Label: {
             /** @description What stands on it. */
             sample: components["schemas"]["PlannedSample"];
             /** @description Its number as a QR code. */
             qr: components["schemas"]["QrPath"];
+        };
+        /** @description Body of the entry `labelled`: labels looked at. */
+        LabelledBody: {
+            /** @description The samples. */
+            samples: string[];
+            /** @description What is not on them or cannot be read. */
+            missing?: null | string[];
         };
         /** @description A laboratory and its intake. */
         Laboratory: {
@@ -3224,6 +4108,33 @@ export interface components {
             turnIns?: null | string[];
             /** @description Where they are handed in. */
             turnInPlace?: null | string;
+            /**
+             * @description True where it excludes dry ice.
+             * @default false
+             */
+            noDryIce: boolean;
+            /** @description Days on which ultra-clean samples may be shipped, Sunday = 0; null where any will do. */
+            shippingDays?: null | number[];
+            chlorophyll?: null | components["schemas"]["ChlorophyllLab"];
+        };
+        /** @description What the laboratory has to say, and what was written of it. */
+        LaboratoryAnswer: {
+            /** @description True where it is made up. */
+            simulated: boolean;
+            /**
+             * Format: date-time
+             * @description When to ask again; null where nothing more comes.
+             */
+            readyAt: null | string;
+            /**
+             * Format: int32
+             * @description How many vials it rejected.
+             */
+            rejected: number;
+            /** @description Name of the results file; null while it works. */
+            fileName?: null | string;
+            /** @description The file. */
+            file?: null | string;
         };
         /** @description Something ashore that is seen from the water and will stand there in ten years. */
         Landmark: {
@@ -3254,6 +4165,105 @@ export interface components {
             transit: number;
             /** @description True where near and far mark stand in line. */
             inLine: boolean;
+        };
+        /** @description A sample of a visit, from the plan to the report. */
+        LedgerSample: {
+            /** @description Its number. */
+            number: string;
+            /**
+             * Format: uuid
+             * @description Its visit.
+             */
+            visit: string;
+            /** @description The station's code. */
+            station: string;
+            /** @description The water's code. */
+            waterCode: string;
+            /** @description The water. */
+            water: string;
+            /** @description The district. */
+            district: string;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            day: string;
+            /** @description The sample type's code. */
+            type: string;
+            /** @description What is measured. */
+            measures: string;
+            /** @description The container. */
+            container: string;
+            /** @description How it is kept. */
+            keep: components["schemas"]["Keeping"];
+            /** @description Where in the water. */
+            place: string;
+            /** @description Depth or interval. */
+            depth: string;
+            /** @description Where it is in its life. */
+            state: components["schemas"]["SampleState"];
+            /** @description The same in words. */
+            stateText: string;
+            /** @description What happened to it, oldest first. */
+            life: components["schemas"]["SampleEvent"][];
+            /** @description What to look at. */
+            findings: components["schemas"]["Finding"][];
+            /** @description Its results. */
+            results: components["schemas"]["SampleResult"][];
+            /**
+             * Format: int32
+             * @description 0 for the sample, 1 and on for its replicates.
+             * @default 0
+             */
+            replicate: number;
+            kin?: null | components["schemas"]["SampleKin"];
+            /** @description The sample that it belongs to. */
+            of?: null | string;
+            /**
+             * Format: date-time
+             * @description When its water was collected.
+             */
+            collectedAt?: null | string;
+            in?: null | components["schemas"]["StorePlace"];
+            /** @description Box and place. */
+            spot?: null | string;
+            /** @description True where it is said to be wholly in foil. */
+            foil?: null | boolean;
+            /**
+             * @description True where its label was looked at and nothing is missing.
+             * @default false
+             */
+            labelled: boolean;
+            /**
+             * Format: double
+             * @description What went through the filter, mL.
+             */
+            volumeMl?: null | number;
+            hold?: null | components["schemas"]["SampleHold"];
+            /**
+             * Format: uuid
+             * @description The manifest it left with.
+             */
+            manifest?: null | string;
+            /** @description To whom it went. */
+            to?: null | string;
+            filter?: null | components["schemas"]["FilterRun"];
+            /** @description What was added, as it stands on the label. */
+            added?: null | string;
+        };
+        /** @description What a device needs to bring its ledger up to date. */
+        LedgerView: {
+            /**
+             * Format: int64
+             * @description Everything that reached the log until here is in it; asked with it next time.
+             */
+            upTo: number;
+            /** @description True where it replaces all that the device has. */
+            whole: boolean;
+            /** @description Visits whose samples are replaced by these. */
+            visits: string[];
+            /** @description The samples. */
+            samples: components["schemas"]["LedgerSample"][];
         };
         /** @description A length as typed. */
         LengthRequest: {
@@ -3408,6 +4418,30 @@ export interface components {
             /** @description Length that can be let out, as written. */
             usable: components["schemas"]["WrittenLength"];
         };
+        /** @description A load to be worked out. */
+        LoadRequest: {
+            /**
+             * Format: double
+             * @description Concentration, mg/L.
+             */
+            concentrationMgL: number;
+            /** @description Flow as read. */
+            flow: string;
+            /** @description `m³/s` or `L/s`. */
+            unit: string;
+        };
+        /** @description What a stream carries. */
+        LoadResult: {
+            /**
+             * Format: double
+             * @description kg/day; null where it cannot be worked out.
+             */
+            kgPerDay?: null | number;
+            /** @description For the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
+            finding?: null | components["schemas"]["Finding"];
+        };
         /** @description Body of the entry `logged-cast`: a file of a meter's memory from which levels were made. The file itself is kept beside the log. */
         LoggedCastBody: {
             /** @description Its name. */
@@ -3435,6 +4469,137 @@ export interface components {
             columns: {
                 [key: string]: string;
             };
+        };
+        /** @description Samples that left together. */
+        Manifest: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description When they left.
+             */
+            leftAt: string;
+            /** @description To whom. */
+            to: string;
+            /** @description How they travel. */
+            by: components["schemas"]["TravelBy"];
+            /** @description On what. */
+            on: components["schemas"]["TravelOn"];
+            /** @description Who handed over. */
+            signature: string;
+            /** @description The samples, by number. */
+            samples: components["schemas"]["LedgerSample"][];
+            /** @description The carrier's number. */
+            waybill?: null | string;
+            /** @description The seal's number. */
+            seal?: null | string;
+            /** @description In the box on leaving, °C, as read. */
+            temperatureC?: null | string;
+            /**
+             * Format: date-time
+             * @description When the first of them was taken in.
+             */
+            receivedAt?: null | string;
+            /** @description Who took them in. */
+            receivedBy?: null | string;
+        };
+        /** @description A manifest in the list. */
+        ManifestRow: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /**
+             * Format: date-time
+             * @description When it left.
+             */
+            leftAt: string;
+            /**
+             * Format: int32
+             * @description How many samples.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description How many are not taken in yet.
+             */
+            onTheRoad: number;
+            /**
+             * Format: int32
+             * @description How many have no result yet.
+             */
+            open: number;
+            /** @description Of which waters. */
+            waters: string[];
+        };
+        /** @description Body of the entry `measured`: what an instrument showed of a filter's extract; the chlorophyll is worked out from it. */
+        MeasuredBody: {
+            /** @description The filter's number. */
+            sample: string;
+            /** @description What an instrument showed of an extract, as read. Absorbances have no unit; wavelengths in nm. */
+            readings: {
+                /**
+                 * @description How chlorophyll is measured in an extract.
+                 * @enum {unknown}
+                 */
+                method: "monochromatic" | "trichromatic" | "fluorometric";
+                /** @description Volume of the extract, mL. */
+                extractMl: string;
+                /** @description Light path, cm; not needed for fluorescence. */
+                pathCm?: null | string;
+                /** @description 664 nm before acid, or 664 nm of the three. */
+                at664Before?: null | string;
+                /** @description 750 nm before acid: turbidity. */
+                at750Before?: null | string;
+                /** @description 665 nm after acid. */
+                at665After?: null | string;
+                /** @description 750 nm after acid. */
+                at750After?: null | string;
+                /** @description 647 nm. */
+                at647?: null | string;
+                /** @description 630 nm. */
+                at630?: null | string;
+                /** @description Fluorescence before acid, less its blank. */
+                fluorescenceBefore?: null | string;
+                /** @description Fluorescence after acid, less its blank. */
+                fluorescenceAfter?: null | string;
+                /** @description A fluorometer's calibration; each has its own version, and a measurement carries the one that it was made with. */
+                calibration?: {
+                    /** @description The instrument. */
+                    instrument: string;
+                    /**
+                     * Format: int32
+                     * @description Counts up from 1 for that instrument.
+                     */
+                    version: number;
+                    /**
+                     * Format: date
+                     * @description First day on which it holds.
+                     */
+                    from: string;
+                    /**
+                     * Format: double
+                     * @description K: µg/L of extract for one unit of the reading.
+                     */
+                    factor: number;
+                    /**
+                     * Format: double
+                     * @description r: reading before acid over reading after, for pure chlorophyll a; above 1.
+                     */
+                    acidRatio: number;
+                };
+                /** @description How many times the extract was diluted before reading. */
+                dilution?: null | string;
+            };
+            /**
+             * Format: date
+             * @description The day of the analysis.
+             */
+            on?: null | string;
         };
         /** @description Body of the entry `meter-check`: calibration, the display and the depth sensor; an entry carries only what was done. */
         MeterCheckBody: {
@@ -3556,6 +4721,22 @@ export interface components {
             /** @description The new marks. */
             marks: components["schemas"]["LineMarks"];
         };
+        /** @description A number that is wanted for a sample beside the plan. */
+        NewNumberRequest: {
+            /** @description The sample that it belongs to. */
+            of: string;
+            /** @description What it is to it. */
+            kin: components["schemas"]["SampleKin"];
+            /** @description The new one's sample type. */
+            type: string;
+            /** @description Numbers of the visit's samples so far. */
+            taken: string[];
+        };
+        /** @description The number. */
+        NewNumberResult: {
+            /** @description As it stands on the label; null where the sample or the type is not known. */
+            number?: null | string;
+        };
         /** @description A position as a receiver gives it. */
         NmeaFix: {
             /**
@@ -3595,6 +4776,19 @@ export interface components {
             every: components["schemas"]["Protocol"][];
             /** @description Those whose window holds the day. */
             open: components["schemas"]["Protocol"][];
+        };
+        /** @description A span in which the laboratory takes samples in, as instants: they hold also where the clocks change. */
+        OpenSpan: {
+            /**
+             * Format: date-time
+             * @description It opens.
+             */
+            from: string;
+            /**
+             * Format: date-time
+             * @description It closes its intake.
+             */
+            until: string;
         };
         /** @description When a laboratory takes samples in on one day of the week. */
         Opening: {
@@ -3865,7 +5059,7 @@ export interface components {
         };
         /** @description A bottle, vial or jar that an outing will fill, with what stands on its label before it is wet. */
         PlannedSample: {
-            /** @description Its number, unique in the group: station, day, letter, count, R for a replicate. */
+            /** @description Its number, unique in the group; see SampleNumber. */
             number: string;
             /** @description The station's code. */
             station: string;
@@ -3906,6 +5100,13 @@ export interface components {
             latitudeDeg: number;
             /** Format: double */
             longitudeDeg: number;
+        };
+        /** @description Body of the entry `preserved`: what keeps them was added afterwards. */
+        PreservedBody: {
+            /** @description The samples. */
+            samples: string[];
+            /** @description What. */
+            added: string;
         };
         /** @description A programme to begin from. */
         Preset: {
@@ -4151,12 +5352,35 @@ export interface components {
             /** @description The dark modules as an SVG path, one unit a module. */
             path: string;
         };
+        /** @enum {unknown} */
+        Qualifier: "below" | "above" | "estimated" | "rejected" | null;
         /**
          * @description The unit in which a reader wants depths shown. What was read is always kept in its own.
          * @default as-read
          * @enum {unknown}
          */
         ReaderUnit: "as-read" | "m" | "ft";
+        /** @description Body of the entry `received`: the laboratory takes samples in. */
+        ReceivedBody: {
+            /**
+             * Format: uuid
+             * @description The manifest they came with.
+             */
+            manifest: null | string;
+            /** @description The samples of this visit that arrived so. */
+            samples: string[];
+            /**
+             * @description How a sample arrived.
+             * @enum {unknown}
+             */
+            as: "good" | "thawed" | "warm" | "leaking" | "unwrapped" | "unlabelled";
+            /** @description Who takes them in. */
+            signature: string;
+            /** @description In the box on arrival, °C, as read. */
+            temperatureC?: null | string;
+            /** @description Whether the seal was whole. */
+            sealWhole?: null | boolean;
+        };
         /** @description What re-planning changes. */
         ReplanAnswer: {
             /** @description True where it is kept; false where it was only shown. */
@@ -4205,6 +5429,69 @@ export interface components {
             longestSideM?: null | number;
             working?: null | components["schemas"]["Working"];
         };
+        /** @description Body of the entry `result`: what a laboratory reports of a sample. */
+        ResultBody: {
+            /** @description The sample's number. */
+            sample: string;
+            /** @description The analyte's code. */
+            analyte: string;
+            /** @description The value as written; for a value below the limit, the limit. */
+            value: string;
+            /** @description Its unit as written; null where none was given, and then it is kept but not used. */
+            unit?: null | string;
+            /** @enum {unknown} */
+            qualifier?: "below" | "above" | "estimated" | "rejected" | null;
+            /** @description The detection limit as written, in the same unit. */
+            detectionLimit?: null | string;
+            /** @description The method, in the laboratory's words. */
+            method?: null | string;
+            /**
+             * Format: date
+             * @description The day of the analysis.
+             */
+            on?: null | string;
+            /** @description Name of the file it came in; null where it was typed. */
+            file?: null | string;
+        };
+        /** @description What a file looks like before it is read. */
+        ResultLook: {
+            /** @description The heads of its columns. */
+            heads: string[];
+            /** @description Its first rows. */
+            first: string[][];
+            /** @description How its columns are read, as far as the heads say. */
+            mapping: components["schemas"]["ResultMapping"];
+            /** @description Why it cannot be read; null where it can. */
+            problem?: null | string;
+        };
+        /** @description How the columns of a results file are read. Columns are named by their heads; what has no column can be the same for the whole file. */
+        ResultMapping: {
+            /** @description The column of the sample number. */
+            number?: null | string;
+            /** @description The column of the value. */
+            value?: null | string;
+            /** @description The column of the analyte; null where it is the same throughout. */
+            analyte?: null | string;
+            /** @description The column of the unit; null where it is the same throughout. */
+            unit?: null | string;
+            /** @description The column of the qualifier. */
+            qualifier?: null | string;
+            /** @description The column of the detection limit. */
+            detectionLimit?: null | string;
+            /** @description The column of the method. */
+            method?: null | string;
+            /** @description The column of the day of analysis. */
+            date?: null | string;
+            /** @description The analyte of the whole file. */
+            wholeAnalyte?: null | string;
+            /** @description The unit of the whole file. */
+            wholeUnit?: null | string;
+            dates?: null | components["schemas"]["DateOrder"];
+            /** @description Analytes by what the laboratory calls them, where that is not a usual name. */
+            names?: null | {
+                [key: string]: string;
+            };
+        };
         /**
          * @description What sets the days of a protocol.
          * @enum {unknown}
@@ -4238,11 +5525,183 @@ export interface components {
          * @enum {unknown}
          */
         RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /** @description Body of the entry `sample-added`: a sample beside the plan. */
+        SampleAddedBody: {
+            /** @description Its number. */
+            sample: string;
+            /** @description Its sample type. */
+            type: string;
+            /**
+             * @description What a sample is to another.
+             * @enum {unknown}
+             */
+            kin: "replicate" | "split" | "blank";
+            /** @description The other. */
+            of: string;
+        };
+        /** @description The clock of a sample. */
+        SampleClock: {
+            /** @description Its number. */
+            number: string;
+            /**
+             * Format: uuid
+             * @description Its visit.
+             */
+            visit: string;
+            /** @description How pressing. */
+            state: components["schemas"]["ClockState"];
+            /** @description How long it still has, in words. */
+            text: string;
+            /**
+             * Format: date-time
+             * @description When it must be on its way; null where that is not known.
+             */
+            moveBy?: null | string;
+            /** @description What to do by then. */
+            moveText?: null | string;
+            finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description Samples and the moment at which they are looked at. */
+        SampleClocksRequest: {
+            /**
+             * Format: date-time
+             * @description The moment.
+             */
+            now: string;
+            /** @description The samples. */
+            samples: components["schemas"]["WaitingSample"][];
+            laboratory?: null | components["schemas"]["LabDoor"];
+        };
+        /** @description The clocks. */
+        SampleClocksResult: {
+            /** @description What must move next stands first. */
+            clocks: components["schemas"]["SampleClock"][];
+        };
+        /** @description Something that happened to a sample. */
+        SampleEvent: {
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entry: string;
+            /** @description What. */
+            step: components["schemas"]["SampleStep"];
+            /** @description In words. */
+            text: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description Who. */
+            by: string;
+            /** @description Where it then was. */
+            where?: null | string;
+            /** @description What a thermometer showed there, °C, as read. */
+            temperatureC?: null | string;
+        };
         /**
          * @description Where in the water a sample comes from.
          * @enum {unknown}
          */
         SampleFrom: "composite" | "surface" | "deep" | "layers";
+        /** @description How long a sample may wait for its next step; the time runs whatever the clocks of a place show. */
+        SampleHold: {
+            /**
+             * Format: date-time
+             * @description From when it runs.
+             */
+            from: string;
+            /**
+             * Format: date-time
+             * @description Until when.
+             */
+            limit: string;
+            /** @description What must be done by then. */
+            what: string;
+            /**
+             * Format: date-time
+             * @description Until when it were better; null where that is not asked.
+             */
+            better?: null | string;
+            /**
+             * @description True where it waits for a turn-in date.
+             * @default false
+             */
+            turnIn: boolean;
+            /**
+             * @description True where it goes to the lab within its hours of intake, by hand.
+             * @default false
+             */
+            fresh: boolean;
+        };
+        /** @enum {unknown} */
+        SampleKin: "replicate" | "split" | "blank" | null;
+        /** @description A number to be read. */
+        SampleNumberRequest: {
+            /** @description As typed or scanned. */
+            typed: string;
+        };
+        /** @description A number that was read. */
+        SampleNumberResult: {
+            /** @description As it stands on labels; null where a finding stands in its way. */
+            number?: null | string;
+            /** @description Its station's code. */
+            station?: null | string;
+            finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description A result of a sample. */
+        SampleResult: {
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
+            /** @description The analyte's code. */
+            analyte: string;
+            /** @description The analyte's name. */
+            name: string;
+            /** @description As reported. */
+            text: string;
+            /** @description The analyte's own unit. */
+            unit: string;
+            /**
+             * Format: double
+             * @description In that unit; null where it cannot be used.
+             */
+            value: null | number;
+            /** @description True where it is a limit that the value lies under. */
+            below: boolean;
+            /** @description True where it is the one that counts. */
+            stands: boolean;
+            qualifier?: null | components["schemas"]["Qualifier"];
+            /** @description The method. */
+            method?: null | string;
+            /**
+             * Format: date
+             * @description The day of the analysis.
+             */
+            on?: null | string;
+            /** @description How the unit was brought over. */
+            conversion?: null | string;
+            working?: null | components["schemas"]["Working"];
+            /**
+             * @description True once it is reported; until then it is the laboratory's own.
+             * @default true
+             */
+            final: boolean;
+            load?: null | components["schemas"]["LoadResult"];
+        };
+        /**
+         * @description Where a sample is in its life.
+         * @enum {unknown}
+         */
+        SampleState: "planned" | "labelled" | "taken" | "preserved" | "stored" | "filtered" | "handed-over" | "received" | "analysed" | "reported" | "lost" | "rejected";
+        /**
+         * @description Something that happens to a sample.
+         * @enum {unknown}
+         */
+        SampleStep: "label" | "take" | "preserve" | "store" | "filter" | "hand-over" | "receive" | "measure" | "report" | "lose" | "reject";
         /** @description A sort of sample: its container, what is added, how it is filled, rinsed and kept. */
         SampleType: {
             /** @description Identity, for example `chlorophyll-filter`. */
@@ -4286,6 +5745,23 @@ export interface components {
             drops?: null | number;
             /** @description On the water, or at the bench. */
             filledAt?: components["schemas"]["FilledAt"];
+            /**
+             * Format: int32
+             * @description Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.
+             * @default 24
+             */
+            holdHours: null | number;
+            /**
+             * Format: int32
+             * @description Hours that the lab has on top.
+             * @default 0
+             */
+            labHours: number;
+        };
+        /** @description Body of the entries `sample-lost` and `sample-rejected`; the entry says why. */
+        SamplesBody: {
+            /** @description The samples. */
+            samples: string[];
         };
         /** @description A step that is done in several accepted ways; a programme chooses one. */
         School: {
@@ -4523,6 +5999,8 @@ export interface components {
             coordinates: boolean;
             /** @description True for coordinators of the whole group. */
             coordinatesAll: boolean;
+            /** @description True for laboratories and coordinators: they take samples in and report results. */
+            reports: boolean;
         };
         /** @description A day set aside by hand. */
         SetAside: {
@@ -5271,6 +6749,8 @@ export interface components {
             observers: null | string;
             /** @description Its last profiles, newest first. */
             profiles: components["schemas"]["EarlierProfile"][];
+            /** @description What its visits say of analytes, oldest first. */
+            values: components["schemas"]["StationValue"][];
         };
         /** @description A station as it is set up. */
         StationSetup: {
@@ -5302,6 +6782,34 @@ export interface components {
             /** @description True where the caller may write readings. */
             maySample: boolean;
             last?: null | components["schemas"]["ClarityPoint"];
+        };
+        /** @description What a visit says of an analyte. */
+        StationValue: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /** @description The analyte's code. */
+            analyte: string;
+            /** @description Where in the water. */
+            place: string;
+            /** @description Depth or interval. */
+            depth: string;
+            /**
+             * Format: double
+             * @description In the analyte's own unit.
+             */
+            value: number;
+            /** @description True where it lies under that. */
+            below: boolean;
+            /** @description For the reader. */
+            text: string;
         };
         /** @description Asks which station lies at a position. */
         StationsHereRequest: {
@@ -5355,6 +6863,24 @@ export interface components {
          * @enum {unknown}
          */
         StepState: "done" | "next" | "to-do" | "skipped";
+        /** @enum {unknown} */
+        StorePlace: "freezer" | "refrigerator" | "cooler" | "cupboard" | null;
+        /** @description Body of the entry `stored`: samples put away. */
+        StoredBody: {
+            /** @description The samples. */
+            samples: string[];
+            /**
+             * @description Where a sample is kept.
+             * @enum {unknown}
+             */
+            in: "freezer" | "refrigerator" | "cooler" | "cupboard";
+            /** @description Which box and place in it. */
+            spot?: null | string;
+            /** @description What its thermometer shows, °C, as read. */
+            temperatureC?: null | string;
+            /** @description True where each is wholly in foil. */
+            foil?: null | boolean;
+        };
         /** @description The window and the least count of a season's statistic. */
         SummarySettings: {
             /**
@@ -5437,6 +6963,16 @@ export interface components {
              */
             angleDeg?: null | number;
         };
+        /**
+         * @description How samples travel.
+         * @enum {unknown}
+         */
+        TravelBy: "hand" | "carrier";
+        /**
+         * @description What keeps samples cold on the road.
+         * @enum {unknown}
+         */
+        TravelOn: "ice" | "frozen-packs" | "dry-ice" | "nothing";
         /** @description What a visit is judged by, beside its own entries. */
         VisitContext: {
             /** @description Where. */
@@ -5458,6 +6994,25 @@ export interface components {
             /** @description How cold and warm the water was here, month by month. */
             temperatures?: null | components["schemas"]["MonthTemperatures"][];
             workedBefore?: null | components["schemas"]["RiseThatWorked"];
+        };
+        /** @description The samples of a visit. */
+        VisitSamples: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /** @description The samples, in the order in which they are filled. */
+            samples: components["schemas"]["LedgerSample"][];
+            /** @description What to look at that belongs to no single sample. */
+            findings: components["schemas"]["Finding"][];
+            /** @description What the visit says of each analyte. */
+            values: components["schemas"]["VisitValue"][];
+            /**
+             * Format: double
+             * @description The visit's clarity, m, for the advice on the volume.
+             */
+            clarityM?: null | number;
         };
         /** @description Body of the entry `visit-started`. */
         VisitStartedBody: {
@@ -5488,6 +7043,32 @@ export interface components {
          * @enum {unknown}
          */
         VisitState: "not-started" | "open" | "closed";
+        /** @description What a visit says of an analyte at a place in the water: replicates averaged, limits kept as limits. */
+        VisitValue: {
+            /** @description The analyte's code. */
+            analyte: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Where in the water. */
+            place: string;
+            /** @description Depth or interval. */
+            depth: string;
+            /**
+             * Format: double
+             * @description In the analyte's own unit.
+             */
+            value: number;
+            /** @description True where it lies under Value. */
+            below: boolean;
+            /** @description The unit. */
+            unit: string;
+            /** @description For the reader. */
+            text: string;
+            /** @description The samples that it rests on. */
+            samples: string[];
+            /** @description How it came about. */
+            working: components["schemas"]["Working"];
+        };
         /** @description Stations proposed at a water. */
         WaitingProposals: {
             /** @description The water's code. */
@@ -5499,6 +7080,24 @@ export interface components {
              * @description How many.
              */
             count: number;
+        };
+        /** @description A sample that waits. */
+        WaitingSample: {
+            /** @description Its number. */
+            number: string;
+            /**
+             * Format: uuid
+             * @description Its visit.
+             */
+            visit: string;
+            /** @description Where it is in its life. */
+            state: components["schemas"]["SampleState"];
+            hold?: null | components["schemas"]["SampleHold"];
+            /**
+             * Format: date
+             * @description Its day, to order by.
+             */
+            day?: null | string;
         };
         /** @description A body of water. */
         Water: {
@@ -6606,6 +8205,414 @@ export interface operations {
             };
         };
     };
+    "fold-samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoldRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitSamples"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sample-clocks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SampleClocksRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleClocksResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandOverRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandOverResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sample-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SampleNumberRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SampleNumberResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "new-sample-number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewNumberRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewNumberResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "filter-volume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilterVolumeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilterVolumeResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chlorophyll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChlorophyllRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChlorophyllResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "check-entry": {
         parameters: {
             query?: never;
@@ -7087,6 +9094,57 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "ask-laboratory": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LaboratoryAnswer"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "laboratory-door": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabDoor"];
                 };
             };
         };
@@ -8332,6 +10390,353 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    samples: {
+        parameters: {
+            query?: {
+                since?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedgerView"];
+                };
+            };
+        };
+    };
+    sample: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedgerSample"][];
+                };
+            };
+        };
+    };
+    "sample-code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QrPath"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    manifests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ManifestRow"][];
+                };
+            };
+        };
+    };
+    manifest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Manifest"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "manifest-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "look-at-results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultLook"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "import-results": {
+        parameters: {
+            query: {
+                mapping: string;
+                name: string;
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "held-results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HeldResult"][];
+                };
+            };
+        };
+    };
+    "held-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportAnswer"];
+                };
+            };
+        };
+    };
+    "settle-held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HeldSettled"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    analytes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnalyteChoice"][];
                 };
             };
         };

@@ -1,6 +1,7 @@
 import { api } from '../api/client';
 import { askSession, currentSession, lapsed, loadSession } from '../people/session';
 import { loadClock, nowLocal, setClock } from './clock';
+import { refreshLedger } from './ledger';
 import { type KeptFile, store, writeSetting } from './store';
 
 const MOST_AT_ONCE = 200;
@@ -116,6 +117,7 @@ async function refresh(): Promise<void> {
   if (!list.data) {
     return;
   }
+  await refreshLedger();
   await forgetStationsExcept(list.data.map(({ station }) => station.code));
   await Promise.all(
     list.data.map(async ({ station, changed, maySample }, ordinal) => {

@@ -36,6 +36,20 @@ export interface EntryBodies {
   strike: Schemas['EmptyBody'];
   kept: Schemas['KeptBody'];
   'visit-closed': Schemas['EmptyBody'];
+  'sample-added': Schemas['SampleAddedBody'];
+  filter: Schemas['FilterBody'];
+  'filter-fill': Schemas['FilterFillBody'];
+  labelled: Schemas['LabelledBody'];
+  preserved: Schemas['PreservedBody'];
+  stored: Schemas['StoredBody'];
+  'handed-over': Schemas['HandedOverBody'];
+  'sample-lost': Schemas['SamplesBody'];
+  received: Schemas['ReceivedBody'];
+  'sample-rejected': Schemas['SamplesBody'];
+  measured: Schemas['MeasuredBody'];
+  result: Schemas['ResultBody'];
+  reported: Schemas['SamplesBody'];
+  flow: Schemas['FlowBody'];
 }
 
 export interface NewEntry<Kind extends keyof EntryBodies> {
@@ -71,6 +85,12 @@ export async function deviceName(): Promise<string> {
 /** A visit that is typed in from a sheet: its entries bear the time of the sheet; their ids say when they were typed. */
 export async function typeFromSheet(visit: string, at: string): Promise<void> {
   await writeSetting(`sheet ${visit}`, at);
+}
+
+/** Writes what is done after the boat: it bears its own time, also where the visit was typed from a sheet. */
+export async function writeAshore(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
+  const at = nowLocal();
+  await write(...entries.map((entry) => ({ at, ...entry })));
 }
 
 /** Writes entries on this device, all of them or none, and asks for their delivery. */

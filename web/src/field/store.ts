@@ -63,6 +63,15 @@ export interface KeptFile {
   problem?: string;
 }
 
+/** A sample as the server knows it. */
+export interface KeptSample {
+  /** Visit and number. */
+  key: string;
+  visit: string;
+  number: string;
+  sample: Schemas['LedgerSample'];
+}
+
 export interface Setting {
   name: string;
   value: unknown;
@@ -77,12 +86,14 @@ class FieldStore extends Dexie {
   ticks!: EntityTable<Tick, 'id'>;
   photos!: EntityTable<KeptPhoto, 'id'>;
   files!: EntityTable<KeptFile, 'sha256'>;
+  samples!: EntityTable<KeptSample, 'key'>;
 
   constructor() {
     super('upper-still');
     this.version(1).stores({ entries: 'id, visit, state', stations: 'code', visits: 'visit, station', settings: 'name' });
     this.version(2).stores({ outings: 'key', ticks: 'id, outing', photos: 'id' });
     this.version(3).stores({ files: 'sha256' });
+    this.version(4).stores({ samples: 'key, visit, number' });
   }
 }
 

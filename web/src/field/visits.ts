@@ -79,7 +79,8 @@ async function work(visit: string, entries: Entry[], station: StationRecord, rea
   return sheet;
 }
 
-function stationOf(kept: KeptEntry[]): string | undefined {
+/** The station that a visit's beginning names. */
+export function stationOf(kept: KeptEntry[]): string | undefined {
   const start = kept.find((k) => k.entry.kind === 'visit-started');
   return (start?.entry.body as { station?: string } | undefined)?.station;
 }
@@ -130,12 +131,11 @@ export function useVisit(visit: string, reader: ReaderUnit): VisitView {
   return view;
 }
 
-async function fetchEntries(visit: string): Promise<void> {
+/** Brings the entries of a visit to this device, where there is a signal. */
+export async function fetchEntries(visit: string): Promise<void> {
   try {
     const { data } = await api.GET('/api/visits/{visit}/entries', { params: { path: { visit } } });
-    for (const entry of data ?? []) {
-      await store.entries.put({ id: entry.id, visit, state: 'sent', entry });
-    }
+    await store.entries.bulkPut((data ?? []).map((entry) => ({ id: entry.id, visit, state: 'sent' as const, entry })));
   } catch {
     // Without a signal what is on the device is all there is.
   }

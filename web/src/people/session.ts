@@ -80,8 +80,14 @@ export async function signOut(): Promise<void> {
     .where('visit')
     .noneOf([...waiting])
     .delete();
-  await Promise.all([store.stations.clear(), store.outings.clear(), store.ticks.clear(), store.photos.clear()]);
-  await store.settings.delete('person');
+  await Promise.all([
+    store.stations.clear(),
+    store.outings.clear(),
+    store.ticks.clear(),
+    store.photos.clear(),
+    store.samples.clear(),
+  ]);
+  await store.settings.bulkDelete(['person', 'ledger-up-to', 'laboratory-door']);
   set({ known: null });
   await takeSession(data);
 }

@@ -130,6 +130,7 @@ function StationYears({ code, record }: { code: string; record: StationRecord })
         </Link>
       )}
       {last && <LastVisits years={years} pending={pending} />}
+      <LaboratoryValues values={record.values ?? []} />
     </>
   );
 }
@@ -181,6 +182,40 @@ function LastVisits({ years, pending }: { years: Years; pending: ReadonlySet<str
             </Link>
           </li>
         ))}
+      </ul>
+    </section>
+  );
+}
+
+const VALUES_SHOWN = 8;
+
+/** What the laboratory found, newest first; each leads to the visit that it came from. */
+function LaboratoryValues({ values }: { values: StationRecord['values'] }) {
+  if (values.length === 0) {
+    return null;
+  }
+  return (
+    <section className="mt-6 max-w-3xl">
+      <h2 className="caps">From the laboratory</h2>
+      <ul className="mt-1 border-rule border-t">
+        {values
+          .slice(-VALUES_SHOWN)
+          .toReversed()
+          .map((value) => (
+            <li key={value.visit + value.analyte + value.place} className="border-rule border-b">
+              <Link
+                to="/visit/$visit"
+                params={{ visit: value.visit }}
+                className="grid min-h-11 grid-cols-[1fr_auto] items-center gap-x-4 py-1 text-ink decoration-1 sm:grid-cols-[12rem_8rem_1fr]"
+              >
+                <span>{plainDay(value.day)}</span>
+                <span className="num font-bold text-slate">{value.text}</span>
+                <span className="text-dim text-sm max-sm:col-span-2">
+                  {value.analyte.replaceAll('-', ' ')}, {value.depth}
+                </span>
+              </Link>
+            </li>
+          ))}
       </ul>
     </section>
   );

@@ -6,6 +6,7 @@ import { ClockField } from '../ui/ClockField';
 import { shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
+import { LaboratoryNeeds } from './LaboratoryNeeds';
 import { numberOf } from './water';
 
 type Laboratory = Schemas['Laboratory'];
@@ -18,6 +19,7 @@ const NEW_LAB: Laboratory = {
   closedDays: [],
   travelMinutes: 60,
   turnIns: [],
+  noDryIce: false,
 };
 
 /** When the lab takes samples in, and the days of the season that bind everybody. */
@@ -134,6 +136,7 @@ function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }
           onChange={(turnInPlace) => setLab({ ...lab, turnInPlace })}
         />
       </div>
+      <LaboratoryNeeds lab={lab} onChange={setLab} />
       {said && (
         <p className="mt-3 border border-rule bg-sheet p-3" role="status">
           {said}

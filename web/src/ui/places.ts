@@ -2,7 +2,7 @@ import type { SessionPerson } from '../people/session';
 
 /** A place of the application, and whom it is for. */
 export interface Place {
-  to: '/' | '/season' | '/prepare' | '/record' | '/setup';
+  to: '/' | '/season' | '/prepare' | '/bench' | '/ledger' | '/record' | '/setup';
   name: string;
   owns(path: string): boolean;
   opensTo(person: SessionPerson): boolean;
@@ -17,6 +17,8 @@ export const PLACES: readonly Place[] = [
     owns: (path) => path === '/' || path.startsWith('/visit') || path.startsWith('/start'),
     opensTo: () => true,
   },
+  { to: '/bench', name: 'Bench', owns: (path) => path.startsWith('/bench'), opensTo: (person) => person.works },
+  { to: '/ledger', name: 'Ledger', owns: (path) => path.startsWith('/ledger'), opensTo: () => true },
   { to: '/record', name: 'Record', owns: (path) => path.startsWith('/record'), opensTo: () => true },
   { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.works },
 ];

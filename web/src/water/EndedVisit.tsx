@@ -73,6 +73,11 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
             Print the sheet
           </button>
         )}
+        {sheet.took.includes('chlorophyll') && (
+          <Link to="/bench" className="act">
+            To the bench
+          </Link>
+        )}
         <button type="button" className="act" onClick={() => onStep('leave')}>
           Look it through
         </button>

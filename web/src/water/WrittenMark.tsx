@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { write } from '../field/entries';
+import { write, writeAshore } from '../field/entries';
 import { Reason } from '../ui/Reason';
 
 /** A number that has been written, with the way to strike it. */
@@ -9,12 +9,15 @@ export function WrittenMark({
   label,
   text,
   note,
+  ashore = false,
 }: {
   visit: string;
   entry: string;
   label: string;
   text: string;
   note?: string;
+  /** Written at the bench or later, not on the water. */
+  ashore?: boolean;
 }) {
   const [striking, setStriking] = useState(false);
   return (
@@ -38,11 +41,11 @@ export function WrittenMark({
         <div className="pb-3">
           <Reason
             title={`Why is ${text} struck?`}
-            suggestions={['misread mark', 'misheard', 'boat drifted']}
+            suggestions={ashore ? ['misread', 'written twice', 'another sample'] : ['misread mark', 'misheard', 'boat drifted']}
             confirm="Strike it"
             onGiven={(why) => {
               setStriking(false);
-              void write({ visit, kind: 'strike', body: {}, strikes: entry, why });
+              void (ashore ? writeAshore : write)({ visit, kind: 'strike', body: {}, strikes: entry, why });
             }}
             onCancel={() => setStriking(false)}
           />

@@ -1,0 +1,215 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Chlorophyll;
+
+/// <summary>An extract to be worked out.</summary>
+/// <param name="Readings">What the instrument showed.</param>
+/// <param name="FilteredMl">What went through the filter, mL.</param>
+public sealed record ChlorophyllRequest(ExtractReadings Readings, decimal FilteredMl);
+
+/// <summary>What an extract holds, for the water it came from.</summary>
+/// <param name="Findings">What to look at.</param>
+/// <param name="ChlorophyllUgL">Chlorophyll a, µg/L; null where it cannot be worked out.</param>
+/// <param name="PheophytinUgL">Pheophytin a, µg/L; null where the method does not give it.</param>
+/// <param name="ChlorophyllBUgL">Chlorophyll b, µg/L, of the three wavelengths.</param>
+/// <param name="ChlorophyllCUgL">Chlorophyll c, µg/L, of the three wavelengths.</param>
+/// <param name="Ratio">Before over after acid.</param>
+/// <param name="Text">Chlorophyll a for the reader.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record ChlorophyllResult(
+    IReadOnlyList<Finding> Findings, decimal? ChlorophyllUgL = null, decimal? PheophytinUgL = null, decimal? ChlorophyllBUgL = null, decimal? ChlorophyllCUgL = null, decimal? Ratio = null,
+    string? Text = null, Working? Working = null);
+
+/// <summary>
+/// Chlorophyll a in the water from what an instrument showed of a filter's extract.
+/// Lorenzen 1967, Limnol. Oceanogr. 12, 343–346; Jeffrey &amp; Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194; Holm-Hansen et al. 1965, J. Cons. 30, 3–15.
+/// </summary>
+public static class ChlorophyllRule
+{
+    private const decimal LeastRatio = 0.95m;
+    private const decimal GreatestRatio = 1.75m;
+    private const decimal MostAbsorbance = 4;
+
+    /// <summary>Works an extract out. Whatever is missing or cannot be is a finding, and then there is no number.</summary>
+    public static ChlorophyllResult Work(ChlorophyllRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        var readings = new Readings(request.Readings);
+        var litres = request.FilteredMl / 1000;
+        if (litres <= 0)
+        {
+            readings.Findings.Add(Finding.Stop("volume-missing", "No volume was filtered.", "Chlorophyll in the water is what is on the filter, over that volume.", "Look at the label; write the fills down."));
+        }
+
+        if (readings.ExtractMl is <= 0 or > 1000)
+        {
+            readings.Findings.Add(Finding.Stop("extract-volume", $"{Readings.Shown(request.Readings.ExtractMl)} mL is not the volume of an extract.", "The result is in proportion to it.", "Usually it is 5 to 15 mL. Type it again."));
+        }
+
+        return request.Readings.Method switch
+        {
+            ChlorophyllMethod.Monochromatic => Monochromatic(request, readings, litres),
+            ChlorophyllMethod.Trichromatic => Trichromatic(request, readings, litres),
+            _ => Fluorometric(request, readings, litres),
+        };
+    }
+
+    private static ChlorophyllResult Monochromatic(ChlorophyllRequest request, Readings of, decimal litres)
+    {
+        var given = request.Readings;
+        var (path, before, blank, after, acidBlank) = (of.Path(), of.Absorbance("664 before acid", given.At664Before), of.Absorbance("750 before acid", given.At750Before), of.Absorbance("665 after acid", given.At665After), of.Absorbance("750 after acid", given.At750After));
+        if (of.Stopped)
+        {
+            return new ChlorophyllResult(of.Findings);
+        }
+
+        var (b, a) = (before - blank, after - acidBlank);
+        var scale = of.ExtractMl * of.Dilution / (litres * path);
+        var (chlorophyll, pheophytin) = (26.7m * (b - a) * scale, 26.7m * ((1.7m * a) - b) * scale);
+        decimal? ratio = a == 0 ? null : b / a;
+        of.RatioIn(ratio, LeastRatio, GreatestRatio, "1.0 to 1.7 is possible");
+        return Give(of, chlorophyll, pheophytin, null, null, ratio,
+            [
+                .. of.Volumes(request.FilteredMl), new WorkingInput("light path", $"{Decimals.Text(path)} cm"),
+                new WorkingInput("664 and 750 nm before acid", $"{Decimals.Text(before)}, {Decimals.Text(blank)}"), new WorkingInput("665 and 750 nm after acid", $"{Decimals.Text(after)}, {Decimals.Text(acidBlank)}"),
+            ],
+            [
+                $"664b = {Decimals.Text(before)} − {Decimals.Text(blank)} = {Decimals.Text(b)}", $"665a = {Decimals.Text(after)} − {Decimals.Text(acidBlank)} = {Decimals.Text(a)}",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Fixed(scale, 3)}",
+                $"Chlorophyll a = 26.7 × ({Decimals.Text(b)} − {Decimals.Text(a)}) × {Decimals.Fixed(scale, 3)} = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = 26.7 × (1.7 × {Decimals.Text(a)} − {Decimals.Text(b)}) × {Decimals.Fixed(scale, 3)} = {Decimals.Fixed(pheophytin, 2)} µg/L",
+                ratio is { } r ? $"664b / 665a = {Decimals.Fixed(r, 2)}" : "664b / 665a: nothing after acid",
+            ],
+            "Monochromatic, with acid: what acid takes away is chlorophyll, what stays is pheophytin.", "Lorenzen 1967, Limnol. Oceanogr. 12, 343–346");
+    }
+
+    private static ChlorophyllResult Trichromatic(ChlorophyllRequest request, Readings of, decimal litres)
+    {
+        var given = request.Readings;
+        var (path, blank, at664, at647, at630) = (of.Path(), of.Absorbance("750", given.At750Before), of.Absorbance("664", given.At664Before), of.Absorbance("647", given.At647), of.Absorbance("630", given.At630));
+        if (of.Stopped)
+        {
+            return new ChlorophyllResult(of.Findings);
+        }
+
+        var (r, g, o) = (at664 - blank, at647 - blank, at630 - blank);
+        var scale = of.ExtractMl * of.Dilution / (litres * path);
+        var (ca, cb, cc) = ((11.85m * r) - (1.54m * g) - (0.08m * o), (21.03m * g) - (5.43m * r) - (2.66m * o), (24.52m * o) - (7.60m * g) - (1.67m * r));
+        return Give(of, ca * scale, null, cb * scale, cc * scale, null,
+            [.. of.Volumes(request.FilteredMl), new WorkingInput("light path", $"{Decimals.Text(path)} cm"), new WorkingInput("664, 647, 630 and 750 nm", $"{Decimals.Text(at664)}, {Decimals.Text(at647)}, {Decimals.Text(at630)}, {Decimals.Text(blank)}")],
+            [
+                $"Less the 750 nm: {Decimals.Text(r)}, {Decimals.Text(g)}, {Decimals.Text(o)}", $"Ca = 11.85 × {Decimals.Text(r)} − 1.54 × {Decimals.Text(g)} − 0.08 × {Decimals.Text(o)} = {Decimals.Fixed(ca, 4)} µg/mL",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Fixed(scale, 3)}",
+                $"Chlorophyll a = {Decimals.Fixed(ca * scale, 2)} µg/L; b = {Decimals.Fixed(cb * scale, 2)}; c = {Decimals.Fixed(cc * scale, 2)}",
+            ],
+            "Trichromatic, in 90 % acetone. Pheophytin is not told apart: it counts as chlorophyll.", "Jeffrey & Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194");
+    }
+
+    private static ChlorophyllResult Fluorometric(ChlorophyllRequest request, Readings of, decimal litres)
+    {
+        var given = request.Readings;
+        var (before, after) = (of.Number("fluorescence before acid", given.FluorescenceBefore), of.Number("fluorescence after acid", given.FluorescenceAfter));
+        if (given.Calibration is not { AcidRatio: > 1, Factor: > 0 } calibration)
+        {
+            of.Findings.Add(Finding.Stop("calibration-missing", "No calibration of the fluorometer.", "Its reading has no unit without one.", "Choose the calibration that held on that day; its acid ratio is above 1."));
+            return new ChlorophyllResult(of.Findings);
+        }
+
+        if (of.Stopped)
+        {
+            return new ChlorophyllResult(of.Findings);
+        }
+
+        var (k, r) = (calibration.Factor, calibration.AcidRatio);
+        var scale = k * r / (r - 1) * of.ExtractMl * of.Dilution / 1000 / litres;
+        var (chlorophyll, pheophytin) = (scale * (before - after), scale * ((r * after) - before));
+        decimal? ratio = after == 0 ? null : before / after;
+        of.RatioIn(ratio, LeastRatio, r * 1.03m, $"1.0 to {Decimals.Text(r)} is possible");
+        return Give(of, chlorophyll, pheophytin, null, null, ratio,
+            [.. of.Volumes(request.FilteredMl), new WorkingInput("before and after acid", $"{Decimals.Text(before)}, {Decimals.Text(after)}"), new WorkingInput($"calibration {calibration.Version} of {calibration.Instrument}", $"K {Decimals.Text(k)}, r {Decimals.Text(r)}")],
+            [
+                $"K r / (r − 1) = {Decimals.Text(k)} × {Decimals.Text(r)} / {Decimals.Text(r - 1)} = {Decimals.Fixed(k * r / (r - 1), 4)}",
+                $"V1 / V2 = {Decimals.Text(of.ExtractMl)}{of.Diluted} mL / {Decimals.Text(request.FilteredMl)} mL = {Decimals.Fixed(of.ExtractMl * of.Dilution / request.FilteredMl, 4)}",
+                $"Chlorophyll a = {Decimals.Fixed(scale, 4)} × ({Decimals.Text(before)} − {Decimals.Text(after)}) = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = {Decimals.Fixed(scale, 4)} × ({Decimals.Text(r)} × {Decimals.Text(after)} − {Decimals.Text(before)}) = {Decimals.Fixed(pheophytin, 2)} µg/L",
+            ],
+            "Fluorescence before and after acid, with the calibration that held on that day.", "Holm-Hansen et al. 1965, J. Cons. 30, 3–15");
+    }
+
+    private static ChlorophyllResult Give(
+        Readings of, decimal a, decimal? pheophytin, decimal? b, decimal? c, decimal? ratio, IReadOnlyList<WorkingInput> inputs, IReadOnlyList<string> steps, string rule, string source)
+    {
+        if (a < 0)
+        {
+            of.Findings.Add(Finding.Check("chlorophyll-negative", $"Chlorophyll a comes out at {Decimals.Fixed(a, 2)} µg/L.", "Less than nothing means a blank, a cell or two readings changed about.", "Measure again."));
+        }
+
+        return new ChlorophyllResult(
+            of.Findings, Round(a), pheophytin is { } p ? Round(p) : null, b is { } bb ? Round(bb) : null, c is { } cc ? Round(cc) : null, ratio is { } r ? decimal.Round(r, 3, MidpointRounding.AwayFromZero) : null,
+            $"{Decimals.Fixed(a, 2)} µg/L", new Working("Chlorophyll a", inputs, steps, rule, source));
+    }
+
+    private static decimal Round(decimal value) => Decimals.Plain(decimal.Round(value, 4, MidpointRounding.AwayFromZero));
+
+    /// <summary>Readings as numbers; what cannot be read is a finding.</summary>
+    private sealed class Readings(ExtractReadings given)
+    {
+        internal List<Finding> Findings { get; } = [];
+
+        internal bool Stopped => Findings.Any(f => f.Level == FindingLevel.Stop);
+
+        internal decimal ExtractMl => NumberText.Read(given.ExtractMl).Value ?? 0;
+
+        internal decimal Dilution => given.Dilution is null ? 1 : Math.Max(1, NumberText.Read(given.Dilution).Value ?? 1);
+
+        internal string Diluted => Dilution == 1 ? string.Empty : $" × {Decimals.Text(Dilution)} (diluted)";
+
+        internal static string Shown(string text) => text.Length > 12 ? text[..12] + "…" : text;
+
+        internal IEnumerable<WorkingInput> Volumes(decimal filteredMl) => [new("filtered, V2", $"{Decimals.Text(filteredMl)} mL"), new("extract, V1", $"{Decimals.Text(ExtractMl)} mL{Diluted}")];
+
+        internal decimal Path()
+        {
+            var path = given.PathCm is null ? 1 : Number("light path", given.PathCm);
+            if (path is <= 0 or > 20)
+            {
+                Findings.Add(Finding.Stop("light-path", $"{Decimals.Text(path)} cm is not a light path.", "The result is in proportion to it.", "Usually 1, 4, 5 or 10 cm."));
+            }
+
+            return path;
+        }
+
+        internal decimal Absorbance(string at, string? written)
+        {
+            var value = Number(at + " nm", written);
+            if (Math.Abs(value) > MostAbsorbance)
+            {
+                Findings.Add(Finding.Stop("absorbance-range", $"{Decimals.Text(value)} at {at} nm is not an absorbance.", "Nothing gets through above 3; perhaps a point is lost.", "Type it again as the display shows it."));
+            }
+
+            return value;
+        }
+
+        internal decimal Number(string what, string? written)
+        {
+            var (value, finding) = NumberText.Read(written);
+            if (finding is not null)
+            {
+                Findings.Add(finding with { Seen = $"{what}: {finding.Seen}" });
+            }
+
+            return value ?? 0;
+        }
+
+        internal void RatioIn(decimal? ratio, decimal least, decimal greatest, string possible)
+        {
+            if (ratio is not { } r || r < least || r > greatest)
+            {
+                Findings.Add(Finding.Check(
+                    "acid-ratio-off", $"Ratio {(ratio is { } value ? Decimals.Fixed(value, 2) : "without end")}; {possible}.", "Acid, wavelength or blank is in doubt.", "Measure again."));
+            }
+        }
+    }
+}

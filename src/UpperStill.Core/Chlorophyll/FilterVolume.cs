@@ -1,0 +1,81 @@
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Chlorophyll;
+
+/// <summary>What a laboratory needs to see chlorophyll.</summary>
+/// <param name="DetectionUgMl">Least chlorophyll a that it tells from nothing, µg per mL of extract.</param>
+/// <param name="ExtractMl">Volume of its extracts, mL.</param>
+/// <param name="PathCm">Light path of its cells, cm.</param>
+/// <param name="Method">How it measures.</param>
+/// <param name="Calibrations">Its fluorometers' calibrations, oldest first; none is ever changed.</param>
+public sealed record ChlorophyllLab(
+    decimal DetectionUgMl, decimal ExtractMl = 10, decimal PathCm = 1, ChlorophyllMethod Method = ChlorophyllMethod.Monochromatic, IReadOnlyList<FluorometerCalibration>? Calibrations = null);
+
+/// <summary>What the advice on the volume rests on.</summary>
+/// <param name="ClarityM">Clarity of the visit, m; null where none was read.</param>
+/// <param name="Day">The day.</param>
+/// <param name="Before">The station's chlorophyll a so far.</param>
+/// <param name="Lab">What the laboratory needs; null where it has not said.</param>
+public sealed record FilterVolumeRequest(decimal? ClarityM, DateOnly Day, IReadOnlyList<ChlorophyllBefore> Before, ChlorophyllLab? Lab = null);
+
+/// <summary>A chlorophyll a of the station's record.</summary>
+/// <param name="Day">The day.</param>
+/// <param name="UgL">µg/L.</param>
+/// <param name="Below">True where it lies under that.</param>
+public sealed record ChlorophyllBefore(DateOnly Day, decimal UgL, bool Below = false);
+
+/// <summary>The advice.</summary>
+/// <param name="Text">In words.</param>
+/// <param name="VolumeMl">Least volume worth filtering, mL; null where it cannot be said.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null);
+
+/// <summary>
+/// How much water is worth filtering: so much that the extract reads at least three times the laboratory's detection limit. Expected chlorophyll is the station's median of the month,
+/// or follows from the clarity where both indices of Carlson 1977, Limnol. Oceanogr. 22, 361–369, agree.
+/// </summary>
+public static class FilterVolume
+{
+    private const decimal TimesTheLimit = 3;
+    private const decimal Step = 50;
+    private const decimal Usual = 50;
+    private const decimal Most = 2000;
+    private const int LeastYears = 3;
+
+    /// <summary>Works it out.</summary>
+    public static FilterVolumeResult Work(FilterVolumeRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        if (request.Lab is not { DetectionUgMl: > 0, ExtractMl: > 0 } lab)
+        {
+            return new FilterVolumeResult("Filter 50 mL, more where the filter stays white. The laboratory’s detection limit is not set up, so the least volume cannot be worked out.");
+        }
+
+        var month = request.Before.Where(b => b.Day.Month == request.Day.Month && b.Day < request.Day && !b.Below && b.UgL > 0).Select(b => b.UgL).ToList();
+        decimal? usual = month.Count >= LeastYears ? Decimals.Median(month) : null;
+        if (usual is null && request.ClarityM is not > 0)
+        {
+            return new FilterVolumeResult("Filter 50 mL, more where the filter stays white. No clarity was read, so the chlorophyll to be expected is not known.");
+        }
+
+        var expected = usual ?? (decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81);
+        var needed = TimesTheLimit * lab.DetectionUgMl * lab.ExtractMl / expected * 1000;
+        var advised = Math.Clamp(Math.Ceiling(needed / Step) * Step, Usual, Most);
+        var text = needed > Most ? $"Filter as much as goes through: even {Decimals.Text(Most)} mL may be too little here."
+            : advised == Usual ? "50 mL is enough here." : $"Filter {Decimals.Text(advised)} mL here: with 50 mL the lab would hardly see it.";
+        return new FilterVolumeResult(text, advised, new Working(
+            "Volume worth filtering",
+            [
+                usual is not null ? new WorkingInput($"median here in this month, {month.Count} years", $"{Decimals.Fixed(expected, 1)} µg/L") : new WorkingInput("clarity today", $"{Decimals.Text(request.ClarityM!.Value)} m"),
+                new WorkingInput("detection limit of the lab", $"{Decimals.Text(lab.DetectionUgMl)} µg/mL of extract"), new WorkingInput("extract", $"{Decimals.Text(lab.ExtractMl)} mL"),
+            ],
+            [
+                .. usual is not null ? Array.Empty<string>() : [$"Expected: exp((29.4 − 14.41 × ln {Decimals.Text(request.ClarityM!.Value)}) / 9.81) = {Decimals.Fixed(expected, 1)} µg/L"],
+                $"3 × {Decimals.Text(lab.DetectionUgMl)} µg/mL × {Decimals.Text(lab.ExtractMl)} mL / {Decimals.Fixed(expected, 1)} µg/L = {Decimals.Fixed(needed, 0)} mL",
+                $"In fills of 50 mL: {Decimals.Text(advised)} mL",
+            ],
+            "So much that the extract reads three times the detection limit. The colour on the filter is the practical check: it should be visibly tinted.",
+            "Carlson 1977, Limnol. Oceanogr. 22, 361–369"));
+    }
+}

@@ -1,0 +1,114 @@
+using UpperStill.Core.Chlorophyll;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Results;
+
+namespace UpperStill.Core.Samples;
+
+/// <summary>Something that happened to a sample.</summary>
+/// <param name="Entry">The entry.</param>
+/// <param name="Step">What.</param>
+/// <param name="Text">In words.</param>
+/// <param name="At">When.</param>
+/// <param name="By">Who.</param>
+/// <param name="Where">Where it then was.</param>
+/// <param name="TemperatureC">What a thermometer showed there, °C, as read.</param>
+public sealed record SampleEvent(Guid Entry, SampleStep Step, string Text, DateTimeOffset At, string By, string? Where = null, string? TemperatureC = null);
+
+/// <summary>How long a sample may wait for its next step; the time runs whatever the clocks of a place show.</summary>
+/// <param name="From">From when it runs.</param>
+/// <param name="Limit">Until when.</param>
+/// <param name="What">What must be done by then.</param>
+/// <param name="Better">Until when it were better; null where that is not asked.</param>
+/// <param name="TurnIn">True where it waits for a turn-in date.</param>
+/// <param name="Fresh">True where it goes to the lab within its hours of intake, by hand.</param>
+public sealed record SampleHold(DateTimeOffset From, DateTimeOffset Limit, string What, DateTimeOffset? Better = null, bool TurnIn = false, bool Fresh = false);
+
+/// <summary>A result of a sample.</summary>
+/// <param name="Entry">The entry it stands in.</param>
+/// <param name="Analyte">The analyte's code.</param>
+/// <param name="Name">The analyte's name.</param>
+/// <param name="Text">As reported.</param>
+/// <param name="Unit">The analyte's own unit.</param>
+/// <param name="Value">In that unit; null where it cannot be used.</param>
+/// <param name="Below">True where it is a limit that the value lies under.</param>
+/// <param name="Stands">True where it is the one that counts.</param>
+/// <param name="Qualifier">What the laboratory says beside it.</param>
+/// <param name="Method">The method.</param>
+/// <param name="On">The day of the analysis.</param>
+/// <param name="Conversion">How the unit was brought over.</param>
+/// <param name="Working">How it came about, where it was worked out here.</param>
+/// <param name="Final">True once it is reported; until then it is the laboratory's own.</param>
+/// <param name="Load">What a stream carries of it.</param>
+public sealed record SampleResult(
+    Guid Entry, string Analyte, string Name, string Text, string Unit, decimal? Value, bool Below, bool Stands, Qualifier? Qualifier = null, string? Method = null, DateOnly? On = null,
+    string? Conversion = null, Workings.Working? Working = null, bool Final = true, LoadResult? Load = null);
+
+/// <summary>A sample of a visit, from the plan to the report.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="Visit">Its visit.</param>
+/// <param name="Station">The station's code.</param>
+/// <param name="WaterCode">The water's code.</param>
+/// <param name="Water">The water.</param>
+/// <param name="District">The district.</param>
+/// <param name="Day">The day.</param>
+/// <param name="Type">The sample type's code.</param>
+/// <param name="Measures">What is measured.</param>
+/// <param name="Container">The container.</param>
+/// <param name="Keep">How it is kept.</param>
+/// <param name="Place">Where in the water.</param>
+/// <param name="Depth">Depth or interval.</param>
+/// <param name="State">Where it is in its life.</param>
+/// <param name="StateText">The same in words.</param>
+/// <param name="Life">What happened to it, oldest first.</param>
+/// <param name="Findings">What to look at.</param>
+/// <param name="Results">Its results.</param>
+/// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
+/// <param name="Kin">What it is to <paramref name="Of"/>.</param>
+/// <param name="Of">The sample that it belongs to.</param>
+/// <param name="CollectedAt">When its water was collected.</param>
+/// <param name="In">Where it is put away.</param>
+/// <param name="Spot">Box and place.</param>
+/// <param name="Foil">True where it is said to be wholly in foil.</param>
+/// <param name="Labelled">True where its label was looked at and nothing is missing.</param>
+/// <param name="VolumeMl">What went through the filter, mL.</param>
+/// <param name="Hold">How long it may wait.</param>
+/// <param name="Manifest">The manifest it left with.</param>
+/// <param name="To">To whom it went.</param>
+/// <param name="Filter">The filter's run.</param>
+/// <param name="Added">What was added, as it stands on the label.</param>
+public sealed record LedgerSample(
+    string Number, Guid Visit, string Station, string WaterCode, string Water, string District, DateOnly Day, string Type, string Measures, string Container, Keeping Keep, string Place, string Depth,
+    SampleState State, string StateText, IReadOnlyList<SampleEvent> Life, IReadOnlyList<Finding> Findings, IReadOnlyList<SampleResult> Results,
+    int Replicate = 0, SampleKin? Kin = null, string? Of = null, DateTimeOffset? CollectedAt = null, StorePlace? In = null, string? Spot = null, bool? Foil = null, bool Labelled = false,
+    decimal? VolumeMl = null, SampleHold? Hold = null, Guid? Manifest = null, string? To = null, FilterRun? Filter = null, string? Added = null);
+
+/// <summary>What a visit says of an analyte at a place in the water: replicates averaged, limits kept as limits.</summary>
+/// <param name="Analyte">The analyte's code.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Place">Where in the water.</param>
+/// <param name="Depth">Depth or interval.</param>
+/// <param name="Value">In the analyte's own unit.</param>
+/// <param name="Below">True where it lies under <paramref name="Value"/>.</param>
+/// <param name="Unit">The unit.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Samples">The samples that it rests on.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Workings.Working Working);
+
+/// <summary>The samples of a visit.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="Samples">The samples, in the order in which they are filled.</param>
+/// <param name="Findings">What to look at that belongs to no single sample.</param>
+/// <param name="Values">What the visit says of each analyte.</param>
+/// <param name="ClarityM">The visit's clarity, m, for the advice on the volume.</param>
+public sealed record VisitSamples(Guid Visit, IReadOnlyList<LedgerSample> Samples, IReadOnlyList<Finding> Findings, IReadOnlyList<VisitValue> Values, decimal? ClarityM = null)
+{
+    /// <summary>Folds the samples of one visit from its entries. The result does not depend on their order or repetition.</summary>
+    /// <param name="request">Entries of one visit, and what it is judged by.</param>
+    public static VisitSamples Fold(Visits.FoldRequest request) => Fold(request, Visits.FieldSheet.Fold(request));
+
+    /// <summary>The same, where the visit itself is folded already.</summary>
+    /// <param name="request">Entries of one visit, and what it is judged by.</param>
+    /// <param name="sheet">The visit, folded from the same request.</param>
+    public static VisitSamples Fold(Visits.FoldRequest request, Visits.FieldSheet sheet) => new SampleFold(request, sheet).Samples();
+}

@@ -1,0 +1,246 @@
+import { Link, useParams } from '@tanstack/react-router';
+import { useEffect, useState } from 'react';
+import type { Schemas } from '../api/client';
+import { nowLocal } from '../field/clock';
+import { compute } from '../field/core';
+import { writeAshore } from '../field/entries';
+import { type LabDoor, type LedgerSample, useLedger } from '../field/ledger';
+import { byVisit } from '../ledger/byVisit';
+import { SampleFindings } from '../ledger/SampleFindings';
+import { Choice } from '../ui/Choice';
+import { FindingNote } from '../ui/FindingNote';
+import { TextField } from '../ui/TextField';
+import { Worked } from '../ui/Worked';
+
+type Readings = Schemas['MeasuredBody']['readings'];
+type Method = Readings['method'];
+type Field =
+  | 'at664Before'
+  | 'at750Before'
+  | 'at665After'
+  | 'at750After'
+  | 'at647'
+  | 'at630'
+  | 'fluorescenceBefore'
+  | 'fluorescenceAfter';
+
+const FIELDS: Record<Method, [Field, string][]> = {
+  monochromatic: [
+    ['at664Before', '664 before acid'],
+    ['at750Before', '750 before acid'],
+    ['at665After', '665 after acid'],
+    ['at750After', '750 after acid'],
+  ],
+  trichromatic: [
+    ['at664Before', '664'],
+    ['at647', '647'],
+    ['at630', '630'],
+    ['at750Before', '750'],
+  ],
+  fluorometric: [
+    ['fluorescenceBefore', 'before acid'],
+    ['fluorescenceAfter', 'after acid'],
+  ],
+};
+
+const METHODS: [Method, string][] = [
+  ['monochromatic', 'one wavelength, with acid'],
+  ['trichromatic', 'three wavelengths'],
+  ['fluorometric', 'fluorescence, with acid'],
+];
+
+/** Readings of the extracts of a manifest's filters; the chlorophyll is worked out beside them. */
+export function MeasurePage() {
+  const { id } = useParams({ from: '/ledger/manifest/$id/measure' });
+  const { samples, door } = useLedger();
+  const filters = (samples ?? []).filter(
+    (sample) =>
+      sample.manifest === id &&
+      sample.type === 'chlorophyll-filter' &&
+      !['handed-over', 'lost', 'rejected'].includes(sample.state),
+  );
+  return (
+    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+      <p className="text-sm">
+        <Link to="/ledger/manifest/$id" params={{ id }}>
+          The manifest
+        </Link>
+      </p>
+      <h1 className="text-2xl sm:text-3xl">Chlorophyll of {filters.length} filters</h1>
+      {samples && filters.length === 0 && (
+        <p className="mt-4 border border-rule bg-sheet p-4">
+          No filter of this manifest is taken in. Take it in first, on the manifest.
+        </p>
+      )}
+      {filters.length > 0 && door !== undefined && <Measure filters={filters} door={door ?? undefined} />}
+    </div>
+  );
+}
+
+function Measure({ filters, door }: { filters: LedgerSample[]; door: LabDoor | undefined }) {
+  const lab = door?.chlorophyll;
+  const [method, setMethod] = useState<Method>(lab?.method ?? 'monochromatic');
+  const [extract, setExtract] = useState(String(lab?.extractMl ?? 10));
+  const [path, setPath] = useState(String(lab?.pathCm ?? 1));
+  const [on, setOn] = useState(nowLocal().slice(0, 10));
+  const calibrations = lab?.calibrations ?? [];
+  const [calibration, setCalibration] = useState(calibrations.length - 1);
+  const shared: Readings = {
+    method,
+    extractMl: extract,
+    ...(method === 'fluorometric' ? { calibration: calibrations[calibration] } : { pathCm: path }),
+  };
+  const measured = filters.filter(({ results }) => results.some(({ final, stands }) => stands && !final));
+  return (
+    <>
+      <div className="grid items-start gap-x-6 sm:grid-cols-2 lg:grid-cols-4">
+        <div className="sm:col-span-2">
+          <Choice label="How" value={method} options={METHODS} onChoose={setMethod} />
+        </div>
+        <TextField label="Extract, mL" value={extract} inputMode="decimal" onChange={setExtract} maxLength={8} />
+        {method === 'fluorometric' ? (
+          <label className="mt-3 block text-sm">
+            <span className="block font-bold">Calibration</span>
+            <select className="field" value={calibration} onChange={(event) => setCalibration(Number(event.target.value))}>
+              {calibrations.length === 0 && <option value={-1}>none is set up</option>}
+              {calibrations.map((one, i) => (
+                <option key={`${one.instrument} ${one.version}`} value={i}>
+                  {one.instrument}, {one.version}, from {one.from}
+                </option>
+              ))}
+            </select>
+          </label>
+        ) : (
+          <TextField label="Light path, cm" value={path} inputMode="decimal" onChange={setPath} maxLength={6} />
+        )}
+        <TextField label="Day of analysis" type="date" value={on} onChange={setOn} />
+      </div>
+      <ul className="mt-5 border-ink border-t-[1.5px]">
+        {filters.map((filter) => (
+          <Extract key={filter.number + method} filter={filter} shared={shared} on={on} />
+        ))}
+      </ul>
+      {measured.length > 0 && (
+        <button
+          type="button"
+          className="act act-next mt-5"
+          onClick={() =>
+            void writeAshore(
+              ...byVisit(measured).map(([visit, numbers]) => ({ visit, kind: 'reported' as const, body: { samples: numbers } })),
+            )
+          }
+        >
+          Release {measured.length} {measured.length === 1 ? 'result' : 'results'} to the record
+        </button>
+      )}
+    </>
+  );
+}
+
+function Extract({ filter, shared, on }: { filter: LedgerSample; shared: Readings; on: string }) {
+  const [given, setGiven] = useState<Partial<Record<Field, string>>>({});
+  const [result, setResult] = useState<Schemas['ChlorophyllResult']>();
+  const [again, setAgain] = useState(false);
+  const fields = FIELDS[shared.method];
+  const whole = fields.every(([field]) => given[field]?.trim());
+  const readings: Readings = { ...shared, ...given };
+  const standing = filter.results.filter(({ stands }) => stands);
+  const last = standing[0]?.entry;
+  const key = JSON.stringify(readings);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the readings
+  useEffect(() => {
+    let current = true;
+    if (whole) {
+      compute('chlorophyll', { readings, filteredMl: filter.volumeMl ?? 0 }).then(
+        (next) => current && setResult(next),
+        () => {},
+      );
+    } else {
+      setResult(undefined);
+    }
+    return () => {
+      current = false;
+    };
+  }, [key, whole, filter.volumeMl]);
+  return (
+    <li className="border-rule border-b py-3">
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <p>
+          <Link
+            to="/ledger/sample/$number"
+            params={{ number: filter.number }}
+            className="num break-all font-bold text-ink decoration-1"
+          >
+            {filter.number}
+          </Link>
+          {filter.kin === 'replicate' && <b> REP</b>}
+          {filter.kin === 'blank' && <b> BLANK</b>}{' '}
+          <span className="text-dim text-sm">
+            {filter.volumeMl == null ? 'no volume is written down' : `${filter.volumeMl} mL filtered`}
+          </span>
+        </p>
+        {standing.length > 0 && (
+          <p className="text-sm">
+            {standing.map((one) => (
+              <span key={one.analyte} className="ml-4 inline-block">
+                {one.name} {one.working ? <Worked working={one.working}>{one.text}</Worked> : <b className="num">{one.text}</b>}
+              </span>
+            ))}
+            {!standing[0]?.final && <span className="text-dim">, not released</span>}
+          </p>
+        )}
+      </div>
+      {standing.length > 0 && !again ? (
+        <button type="button" className="act-quiet" onClick={() => setAgain(true)}>
+          measure again
+        </button>
+      ) : (
+        <form
+          className="flex flex-wrap items-end gap-3"
+          aria-label={`Readings of ${filter.number}`}
+          onSubmit={async (event) => {
+            event.preventDefault();
+            if (whole) {
+              await writeAshore({
+                visit: filter.visit,
+                kind: 'measured',
+                body: { sample: filter.number, readings, ...(on && { on }) },
+                ...(last && { strikes: last, why: 'measured again' }),
+              });
+              setGiven({});
+              setAgain(false);
+            }
+          }}
+        >
+          {fields.map(([field, words]) => (
+            <TextField
+              key={field}
+              label={words}
+              value={given[field] ?? ''}
+              inputMode="decimal"
+              maxLength={12}
+              autoComplete="off"
+              onChange={(value) => setGiven({ ...given, [field]: value })}
+              className="w-36"
+            />
+          ))}
+          <button type="submit" className="act" disabled={!whole}>
+            Keep
+          </button>
+          {result?.text && (
+            <p className="self-center text-lg">
+              <Worked working={result.working}>{result.text}</Worked>
+              {result.pheophytinUgL != null && (
+                <span className="text-dim text-sm"> pheophytin {result.pheophytinUgL.toFixed(2)}</span>
+              )}
+            </p>
+          )}
+        </form>
+      )}
+      {result?.findings.map((finding) => (
+        <FindingNote key={finding.code + finding.seen} finding={finding} />
+      ))}
+      <SampleFindings sample={filter} only={['result']} />
+    </li>
+  );
+}

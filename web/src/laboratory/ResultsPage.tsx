@@ -1,0 +1,187 @@
+import { Link } from '@tanstack/react-router';
+import { useEffect, useState } from 'react';
+import { asked } from '../api/asked';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import { refreshNow } from '../field/delivery';
+import { Problem } from '../ui/Problem';
+import { HeldRows } from './HeldRows';
+import { MappingForm } from './MappingForm';
+import { takeFile } from './resultsFile';
+
+type Look = Schemas['ResultLook'];
+export type Mapping = Schemas['ResultMapping'];
+type Answer = Schemas['ImportAnswer'];
+
+/** A results file: looked at, its columns named, what would come of it shown, then brought in. */
+export function ResultsPage() {
+  const [file, setFile] = useState<File | undefined>(takeFile);
+  const [look, setLook] = useState<Look>();
+  const [mapping, setMapping] = useState<Mapping>({});
+  const [answer, setAnswer] = useState<Answer>();
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const held = usePulled(() => api.GET('/api/results/held'));
+
+  useEffect(() => {
+    setLook(undefined);
+    setAnswer(undefined);
+    if (!file) {
+      return;
+    }
+    let current = true;
+    void asked(() => api.POST('/api/results/look', raw(file))).then(({ data, problem: words }) => {
+      if (current) {
+        setProblem(words);
+        setLook(data);
+        setMapping(data?.mapping ?? {});
+      }
+    });
+    return () => {
+      current = false;
+    };
+  }, [file]);
+
+  const complete = mapping.number && mapping.value && (mapping.analyte || mapping.wholeAnalyte);
+  const key = JSON.stringify(mapping);
+  // What would come of it follows each change of the columns.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the mapping
+  useEffect(() => {
+    if (!file || !look || !complete) {
+      setAnswer(undefined);
+      return;
+    }
+    let current = true;
+    void bring(file, mapping, false).then(({ data, problem: words }) => {
+      if (current) {
+        setProblem(words);
+        setAnswer(data);
+      }
+    });
+    return () => {
+      current = false;
+    };
+  }, [file, look, key]);
+
+  async function keep() {
+    if (!file) {
+      return;
+    }
+    setBusy(true);
+    const { data, problem: words } = await bring(file, mapping, true);
+    setBusy(false);
+    setProblem(words);
+    setAnswer(data ?? answer);
+    refreshNow();
+    await held.again();
+  }
+
+  return (
+    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+      <p className="text-sm">
+        <Link to="/ledger">Ledger</Link>
+      </p>
+      <h1 className="text-2xl sm:text-3xl">Results from a file</h1>
+      <p className="mt-1 max-w-prose text-dim">
+        A table saved as CSV, one result a row. Rows are joined to samples by their number; what finds none is listed, never
+        dropped. Bringing the same file again changes nothing.
+      </p>
+      <label className="act mt-4 cursor-pointer">
+        {file ? 'Another file…' : 'Choose a file…'}
+        <input
+          type="file"
+          className="sr-only"
+          accept=".csv,.txt,.tsv,text/csv"
+          onChange={(event) => {
+            setFile(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {file && <span className="ml-3 text-dim">{file.name}</span>}
+      <Problem words={problem} />
+      {look && <MappingForm look={look} mapping={mapping} onChange={setMapping} />}
+      {look && !complete && (
+        <p className="mt-3 border-buoy border-l-4 pl-3">
+          Say at least which columns are number and value, and what was measured.
+        </p>
+      )}
+      {answer && <Outcome answer={answer} busy={busy} onKeep={() => void keep()} />}
+      {!file && <HeldRows held={held.data ?? []} onChanged={held.again} />}
+      {answer?.kept && <HeldRows held={held.data ?? []} onChanged={held.again} />}
+    </div>
+  );
+}
+
+function raw(file: File) {
+  return { body: file as never, bodySerializer: (body: unknown) => body as never, headers: { 'Content-Type': 'text/csv' } };
+}
+
+function bring(file: File, mapping: Mapping, keep: boolean) {
+  return asked(() =>
+    api.POST('/api/results/import', {
+      params: { query: { mapping: JSON.stringify(mapping), name: file.name, keep } },
+      ...raw(file),
+    }),
+  );
+}
+
+const REASONS: Record<string, string> = {
+  'result-unmatched': 'match no sample, or two',
+  'result-twice': 'say something else than the file or the record already does',
+  'result-of-rejected': 'are of samples that were lost or rejected',
+  'unit-missing': 'have no unit, or one that could be two',
+  'value-unreadable': 'have no value that can be read',
+  'number-comma': 'have a comma that can be read two ways',
+  'analyte-unknown': 'name something that is not known here',
+  'sample-number-missing': 'have no sample number',
+  'sample-number-check': 'have a number with a wrong character',
+  'sample-number-shape': 'have something else for a number',
+  'result-negative': 'have a value below nothing',
+  'role-missing': 'are of waters that you do not report for',
+};
+
+function Outcome({ answer, busy, onKeep }: { answer: Answer; busy: boolean; onKeep(): void }) {
+  return (
+    <section className="mt-6 border-[1.5px] border-ink bg-sheet p-4" aria-label="What comes of it">
+      <h2 className="text-xl" role="status">
+        {answer.kept ? 'Brought in: ' : 'This would bring in '}
+        {answer.new} new {answer.new === 1 ? 'result' : 'results'} of {answer.samples}{' '}
+        {answer.samples === 1 ? 'sample' : 'samples'}
+      </h2>
+      <ul className="mt-1">
+        {answer.already > 0 && <li>{answer.already} rows are in the record already</li>}
+        {answer.reasons.map(({ code, count }) => (
+          <li key={code}>
+            <b className="num">{count}</b> {REASONS[code] ?? code}
+          </li>
+        ))}
+      </ul>
+      {answer.shown.length > 0 && !answer.kept && (
+        <details className="mt-2">
+          <summary className="inline-flex min-h-(--target) cursor-pointer items-center underline">
+            the rows that would be listed
+          </summary>
+          <ul className="text-sm">
+            {answer.shown.map((row) => (
+              <li key={row.id} className="border-rule border-t py-1">
+                <span className="num text-dim">line {row.line}</span> {row.why}
+                <code className="num block break-all text-dim text-xs">{row.raw}</code>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {!answer.kept && (
+        <button type="button" className="act act-next mt-3" disabled={busy || answer.rows === 0} onClick={onKeep}>
+          {busy ? 'Bringing it in…' : answer.held > 0 ? `Bring them in, list ${answer.held}` : 'Bring them in'}
+        </button>
+      )}
+      {answer.kept && (
+        <Link to="/ledger" className="act act-next mt-3">
+          To the ledger
+        </Link>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { lastSpot, rememberSpot } from '../bench/spot';
+import { writeAshore } from '../field/entries';
+import type { LedgerSample } from '../field/ledger';
+import { Choice } from '../ui/Choice';
+import { TextField } from '../ui/TextField';
+import { byVisit } from './byVisit';
+
+const SHELVES = [
+  ['freezer', 'freezer'],
+  ['refrigerator', 'refrigerator'],
+  ['cooler', 'cooler'],
+  ['cupboard', 'cupboard'],
+] as const;
+
+const USUAL = { frozen: 'freezer', ice: 'cooler', cold: 'refrigerator', room: 'cupboard' } as const;
+
+/** Puts samples away: where, in which box, how cold it is there. */
+export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone(): void }) {
+  const [shelf, setShelf] = useState<(typeof SHELVES)[number][0]>(USUAL[samples[0]?.keep ?? 'ice']);
+  const [spot, setSpot] = useState(samples.length === 1 ? (samples[0]?.spot ?? lastSpot()) : lastSpot());
+  const [temperature, setTemperature] = useState('');
+  const vials = samples.some(({ type }) => type === 'chlorophyll-filter');
+  const [foil, setFoil] = useState(samples.every((sample) => sample.foil === true));
+  return (
+    <form
+      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
+      aria-label="Put away"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        rememberSpot(spot);
+        await writeAshore(
+          ...byVisit(samples).map(([visit, numbers]) => ({
+            visit,
+            kind: 'stored' as const,
+            body: {
+              samples: numbers,
+              in: shelf,
+              ...(spot.trim() && { spot: spot.trim() }),
+              ...(temperature.trim() && { temperatureC: temperature.trim() }),
+              ...(vials && { foil }),
+            },
+          })),
+        );
+        onDone();
+      }}
+    >
+      <Choice label="Where" value={shelf} options={SHELVES} onChoose={setShelf} />
+      <div className="grid gap-x-5 sm:grid-cols-2">
+        <TextField label="Which box, which place" value={spot} onChange={setSpot} maxLength={40} />
+        <TextField label="It shows, °C" value={temperature} onChange={setTemperature} maxLength={8} hint="May be left empty." />
+      </div>
+      {vials && shelf === 'freezer' && (
+        <label className="mt-3 flex min-h-(--target) items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-(--ink)"
+            checked={foil}
+            onChange={(event) => setFoil(event.target.checked)}
+          />
+          Each vial wholly in foil
+        </label>
+      )}
+      <div className="mt-3 flex flex-wrap gap-2">
+        <button type="submit" className="act act-next" disabled={vials && shelf === 'freezer' && !foil}>
+          Put away
+        </button>
+        <button type="button" className="act" onClick={onDone}>
+          Leave it
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,45 @@
+import type { LedgerSample } from '../field/ledger';
+
+/** Where samples are, as the ledger parts them. */
+export const LEDGER_PLACES = ['hand', 'road', 'lab', 'done'] as const;
+export type LedgerPlace = (typeof LEDGER_PLACES)[number];
+
+export const PLACE_NAMES: Record<LedgerPlace, string> = {
+  hand: 'In our hands',
+  road: 'On the road',
+  lab: 'At the lab',
+  done: 'Ended',
+};
+
+const BY_STATE: Partial<Record<LedgerSample['state'], LedgerPlace>> = {
+  taken: 'hand',
+  preserved: 'hand',
+  stored: 'hand',
+  'handed-over': 'road',
+  received: 'lab',
+  analysed: 'lab',
+  reported: 'done',
+  filtered: 'done',
+  lost: 'done',
+  rejected: 'done',
+};
+
+/** Undefined for what is only planned: the ledger has what exists. */
+export function placeOf({ state }: LedgerSample): LedgerPlace | undefined {
+  return BY_STATE[state];
+}
+
+const SHELVES = { freezer: 'Freezer', refrigerator: 'Refrigerator', cooler: 'Cooler', cupboard: 'Cupboard' } as const;
+
+/** The shelf that a sample in our hands stands on. */
+export function shelfOf(sample: LedgerSample): string {
+  return sample.state === 'stored' && sample.in ? SHELVES[sample.in] : 'Not put away yet';
+}
+
+/** True where a sample is meant by what was typed: a part of its number, water, station or analyte. */
+export function meant(sample: LedgerSample, typed: string): boolean {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const text =
+    `${sample.number} ${sample.water} ${sample.station} ${sample.measures} ${sample.container} ${sample.spot ?? ''} ${sample.stateText} ${sample.day}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+}
