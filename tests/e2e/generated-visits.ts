@@ -88,7 +88,7 @@ function visit(next: () => number, context: unknown): unknown {
   };
 }
 
-const RINSED = ['HAR-1-260812-C1', 'HAR-1-260812-C1R', 'HAR-1-260812-P1', 'PEL-1-260812-C1'];
+const RINSED = ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X', 'HAR-1-260812-P1-7', 'PEL-1-260812-C1-0'];
 
 /** Head of the sheet, meter, levels, casts, bottles: as they come, slips among them. */
 function restOf(

@@ -157,6 +157,42 @@ export class Person {
     }
   }
 
+  /** To a place of the application, by the heading row; on a narrow screen its places fold away. */
+  async toPlace(place: string): Promise<void> {
+    await this.page.getByRole('link', { name: 'Upper Still, home' }).click();
+    await expect(this.page.getByRole('heading', { name: 'Where are you going?' })).toBeVisible();
+    const links = this.page.getByRole('navigation', { name: 'Places' }).filter({ visible: true });
+    if ((await links.count()) === 0) {
+      await this.page.getByRole('button', { name: 'On the water' }).click();
+    }
+    await links.getByRole('link', { name: place, exact: true }).click();
+  }
+
+  /** One filter, from its bottle to the freezer: whole fills of 50 mL, and what the syringe still held when it clogged. */
+  async filters(number: string, whole: number, left?: string): Promise<void> {
+    await this.page.getByRole('button', { name: 'Swirled: begin' }).click();
+    await this.page.getByRole('button', { name: 'The white one is in' }).click();
+    await this.page.getByRole('button', { name: 'Rinsed', exact: true }).click();
+    for (let fill = 1; fill <= whole; fill++) {
+      await this.page.getByRole('button', { name: '50 mL through' }).click();
+      await expect(this.page.getByRole('status').filter({ hasText: 'mL' })).toHaveText(`${50 * fill}mL`);
+    }
+    if (left) {
+      await this.page.getByRole('button', { name: 'It clogged…' }).click();
+      await this.page.getByRole('button', { name: 'What is left' }).click();
+      await this.answers('What does the syringe still hold?', left);
+    }
+    await this.page.getByRole('button', { name: 'Folded, in the vial' }).click();
+    await expect(this.page.getByText(`${50 * whole + (left ? 50 - Number(left) : 0)} mL filtered`)).toBeVisible();
+    await this.page.getByRole('button', { name: 'All of it stands there' }).click();
+    await expect(this.page.getByRole('button', { name: 'In the freezer' })).toBeDisabled();
+    await this.page.getByRole('checkbox', { name: /Wholly in foil/ }).check();
+    await this.page.getByRole('textbox', { name: 'Which box, which place' }).fill('Box 1, B4');
+    await this.page.getByRole('button', { name: 'In the freezer' }).click();
+    await expect(this.page.getByRole('heading', { name: 'in the freezer' })).toBeVisible();
+    await expect(this.page.getByRole('heading', { name: number })).toBeVisible();
+  }
+
   async ends(): Promise<void> {
     await this.page.getByRole('button', { name: 'End the visit' }).click();
     await expect(this.page.getByRole('link', { name: 'See it in the record' })).toBeVisible();

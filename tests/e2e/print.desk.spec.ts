@@ -91,3 +91,14 @@ test('a closed visit with a profile prints as one page', async ({ page, server }
   await expect(page.getByText('Harrowmere, North Arm (HAR-2) · Layered lake version 1')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeHidden();
 });
+
+test('a manifest prints on one page with room for both signatures', async ({ page, server }) => {
+  await new Person(page, server.address).opens();
+  await page.goto(`${server.address}/ledger`);
+  await page.getByRole('link', { name: /2 to measure/ }).click();
+  await expect(page.getByText('Received, Fri 31 Jul 2026 11:20')).toBeVisible();
+  expect(await pagesOf(page)).toHaveLength(1);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
+  await expect(page.getByText('Handed over, Fri 31 Jul 2026 10:20')).toBeVisible();
+});

@@ -28,17 +28,10 @@ async function write(page, question, written) {
 const page = await (await browser.newContext(desk)).newPage();
 await page.goto(address);
 await page.getByRole('button', { name: 'Go in as Ada Fenn' }).waitFor();
-await shot(page, 'sign-in');
 await signIn(page.request, address);
 await page.goto(`${address}/season`);
 await page.getByRole('heading', { name: /Deep Hole, then North Arm/ }).waitFor();
 await shot(page, 'season');
-// Before anything of the day is done.
-const ashore = await (await browser.newContext(boat)).newPage();
-await signIn(ashore.request, address, 'sampler');
-await ashore.goto(`${address}/season`);
-await ashore.getByRole('heading', { name: /Deep Hole, then North Arm/ }).waitFor();
-await shot(ashore, 'phone-season');
 await page.goto(`${address}/prepare/2026-08-12/harrowmere`);
 await page.getByRole('button', { name: 'Pack for offline' }).waitFor();
 await page.getByRole('checkbox', { name: 'bailer' }).click();
@@ -49,9 +42,6 @@ await shot(page, 'kit');
 await page.goto(`${address}/setup/waters/harrowmere`);
 await page.getByRole('heading', { name: 'HAR-1 Deep Hole' }).waitFor();
 await shot(page, 'water');
-await page.goto(`${address}/setup/programmes`);
-await page.getByRole('button', { name: 'Change Monthly composite' }).click();
-await shot(page, 'programme');
 await page.goto(address);
 await page.getByText(/days ago/).first().waitFor();
 await page.locator('main li svg').last().waitFor();
@@ -59,13 +49,6 @@ await shot(page, 'stations');
 const pick = (on, group, option) => on.getByRole('group', { name: group }).getByText(option, { exact: true }).click();
 await page.goto(`${address}/start/HAR-2`);
 await page.getByRole('button', { name: 'Begin' }).click();
-await pick(page, 'How many aboard?', '2');
-await pick(page, 'Does the anchor hold?', 'yes');
-await pick(page, 'Waves', 'ripples');
-await pick(page, 'Rain in the last 24 h', 'none');
-await pick(page, 'Rain in the last 72 h', 'under 5 mm');
-await page.evaluate(() => scrollTo(0, 0));
-await shot(page, 'arrive');
 await page.getByRole('button', { name: 'On to the sounding' }).click();
 await write(page, 'How deep', '11.9');
 await write(page, /Bea Okafor/, '3.2');
@@ -109,9 +92,9 @@ await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'On to the composite' }).click();
 await pick(page, 'It came up', '75 %');
 await page.getByRole('button', { name: 'Write it down' }).click();
-await page.getByRole('button', { name: 'Fill HAR-1-260812-C1', exact: true }).click();
+await page.getByRole('button', { name: 'Fill HAR-1-260812-C1-Q', exact: true }).click();
 await shot(page, 'composite');
-for (const bottle of ['C1', 'C1R']) {
+for (const bottle of ['C1-Q', 'C1R-X']) {
   await page.getByRole('button', { name: `Fill HAR-1-260812-${bottle}`, exact: true }).click();
   await pick(page, /^Rinsed, times/, '1');
   await pick(page, /^Filled:/, 'as asked');
@@ -127,6 +110,35 @@ await shot(page, 'ended');
 await page.getByRole('link', { name: 'See it in the record' }).click();
 await page.getByRole('heading', { name: 'By year' }).waitFor();
 await shot(page, 'record');
+
+// At the bench, then into the ledger and out of it.
+const bench = await (await browser.newContext(boat)).newPage();
+await signIn(bench.request, address, 'sampler');
+await bench.goto(`${address}/bench`);
+await bench.getByRole('link', { name: 'Filter HAR-1-260812-F1-E' }).click();
+await bench.getByRole('button', { name: 'Swirled: begin' }).click();
+await bench.getByRole('button', { name: 'The white one is in' }).click();
+await bench.getByRole('button', { name: 'Rinsed', exact: true }).click();
+await bench.getByRole('button', { name: '50 mL through' }).click();
+await bench.getByText('Fill 1').waitFor();
+await shot(bench, 'bench');
+await page.goto(`${address}/ledger`);
+await page.getByText(/days left/).first().waitFor();
+await shot(page, 'ledger');
+await page.goto(`${address}/ledger/hand-over`);
+await page.getByRole('heading', { name: 'The journey' }).waitFor();
+await page.getByRole('checkbox', { name: 'Frozen through' }).first().check();
+await page.getByRole('checkbox', { name: 'Label read, the same as here' }).first().check();
+await page.getByText('can go').first().waitFor();
+await shot(page, 'hand-over');
+await page.goto(`${address}/ledger/results`);
+const results = [
+  'Sample;Test;Result;Units;MDL;Date', 'HAR-1-260603-F1-4;CHL a;3,42;ug/L;0,5;31.07.2026', 'HAR-1-260603-F1R-Q;CHL a;3,31;ug/L;0,5;31.07.2026',
+  'HAR-1-260603-F1R-Q;Pheo a;<0,5;ug/L;0,5;31.07.2026', 'HAR-1-240101-F1;CHL a;3,0;ug/L;0,5;31.07.2026',
+].join('\n');
+await page.getByLabel('Choose a file…').setInputFiles({ name: 'july.csv', mimeType: 'text/csv', buffer: Buffer.from(results) });
+await page.getByRole('heading', { name: /^This would bring in/ }).waitFor();
+await shot(page, 'results');
 
 const context = await browser.newContext(boat);
 const phone = await context.newPage();

@@ -71,7 +71,17 @@ export class RealServer {
   async start(): Promise<void> {
     this.process = spawn(
       'dotnet',
-      ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', String(this.demo)],
+      [
+        'UpperStill.Server.dll',
+        '--urls',
+        this.address,
+        '--data',
+        this.data,
+        '--demo',
+        String(this.demo),
+        '--laboratory-works-s',
+        '1',
+      ],
       {
         cwd: APP,
         stdio: ['ignore', 'pipe', 'ignore'],

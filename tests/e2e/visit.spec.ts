@@ -83,7 +83,7 @@ test.describe('with no signal', () => {
       .click();
     await page.getByRole('button', { name: 'misread mark' }).click();
     await page.getByRole('button', { name: 'Strike it' }).click();
-    await page.getByRole('button', { name: 'Fill HAR-2-260812-C1', exact: true }).click();
+    await page.getByRole('button', { name: 'Fill HAR-2-260812-C1-B', exact: true }).click();
     await person.picks(/^Rinsed, times/, '1');
     await person.picks(/^Filled:/, 'as asked');
     await page.getByRole('button', { name: 'Filled, capped, into the cooler' }).click();

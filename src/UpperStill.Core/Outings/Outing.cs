@@ -1,8 +1,10 @@
+using UpperStill.Core.Findings;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Seasons;
 using UpperStill.Core.Sky;
 
 namespace UpperStill.Core.Outings;
@@ -25,8 +27,11 @@ public sealed record OutingPlace(Station Station, Programme Programme, IReadOnly
 /// <param name="Tide">The tide's constants; null where there is none.</param>
 /// <param name="Passes">True where a satellite looks down that day.</param>
 /// <param name="Simulated">What of it is made up, in words: it is marked on the screen.</param>
+/// <param name="Laboratory">The laboratory; null where none is set up.</param>
+/// <param name="Zone">The water's time zone.</param>
 public sealed record OutingRequest(
-    DateOnly Day, TimeSpan Offset, IReadOnlyList<OutingPlace> Places, IReadOnlyList<Kit.KitItem> Kit, Forecast? Forecast, TideConstants? Tide, bool Passes, IReadOnlyList<string> Simulated);
+    DateOnly Day, TimeSpan Offset, IReadOnlyList<OutingPlace> Places, IReadOnlyList<Kit.KitItem> Kit, Forecast? Forecast, TideConstants? Tide, bool Passes, IReadOnlyList<string> Simulated, Laboratory? Laboratory = null,
+    TimeZoneInfo? Zone = null);
 
 /// <summary>A station in travelling order.</summary>
 /// <param name="Station">The station.</param>
@@ -56,9 +61,10 @@ public sealed record OutingStop(
 /// <param name="Simulated">What of it is made up.</param>
 /// <param name="LatestBack">Local time by which to set out for the lab with what must be fresh; null where nothing must.</param>
 /// <param name="Alternate">Another day that keeps every rule.</param>
+/// <param name="TooLate">Why what is collected that day would not be at the lab in time; null where it would.</param>
 public sealed record Outing(
     DateOnly Day, IReadOnlyList<OutingStop> Stops, GoAnswer Go, IReadOnlyList<ForecastHour> Weather, IReadOnlyList<TideTurn> Tides, DateTimeOffset HighSun, bool Passes,
-    IReadOnlyList<PackNeed> Pack, IReadOnlyList<string> Cautions, IReadOnlyList<string> Simulated, DateTime? LatestBack = null, DateOnly? Alternate = null)
+    IReadOnlyList<PackNeed> Pack, IReadOnlyList<string> Cautions, IReadOnlyList<string> Simulated, DateTime? LatestBack = null, DateOnly? Alternate = null, Finding? TooLate = null)
 {
     /// <summary>Prepares an outing with at least one station.</summary>
     public static Outing Prepare(OutingRequest request)
@@ -88,7 +94,8 @@ public sealed record Outing(
             request.Tide is null ? [] : [.. Tide.Turns(request.Tide, midnight, midnight.AddDays(1)).Select(t => t with { At = t.At.ToOffset(request.Offset) })],
             Sun.Noon(stops[0].Station.At, request.Day).ToOffset(request.Offset), request.Passes,
             PackList.Of([.. stops.Select((s, i) => new PackStop(s.Station, places[i].Programme, s.Protocols, s.Samples, s.Line))], request.Kit, request.Day),
-            Caution.For(shore, stops), request.Simulated, places.Select(p => p.LeaveBy).Where(t => t is not null).Min(), alternate);
+            Caution.For(shore, stops), request.Simulated, places.Select(p => p.LeaveBy).Where(t => t is not null).Min(), alternate,
+            request.Laboratory is { } laboratory ? places.Select(p => LabReach.Check(laboratory, request.Day, p.Programme.Hours, (p.Programme.Season ?? []).Where(s => p.Protocols.Contains(s.Protocol)), request.Zone)).FirstOrDefault(f => f is not null) : null);
     }
 
     private static string[] Levels(OutingPlace place) => place.Protocols.Contains(Protocol.Profile) && place.Station.KnownDepth.Read().Length is { } depth

@@ -50,6 +50,12 @@ public sealed record ReportedValue(Analyte? Analyte, decimal? Value, bool Below,
                 { NoWayRound = true });
         }
 
+        // The entry keeps it as it was written; here it is spelled as everywhere else.
+        if (number is not null && unit is not null)
+        {
+            text = $"{mark}{written.TrimStart('<', '>', ' ').Replace(',', '.')} {unit.Name}";
+        }
+
         if (body.Qualifier == Qualifier.Rejected || number is null || unit is null)
         {
             return new ReportedValue(analyte, null, below, text, null, findings);

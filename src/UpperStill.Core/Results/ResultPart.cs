@@ -28,7 +28,7 @@ internal static class ResultPart
 
             // Lost and rejected samples keep what was said of them; it does not count.
             var counts = sample.State is not (SampleState.Lost or SampleState.Rejected);
-            foreach (var analyte in results.GroupBy(r => r.Analyte))
+            foreach (var analyte in results.GroupBy(r => r.Analyte).OrderBy(g => g.Key, StringComparer.Ordinal))
             {
                 var last = analyte.LastOrDefault(r => r.Value is not null && r.Qualifier != Qualifier.Rejected);
                 sample.Results.AddRange(analyte.Select(r => r with { Stands = counts && r == last }));
@@ -100,6 +100,7 @@ internal static class ResultPart
             }
         }
 
+        values.Sort((a, b) => string.CompareOrdinal(a.Analyte + a.Place, b.Analyte + b.Place));
         return (values, about);
     }
 

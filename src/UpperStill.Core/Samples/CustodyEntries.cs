@@ -127,13 +127,13 @@ public sealed record HandedOverBody(
     string? Seal = null, string? TemperatureC = null, IReadOnlyList<string>? NotFrozen = null);
 
 /// <summary>Body of the entry <c>received</c>: the laboratory takes samples in.</summary>
-/// <param name="Manifest">The manifest they came with.</param>
 /// <param name="Samples">The samples of this visit that arrived so.</param>
 /// <param name="As">How they arrived.</param>
 /// <param name="Signature">Who takes them in.</param>
+/// <param name="Manifest">The manifest they came with; null where there was none.</param>
 /// <param name="TemperatureC">In the box on arrival, °C, as read.</param>
 /// <param name="SealWhole">Whether the seal was whole.</param>
-public sealed record ReceivedBody(Guid? Manifest, IReadOnlyList<string> Samples, ArrivedAs As, string Signature, string? TemperatureC = null, bool? SealWhole = null);
+public sealed record ReceivedBody(IReadOnlyList<string> Samples, ArrivedAs As, string Signature, Guid? Manifest = null, string? TemperatureC = null, bool? SealWhole = null);
 
 /// <summary>Body of the entries <c>sample-lost</c> and <c>sample-rejected</c>; the entry says why.</summary>
 /// <param name="Samples">The samples.</param>

@@ -101,18 +101,18 @@ public static class SampleLife
     private static readonly Dictionary<SampleState, string> Table = new()
     {
         //                          L T P S F H R M O X J
-        [SampleState.Planned] =    "L T . s . h r m o X .",
-        [SampleState.Labelled] =   "L T . s . h r m o X .",
-        [SampleState.Taken] =      "T . P S F H r m o X .",
-        [SampleState.Preserved] =  "P . P S F H r m o X .",
-        [SampleState.Stored] =     "S . S S F H r m o X .",
-        [SampleState.Filtered] =   "F . . . F . . . . X .",
+        [SampleState.Planned] = "L T . s . h r m o X .",
+        [SampleState.Labelled] = "L T . s . h r m o X .",
+        [SampleState.Taken] = "T . P S F H r m o X .",
+        [SampleState.Preserved] = "P . P S F H r m o X .",
+        [SampleState.Stored] = "S . S S F H r m o X .",
+        [SampleState.Filtered] = "F . . . F . . . . X .",
         [SampleState.HandedOver] = "H . . . . . R m o X J",
-        [SampleState.Received] =   "R . . . . . . M O X J",
-        [SampleState.Analysed] =   "M . . . . . . M O X J",
-        [SampleState.Reported] =   "O . . . . . . O O . J",
-        [SampleState.Lost] =       ". . . . . . . . . . .",
-        [SampleState.Rejected] =   ". . . . . . . . . . .",
+        [SampleState.Received] = "R . . . . . . M O X J",
+        [SampleState.Analysed] = "M . . . . . . M O X J",
+        [SampleState.Reported] = "O . . . . . . O O . J",
+        [SampleState.Lost] = ". . . . . . . . . . .",
+        [SampleState.Rejected] = ". . . . . . . . . . .",
     };
 
     /// <summary>What becomes of a sample in a state by a step.</summary>

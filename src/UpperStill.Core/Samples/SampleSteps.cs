@@ -82,7 +82,7 @@ internal static class SampleSteps
         {
             var how = handed.Body.By == TravelBy.Carrier ? $"by carrier{(handed.Body.Waybill is { } bill ? $", {bill}" : string.Empty)}" : "by hand";
             yield return new(handed.Entry, SampleStep.HandOver, handed.Body.Samples, $"handed over to {handed.Body.To}, {how}, signed {handed.Body.Signature}", handed.Body.To, handed.Body.TemperatureC, s =>
-                (s.Manifest, s.To) = (handed.Body.Manifest, handed.Body.To));
+                (s.Manifest, s.To, s.In, s.Spot) = (handed.Body.Manifest, handed.Body.To, null, null));
         }
 
         foreach (var lost in draft.Standing(EntryKinds.SampleLost))
@@ -96,7 +96,7 @@ internal static class SampleSteps
         foreach (var received in draft.Standing(EntryKinds.Received))
         {
             var how = received.Body.As == ArrivedAs.Good ? "in good order" : received.Body.As.ToString().ToLowerInvariant();
-            yield return new(received.Entry, SampleStep.Receive, received.Body.Samples, $"received {how}, signed {received.Body.Signature}", "the laboratory", received.Body.TemperatureC, s => s.In = null);
+            yield return new(received.Entry, SampleStep.Receive, received.Body.Samples, $"received {how}, signed {received.Body.Signature}", "the laboratory", received.Body.TemperatureC);
         }
 
         foreach (var rejected in draft.Standing(EntryKinds.SampleRejected))

@@ -193,7 +193,7 @@ public static class ResultFile
         IgnoreBlankLines = true,
         TrimOptions = TrimOptions.Trim,
         MaxFieldSize = 100_000,
-    });
+    }, leaveOpen: true);
 
     private static bool Head(CsvReader csv, out string[] heads)
     {
@@ -237,6 +237,6 @@ public static class ResultFile
         }
 
         file.Position = 0;
-        return new StreamReader(file, utf8 ? Encoding.UTF8 : Encoding.Latin1, detectEncodingFromByteOrderMarks: true);
+        return new StreamReader(file, utf8 ? Encoding.UTF8 : Encoding.Latin1, detectEncodingFromByteOrderMarks: true, leaveOpen: true);
     }
 }

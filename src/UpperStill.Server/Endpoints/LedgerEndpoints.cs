@@ -90,7 +90,7 @@ internal static class LedgerEndpoints
         List<Entry> entries = [];
         foreach (var visit in manifest.Samples.Where(s => s.State == SampleState.HandedOver).GroupBy(s => s.Visit))
         {
-            entries.Add(Make(visit.Key, EntryKinds.Received, JsonSerializer.SerializeToElement(new ReceivedBody(manifest.Id, [.. visit.Select(s => s.Number)], ArrivedAs.Good, StandIn), CoreJson.Default.ReceivedBody), null));
+            entries.Add(Make(visit.Key, EntryKinds.Received, JsonSerializer.SerializeToElement(new ReceivedBody([.. visit.Select(s => s.Number)], ArrivedAs.Good, StandIn, manifest.Id), CoreJson.Default.ReceivedBody), null));
             entries.AddRange(visit.Join(answer.Rejected, s => s.Number, r => r.Number, (s, r) => Make(visit.Key, EntryKinds.SampleRejected, JsonSerializer.SerializeToElement(new SamplesBody([s.Number]), CoreJson.Default.SamplesBody), r.Why)));
         }
 

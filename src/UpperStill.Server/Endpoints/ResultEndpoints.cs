@@ -71,16 +71,15 @@ internal static class ResultEndpoints
         }
 
         await using var file = await WholeAsync(http, cancel);
-        using var text = ResultFile.Text(file);
-        var answer = await desk.ImportAsync(ResultFile.Read(text, columns, name), name, keep == true, cancel);
         if (keep == true)
         {
+            using var head = ResultFile.Text(file);
+            await RememberAsync(ResultFile.Remembered(ResultFile.Look(head).Heads), columns, book, caller, clock, cancel);
             file.Position = 0;
-            using var again = ResultFile.Text(file);
-            await RememberAsync(ResultFile.Remembered(ResultFile.Look(again).Heads), columns, book, caller, clock, cancel);
         }
 
-        return Results.Ok(answer);
+        using var text = ResultFile.Text(file);
+        return Results.Ok(await desk.ImportAsync(ResultFile.Read(text, columns, name), name, keep == true, cancel));
     }
 
     private static ResultMapping? Read(string mapping)

@@ -51,7 +51,7 @@ public sealed class OutingDesk(FieldBook book, SeasonDesk season, IForecastServi
             simulated.Add("the satellite");
         }
 
-        return Outing.Prepare(new OutingRequest(day, offset, places, await book.KitItemsAsync(cancel), forecast, tide, passing, simulated));
+        return Outing.Prepare(new OutingRequest(day, offset, places, await book.KitItemsAsync(cancel), forecast, tide, passing, simulated, await book.LaboratoryAsync(cancel), zone));
     }
 
     // What the season says is due; where nothing is, every station of the water with all that its programme takes on that day.

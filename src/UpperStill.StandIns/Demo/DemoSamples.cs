@@ -103,7 +103,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var analyst = Scenario.People.First(p => p.SignInName == "laboratory").Name;
         var manifest = new Chance(Scenario.Seed ^ (ulong)at.Date.Ticks).Uuid(at);
         Make(EntryKinds.HandedOver, new HandedOverBody(manifest, numbers, lab, TravelBy.Hand, on, Station.Observers[0]), at);
-        Make(EntryKinds.Received, new ReceivedBody(manifest, numbers, ArrivedAs.Good, analyst, on == TravelOn.Ice ? "4" : null), at.AddHours(1), analyst);
+        Make(EntryKinds.Received, new ReceivedBody(numbers, ArrivedAs.Good, analyst, manifest, on == TravelOn.Ice ? "4" : null), at.AddHours(1), analyst);
         if (stillThere)
         {
             return;

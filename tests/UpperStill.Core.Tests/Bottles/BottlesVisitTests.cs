@@ -4,8 +4,8 @@ using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
-using UpperStill.Core.Tests.Visits;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Tests.Visits;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Tests.Bottles;

@@ -52,7 +52,7 @@ internal sealed class BenchVisit
     internal BenchVisit AtTheLab()
     {
         Visit.Write(EntryKinds.HandedOver, new HandedOverBody(Manifest, [F1, F1R], "the lab", TravelBy.Hand, TravelOn.FrozenPacks, "Asa"));
-        Visit.Write(EntryKinds.Received, new ReceivedBody(Manifest, [F1, F1R], ArrivedAs.Good, "Ivo"));
+        Visit.Write(EntryKinds.Received, new ReceivedBody([F1, F1R], ArrivedAs.Good, "Ivo", Manifest));
         return this;
     }
 

@@ -30,18 +30,24 @@ public class SampleFindingsTests
         ["stored-warm"] = (b => Store(b, StorePlace.Freezer, true, "-8"), b => Store(b, StorePlace.Freezer, true, "-18")),
         ["label-incomplete"] = (b => b.Visit.Write(EntryKinds.Labelled, new LabelledBody([F1], ["depth"])), b => b.Visit.Write(EntryKinds.Labelled, new LabelledBody([F1]))),
         ["replicate-unmarked"] = (b => b.Visit.Write(EntryKinds.Labelled, new LabelledBody([F1R], ["REP"])), b => b.Visit.Write(EntryKinds.Labelled, new LabelledBody([F1R]))),
-        ["step-early"] = (b => Receive(b), b => { HandOver(b); Receive(b); }),
+        ["step-early"] = (b => Receive(b), b => { HandOver(b); Receive(b); }
+        ),
         ["step-refused"] = (b => { Lose(b); HandOver(b); }, b => HandOver(b)),
         ["handed-over-already"] = (b => { HandOver(b); HandOver(b, Guid.CreateVersion7()); }, b => HandOver(b)),
         ["tracking-missing"] = (b => HandOver(b, by: TravelBy.Carrier, waybill: "W 1", told: false), b => HandOver(b, by: TravelBy.Carrier, waybill: "W 1", told: true)),
         ["thawed on leaving"] = (b => HandOver(b, notFrozen: [F1]), b => HandOver(b, notFrozen: [])),
         ["hold-over"] = (b => HandOver(Later(b, 29 * 24)), b => HandOver(Later(b, 27 * 24))),
-        ["thawed on arrival"] = (b => { HandOver(b); Receive(b, ArrivedAs.Thawed); }, b => { HandOver(b); Receive(b); }),
-        ["arrived-unfit"] = (b => { HandOver(b); Receive(b, ArrivedAs.Unwrapped); }, b => { HandOver(b); Receive(b); }),
-        ["seal-broken"] = (b => { HandOver(b); Receive(b, seal: false); }, b => { HandOver(b); Receive(b, seal: true); }),
+        ["thawed on arrival"] = (b => { HandOver(b); Receive(b, ArrivedAs.Thawed); }, b => { HandOver(b); Receive(b); }
+        ),
+        ["arrived-unfit"] = (b => { HandOver(b); Receive(b, ArrivedAs.Unwrapped); }, b => { HandOver(b); Receive(b); }
+        ),
+        ["seal-broken"] = (b => { HandOver(b); Receive(b, seal: false); }, b => { HandOver(b); Receive(b, seal: true); }
+        ),
         ["result-below-limit"] = (b => Result(b, F1, "0.5", qualifier: Qualifier.Below), b => Result(b, F1, "0.5")),
-        ["result-twice"] = (b => { Result(b, F1, "3.1"); Result(b, F1, "3.4"); }, b => { Result(b, F1, "3.1"); Result(b, F1, "3.10"); }),
-        ["replicates-apart"] = (b => { Result(b, F1, "4.0"); Result(b, F1R, "3.2"); }, b => { Result(b, F1, "4.0"); Result(b, F1R, "3.3"); }),
+        ["result-twice"] = (b => { Result(b, F1, "3.1"); Result(b, F1, "3.4"); }, b => { Result(b, F1, "3.1"); Result(b, F1, "3.10"); }
+        ),
+        ["replicates-apart"] = (b => { Result(b, F1, "4.0"); Result(b, F1R, "3.2"); }, b => { Result(b, F1, "4.0"); Result(b, F1R, "3.3"); }
+        ),
         ["unit-missing"] = (b => Result(b, F1, "3.1", unit: null), b => Result(b, F1, "3.1")),
         ["unit-unlikely"] = (b => Result(b, F1, "3100"), b => Result(b, F1, "310")),
         ["analyte-unknown"] = (b => Result(b, F1, "3.1", analyte: "zeta"), b => Result(b, F1, "3.1")),
@@ -110,7 +116,7 @@ public class SampleFindingsTests
         EntryKinds.HandedOver, new HandedOverBody(manifest ?? BenchVisit.Manifest, [F1], "the lab", by, TravelOn.FrozenPacks, "Asa", waybill, told, SheetInside: true, NotFrozen: notFrozen));
 
     private static void Receive(BenchVisit bench, ArrivedAs how = ArrivedAs.Good, bool? seal = null) =>
-        bench.Visit.Write(EntryKinds.Received, new ReceivedBody(BenchVisit.Manifest, [F1], how, "Ivo", SealWhole: seal));
+        bench.Visit.Write(EntryKinds.Received, new ReceivedBody([F1], how, "Ivo", BenchVisit.Manifest, SealWhole: seal));
 
     private static void Lose(BenchVisit bench) => bench.Visit.Write(EntryKinds.SampleLost, new SamplesBody([F1]), why: "broken");
 

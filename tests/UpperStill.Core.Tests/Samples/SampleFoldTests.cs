@@ -31,7 +31,7 @@ public class SampleFoldTests
 
         var filter = bench.Sample(F1);
         Assert.Equal([SampleStep.Take, SampleStep.Label, SampleStep.Store, SampleStep.HandOver, SampleStep.Receive, SampleStep.Report], filter.Life.Select(l => l.Step));
-        Assert.Equal((SampleState.Reported, 60m, "Box 1", BenchVisit.Manifest), (filter.State, filter.VolumeMl, filter.Spot, filter.Manifest));
+        Assert.Equal((SampleState.Reported, 60m, null, BenchVisit.Manifest), (filter.State, filter.VolumeMl, filter.Spot, filter.Manifest));
         Assert.Equal(SampleState.Filtered, bench.Sample(C1).State);
         Assert.Equal(bench.Sample(C1).CollectedAt, filter.CollectedAt);
         Assert.Empty(filter.Findings);

@@ -4864,6 +4864,7 @@ export interface components {
              * @description Another day that keeps every rule.
              */
             alternate?: null | string;
+            tooLate?: null | components["schemas"]["Finding"];
         };
         /** @description What is due on one day at one water: the stations of one boat. */
         OutingDay: {
@@ -5362,11 +5363,6 @@ export interface components {
         ReaderUnit: "as-read" | "m" | "ft";
         /** @description Body of the entry `received`: the laboratory takes samples in. */
         ReceivedBody: {
-            /**
-             * Format: uuid
-             * @description The manifest they came with.
-             */
-            manifest: null | string;
             /** @description The samples of this visit that arrived so. */
             samples: string[];
             /**
@@ -5376,6 +5372,11 @@ export interface components {
             as: "good" | "thawed" | "warm" | "leaking" | "unwrapped" | "unlabelled";
             /** @description Who takes them in. */
             signature: string;
+            /**
+             * Format: uuid
+             * @description The manifest they came with; null where there was none.
+             */
+            manifest?: null | string;
             /** @description In the box on arrival, °C, as read. */
             temperatureC?: null | string;
             /** @description Whether the seal was whole. */

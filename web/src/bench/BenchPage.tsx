@@ -1,6 +1,8 @@
 import { Link } from '@tanstack/react-router';
 import type { Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
+import { compute } from '../field/core';
+import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
 import { SampleFindings } from '../ledger/SampleFindings';
 import { shortDay } from '../ui/days';
@@ -138,6 +140,36 @@ function VisitAtBench({
           </li>
         ))}
       </ul>
+      {bottles.length > 0 && <MoreFilters filters={filters} all={[...bottles, ...filters]} />}
     </section>
+  );
+}
+
+/** A filter beside the plan: a second one where the first clogged, or a blank. */
+function MoreFilters({ filters, all }: { filters: LedgerSample[]; all: LedgerSample[] }) {
+  const of = filters.find(({ kin }) => !kin);
+  if (!of) {
+    return null;
+  }
+  const add = async (kin: 'replicate' | 'blank') => {
+    const { number } = await compute('new-sample-number', {
+      of: of.number,
+      kin,
+      type: of.type,
+      taken: all.map((sample) => sample.number),
+    });
+    if (number) {
+      await writeAshore({ visit: of.visit, kind: 'sample-added', body: { sample: number, type: of.type, kin, of: of.number } });
+    }
+  };
+  return (
+    <p className="mt-1 flex flex-wrap gap-x-4">
+      <button type="button" className="act-quiet" onClick={() => void add('replicate')}>
+        one more filter
+      </button>
+      <button type="button" className="act-quiet" onClick={() => void add('blank')}>
+        a blank, of lab water
+      </button>
+    </p>
   );
 }

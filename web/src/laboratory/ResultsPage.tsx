@@ -144,11 +144,13 @@ const REASONS: Record<string, string> = {
 function Outcome({ answer, busy, onKeep }: { answer: Answer; busy: boolean; onKeep(): void }) {
   return (
     <section className="mt-6 border-[1.5px] border-ink bg-sheet p-4" aria-label="What comes of it">
-      <h2 className="text-xl" role="status">
-        {answer.kept ? 'Brought in: ' : 'This would bring in '}
-        {answer.new} new {answer.new === 1 ? 'result' : 'results'} of {answer.samples}{' '}
-        {answer.samples === 1 ? 'sample' : 'samples'}
-      </h2>
+      <div role="status">
+        <h2 className="text-xl">
+          {answer.kept ? 'Brought in: ' : 'This would bring in '}
+          {answer.new} new {answer.new === 1 ? 'result' : 'results'} of {answer.samples}{' '}
+          {answer.samples === 1 ? 'sample' : 'samples'}
+        </h2>
+      </div>
       <ul className="mt-1">
         {answer.already > 0 && <li>{answer.already} rows are in the record already</li>}
         {answer.reasons.map(({ code, count }) => (

@@ -48,7 +48,7 @@ export function LedgerPage() {
   );
   return (
     <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
-      <h1 className="text-2xl sm:text-3xl">{headline(counts, next)}</h1>
+      <h1 className="text-2xl sm:text-3xl">{known?.works === false ? laboratoryHeadline(counts) : headline(counts, next)}</h1>
       {door && <Door door={door} frozen={existing.filter((s) => s.hold?.turnIn && placeOf(s) === 'hand').length} />}
       <div className="mt-4 flex flex-wrap items-start gap-x-6 gap-y-2">
         <fieldset className="min-w-0">
@@ -69,7 +69,8 @@ export function LedgerPage() {
                     setPicked(new Set());
                   }}
                 />
-                {PLACE_NAMES[one]} <span className="num">{counts[one]}</span>
+                {one === 'hand' && known?.works === false ? 'With the samplers' : PLACE_NAMES[one]}{' '}
+                <span className="num">{counts[one]}</span>
               </label>
             ))}
           </div>
@@ -139,6 +140,15 @@ function headline(counts: Record<LedgerPlace, number>, next: Schemas['SampleCloc
   return next
     ? `${many} in our hands; ${next.state === 'overdue' ? 'one is past its limit' : `next: ${next.moveText}`}`
     : `${many} in our hands`;
+}
+
+/** What a laboratory, or a reader, wants to know first. */
+function laboratoryHeadline({ road, lab }: Record<LedgerPlace, number>): string {
+  return road > 0
+    ? `${road} ${road === 1 ? 'sample is' : 'samples are'} on the road`
+    : lab > 0
+      ? `${lab} ${lab === 1 ? 'sample waits' : 'samples wait'} to be measured`
+      : 'Nothing is on the road and nothing waits';
 }
 
 /** When the laboratory opens next, and the turn-in dates. */

@@ -65,7 +65,11 @@ export function ManifestPage() {
         {unsent && ' · on this device only'}
       </p>
       <div className="mt-3 flex flex-wrap gap-2.5 print:hidden">
-        <button type="button" className={`act ${known?.works && road.length > 0 ? 'act-next' : ''}`} onClick={() => print()}>
+        <button
+          type="button"
+          className={`act ${known?.works && !known.reports && road.length > 0 ? 'act-next' : ''}`}
+          onClick={() => print()}
+        >
           Print it
         </button>
         {manifest && (

@@ -5,6 +5,7 @@ import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger, useVisitSamples } from '../field/ledger';
+import { TypeResult } from '../laboratory/TypeResult';
 import { useSession } from '../people/session';
 import { clockTime, plainDay, shortDay } from '../ui/days';
 import { Reason } from '../ui/Reason';
@@ -92,6 +93,9 @@ function OneSample({ given }: { given: LedgerSample }) {
           mayAnswer={known?.works || known?.reports}
         />
         <SampleResults sample={sample} />
+        {known?.reports && !['planned', 'labelled', 'lost', 'rejected', 'filtered'].includes(sample.state) && (
+          <TypeResult sample={sample} />
+        )}
         <section className="mt-6">
           <h2 className="caps">Its life</h2>
           {sample.life.length === 0 && <p className="mt-1 text-dim">Planned; nothing has happened yet.</p>}
@@ -203,7 +207,7 @@ function LifeEvent({ sample, event, may }: { sample: LedgerSample; event: Schema
   return (
     <li className="border-rule border-b py-2">
       <div className="flex items-baseline gap-x-4">
-        <span className="num shrink-0 text-dim text-sm">
+        <span className="num w-36 shrink-0 text-dim text-sm max-sm:w-20">
           {shortDay(event.at)} {clockTime(event.at)}
         </span>
         <span className="min-w-0 flex-1">

@@ -48,6 +48,7 @@ export function OutingPage() {
         {first?.water}: {outing.stops.map(({ station }) => station.name).join(', then ')}
       </h1>
       <Facts outing={outing} />
+      {outing.tooLate && <FindingNote finding={outing.tooLate} />}
       <div className="mt-4 grid items-start gap-x-8 gap-y-6 lg:grid-cols-[1fr_24rem]">
         <div className="min-w-0">
           <PackList outing={outing} outingKey={key} />

@@ -1,0 +1,117 @@
+import { Person } from './person';
+import { expect, test } from './server';
+import { signIn } from './session.mjs';
+
+// On the boat and at the bench there is no signal.
+test.use({ serviceWorkers: 'allow' });
+
+const BOTTLES = ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X'];
+const [FILTER, REPLICATE] = ['HAR-1-260812-F1-E', 'HAR-1-260812-F1R-9'];
+
+test('from the composite on the boat to a chlorophyll value in the record', async ({ page, browser, server }) => {
+  test.setTimeout(240_000);
+  const person = new Person(page, server.address);
+  // On the water and at the bench there is no signal.
+  await person.castsOff(server, 'Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
+  await page.getByRole('button', { name: 'On to the sounding' }).click();
+  await person.answers('How deep is it here?', '102');
+  await person.answers('Where was it lost?', '12 9');
+  await person.answers('Where did you see it again?', '11 3');
+  await page.getByRole('button', { name: 'On to the composite' }).click();
+  await person.composes('75 %', BOTTLES);
+
+  await person.toPlace('Bench');
+  await expect(page.getByText('since collection')).toBeVisible();
+  await page.getByRole('link', { name: `Filter ${FILTER}` }).click();
+  await person.filters(FILTER, 1, '12');
+  await expect(page.getByRole('heading', { name: '50 + 38 = 88 mL on the filter, in the freezer' })).toBeVisible();
+  await page.getByRole('link', { name: `Next: ${REPLICATE} REP` }).click();
+  await person.filters(REPLICATE, 2);
+  await page.getByRole('link', { name: 'To the bench' }).click();
+  await expect(page.getByText('Nothing waits to be filtered.')).toBeVisible();
+
+  // Still with no signal the ledger has them, and they can be handed over.
+  await person.toPlace('Ledger');
+  await expect(page.getByRole('region', { name: 'Freezer' }).getByRole('link', { name: FILTER })).toBeVisible();
+  await page.getByRole('link', { name: FILTER, exact: true }).click();
+  await expect(page.getByText('filtered from HAR-1-260812-C1-Q, in its vial')).toBeVisible();
+  await page.goBack();
+  for (const vial of [FILTER, REPLICATE]) {
+    await page.getByRole('checkbox', { name: `Pick ${vial}` }).check();
+  }
+  await page.getByRole('region', { name: 'The picked samples' }).getByRole('button', { name: 'Hand over…' }).click();
+  await expect(page.getByRole('button', { name: 'Hand over', exact: true })).toBeDisabled();
+  for (const tick of ['Frozen through', 'Label read, the same as here']) {
+    await page.getByRole('checkbox', { name: tick }).first().check();
+    await page.getByRole('checkbox', { name: tick }).last().check();
+  }
+  await person.picks('On', 'dry ice');
+  await expect(page.getByText('This goes on ice, not dry ice.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Hand over 2 samples' })).toBeDisabled();
+  await person.picks('On', 'frozen packs');
+  await page.getByRole('button', { name: 'Hand over 2 samples' }).click();
+  await expect(page.getByRole('heading', { name: '2 samples to Aldwick district laboratory' })).toBeVisible();
+  const manifest = page.url();
+
+  await person.comesBack(server);
+  await expect(page.getByRole('button', { name: 'Ask the simulated laboratory' })).toBeVisible();
+  await expect(page.getByText('Handed over, Wed 12 Aug 2026')).toBeVisible();
+
+  // The laboratory takes the box in, works, and answers with a file in its own layout, which the office brings in.
+  const office = await (await browser.newContext({ serviceWorkers: 'block', locale: 'en-GB' })).newPage();
+  await signIn(office.request, server.address);
+  await office.goto(manifest);
+  await expect(async () => {
+    await office.getByRole('button', { name: 'Ask the simulated laboratory' }).click();
+    await expect(office.getByRole('button', { name: 'Look at its results' })).toBeVisible({ timeout: 2_000 });
+  }).toPass();
+  await office.getByRole('button', { name: 'Look at its results' }).click();
+  await expect(office.getByRole('heading', { name: 'This would bring in 4 new results of 2 samples' })).toBeVisible();
+  await office.getByRole('button', { name: 'Bring them in' }).click();
+  await expect(office.getByRole('heading', { name: 'Brought in: 4 new results of 2 samples' })).toBeVisible();
+
+  await office.goto(`${server.address}/record/HAR-1`);
+  const value = office.getByRole('link', { name: /12 August 2026 .* µg\/L chlorophyll a, 0 to 24 ft 0 in, composite/ });
+  await expect(value).toBeVisible();
+  // And down again to the bottle: whose hands, when, how much.
+  await office.goto(`${server.address}/ledger/sample/${FILTER}`);
+  await expect(office.getByText('88 mL filtered')).toBeVisible();
+  await expect(office.getByText('received in good order, signed the simulated laboratory')).toBeVisible();
+  await expect(office.getByText(/^results, results-/)).toBeVisible();
+});
+
+test('what clogged is never taken for what went through', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
+  await person.answers('How deep is it here?', '102');
+  await person.answers('Where was it lost?', '12 9');
+  await person.answers('Where did you see it again?', '11 3');
+  await page.getByRole('button', { name: 'On to the composite' }).click();
+  await person.composes('75 %', BOTTLES);
+  await person.toPlace('Bench');
+  await page.getByRole('link', { name: `Filter ${FILTER}` }).click();
+  await page.getByRole('button', { name: 'Swirled: begin' }).click();
+  // The separator is shown for what it is.
+  await page.getByRole('button', { name: 'The tinted or tissue-like one' }).click();
+  await expect(page.getByText('That is the separator.')).toBeVisible();
+  await page.getByRole('button', { name: 'The white one is in' }).click();
+  await page.getByRole('button', { name: 'Rinsed', exact: true }).click();
+
+  await page.getByRole('button', { name: 'It clogged…' }).click();
+  await page.getByRole('button', { name: 'What went through' }).click();
+  await person.answers('What went through?', '12');
+  await expect(page.getByText('If it is the rest, 38 mL went through.')).toBeVisible();
+  await page.getByRole('button', { name: 'Strike Fill 1 12 mL' }).click();
+  await page.getByRole('button', { name: 'misread', exact: true }).click();
+  await page.getByRole('button', { name: 'Strike it' }).click();
+  await expect(page.getByText('If it is the rest, 38 mL went through.')).toBeHidden();
+
+  await page.getByRole('button', { name: 'It clogged…' }).click();
+  await page.getByRole('button', { name: 'What is left' }).click();
+  await person.answers('What does the syringe still hold?', '51');
+  await expect(page.getByText('51 mL left of 50 mL.')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'mL' })).toHaveText('0mL');
+  await page.getByRole('button', { name: 'torn' }).click();
+  await expect(page.getByText('The filter was torn.')).toBeVisible();
+});
