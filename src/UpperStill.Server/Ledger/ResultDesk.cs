@@ -47,6 +47,7 @@ public sealed record HeldReason(string Code, int Count);
 public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeProvider clock)
 {
     private const int MostShown = 100;
+    private const int AtOnce = 2000;
     private const string Device = "results file";
 
     /// <summary>Joins rows, and keeps what comes of them where that is asked; all of it or nothing.</summary>
@@ -124,16 +125,16 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         }
 
         var aside = judged.Where(j => j.Code is not null).ToList();
-        List<HeldResultRow> held = [.. aside.Select(j => MakeHeld(j, file, now)).DistinctBy(h => h.Id)];
+        List<HeldResult> shown = [.. aside.DistinctBy(j => HeldId(j.Row)).OrderBy(j => j.Row.Line).Take(MostShown).Select(j => Show(MakeHeld(j, file, now)))];
         if (keep)
         {
-            await KeepAsync([.. fresh.Values], held, judged, now, cancel);
+            await KeepAsync([.. fresh.Values], aside.Select(j => MakeHeld(j, file, now)), judged, now, cancel);
         }
 
         return new ImportAnswer(
             rows.Count, fresh.Count, rows.Count - fresh.Count - aside.Count, aside.Count, keep,
             [.. aside.GroupBy(j => j.Code!).Select(g => new HeldReason(g.Key, g.Count())).OrderByDescending(r => r.Count).ThenBy(r => r.Code, StringComparer.Ordinal)],
-            [.. held.OrderBy(h => h.Line).Take(MostShown).Select(Show)], fresh.Values.Select(e => e.Body.GetProperty("sample").GetString()).Distinct().Count());
+            shown, fresh.Values.Select(e => e.Body.GetProperty("sample").GetString()).Distinct().Count());
     }
 
     private async Task<ILookup<string, SampleRow>> KnownAsync(List<ResultRow> rows, CancellationToken cancel)
@@ -186,12 +187,22 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         return (ids, standing.ToLookup(s => (SampleNumber.Body(s.Sample), s.Analyte)));
     }
 
-    private async Task KeepAsync(List<Entry> fresh, List<HeldResultRow> held, List<Judged> judged, DateTimeOffset now, CancellationToken cancel)
+    private async Task KeepAsync(List<Entry> fresh, IEnumerable<HeldResultRow> held, List<Judged> judged, DateTimeOffset now, CancellationToken cancel)
     {
         book.Entries.AddRange(fresh.Select(e => EntryRow.From(e, new EntryReceipt(now, 0, caller.Person!.UserName))));
         var heldIds = (await book.HeldResults.AsNoTracking().Select(h => h.Id).ToListAsync(cancel)).ToHashSet();
-        book.HeldResults.AddRange(held.Where(h => !heldIds.Contains(h.Id)));
         await book.SaveChangesAsync(cancel);
+        HashSet<Guid> written = [.. heldIds];
+
+        // Part by part, so that a long file of rows that find nothing does not fill the memory.
+        foreach (var part in held.Where(h => written.Add(h.Id)).Chunk(AtOnce))
+        {
+            book.ChangeTracker.Clear();
+            book.HeldResults.AddRange(part);
+            await book.SaveChangesAsync(cancel);
+        }
+
+        book.ChangeTracker.Clear();
 
         // What was held and has found its place is settled.
         var joined = judged.Where(j => j.Code is null).Select(j => HeldId(j.Row)).Where(heldIds.Contains).ToHashSet();

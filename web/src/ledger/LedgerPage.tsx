@@ -221,7 +221,7 @@ function Row({
             .join(' · ')}
         </span>
       </p>
-      <p className="text-sm max-sm:col-start-2 sm:max-w-64 sm:text-right">
+      <p className="text-sm max-sm:col-start-2 sm:max-w-80 sm:text-right">
         {result && <span className="num block text-slate">{result.text}</span>}
         <ClockMark clock={clock} />
         {!clock || clock.state === 'none' ? <span className="text-dim">{sample.stateText}</span> : null}

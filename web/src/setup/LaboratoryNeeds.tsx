@@ -97,7 +97,7 @@ function Calibrations({
   const [factor, acidRatio] = [numberOf(given.factor), numberOf(given.acidRatio)];
   return (
     <>
-      <h3 className="mt-3 font-bold text-sm">Calibrations of fluorometers</h3>
+      <p className="mt-3 font-bold text-sm">Calibrations of fluorometers</p>
       <ul className="text-sm">
         {all.map((one) => (
           <li key={`${one.instrument} ${one.version}`} className="num border-rule border-b py-1">
