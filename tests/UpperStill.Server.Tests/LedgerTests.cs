@@ -2,8 +2,10 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
 using UpperStill.Core.People;
 using UpperStill.Core.Samples;
+using UpperStill.Server.People;
 
 namespace UpperStill.Server.Tests;
 
@@ -174,6 +176,20 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.Equal("2026-08-12T08:00:00+01:00", (string)door["open"]![0]!["from"]!);
         Assert.Equal("2026-10-02T12:00:00+01:00", (string)door["turnIns"]![0]!);
         Assert.True((bool)door["simulated"]!);
+    }
+
+    [Fact]
+    public async Task Made_up_results_come_into_the_demo_only()
+    {
+        using var real = new EmptyServer();
+        using var first = await real.AsAsync(null);
+        var token = real.Services.GetRequiredService<FirstCoordinator>().Token;
+        var answer = await first.PostAsJsonAsync("/api/session/first", new { token, name = "Ada", signInName = "ada", password = "a long enough one" }, Cancel);
+        answer.EnsureSuccessStatusCode();
+        RunningServer.Bear(first, (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!);
+
+        var asked = await first.PostAsync($"/api/manifests/{Guid.CreateVersion7()}/answer", null, Cancel);
+        Assert.Equal("No laboratory answers here by itself.", (string?)(await asked.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"]);
     }
 
     private static async Task<string> StateAsync(HttpClient http, SentSamples visit) => await http.GetStringAsync($"/api/samples/{visit.F1}", Cancel);

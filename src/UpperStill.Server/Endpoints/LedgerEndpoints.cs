@@ -5,6 +5,7 @@ using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 using UpperStill.Formats.Labels;
 using UpperStill.Formats.Manifests;
+using UpperStill.Server.Hosting;
 using UpperStill.Server.Ledger;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -53,7 +54,7 @@ internal static class LedgerEndpoints
             .WithSummary("When the laboratory takes samples in over the next weeks, as instants; nothing where none is set up.").Produces<LabDoor>();
     }
 
-    private static async Task<IResult> DoorAsync(FieldBook book, ILaboratoryLink link, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> DoorAsync(FieldBook book, ILaboratoryLink link, Instance instance, TimeProvider clock, CancellationToken cancel)
     {
         if (await book.LaboratoryAsync(cancel) is not { } laboratory)
         {
@@ -64,24 +65,32 @@ internal static class LedgerEndpoints
         var water = await book.Waters.AsNoTracking().OrderBy(w => w.Code).FirstOrDefaultAsync(cancel);
         var zone = water is null ? TimeZoneInfo.Utc : TimeZoneInfo.FindSystemTimeZoneById(water.Read().TimeZone);
         var today = DateOnly.FromDateTime(TimeZoneInfo.ConvertTime(clock.GetUtcNow(), zone).DateTime);
-        return Results.Ok(LabDoor.Of(laboratory, today, DoorDays, zone, link.Simulated));
+        return Results.Ok(LabDoor.Of(laboratory, today, DoorDays, zone, Answers(link, instance)));
     }
 
-    private static async Task<IResult> AskAsync(Guid id, LedgerDesk desk, ILaboratoryLink link, LogBook log, FieldBook book, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> AskAsync(Guid id, LedgerDesk desk, ILaboratoryLink link, Instance instance, LogBook log, FieldBook book, TimeProvider clock, CancellationToken cancel)
     {
+        if (!Answers(link, instance))
+        {
+            return Results.Problem("Bring its results file in when it comes.", statusCode: StatusCodes.Status404NotFound, title: "No laboratory answers here by itself.");
+        }
+
         if (await desk.ManifestAsync(id, cancel) is not { } manifest)
         {
             return Unknown;
         }
 
         var answer = await link.AskAsync(id, manifest.LeftAt, [.. manifest.Samples.Select(s => new LabItem(s.Number, s.Station, s.Day, s.Type, s.VolumeMl, s.Kin == SampleKin.Blank))], cancel);
-        if (link.Simulated && answer.FileName is not null)
+        if (answer.FileName is not null)
         {
             await WriteAsync(manifest, answer, log, book, clock, cancel);
         }
 
         return Results.Ok(new LaboratoryAnswer(link.Simulated, answer.ReadyAt, answer.Rejected.Count, answer.FileName, answer.File));
     }
+
+    // Made-up results belong into the demo only, never into a group's record.
+    private static bool Answers(ILaboratoryLink link, Instance instance) => link.Simulated && instance.Demo;
 
     // What a real laboratory's people would write themselves. Asking again writes nothing twice: only what is still on the road is taken in.
     private static async Task WriteAsync(Manifest manifest, LabAnswer answer, LogBook log, FieldBook book, TimeProvider clock, CancellationToken cancel)

@@ -117,7 +117,6 @@ async function refresh(): Promise<void> {
   if (!list.data) {
     return;
   }
-  await refreshLedger();
   await forgetStationsExcept(list.data.map(({ station }) => station.code));
   await Promise.all(
     list.data.map(async ({ station, changed, maySample }, ordinal) => {
@@ -132,6 +131,8 @@ async function refresh(): Promise<void> {
       }
     }),
   );
+  // After what a boat needs.
+  await refreshLedger();
 }
 
 /** Stations that this person does not see, or that are gone, leave the device; a visit that still waits keeps its own. */

@@ -1,6 +1,6 @@
 import { Link } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
 import type { Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
@@ -11,6 +11,8 @@ import { MiniYears } from '../record/MiniYears';
 import { useAppearance } from '../ui/appearance';
 import { clockTime, daysBetween, plainDay } from '../ui/days';
 import { WhichIsHere } from './WhichIsHere';
+
+const MovesNext = lazy(() => import('../ledger/MovesNext').then((m) => ({ default: m.MovesNext })));
 
 type Years = Schemas['ClarityYearsResult'];
 
@@ -56,6 +58,9 @@ export function StationsPage() {
           />
         ))}
       </ul>
+      <Suspense>
+        <MovesNext />
+      </Suspense>
     </div>
   );
 }
