@@ -186,11 +186,7 @@ test('nor has the bench, the ledger, or the laboratory’s side of it', async ({
   await clean(page, 'an empty bench');
   await page.goto(server.address);
   await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
-  await person.answers('How deep is it here?', '102');
-  await person.answers('Where was it lost?', '12 9');
-  await person.answers('Where did you see it again?', '11 3');
-  await page.getByRole('button', { name: 'On to the composite' }).click();
-  await person.composes('75 %', ['HAR-1-260812-C1-Q']);
+  await person.fillsTheComposite(['HAR-1-260812-C1-Q']);
   await page.goto(`${server.address}/bench`);
   await expect(page.getByText('since collection')).toBeVisible();
   await clean(page, 'bench');

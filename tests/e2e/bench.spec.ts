@@ -14,11 +14,7 @@ test('from the composite on the boat to a chlorophyll value in the record', asyn
   // On the water and at the bench there is no signal.
   await person.castsOff(server, 'Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
   await page.getByRole('button', { name: 'On to the sounding' }).click();
-  await person.answers('How deep is it here?', '102');
-  await person.answers('Where was it lost?', '12 9');
-  await person.answers('Where did you see it again?', '11 3');
-  await page.getByRole('button', { name: 'On to the composite' }).click();
-  await person.composes('75 %', BOTTLES);
+  await person.fillsTheComposite(BOTTLES);
 
   await person.toPlace('Bench');
   await expect(page.getByText('since collection')).toBeVisible();
@@ -84,11 +80,7 @@ test('what clogged is never taken for what went through', async ({ page, server 
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
-  await person.answers('How deep is it here?', '102');
-  await person.answers('Where was it lost?', '12 9');
-  await person.answers('Where did you see it again?', '11 3');
-  await page.getByRole('button', { name: 'On to the composite' }).click();
-  await person.composes('75 %', BOTTLES);
+  await person.fillsTheComposite(BOTTLES);
   await person.toPlace('Bench');
   await page.getByRole('link', { name: `Filter ${FILTER}` }).click();
   await page.getByRole('button', { name: 'Swirled: begin' }).click();

@@ -128,6 +128,15 @@ export class Person {
     }
   }
 
+  /** From the sounding to full bottles of the composite, at the deep hole. */
+  async fillsTheComposite(bottles: string[]): Promise<void> {
+    await this.answers('How deep is it here?', '102');
+    await this.answers('Where was it lost?', '12 9');
+    await this.answers('Where did you see it again?', '11 3');
+    await this.page.getByRole('button', { name: 'On to the composite' }).click();
+    await this.composes('75 %', bottles);
+  }
+
   /** Levels of a profile, from the one that is asked for on: depth is the page’s. */
   async reads(levels: [string, string][]): Promise<void> {
     await expect(this.page.getByRole('textbox', { name: /^Temperature/ })).toBeVisible();

@@ -12,6 +12,7 @@ internal sealed class FilterPart
     private const decimal FillMl = 50;
     private const decimal FunnelMl = 2000;
     private const decimal SecondsPerFill = 35;
+    private const decimal MostVacuumKpa = 20;
 
     private readonly Programme programme;
     private readonly IReadOnlyList<Read<FilterBody>> answers;
@@ -72,6 +73,11 @@ internal sealed class FilterPart
         if (Answers.LightMin is { } light && NumberText.Read(light).Value is { } minutes && minutes > programme.LimitOf("checks.filter-in-light"))
         {
             yield return Finding.Check("filter-in-light", $"{Decimals.Text(minutes)} min in direct light.", "Light bleaches chlorophyll.", "Shade, wrap, note it.").On(Beside.Filtering, About(a => a.LightMin));
+        }
+
+        if (Answers.VacuumKpa is { } vacuum && NumberText.Read(vacuum).Value is { } kpa && kpa > MostVacuumKpa)
+        {
+            yield return Finding.Check("filter-vacuum", $"{Decimals.Text(kpa)} kPa of vacuum.", "Above 20 kPa cells break and go through.", "Less vacuum; filter again if water is left.").On(Beside.Filtering, About(a => a.VacuumKpa));
         }
 
         if (Late(collected) is { } late)

@@ -17,6 +17,7 @@ public class SampleFindingsTests
         ["filter-which"] = (b => Fill(b, new FilterFillBody(F1, "50", "0"), white: false), b => Fill(b, new FilterFillBody(F1, "50", "0"))),
         ["filter-damaged"] = (b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, Torn: true)), b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, Torn: false))),
         ["filter-in-light"] = (b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, LightMin: "1,5")), b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, LightMin: "1"))),
+        ["filter-vacuum"] = (b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, VacuumKpa: "21")), b => b.Visit.Write(EntryKinds.Filter, new FilterBody(F1, VacuumKpa: "20"))),
         ["filter-late note"] = (b => Fill(Later(b, 4.2), new FilterFillBody(F1, "50", "0")), b => Fill(Later(b, 3.8), new FilterFillBody(F1, "50", "0"))),
         ["filter-late check"] = (b => Fill(Later(b, 24.2), new FilterFillBody(F1, "50", "0")), b => Fill(Later(b, 23.8), new FilterFillBody(F1, "50", "0"))),
         ["volume-assumed"] = (b => Fill(b, new FilterFillBody(F1, ThroughMl: "50", Clogged: true)), b => Fill(b, new FilterFillBody(F1, ThroughMl: "50"))),

@@ -5,6 +5,7 @@ import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
 import { SampleFindings } from '../ledger/SampleFindings';
+import { SampleName } from '../ledger/SampleName';
 import { shortDay } from '../ui/days';
 import { since } from '../ui/since';
 import { useNow } from '../ui/useNow';
@@ -115,9 +116,7 @@ function VisitAtBench({
           <li key={filter.number} className="grid grid-cols-[1fr_auto] items-center gap-x-4 border-rule border-b py-2.5">
             <div className="min-w-0">
               <p>
-                <span className="num font-bold">{filter.number}</span>
-                {filter.kin === 'replicate' && <b> REP</b>}
-                {filter.kin === 'blank' && <b> BLANK</b>}
+                <SampleName sample={filter} />
               </p>
               <p className="text-dim text-sm">
                 {filter.filter && STATES[filter.filter.next]}

@@ -1,6 +1,7 @@
 import { Link, useParams } from '@tanstack/react-router';
 import { type LedgerSample, useVisitSamples, type VisitSamples } from '../field/ledger';
 import { SampleFindings } from '../ledger/SampleFindings';
+import { SampleName } from '../ledger/SampleName';
 import { shortDay } from '../ui/days';
 import { since } from '../ui/since';
 import { useNow } from '../ui/useNow';
@@ -52,10 +53,8 @@ export function FilterPage() {
       <p className="text-sm">
         <Link to="/bench">Bench</Link>
       </p>
-      <h1 className="num break-all font-bold text-xl sm:text-2xl">
-        {sample.number}
-        {sample.kin === 'replicate' && ' REP'}
-        {sample.kin === 'blank' && ' BLANK'}
+      <h1 className="text-xl sm:text-2xl">
+        <SampleName sample={sample} />
       </h1>
       <p className="text-dim text-sm">
         {sample.water} {sample.station}, {shortDay(sample.day)}, {sample.depth}

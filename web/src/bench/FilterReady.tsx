@@ -44,7 +44,7 @@ export function FilterDisc({ sample, run }: FilterProps) {
           cannot tell, go on marked
         </button>
       </div>
-      {run.answers.by === 'pump' && <Vacuum sample={sample} />}
+      {run.answers.by === 'pump' && <PumpFigures sample={sample} />}
     </>
   );
 }
@@ -69,29 +69,60 @@ function Disc({ white = false }: { white?: boolean }) {
   );
 }
 
-function Vacuum({ sample }: Pick<FilterProps, 'sample'>) {
-  const [vacuum, setVacuum] = useState('');
+const PUMP = [
+  ['vacuumKpa', 'Vacuum of the pump, kPa', 'Under 20 kPa: more breaks cells.'],
+  ['diameterMm', 'Diameter of the filter, mm', ''],
+  ['poreUm', 'Pore, nominal, µm', 'Usually 0.7.'],
+  ['drops', 'Drops of MgCO3 on the filter', '0 where none.'],
+] as const;
+
+/** What a limnologist notes beside a pump; what is left empty is not asked again. */
+function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
+  const [given, setGiven] = useState<Partial<Record<(typeof PUMP)[number][0], string>>>({});
   const [kept, setKept] = useState(false);
+  const number = (key: keyof typeof given) => {
+    const value = Number(given[key]?.trim().replace(',', '.') || Number.NaN);
+    return Number.isFinite(value) && value >= 0 ? value : undefined;
+  };
+  const wrong = PUMP.some(([key]) => given[key]?.trim() && number(key) === undefined);
   return (
     <form
-      className="flex flex-wrap items-end gap-3"
+      className="mt-5 border-rule border-t pt-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (vacuum.trim()) {
-          setKept(true);
-          void writeAshore({ visit: sample.visit, kind: 'filter', body: { sample: sample.number, vacuumKpa: vacuum.trim() } });
-        }
+        const [diameterMm, poreUm, drops] = [number('diameterMm'), number('poreUm'), number('drops')];
+        setKept(true);
+        void writeAshore({
+          visit: sample.visit,
+          kind: 'filter',
+          body: {
+            sample: sample.number,
+            ...(given.vacuumKpa?.trim() && { vacuumKpa: given.vacuumKpa.trim() }),
+            ...(diameterMm !== undefined && { diameterMm }),
+            ...(poreUm !== undefined && { poreUm }),
+            ...(drops !== undefined && { drops: Math.round(drops) }),
+          },
+        });
       }}
     >
-      <TextField
-        label="Vacuum of the pump, kPa"
-        value={vacuum}
-        inputMode="decimal"
-        onChange={setVacuum}
-        hint="Under 20 kPa: more breaks cells."
-      />
-      <button type="submit" className="act">
-        {kept ? 'Kept' : 'Keep it'}
+      <div className="grid items-start gap-x-5 sm:grid-cols-2">
+        {PUMP.map(([key, label, hint]) => (
+          <TextField
+            key={key}
+            label={label}
+            value={given[key] ?? ''}
+            inputMode="decimal"
+            maxLength={8}
+            hint={hint || undefined}
+            onChange={(written) => {
+              setKept(false);
+              setGiven({ ...given, [key]: written });
+            }}
+          />
+        ))}
+      </div>
+      <button type="submit" className="act mt-3" disabled={wrong || !PUMP.some(([key]) => given[key]?.trim())}>
+        {kept ? '✓ kept' : 'Keep these'}
       </button>
     </form>
   );

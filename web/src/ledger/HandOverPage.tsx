@@ -14,6 +14,7 @@ import { TextField } from '../ui/TextField';
 import { toggled } from '../ui/toggled';
 import { byVisit } from './byVisit';
 import { placeOf } from './places';
+import { SampleName } from './SampleName';
 
 interface Look {
   cold?: boolean;
@@ -274,8 +275,7 @@ function Looked({
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">
         <div className="min-w-0">
           <p>
-            <span className="num break-all font-bold">{sample.number}</span>
-            {sample.kin === 'replicate' && <b> REP</b>}
+            <SampleName sample={sample} />
             {answer?.ready && !staying && <span className="text-reed"> ✓ can go</span>}
             {answer && !answer.ready && !staying && said.length === 0 && (
               <span className="text-dim text-sm"> waits for its ticks</span>

@@ -2,18 +2,18 @@ import { Link, useNavigate } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
-import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
 import { useSession } from '../people/session';
-import { dayAndTime, longDay, shortDay } from '../ui/days';
-import { Reason } from '../ui/Reason';
+import { dayAndTime, shortDay } from '../ui/days';
 import { toggled } from '../ui/toggled';
-import { byVisit } from './byVisit';
 import { ClockMark } from './ClockMark';
 import { FindSample } from './FindSample';
+import { LaboratoryDays } from './LaboratoryDays';
+import { Lose } from './Lose';
 import { Manifests } from './Manifests';
 import { PutAway } from './PutAway';
 import { LEDGER_PLACES, type LedgerPlace, meant, PLACE_NAMES, placeOf, shelfOf } from './places';
+import { SampleName } from './SampleName';
 
 const MOST_ENDED = 100;
 
@@ -49,7 +49,7 @@ export function LedgerPage() {
   return (
     <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
       <h1 className="text-2xl sm:text-3xl">{known?.works === false ? laboratoryHeadline(counts) : headline(counts, next)}</h1>
-      {door && <Door door={door} frozen={existing.filter((s) => s.hold?.turnIn && placeOf(s) === 'hand').length} />}
+      {door && <Door door={door} samples={existing.filter((s) => placeOf(s) === 'hand')} />}
       <div className="mt-4 flex flex-wrap items-start gap-x-6 gap-y-2">
         <fieldset className="min-w-0">
           <legend className="sr-only">Where</legend>
@@ -151,24 +151,24 @@ function laboratoryHeadline({ road, lab }: Record<LedgerPlace, number>): string 
       : 'Nothing is on the road and nothing waits';
 }
 
-/** When the laboratory opens next, and the turn-in dates. */
-function Door({ door, frozen }: { door: Schemas['LabDoor']; frozen: number }) {
+/** When the laboratory opens next, and its calendar. */
+function Door({ door, samples }: { door: Schemas['LabDoor']; samples: LedgerSample[] }) {
   const now = nowLocal();
   const open = door.open.find(({ until }) => Date.parse(until) > Date.parse(now));
   const isOpen = open && Date.parse(open.from) <= Date.parse(now);
-  const turnIn = door.turnIns.find((date) => Date.parse(date) > Date.parse(now));
   return (
-    <p className="mt-1 text-dim">
-      {door.name}
-      {open
-        ? isOpen
-          ? ` takes samples in until ${dayAndTime(open.until).slice(4)} today`
-          : `: next open ${dayAndTime(open.from)}`
-        : ' has no open day in the next weeks'}
-      .
-      {turnIn &&
-        ` Turn-in ${longDay(turnIn)} before noon${door.turnInPlace ? `, ${door.turnInPlace}` : ''}${frozen > 0 ? `: ${frozen} frozen` : ''}.`}
-    </p>
+    <>
+      <p className="mt-1 text-dim">
+        {door.name}
+        {open
+          ? isOpen
+            ? ` takes samples in until ${dayAndTime(open.until).slice(4)} today`
+            : `: next open ${dayAndTime(open.from)}`
+          : ' has no open day in the next weeks'}
+        .
+      </p>
+      <LaboratoryDays door={door} samples={samples} now={now} />
+    </>
   );
 }
 
@@ -206,12 +206,10 @@ function Row({
         <Link
           to="/ledger/sample/$number"
           params={{ number: sample.number }}
-          className="num inline-flex min-h-(--target) items-center break-all font-bold text-ink decoration-1"
+          className="inline-flex min-h-(--target) items-center gap-1.5 text-ink decoration-1"
         >
-          {sample.number}
+          <SampleName sample={sample} />
         </Link>
-        {sample.kin === 'replicate' && <b className="text-sm"> REP</b>}
-        {sample.kin === 'blank' && <b className="text-sm"> BLANK</b>}
       </div>
       <p className="min-w-0 text-sm max-sm:col-start-2">
         {sample.water}, {shortDay(sample.day)} · {sample.measures}
@@ -262,25 +260,7 @@ function Batch({ samples, onDone }: { samples: LedgerSample[]; onDone(): void })
         </button>
       </div>
       {asking === 'store' && <PutAway samples={samples} onDone={onDone} />}
-      {asking === 'lost' && (
-        <Reason
-          title={samples.length === 1 ? 'How was it lost?' : 'How were they lost?'}
-          suggestions={['broken', 'thawed and thrown away', 'not to be found']}
-          confirm="Write it down"
-          onGiven={async (why) => {
-            await writeAshore(
-              ...byVisit(samples).map(([visit, numbers]) => ({
-                visit,
-                kind: 'sample-lost' as const,
-                body: { samples: numbers },
-                why,
-              })),
-            );
-            onDone();
-          }}
-          onCancel={() => setAsking(undefined)}
-        />
-      )}
+      {asking === 'lost' && <Lose samples={samples} onDone={onDone} onCancel={() => setAsking(undefined)} />}
     </section>
   );
 }

@@ -11,10 +11,12 @@ import { clockTime, plainDay, shortDay } from '../ui/days';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
 import { ClockMark } from './ClockMark';
+import { Lose } from './Lose';
 import { PutAway } from './PutAway';
 import { placeOf } from './places';
 import { SampleFindings } from './SampleFindings';
 import { SampleFlow } from './SampleFlow';
+import { SampleName } from './SampleName';
 
 /** One sample, from the plan to the report: what happened to it, who did it, what came of it. */
 export function SamplePage() {
@@ -74,10 +76,8 @@ function OneSample({ given }: { given: LedgerSample }) {
   return (
     <article className="mt-1 grid gap-x-10 gap-y-6 md:grid-cols-[minmax(0,1fr)_17rem]">
       <div className="min-w-0">
-        <h1 className="num break-all text-2xl sm:text-3xl">
-          {sample.number}
-          {sample.kin === 'replicate' && ' REP'}
-          {sample.kin === 'blank' && ' BLANK'}
+        <h1 className="text-2xl sm:text-3xl">
+          <SampleName sample={sample} />
         </h1>
         <p className="text-dim">
           {sample.water}, {sample.district} · {sample.station} · {plainDay(sample.day)} · {sample.depth}
@@ -322,18 +322,7 @@ function Actions({ sample, all }: { sample: LedgerSample; all: LedgerSample[] })
           </div>
         </details>
       )}
-      {asking === 'lost' && (
-        <Reason
-          title="How was it lost?"
-          suggestions={['broken', 'thawed and thrown away', 'not to be found']}
-          confirm="Write it down"
-          onGiven={(why) => {
-            setAsking(undefined);
-            void writeAshore({ visit: sample.visit, kind: 'sample-lost', body: { samples: [sample.number] }, why });
-          }}
-          onCancel={() => setAsking(undefined)}
-        />
-      )}
+      {asking === 'lost' && <Lose samples={[sample]} onDone={() => setAsking(undefined)} onCancel={() => setAsking(undefined)} />}
     </div>
   );
 }
