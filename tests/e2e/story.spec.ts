@@ -95,8 +95,8 @@ test('a reader who thinks in metres sees metres, and the entry keeps its feet', 
     await new Promise((done) => open.addEventListener('success', done));
     const all = open.result.transaction('entries').objectStore('entries').getAll();
     await new Promise((done) => all.addEventListener('success', done));
-    return (all.result as { entry: { kind: string; body: { depth?: { written: string; unit: string } } } }[])
-      .filter((kept) => kept.entry.kind === 'disc-mark')
+    return (all.result as { visit: string; entry: { kind: string; body: { depth?: { written: string; unit: string } } } }[])
+      .filter((kept) => kept.visit === location.pathname.split('/')[2] && kept.entry.kind === 'disc-mark')
       .map((kept) => `${kept.entry.body.depth?.written} ${kept.entry.body.depth?.unit}`);
   });
   expect(written).toEqual(['12 9 ft-in', '11 3 ft-in']);

@@ -4,6 +4,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
+import { askSession } from '../people/session';
 import { Problem } from '../ui/Problem';
 import { HeldRows } from './HeldRows';
 import { MappingForm } from './MappingForm';
@@ -30,7 +31,11 @@ export function ResultsPage() {
       return;
     }
     let current = true;
-    void asked(() => api.POST('/api/results/look', raw(file))).then(({ data, problem: words }) => {
+    void asked(async () => {
+      // A file may be chosen before the page knows its session.
+      await askSession();
+      return api.POST('/api/results/look', raw(file));
+    }).then(({ data, problem: words }) => {
       if (current) {
         setProblem(words);
         setLook(data);
