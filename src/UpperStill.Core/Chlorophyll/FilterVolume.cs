@@ -17,7 +17,9 @@ public sealed record ChlorophyllLab(
 /// <param name="Day">The day.</param>
 /// <param name="Before">The station's chlorophyll a so far.</param>
 /// <param name="Lab">What the laboratory needs; null where it has not said.</param>
-public sealed record FilterVolumeRequest(decimal? ClarityM, DateOnly Day, IReadOnlyList<ChlorophyllBefore> Before, ChlorophyllLab? Lab = null);
+/// <param name="ThroughMl">What went through so far, mL.</param>
+/// <param name="Clogged">True where the filter takes no more.</param>
+public sealed record FilterVolumeRequest(decimal? ClarityM, DateOnly Day, IReadOnlyList<ChlorophyllBefore> Before, ChlorophyllLab? Lab = null, decimal ThroughMl = 0, bool Clogged = false);
 
 /// <summary>A chlorophyll a of the station's record.</summary>
 /// <param name="Day">The day.</param>
@@ -29,7 +31,8 @@ public sealed record ChlorophyllBefore(DateOnly Day, decimal UgL, bool Below = f
 /// <param name="Text">In words.</param>
 /// <param name="VolumeMl">Least volume worth filtering, mL; null where it cannot be said.</param>
 /// <param name="Working">How it came about.</param>
-public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null);
+/// <param name="Enough">True where what went through is enough, or no more will go.</param>
+public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null, bool Enough = false);
 
 /// <summary>
 /// How much water is worth filtering: so much that the extract reads at least three times the laboratory's detection limit. Expected chlorophyll is the station's median of the month,
@@ -47,6 +50,12 @@ public static class FilterVolume
     public static FilterVolumeResult Work(FilterVolumeRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
+        var advice = Advise(request);
+        return advice with { Enough = request.ThroughMl > 0 && (request.Clogged || request.ThroughMl >= (advice.VolumeMl ?? Usual)) };
+    }
+
+    private static FilterVolumeResult Advise(FilterVolumeRequest request)
+    {
         if (request.Lab is not { DetectionUgMl: > 0, ExtractMl: > 0 } lab)
         {
             return new FilterVolumeResult("Filter 50 mL, more where the filter stays white. The laboratory’s detection limit is not set up, so the least volume cannot be worked out.");

@@ -104,7 +104,7 @@ public static class PackList
                 yield return Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");
             }
 
-            foreach (var type in samples.Where(s => s.Type.Code != "chlorophyll-filter").GroupBy(s => s.Type))
+            foreach (var type in samples.Where(s => !SampleTypes.OnFilter(s.Type.Code)).GroupBy(s => s.Type))
             {
                 yield return Counted(type, Crate.Bottles);
             }
@@ -131,7 +131,7 @@ public static class PackList
                 yield return Plain("bucket", Crate.Chlorophyll, "clean bucket to pool in", 1, "composite");
             }
 
-            foreach (var type in samples.Where(s => s.Type.Code == "chlorophyll-filter").GroupBy(s => s.Type))
+            foreach (var type in samples.Where(s => SampleTypes.OnFilter(s.Type.Code)).GroupBy(s => s.Type))
             {
                 yield return Counted(type, Crate.Chlorophyll);
                 yield return Of(KitKind.Filters, "filters", "filters, not only separators", "filtering") with { Count = type.Count() + 1, Counted = $"{type.Count()} and one spare" };

@@ -1,6 +1,5 @@
 using System.Globalization;
 using UpperStill.Core.Findings;
-using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Samples;
 
@@ -71,12 +70,12 @@ public static class HandOver
         }
 
         var type = SampleTypes.Find(sample.Type);
-        if (sample.Type == "chlorophyll-water")
+        if (SampleTypes.ForFilters(sample.Type))
         {
             yield return Finding.Stop("not-filtered", $"{sample.Number} is water that is to be filtered.", "The lab takes the filter, not the bottle.", "Filter it at the bench, hand the vial over.");
         }
 
-        if (sample.Type == "chlorophyll-filter" && sample.Foil != true)
+        if (SampleTypes.OnFilter(sample.Type) && sample.Foil != true)
         {
             yield return Finding.Stop("foil-unconfirmed", $"Foil is not confirmed on {sample.Number}.", "The lab refuses an unwrapped vial.", "Wrap wholly; water and month on the foil.");
         }
@@ -87,14 +86,14 @@ public static class HandOver
         }
         else if (sample.LabelSame != true)
         {
-            yield return Finding.Stop("form-and-label-differ", $"The label of {sample.Number} is not read against the form yet.", "What differs is seen here or never.", "Read number, station, day, depth; then tick it.");
+            yield return Finding.Stop("label-unread", $"The label of {sample.Number} is not read against the form yet.", "What differs is seen here or never.", "Read number, station, day, depth; then tick it.");
         }
 
         if (type is { Keep: not Keeping.Room } && sample.Cold != true)
         {
             yield return sample.Cold is null
                 ? Finding.Stop("cold-unconfirmed", $"Is {sample.Number} {(type.Keep == Keeping.Frozen ? "frozen" : "on ice")}?", "What thaws or warms goes on living.", "Look, and tick it.")
-                : Finding.Check("thawed", $"{sample.Number} is {(type.Keep == Keeping.Frozen ? "not frozen" : "not cold")}.", "What is in it goes on living, or fades.", "Tell the lab; it decides.");
+                : CustodyFindings.Thawed(sample.Number, type.Keep == Keeping.Frozen ? "is not frozen" : "is not cold");
         }
 
         foreach (var finding in Time(sample, request, type))
@@ -110,7 +109,7 @@ public static class HandOver
             var arrival = Arrival(request);
             if (request.Now > hold.Limit)
             {
-                yield return Finding.Check("hold-over", $"{Spans.Words(request.Now - hold.Limit)} past the limit.", $"{sample.Number} should have been {hold.What}.", "Hand it in; the result is marked.");
+                yield return CustodyFindings.HoldOver(sample.Number, hold, request.Now, "Hand it in; the result is marked.");
             }
             else if (hold.Fresh && request.By == TravelBy.Hand && arrival is { } at && at > hold.Limit)
             {
@@ -135,10 +134,9 @@ public static class HandOver
             yield return Finding.Note("dry-ice", "Dry ice gives off gas and burns skin.", "In a closed car or box it takes the air away, or bursts it.", "Gloves, a box that breathes, air in the car; the carrier’s rules apply.");
         }
 
-        string[] untold = [.. new[] { string.IsNullOrWhiteSpace(request.Waybill) ? "the waybill number" : null, request.RecipientTold != true ? "word to the recipient" : null, request.SheetInside != true ? "a copy of the sheet inside" : null }.OfType<string>()];
-        if (request.By == TravelBy.Carrier && untold.Length > 0)
+        if (CustodyFindings.Untold(request.By, request.Waybill, request.RecipientTold, request.SheetInside) is { } untold)
         {
-            yield return Finding.Check("tracking-missing", $"{Sentence(string.Join(", ", untold))} missing.", "A parcel nobody expects sits in the warm.", "Ring them; write the number down.");
+            yield return untold;
         }
 
         if (request.By == TravelBy.Hand && request.Laboratory is { Open.Count: > 0 } laboratory && laboratory.OpenAt(request.Now.AddMinutes(laboratory.TravelMinutes)) is var span
@@ -160,8 +158,6 @@ public static class HandOver
         var there = request.Now.AddMinutes(laboratory.TravelMinutes);
         return laboratory.OpenAt(there) is { } span ? (span.From > there ? span.From : there.ToOffset(span.From.Offset)) : null;
     }
-
-    private static string Sentence(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 
     private static string Clock(DateTimeOffset at) => at.ToString("ddd HH:mm", CultureInfo.InvariantCulture);
 }

@@ -80,7 +80,32 @@ public sealed record LedgerSample(
     string Number, Guid Visit, string Station, string WaterCode, string Water, string District, DateOnly Day, string Type, string Measures, string Container, Keeping Keep, string Place, string Depth,
     SampleState State, string StateText, IReadOnlyList<SampleEvent> Life, IReadOnlyList<Finding> Findings, IReadOnlyList<SampleResult> Results,
     int Replicate = 0, SampleKin? Kin = null, string? Of = null, DateTimeOffset? CollectedAt = null, StorePlace? In = null, string? Spot = null, bool? Foil = null, bool Labelled = false,
-    decimal? VolumeMl = null, SampleHold? Hold = null, Guid? Manifest = null, string? To = null, FilterRun? Filter = null, string? Added = null);
+    decimal? VolumeMl = null, SampleHold? Hold = null, Guid? Manifest = null, string? To = null, FilterRun? Filter = null, string? Added = null)
+{
+    /// <summary>In whose hands it is.</summary>
+    public Whereabouts Whereabouts => State.Whereabouts();
+
+    /// <summary>True where a filter may take its water: it is a bottle for filters that was filled and is not lost.</summary>
+    public bool Filterable => SampleTypes.ForFilters(Type) && Whereabouts != Whereabouts.Planned && State != SampleState.Lost;
+
+    /// <summary>True where its water is still to go through a filter.</summary>
+    public bool ToFilter => Filterable && Whereabouts == Whereabouts.Hand;
+
+    /// <summary>True where its extract can be measured here: a filter at the laboratory.</summary>
+    public bool ToMeasure => SampleTypes.OnFilter(Type) && Whereabouts == Whereabouts.Lab;
+
+    /// <summary>True where readings of its extract can be entered: to measure, or measured before.</summary>
+    public bool Measurable => ToMeasure || (SampleTypes.OnFilter(Type) && State == SampleState.Reported);
+
+    /// <summary>What stands on a filter's label, field by field; null for what is no filter.</summary>
+    public IReadOnlyList<LabelLine>? Label => Filter is null ? null : LabelLine.Of(this);
+
+    /// <summary>True where it must be wholly in foil before it is frozen.</summary>
+    public bool NeedsFoil => SampleTypes.OnFilter(Type);
+
+    /// <summary>Where it is usually put away.</summary>
+    public StorePlace UsualPlace => Keep.UsualPlace();
+}
 
 /// <summary>What a visit says of an analyte at a place in the water: replicates averaged, limits kept as limits.</summary>
 /// <param name="Analyte">The analyte's code.</param>

@@ -58,12 +58,12 @@ internal static class SampleChecks
         }
 
         var frozen = sample.Type.Keep == Keeping.Frozen;
-        if (sample.Type.Code == "chlorophyll-filter" && stored.Body.In == StorePlace.Freezer && sample.Foil != true)
+        if (SampleTypes.OnFilter(sample.Type.Code) && stored.Body.In == StorePlace.Freezer && sample.Foil != true)
         {
             yield return Finding.Stop("foil-unconfirmed", $"{sample.Number} is in the freezer, and foil is not confirmed.", "The lab refuses an unwrapped vial.", "Wrap wholly; water and month on the foil.").On(Beside.Storing, stored.Entry.Id);
         }
 
-        var fits = sample.Type.Keep switch { Keeping.Frozen => stored.Body.In is StorePlace.Freezer, Keeping.Room => stored.Body.In is StorePlace.Cupboard, _ => stored.Body.In is StorePlace.Cooler or StorePlace.Refrigerator };
+        var fits = sample.Type.Keep.Fits(stored.Body.In);
         if (!fits)
         {
             yield return Finding.Check("stored-wrong", $"{sample.Number} is in the {stored.Body.In.ToString().ToLowerInvariant()}.", Why(sample.Type.Keep), "Put it there, or say why not.").On(Beside.Storing, stored.Entry.Id);
@@ -87,10 +87,9 @@ internal static class SampleChecks
             yield return Thawed(sample, "was not frozen when it left", handed.Entry.Id);
         }
 
-        string[] untold = [.. new[] { string.IsNullOrWhiteSpace(handed.Body.Waybill) ? "the waybill number" : null, handed.Body.RecipientTold != true ? "word to the recipient" : null, handed.Body.SheetInside != true ? "a copy of the sheet inside" : null }.OfType<string>()];
-        if (handed.Body.By == TravelBy.Carrier && untold.Length > 0)
+        if (CustodyFindings.Untold(handed.Body.By, handed.Body.Waybill, handed.Body.RecipientTold, handed.Body.SheetInside) is { } untold)
         {
-            yield return Finding.Check("tracking-missing", $"{string.Join(", ", untold)} missing.", "A parcel nobody expects sits in the warm.", "Ring them; write the number down.").On(Beside.HandOver, handed.Entry.Id);
+            yield return untold.On(Beside.HandOver, handed.Entry.Id);
         }
 
         if (Overdue(draft, sample, handed.Entry.At) is { } over)
@@ -129,10 +128,10 @@ internal static class SampleChecks
             return null;
         }
 
-        return Finding.Check("hold-over", $"{Spans.Words(at - hold.Limit)} past the limit.", $"{sample.Number} should have been {hold.What}.", "It is handed in all the same; the result is marked.");
+        return CustodyFindings.HoldOver(sample.Number, hold, at, "It is handed in all the same; the result is marked.");
     }
 
-    private static Finding Thawed(SampleDraft sample, string how, Guid entry) => Finding.Check("thawed", $"{sample.Number} {how}.", "What was in it goes on living, or fades.", "Tell the lab; it decides.").On(Beside.HandOver, entry);
+    private static Finding Thawed(SampleDraft sample, string how, Guid entry) => CustodyFindings.Thawed(sample.Number, how).On(Beside.HandOver, entry);
 
     private static string Why(Keeping keep) => keep switch
     {

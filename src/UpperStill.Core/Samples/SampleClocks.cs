@@ -95,9 +95,9 @@ public static class SampleClocks
         var left = by - now;
 
         // What were better is no limit: it presses once it has passed.
-        var soon = pressing || (by == hold.Limit && left < Little) || hold.Limit - now < QuarterOfTheHold * (hold.Limit - hold.From);
+        var soon = pressing || (by == hold.Limit && left < Little) || LittleLeft(hold, now);
         return new SampleClock(
-            sample.Number, sample.Visit, soon ? ClockState.Soon : ClockState.Calm, $"{Spans.Words(left)} left", by, what,
+            sample.Number, sample.Visit, soon ? ClockState.Soon : ClockState.Calm, by == hold.Better ? $"better within {Spans.Words(left)}" : $"{Spans.Words(left)} left", by, what,
             soon ? Finding.Note("hold-soon", $"{Spans.Words(left)} left for {sample.Number}.", $"It is to be {What(hold)}.", "See to it next.").On(Beside.Sample) : null);
     }
 
@@ -106,7 +106,7 @@ public static class SampleClocks
         var arrive = now.AddMinutes(laboratory.TravelMinutes);
         if (laboratory.LeaveBy(arrive, hold.Limit) is { } leave)
         {
-            var soon = leave - now < Little || hold.Limit - now < QuarterOfTheHold * (hold.Limit - hold.From);
+            var soon = leave - now < Little || LittleLeft(hold, now);
             return new SampleClock(
                 sample.Number, sample.Visit, soon ? ClockState.Soon : ClockState.Calm, $"{Spans.Words(leave - now)} left", leave, $"set out by {Clock(leave)}",
                 soon ? Finding.Note("hold-soon", $"{Spans.Words(leave - now)} left for {sample.Number}.", $"{laboratory.Name} takes it in until {Clock(leave.AddMinutes(laboratory.TravelMinutes))}.", "Set out with it.").On(Beside.Sample) : null);
@@ -136,9 +136,11 @@ public static class SampleClocks
         // The date is the rule; that it lies past the hold is said.
         var late = date > hold.Limit;
         return new SampleClock(
-            sample.Number, sample.Visit, near?.Level == FindingLevel.Check || (late && hold.Limit - now < QuarterOfTheHold * (hold.Limit - hold.From)) ? ClockState.Soon : ClockState.Calm, $"{Spans.Words(left)} left", date, words,
+            sample.Number, sample.Visit, near?.Level == FindingLevel.Check || (late && LittleLeft(hold, now)) ? ClockState.Soon : ClockState.Calm, $"{Spans.Words(left)} left", date, words,
             near ?? (late ? Finding.Note("hold-soon", $"The {words} lies {Spans.Words(date - hold.Limit)} past its hold.", $"{sample.Number} is to be {What(hold)}.", "Ask the lab whether it may come before.").On(Beside.Sample) : null));
     }
+
+    private static bool LittleLeft(SampleHold hold, DateTimeOffset now) => hold.Limit - now < QuarterOfTheHold * (hold.Limit - hold.From);
 
     private static string What(SampleHold hold) => hold.Better is null ? hold.What : hold.What.Replace("filter", "filtered", StringComparison.Ordinal);
 

@@ -37,6 +37,12 @@ internal sealed class SampleFold
             Take(step);
         }
 
+        // What was added to the water stands on its filter's label, too.
+        foreach (var filter in samples.Values.Where(s => s.Filter?.Answers.From is not null))
+        {
+            filter.Added ??= samples.GetValueOrDefault(SampleNumber.Body(filter.Filter!.Answers.From!))?.Added;
+        }
+
         ResultPart.Fold(draft, samples.Values);
         foreach (var sample in samples.Values)
         {
@@ -175,7 +181,7 @@ internal sealed class SampleFold
             return null;
         }
 
-        if (sample.Type.Code == "chlorophyll-water")
+        if (SampleTypes.ForFilters(sample.Type.Code))
         {
             var (better, within) = (draft.Context.Programme.LimitOf("filter.within-note"), draft.Context.Programme.LimitOf("filter.within"));
             return new SampleHold(from, from.AddHours((double)within), $"filter within {Decimals.Text(within)} h, better {Decimals.Text(better)} h", from.AddHours((double)better));

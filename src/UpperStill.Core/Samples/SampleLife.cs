@@ -124,7 +124,17 @@ public static class SampleLife
     }
 
     /// <summary>True where the group still has it in its hands.</summary>
-    public static bool InHands(this SampleState state) => state is SampleState.Taken or SampleState.Preserved or SampleState.Stored;
+    public static bool InHands(this SampleState state) => state.Whereabouts() == Samples.Whereabouts.Hand;
+
+    /// <summary>In whose hands a sample is.</summary>
+    public static Whereabouts Whereabouts(this SampleState state) => state switch
+    {
+        SampleState.Planned or SampleState.Labelled => Samples.Whereabouts.Planned,
+        SampleState.Taken or SampleState.Preserved or SampleState.Stored => Samples.Whereabouts.Hand,
+        SampleState.HandedOver => Samples.Whereabouts.Road,
+        SampleState.Received or SampleState.Analysed => Samples.Whereabouts.Lab,
+        _ => Samples.Whereabouts.Ended,
+    };
 
     /// <summary>True where nothing more will happen to it.</summary>
     public static bool Ended(this SampleState state) => state is SampleState.Filtered or SampleState.Reported or SampleState.Lost or SampleState.Rejected;

@@ -19,6 +19,23 @@ public enum Keeping
     [JsonStringEnumMemberName("room")] Room,
 }
 
+/// <summary>Where samples are put away by how they are kept.</summary>
+public static class KeepingPlaces
+{
+    /// <summary>Where it usually stands.</summary>
+    public static StorePlace UsualPlace(this Keeping keep) => keep switch
+    {
+        Keeping.Frozen => StorePlace.Freezer,
+        Keeping.Room => StorePlace.Cupboard,
+        Keeping.Cold => StorePlace.Refrigerator,
+        _ => StorePlace.Cooler,
+    };
+
+    /// <summary>True where a place keeps it as it should be; ice and a refrigerator do the same.</summary>
+    public static bool Fits(this Keeping keep, StorePlace place) =>
+        place == keep.UsualPlace() || (keep is Keeping.Ice or Keeping.Cold && place is StorePlace.Cooler or StorePlace.Refrigerator);
+}
+
 /// <summary>A sort of sample: its container, what is added, how it is filled, rinsed and kept.</summary>
 /// <param name="Code">Identity, for example <c>chlorophyll-filter</c>.</param>
 /// <param name="Letter">Stands in the sample's number.</param>

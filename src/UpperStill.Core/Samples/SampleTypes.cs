@@ -41,6 +41,12 @@ public static class SampleTypes
         new("blank", "Q", "blank", "the sample's own bottle", null, "lab water opened on site", "as the sample", Keeping.Ice, "as the sample", ["BLANK"]),
     ];
 
+    /// <summary>True for a bottle whose water goes through filters.</summary>
+    public static bool ForFilters(string code) => code == "chlorophyll-water";
+
+    /// <summary>True for a filter in its vial.</summary>
+    public static bool OnFilter(string code) => code == "chlorophyll-filter";
+
     /// <summary>A type by its code; null where there is none.</summary>
     public static SampleType? Find(string code) => All.FirstOrDefault(t => t.Code == code);
 

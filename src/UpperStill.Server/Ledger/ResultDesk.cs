@@ -1,7 +1,3 @@
-using System.Buffers.Binary;
-using System.Globalization;
-using System.Security.Cryptography;
-using System.Text;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
@@ -91,53 +87,29 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
     private async Task<ImportAnswer> JoinAsync(List<ResultRow> rows, string file, bool keep, CancellationToken cancel)
     {
         var now = clock.GetLocalNow();
-        var known = await KnownAsync(rows, cancel);
-        List<Judged> judged = [.. rows.Select(r => Judge(r, known))];
-
-        // Rows of one file that say different things of one sample are all held: whichever stood first must not win.
-        foreach (var clash in judged.Where(j => j.Code is null).GroupBy(j => (j.Sample!.Visit, j.Sample.Number, j.Row.Result!.Analyte)).Where(g => g.Select(j => Said(j.Row.Result!)).Distinct().Count() > 1).ToList())
+        List<JoiningResult<ResultRow>> joining = [.. rows.Select(r => new JoiningResult<ResultRow>(r, r.Number, r.Result))];
+        foreach (var unread in joining.Where(j => j.Row.Code is not null))
         {
-            foreach (var one in clash)
-            {
-                one.Hold("result-twice", $"The file has {clash.Select(j => Said(j.Row.Result!)).Distinct().Count()} different results of {one.Row.Result!.Analyte} for this sample.");
-            }
+            unread.Hold(unread.Row.Code!, unread.Row.Why!);
         }
 
-        var present = await PresentAsync([.. judged.Where(j => j.Code is null).Select(j => j.Sample!.Visit).Distinct()], cancel);
-        Dictionary<Guid, Entry> fresh = [];
-        foreach (var one in judged.Where(j => j.Code is null))
-        {
-            var entry = MakeEntry(one.Row.Result!, one.Sample!, now);
-            var others = present.Standing[(one.Sample!.Body, one.Row.Result!.Analyte)].ToList();
-            if (present.Ids.Contains(entry.Id) || fresh.ContainsKey(entry.Id))
-            {
-                continue;
-            }
-
-            if (others.Find(o => Said(o) != Said(one.Row.Result!)) is { } other)
-            {
-                one.Hold("result-twice", $"{one.Row.Number} has another result of {one.Row.Result!.Analyte} already: {other.Value} {other.Unit}.");
-            }
-            else if (others.Count == 0)
-            {
-                fresh.Add(entry.Id, entry);
-            }
-        }
-
-        var aside = judged.Where(j => j.Code is not null).ToList();
-        List<HeldResult> shown = [.. aside.DistinctBy(j => HeldId(j.Row)).OrderBy(j => j.Row.Line).Take(MostShown).Select(j => Show(MakeHeld(j, file, now)))];
+        ResultJoin.Match(joining, await KnownAsync(rows, cancel), caller.May.Reports);
+        ResultJoin.Settle(joining, await PresentAsync([.. joining.Where(j => j.Code is null).Select(j => j.Sample!.Visit).Distinct()], cancel));
+        var fresh = joining.Where(j => j.Entry is not null).ToList();
+        var aside = joining.Where(j => j.Code is not null).ToList();
+        List<HeldResult> shown = [.. aside.DistinctBy(IdOf).OrderBy(j => j.Row.Line).Take(MostShown).Select(j => Show(MakeHeld(j, file, now)))];
         if (keep)
         {
-            await KeepAsync([.. fresh.Values], aside.Select(j => MakeHeld(j, file, now)), judged, now, cancel);
+            await KeepAsync([.. fresh.Select(j => MakeEntry(j, now))], aside.Select(j => MakeHeld(j, file, now)), joining, now, cancel);
         }
 
         return new ImportAnswer(
             rows.Count, fresh.Count, rows.Count - fresh.Count - aside.Count, aside.Count, keep,
             [.. aside.GroupBy(j => j.Code!).Select(g => new HeldReason(g.Key, g.Count())).OrderByDescending(r => r.Count).ThenBy(r => r.Code, StringComparer.Ordinal)],
-            shown, fresh.Values.Select(e => e.Body.GetProperty("sample").GetString()).Distinct().Count());
+            shown, fresh.Select(j => j.Sample!.Number).Distinct().Count());
     }
 
-    private async Task<ILookup<string, SampleRow>> KnownAsync(List<ResultRow> rows, CancellationToken cancel)
+    private async Task<ILookup<string, NamedSample>> KnownAsync(List<ResultRow> rows, CancellationToken cancel)
     {
         List<SampleRow> samples = [];
         foreach (var part in rows.Select(r => SampleNumber.Read(r.Number).Number).OfType<string>().Select(SampleNumber.Body).Distinct().Chunk(500))
@@ -145,28 +117,10 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
             samples.AddRange(await book.Samples.AsNoTracking().Where(s => part.Contains(s.Body)).ToListAsync(cancel));
         }
 
-        return samples.Where(s => s.State is not (nameof(SampleState.Planned) or nameof(SampleState.Labelled))).ToLookup(s => s.Body);
+        return samples.ToLookup(s => s.Body, s => new NamedSample(s.Number, s.Visit, s.Station, s.Water, Enum.Parse<SampleState>(s.State), s.Day));
     }
 
-    private Judged Judge(ResultRow row, ILookup<string, SampleRow> known)
-    {
-        var (number, finding) = SampleNumber.Read(row.Number);
-        var samples = number is null ? [] : known[SampleNumber.Body(number)].ToList();
-        var judged = new Judged(row, samples.Count == 1 ? samples[0] : null);
-        return row.Code is not null ? judged.Hold(row.Code, row.Why!)
-            : finding is not null ? judged.Hold(finding.Code, finding.Seen)
-            : samples switch
-            {
-                [] => judged.Hold("result-unmatched", $"{number} matches no sample. It may not have been sent from its boat yet."),
-                [_, _, ..] => judged.Hold("result-unmatched", $"{number} matches {samples.Count} samples."),
-                [{ State: nameof(SampleState.Rejected) }] => judged.Hold("result-of-rejected", $"{number} was rejected by the laboratory."),
-                [{ State: nameof(SampleState.Lost) }] => judged.Hold("result-of-rejected", $"{number} is written down as lost."),
-                [{ State: nameof(SampleState.Filtered) }] => judged.Hold("result-unmatched", $"{number} is a bottle whose water was filtered; the filter has another number."),
-                _ => caller.May.Reports(samples[0].Water) ? judged : judged.Hold("role-missing", $"Your role does not report for {samples[0].Station}."),
-            };
-    }
-
-    private async Task<(HashSet<Guid> Ids, ILookup<(string, string), ResultBody> Standing)> PresentAsync(List<Guid> visits, CancellationToken cancel)
+    private async Task<PresentResults> PresentAsync(List<Guid> visits, CancellationToken cancel)
     {
         HashSet<Guid> ids = [];
         List<ResultBody> standing = [];
@@ -184,10 +138,10 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
             }
         }
 
-        return (ids, standing.ToLookup(s => (SampleNumber.Body(s.Sample), s.Analyte)));
+        return new PresentResults(ids, standing.ToLookup(ResultJoin.KeyOf));
     }
 
-    private async Task KeepAsync(List<Entry> fresh, IEnumerable<HeldResultRow> held, List<Judged> judged, DateTimeOffset now, CancellationToken cancel)
+    private async Task KeepAsync(List<Entry> fresh, IEnumerable<HeldResultRow> held, List<JoiningResult<ResultRow>> rows, DateTimeOffset now, CancellationToken cancel)
     {
         book.Entries.AddRange(fresh.Select(e => EntryRow.From(e, new EntryReceipt(now, 0, caller.Person!.UserName))));
         var heldIds = (await book.HeldResults.AsNoTracking().Select(h => h.Id).ToListAsync(cancel)).ToHashSet();
@@ -205,7 +159,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         book.ChangeTracker.Clear();
 
         // What was held and has found its place is settled.
-        var joined = judged.Where(j => j.Code is null).Select(j => HeldId(j.Row)).Where(heldIds.Contains).ToHashSet();
+        var joined = rows.Where(j => j.Code is null).Select(IdOf).Where(heldIds.Contains).ToHashSet();
         foreach (var part in joined.Chunk(500))
         {
             await book.HeldResults.Where(h => part.Contains(h.Id) && h.Settled == null).ExecuteUpdateAsync(u => u.SetProperty(h => h.Settled, "joined to its sample"), cancel);
@@ -214,23 +168,18 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         await book.ProjectAsync(fresh.Select(e => e.Visit), cancel);
     }
 
-    private Entry MakeEntry(ResultBody result, SampleRow sample, DateTimeOffset now)
-    {
-        var body = result with { Sample = sample.Number };
-        var at = result.On is { } on ? new DateTimeOffset(on.ToDateTime(new TimeOnly(12, 0)), TimeSpan.Zero) : new DateTimeOffset(sample.Day.ToDateTime(new TimeOnly(12, 0)), TimeSpan.Zero);
-        return new Entry(
-            Id(at, sample.Visit.ToString(), body.Sample, body.Analyte, Said(body), body.Method, body.On?.ToString("O", CultureInfo.InvariantCulture)), sample.Visit, EntryKinds.Result.Name, EntryKinds.Result.Version,
-            JsonSerializer.SerializeToElement(body, SetupJson.Default.ResultBody), now, caller.Name, Device);
-    }
+    private Entry MakeEntry(JoiningResult<ResultRow> joined, DateTimeOffset now) => new(
+        joined.Entry!.Value, joined.Sample!.Visit, EntryKinds.Result.Name, EntryKinds.Result.Version,
+        JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, SetupJson.Default.ResultBody), now, caller.Name, Device);
 
-    private HeldResultRow MakeHeld(Judged one, string file, DateTimeOffset now) => new()
+    private HeldResultRow MakeHeld(JoiningResult<ResultRow> one, string file, DateTimeOffset now) => new()
     {
-        Id = HeldId(one.Row),
-        Number = one.Row.Number,
+        Id = IdOf(one),
+        Number = one.Number,
         Water = one.Sample?.Water,
         Code = one.Code!,
         Why = one.Why!,
-        Result = one.Row.Result is null ? null : JsonSerializer.Serialize(one.Row.Result, SetupJson.Default.ResultBody),
+        Result = one.Result is null ? null : JsonSerializer.Serialize(one.Result, SetupJson.Default.ResultBody),
         Raw = one.Row.Raw,
         File = file,
         Line = one.Row.Line,
@@ -238,43 +187,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         At = now,
     };
 
-    private static Guid HeldId(ResultRow row) => row.Result is { } result
-        ? Id(DateTimeOffset.UnixEpoch, result.Sample, result.Analyte, Said(result), result.Method, result.On?.ToString("O", CultureInfo.InvariantCulture))
-        : Id(DateTimeOffset.UnixEpoch, row.Raw);
-
-    // What a result says, apart from where and when it was written down.
-    private static string Said(ResultBody result) => $"{result.Qualifier} {result.Value.Replace(',', '.')} {result.Unit} {result.DetectionLimit}";
-
-    // A UUID of version 7 (RFC 9562) that follows from what is said.
-    private static Guid Id(DateTimeOffset at, params string?[] said)
-    {
-        Span<byte> bytes = stackalloc byte[32];
-        SHA256.HashData(Encoding.UTF8.GetBytes(string.Join('\n', said)), bytes);
-        Span<byte> id = stackalloc byte[16];
-        BinaryPrimitives.WriteUInt64BigEndian(id, (ulong)at.ToUnixTimeMilliseconds() << 16);
-        bytes[..10].CopyTo(id[6..]);
-        id[6] = (byte)(0x70 | (id[6] & 0x0F));
-        id[8] = (byte)(0x80 | (id[8] & 0x3F));
-        return new Guid(id, bigEndian: true);
-    }
+    private static Guid IdOf(JoiningResult<ResultRow> one) => ResultJoin.HeldId(one.Result, one.Row.Raw);
 
     private static HeldResult Show(HeldResultRow row) => new(row.Id, row.Number, row.Code, row.Why, row.Raw, row.Line, row.File);
-
-    /// <summary>A row and the sample it names; held, with a reason, where it cannot join it.</summary>
-    private sealed class Judged(ResultRow row, SampleRow? sample)
-    {
-        internal ResultRow Row => row;
-
-        internal SampleRow? Sample => sample;
-
-        internal string? Code { get; private set; }
-
-        internal string? Why { get; private set; }
-
-        internal Judged Hold(string code, string why)
-        {
-            (Code, Why) = (code, why);
-            return this;
-        }
-    }
 }

@@ -23,7 +23,7 @@ public class HandOverTests
     public static TheoryData<string, HandOverSample, bool> Samples => new()
     {
         { "foil-unconfirmed", Vial with { Foil = null }, false },
-        { "form-and-label-differ", Vial with { LabelSame = null }, false },
+        { "label-unread", Vial with { LabelSame = null }, false },
         { "form-and-label-differ", Vial with { Differs = "depth" }, false },
         { "cold-unconfirmed", Vial with { Cold = null }, false },
         { "thawed", Vial with { Cold = false }, true },

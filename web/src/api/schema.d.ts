@@ -3346,6 +3346,17 @@ export interface components {
             /** @description The station's chlorophyll a so far. */
             before: components["schemas"]["ChlorophyllBefore"][];
             lab?: null | components["schemas"]["ChlorophyllLab"];
+            /**
+             * Format: double
+             * @description What went through so far, mL.
+             * @default 0
+             */
+            throughMl: number;
+            /**
+             * @description True where the filter takes no more.
+             * @default false
+             */
+            clogged: boolean;
         };
         /** @description The advice. */
         FilterVolumeResult: {
@@ -3357,6 +3368,11 @@ export interface components {
              */
             volumeMl?: null | number;
             working?: null | components["schemas"]["Working"];
+            /**
+             * @description True where what went through is enough, or no more will go.
+             * @default false
+             */
+            enough: boolean;
         };
         /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
         Finding: {
@@ -4083,6 +4099,18 @@ export interface components {
             /** @description Its number as a QR code. */
             qr: components["schemas"]["QrPath"];
         };
+        /** @description A field of a filter's label. */
+        LabelLine: {
+            /** @description What it is. */
+            name: string;
+            /** @description What stands there. */
+            words: string;
+            /**
+             * @description True where a mistake in it loses the sample.
+             * @default false
+             */
+            strong: boolean;
+        };
         /** @description Body of the entry `labelled`: labels looked at. */
         LabelledBody: {
             /** @description The samples. */
@@ -4250,6 +4278,22 @@ export interface components {
             filter?: null | components["schemas"]["FilterRun"];
             /** @description What was added, as it stands on the label. */
             added?: null | string;
+            /** @description In whose hands it is. */
+            whereabouts?: components["schemas"]["Whereabouts"];
+            /** @description True where a filter may take its water: it is a bottle for filters that was filled and is not lost. */
+            filterable?: boolean;
+            /** @description True where its water is still to go through a filter. */
+            toFilter?: boolean;
+            /** @description True where its extract can be measured here: a filter at the laboratory. */
+            toMeasure?: boolean;
+            /** @description True where readings of its extract can be entered: to measure, or measured before. */
+            measurable?: boolean;
+            /** @description What stands on a filter's label, field by field; null for what is no filter. */
+            label?: null | components["schemas"]["LabelLine"][];
+            /** @description True where it must be wholly in foil before it is frozen. */
+            needsFoil?: boolean;
+            /** @description Where it is usually put away. */
+            usualPlace?: components["schemas"]["StorePlace"];
         };
         /** @description What a device needs to bring its ledger up to date. */
         LedgerView: {
@@ -7201,6 +7245,11 @@ export interface components {
             /** @description The path with its query, to be put behind this server's address. */
             path: string;
         };
+        /**
+         * @description In whose hands a sample is.
+         * @enum {unknown}
+         */
+        Whereabouts: "planned" | "hand" | "road" | "lab" | "ended";
         /** @description Body of the entry `worked-by-hand`: a figure that stands worked out on the sheet. */
         WorkedByHandBody: {
             /**

@@ -13,9 +13,7 @@ import { useNow } from '../ui/useNow';
 /** Bottles whose water is to go through a filter, oldest first, and filters that are under way. */
 export function BenchPage() {
   const { samples, pending, door } = useLedger();
-  const waiting = (samples ?? []).filter(
-    ({ type, state }) => type === 'chlorophyll-water' && ['taken', 'preserved', 'stored'].includes(state),
-  );
+  const waiting = (samples ?? []).filter(({ toFilter }) => toFilter);
   const clocks = useClocks(waiting, door, nowLocal);
   const now = useNow();
   const filters = (samples ?? []).filter(({ filter }) => filter && filter.next !== 'done');

@@ -6,9 +6,7 @@ import type { FilterProps } from './FilterPage';
 
 /** Which bottle, and by what. */
 export function FilterBegin({ sample, all }: FilterProps) {
-  const bottles = all.samples.filter(
-    ({ type, state }) => type === 'chlorophyll-water' && state !== 'planned' && state !== 'lost' && state !== 'labelled',
-  );
+  const bottles = all.samples.filter(({ filterable }) => filterable);
   const used = new Set(all.samples.map(({ filter }) => filter?.answers.from));
   const free = bottles.find(
     ({ number, place, replicate }) => !used.has(number) && place === sample.place && replicate === sample.replicate,

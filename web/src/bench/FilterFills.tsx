@@ -18,8 +18,8 @@ export function FilterFills({ sample, run, all }: FilterProps) {
   const [start, setStart] = useState(String(run.startMl));
   const timer = useTimer();
   const syringe = run.answers.by !== 'pump';
-  const advice = useAdvice(sample, all);
-  const enough = run.totalMl > 0 && (run.clogged || run.totalMl >= (advice?.volumeMl ?? 50));
+  const advice = useAdvice(sample, run, all);
+  const enough = advice?.enough ?? false;
 
   async function fill(body: Omit<Schemas['FilterFillBody'], 'sample'>) {
     const seconds = timer.stop();
@@ -249,12 +249,12 @@ function Trouble({ sample, run }: Pick<FilterProps, 'sample' | 'run'>) {
 }
 
 /** How much is worth filtering here, from today's clarity or what is usual, and the laboratory's limit. */
-function useAdvice({ station: code, day }: FilterProps['sample'], all: FilterProps['all']) {
+function useAdvice({ station: code, day }: FilterProps['sample'], run: FilterProps['run'], all: FilterProps['all']) {
   const [advice, setAdvice] = useState<Schemas['FilterVolumeResult']>();
   const door = useLiveQuery(() => readSetting<Schemas['LabDoor'] | null>('laboratory-door', null), []);
   const station = useLiveQuery(() => store.stations.get(code), [code]);
   const before = (station?.record.values ?? []).filter(({ analyte }) => analyte === 'chlorophyll-a');
-  const key = JSON.stringify([all.clarityM, before.length, door?.chlorophyll]);
+  const key = JSON.stringify([all.clarityM, before.length, door?.chlorophyll, run.totalMl, run.clogged]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for what it is worked out from
   useEffect(() => {
     let current = true;
@@ -263,6 +263,8 @@ function useAdvice({ station: code, day }: FilterProps['sample'], all: FilterPro
       day,
       before: before.map((value) => ({ day: value.day, ugL: value.value, below: value.below })),
       lab: door?.chlorophyll,
+      throughMl: run.totalMl,
+      clogged: run.clogged,
     }).then(
       (result) => current && setAdvice(result),
       () => {},

@@ -1,28 +1,15 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { writeAshore } from '../field/entries';
-import { clockTime, longDay } from '../ui/days';
 import { NextButton } from '../ui/NextButton';
 import { TextField } from '../ui/TextField';
 import type { FilterProps } from './FilterPage';
 import { lastSpot, rememberSpot } from './spot';
 
 /** The label: what stands on it, read field by field. */
-export function FilterLabel({ sample, run, all }: FilterProps) {
+export function FilterLabel({ sample }: FilterProps) {
   const [lacking, setLacking] = useState<string[]>();
-  const bottle = all.samples.find(({ number }) => number === run.answers.from);
-  const fields: [string, string][] = [
-    ['number', sample.number],
-    ['water', `${sample.water}, ${sample.district}`],
-    ['station', sample.station],
-    ['date and time', `${longDay(sample.day)} ${bottle?.collectedAt ? clockTime(bottle.collectedAt) : ''}`],
-    ['depth', sample.depth],
-    ['analyte', sample.measures],
-    ['volume', `${run.totalMl} mL filtered`],
-    ...(bottle?.added ? ([['what was added', bottle.added]] as [string, string][]) : []),
-    ...(sample.kin === 'replicate' ? ([['REP', 'REP, it is the replicate']] as [string, string][]) : []),
-    ['initials', 'your initials'],
-  ];
+  const fields = sample.label ?? [];
   const answer = (missing: string[]) =>
     void writeAshore({
       visit: sample.visit,
@@ -34,12 +21,10 @@ export function FilterLabel({ sample, run, all }: FilterProps) {
       <h2 className="mt-5 text-2xl">The label, along the vial</h2>
       <p className="text-dim">Not wrapped over itself. Pencil or permanent marker.</p>
       <dl className="mt-3 max-w-xl border-[1.5px] border-ink bg-sheet p-3">
-        {fields.map(([name, words]) => (
+        {fields.map(({ name, words, strong }) => (
           <div key={name} className="grid grid-cols-[7.5rem_1fr] gap-x-3 py-0.5">
             <dt className="text-dim">{name}</dt>
-            <dd className={name === 'volume' || name === 'REP' ? 'font-bold text-lg' : name === 'number' ? 'num break-all' : ''}>
-              {words}
-            </dd>
+            <dd className={strong ? 'font-bold text-lg' : name === 'number' ? 'num break-all' : ''}>{words}</dd>
           </div>
         ))}
       </dl>
@@ -53,7 +38,7 @@ export function FilterLabel({ sample, run, all }: FilterProps) {
       ) : (
         <fieldset className="mt-4">
           <legend className="font-bold">What is missing or cannot be read?</legend>
-          {fields.map(([name]) => (
+          {fields.map(({ name }) => (
             <label key={name} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
               <input
                 type="checkbox"

@@ -9,8 +9,6 @@ export type LedgerSample = Schemas['LedgerSample'];
 export type LabDoor = Schemas['LabDoor'];
 export type VisitSamples = Schemas['VisitSamples'];
 
-const IN_HANDS = ['taken', 'preserved', 'stored'];
-
 /** Brings the ledger to this device: what changed since the last time, and the laboratory's hours. */
 export async function refreshLedger(): Promise<void> {
   const since = await readSetting('ledger-up-to', 0);
@@ -33,7 +31,7 @@ export async function refreshLedger(): Promise<void> {
     await writeSetting('ledger-up-to', upTo);
   });
   // What is still in the group's hands may be moved with no signal: its visits come along.
-  for (const visit of new Set(samples.filter(({ state }) => IN_HANDS.includes(state)).map((sample) => sample.visit))) {
+  for (const visit of new Set(samples.filter(({ whereabouts }) => whereabouts === 'hand').map((sample) => sample.visit))) {
     await fetchEntries(visit);
   }
 }

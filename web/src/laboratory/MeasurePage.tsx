@@ -53,12 +53,7 @@ const METHODS: [Method, string][] = [
 export function MeasurePage() {
   const { id } = useParams({ from: '/ledger/manifest/$id/measure' });
   const { samples, door } = useLedger();
-  const filters = (samples ?? []).filter(
-    (sample) =>
-      sample.manifest === id &&
-      sample.type === 'chlorophyll-filter' &&
-      !['handed-over', 'lost', 'rejected'].includes(sample.state),
-  );
+  const filters = (samples ?? []).filter((sample) => sample.manifest === id && sample.measurable);
   return (
     <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
       <p className="text-sm">

@@ -13,7 +13,6 @@ import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { toggled } from '../ui/toggled';
 import { byVisit } from './byVisit';
-import { placeOf } from './places';
 import { SampleName } from './SampleName';
 
 interface Look {
@@ -27,7 +26,7 @@ type Checked = Schemas['HandOverResult'];
 export function HandOverPage() {
   const { samples, door } = useLedger();
   const { pick } = useSearch({ from: '/ledger/hand-over' });
-  const inHands = (samples ?? []).filter((sample) => placeOf(sample) === 'hand' && sample.type !== 'chlorophyll-water');
+  const inHands = (samples ?? []).filter((sample) => sample.whereabouts === 'hand' && !sample.toFilter);
   const asked = pick ? (samples ?? []).filter(({ number }) => pick.includes(number)) : inHands;
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
@@ -267,9 +266,7 @@ function Looked({
   onStay(stay: boolean): void;
 }) {
   // What only waits for a tick is said by the tick itself.
-  const said = (answer?.findings ?? []).filter(
-    ({ code, seen }) => code !== 'cold-unconfirmed' && !(code === 'form-and-label-differ' && seen.includes('not read')),
-  );
+  const said = (answer?.findings ?? []).filter(({ code }) => code !== 'cold-unconfirmed' && code !== 'label-unread');
   return (
     <li className={`border-rule border-b py-3 ${staying ? 'text-dim' : ''}`}>
       <div className="flex flex-wrap items-center justify-between gap-x-6 gap-y-1">

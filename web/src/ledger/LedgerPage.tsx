@@ -12,7 +12,7 @@ import { LaboratoryDays } from './LaboratoryDays';
 import { Lose } from './Lose';
 import { Manifests } from './Manifests';
 import { PutAway } from './PutAway';
-import { LEDGER_PLACES, type LedgerPlace, meant, PLACE_NAMES, placeOf, shelfOf } from './places';
+import { LEDGER_PLACES, type LedgerPlace, meant, PLACE_NAMES, shelfOf } from './places';
 import { SampleName } from './SampleName';
 
 const MOST_ENDED = 100;
@@ -24,32 +24,35 @@ export function LedgerPage() {
   const [chosenPlace, setPlace] = useState<LedgerPlace>();
   const [typed, setTyped] = useState('');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
-  const existing = (samples ?? []).filter((sample) => placeOf(sample));
+  const existing = (samples ?? []).filter(({ whereabouts }) => whereabouts !== 'planned');
   const clocks = useClocks(samples && existing, door, nowLocal);
   const found = existing.filter((sample) => meant(sample, typed));
   const counts = Object.fromEntries(
-    LEDGER_PLACES.map((place) => [place, found.filter((sample) => placeOf(sample) === place).length]),
+    LEDGER_PLACES.map((place) => [place, found.filter((sample) => sample.whereabouts === place).length]),
   ) as Record<LedgerPlace, number>;
   const first = known?.works ? 'hand' : 'road';
   const place = chosenPlace ?? (counts[first] > 0 ? first : (LEDGER_PLACES.find((one) => counts[one] > 0) ?? first));
-  const order = new Map((clocks ?? []).map((clock, i) => [keyOf(clock), i]));
+  const clockOf = new Map((clocks ?? []).map((clock, i) => [keyOf(clock), { clock, order: i }]));
   const here = found
-    .filter((sample) => placeOf(sample) === place)
+    .filter((sample) => sample.whereabouts === place)
     .toSorted((a, b) =>
-      place === 'done'
+      place === 'ended'
         ? b.day.localeCompare(a.day) || a.number.localeCompare(b.number)
-        : (order.get(keyOf(a)) ?? 0) - (order.get(keyOf(b)) ?? 0),
+        : (clockOf.get(keyOf(a))?.order ?? 0) - (clockOf.get(keyOf(b))?.order ?? 0),
     );
   const shelves = place === 'hand' ? [...new Set(here.map(shelfOf))] : [''];
   const chosen = here.filter((sample) => picked.has(keyOf(sample)));
-  const next = clocks?.find(
-    ({ state, number, visit }) =>
-      state !== 'none' && existing.some((s) => s.number === number && s.visit === visit && placeOf(s) === 'hand'),
-  );
+  const inHands = existing.filter(({ whereabouts }) => whereabouts === 'hand');
+  const next = inHands
+    .map((sample) => ({ sample, found: clockOf.get(keyOf(sample)) }))
+    .filter(({ found }) => found && found.clock.state !== 'none')
+    .toSorted((a, b) => (a.found?.order ?? 0) - (b.found?.order ?? 0))[0];
   return (
     <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
-      <h1 className="text-2xl sm:text-3xl">{known?.works === false ? laboratoryHeadline(counts) : headline(counts, next)}</h1>
-      {door && <Door door={door} samples={existing.filter((s) => placeOf(s) === 'hand')} />}
+      <h1 className="text-2xl sm:text-3xl">
+        {known?.works === false ? laboratoryHeadline(counts) : headline(counts, next?.sample, next?.found?.clock)}
+      </h1>
+      {door && <Door door={door} samples={inHands} />}
       <div className="mt-4 flex flex-wrap items-start gap-x-6 gap-y-2">
         <fieldset className="min-w-0">
           <legend className="sr-only">Where</legend>
@@ -93,12 +96,12 @@ export function LedgerPage() {
           <ul className={shelf ? '' : here.length > 0 ? 'border-ink border-t-[1.5px]' : ''}>
             {here
               .filter((sample) => place !== 'hand' || shelfOf(sample) === shelf)
-              .slice(0, place === 'done' ? MOST_ENDED : undefined)
+              .slice(0, place === 'ended' ? MOST_ENDED : undefined)
               .map((sample) => (
                 <Row
                   key={keyOf(sample)}
                   sample={sample}
-                  clock={clocks?.find((clock) => keyOf(clock) === keyOf(sample))}
+                  clock={clockOf.get(keyOf(sample))?.clock}
                   unsent={pending.has(sample.visit)}
                   picked={picked.has(keyOf(sample))}
                   onPick={place === 'hand' && known?.works ? (on) => setPicked(toggled(picked, keyOf(sample), on)) : undefined}
@@ -107,7 +110,7 @@ export function LedgerPage() {
           </ul>
         </section>
       ))}
-      {place === 'done' && here.length > MOST_ENDED && (
+      {place === 'ended' && here.length > MOST_ENDED && (
         <p className="mt-2 text-dim">
           The newest {MOST_ENDED} of {here.length}; type to find others.
         </p>
@@ -132,14 +135,16 @@ function keyOf({ visit, number }: { visit: string; number: string }): string {
   return `${visit} ${number}`;
 }
 
-function headline(counts: Record<LedgerPlace, number>, next: Schemas['SampleClock'] | undefined): string {
+function headline(
+  counts: Record<LedgerPlace, number>,
+  next: LedgerSample | undefined,
+  clock: Schemas['SampleClock'] | undefined,
+): string {
   if (counts.hand === 0) {
     return counts.road + counts.lab > 0 ? 'Nothing waits in our hands' : 'The ledger';
   }
   const many = counts.hand === 1 ? '1 sample is' : `${counts.hand} samples are`;
-  return next
-    ? `${many} in our hands; ${next.state === 'overdue' ? 'one is past its limit' : `next: ${next.moveText}`}`
-    : `${many} in our hands`;
+  return next && clock ? `${many} in our hands; next: ${next.measures} of ${next.water}, ${clock.text}` : `${many} in our hands`;
 }
 
 /** What a laboratory, or a reader, wants to know first. */

@@ -124,12 +124,11 @@ export function ManifestPage() {
       </div>
       <div className="print:hidden">
         {known?.reports && road.length > 0 && manifest && !unsent && <Receive manifest={id} samples={road} />}
-        {known?.reports &&
-          shown.some(({ type, state }) => type === 'chlorophyll-filter' && (state === 'received' || state === 'analysed')) && (
-            <Link to="/ledger/manifest/$id/measure" params={{ id }} className="act act-next mt-6">
-              Enter absorbances or fluorescence
-            </Link>
-          )}
+        {known?.reports && shown.some(({ toMeasure }) => toMeasure) && (
+          <Link to="/ledger/manifest/$id/measure" params={{ id }} className="act act-next mt-6">
+            Enter absorbances or fluorescence
+          </Link>
+        )}
         {door?.simulated && manifest && !unsent && <StandIn manifest={id} />}
       </div>
     </div>

@@ -19,9 +19,7 @@ export function MovesNext() {
       </b>{' '}
       {first.moveText && first.state === 'soon' ? `It is to move: ${first.moveText}. ` : ''}
       {others.length > 0 && `${others.length} more press. `}
-      <Link to={sample?.type === 'chlorophyll-water' ? '/bench' : '/ledger'}>
-        {sample?.type === 'chlorophyll-water' ? 'To the bench' : 'To the ledger'}
-      </Link>
+      <Link to={sample?.toFilter ? '/bench' : '/ledger'}>{sample?.toFilter ? 'To the bench' : 'To the ledger'}</Link>
     </p>
   );
 }

@@ -13,14 +13,12 @@ const SHELVES = [
   ['cupboard', 'cupboard'],
 ] as const;
 
-const USUAL = { frozen: 'freezer', ice: 'cooler', cold: 'refrigerator', room: 'cupboard' } as const;
-
 /** Puts samples away: where, in which box, how cold it is there. */
 export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone(): void }) {
-  const [shelf, setShelf] = useState<(typeof SHELVES)[number][0]>(USUAL[samples[0]?.keep ?? 'ice']);
+  const [shelf, setShelf] = useState<(typeof SHELVES)[number][0]>(samples[0]?.usualPlace ?? 'cooler');
   const [spot, setSpot] = useState(samples.length === 1 ? (samples[0]?.spot ?? lastSpot()) : lastSpot());
   const [temperature, setTemperature] = useState('');
-  const vials = samples.some(({ type }) => type === 'chlorophyll-filter');
+  const vials = samples.some(({ needsFoil }) => needsFoil);
   const [foil, setFoil] = useState(samples.every((sample) => sample.foil === true));
   return (
     <form

@@ -13,7 +13,6 @@ import { Worked } from '../ui/Worked';
 import { ClockMark } from './ClockMark';
 import { Lose } from './Lose';
 import { PutAway } from './PutAway';
-import { placeOf } from './places';
 import { SampleFindings } from './SampleFindings';
 import { SampleFlow } from './SampleFlow';
 import { SampleName } from './SampleName';
@@ -272,7 +271,7 @@ function Code({ number }: { number: string }) {
 /** What can be done with it now. */
 function Actions({ sample, all }: { sample: LedgerSample; all: LedgerSample[] }) {
   const [asking, setAsking] = useState<'store' | 'lost'>();
-  const inHands = placeOf(sample) === 'hand';
+  const inHands = sample.whereabouts === 'hand';
   async function add(kin: NonNullable<Schemas['SampleKin']>, type: string) {
     const { number } = await compute('new-sample-number', { of: sample.number, kin, type, taken: all.map((one) => one.number) });
     if (number) {

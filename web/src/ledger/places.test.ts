@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { LedgerSample } from '../field/ledger';
-import { meant, placeOf, shelfOf } from './places';
+import { meant, shelfOf } from './places';
 
 const vial = {
   number: 'HAR-1-260701-F1-X',
@@ -20,14 +20,6 @@ test('what is typed finds a sample by any part of it, in any order', () => {
   expect(meant(vial, 'b4 harrow')).toBe(true);
   expect(meant(vial, '2026-07')).toBe(true);
   expect(meant(vial, 'harrow phosphorus')).toBe(false);
-});
-
-test('each sample stands in one place, and what is only planned in none', () => {
-  expect(placeOf(vial)).toBe('hand');
-  expect(placeOf({ ...vial, state: 'handed-over' })).toBe('road');
-  expect(placeOf({ ...vial, state: 'analysed' })).toBe('lab');
-  expect(placeOf({ ...vial, state: 'lost' })).toBe('done');
-  expect(placeOf({ ...vial, state: 'planned' })).toBeUndefined();
 });
 
 test('what was taken and not stored is not put away, wherever it stood before', () => {

@@ -1,33 +1,15 @@
 import type { LedgerSample } from '../field/ledger';
 
 /** Where samples are, as the ledger parts them. */
-export const LEDGER_PLACES = ['hand', 'road', 'lab', 'done'] as const;
+export const LEDGER_PLACES = ['hand', 'road', 'lab', 'ended'] as const;
 export type LedgerPlace = (typeof LEDGER_PLACES)[number];
 
 export const PLACE_NAMES: Record<LedgerPlace, string> = {
   hand: 'In our hands',
   road: 'On the road',
   lab: 'At the lab',
-  done: 'Ended',
+  ended: 'Ended',
 };
-
-const BY_STATE: Partial<Record<LedgerSample['state'], LedgerPlace>> = {
-  taken: 'hand',
-  preserved: 'hand',
-  stored: 'hand',
-  'handed-over': 'road',
-  received: 'lab',
-  analysed: 'lab',
-  reported: 'done',
-  filtered: 'done',
-  lost: 'done',
-  rejected: 'done',
-};
-
-/** Undefined for what is only planned: the ledger has what exists. */
-export function placeOf({ state }: LedgerSample): LedgerPlace | undefined {
-  return BY_STATE[state];
-}
 
 const SHELVES = { freezer: 'Freezer', refrigerator: 'Refrigerator', cooler: 'Cooler', cupboard: 'Cupboard' } as const;
 
