@@ -61,6 +61,15 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>What visits say of analytes, from the log.</summary>
     public DbSet<ValueRow> Values => Set<ValueRow>();
 
+    /// <summary>What profiles leave in the record, from the log.</summary>
+    public DbSet<ProfileRow> Profiles => Set<ProfileRow>();
+
+    /// <summary>Changes of method across which a series is joined.</summary>
+    public DbSet<SeriesJoinRow> SeriesJoins => Set<SeriesJoinRow>();
+
+    /// <summary>Limits that values are held against.</summary>
+    public DbSet<BenchmarkRow> Benchmarks => Set<BenchmarkRow>();
+
     /// <summary>Rows of results files that wait for somebody.</summary>
     public DbSet<HeldResultRow> HeldResults => Set<HeldResultRow>();
 
@@ -124,6 +133,7 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         builder.Entity<InstanceFact>().HasKey(f => f.Name);
         builder.Entity<VisitRow>(visit =>
         {
+            visit.HasIndex(v => new { v.Review, v.Day });
             visit.HasKey(v => v.Visit);
             visit.HasIndex(v => new { v.Station, v.Day });
             visit.HasIndex(v => new { v.Station, v.LastSequence });
@@ -157,6 +167,17 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             row.HasIndex(r => r.Settled);
         });
         builder.Entity<ResultMappingRow>().HasKey(m => m.Heads);
+        builder.Entity<ProfileRow>(profile =>
+        {
+            profile.HasKey(p => p.Visit);
+            profile.HasIndex(p => new { p.Station, p.Day });
+        });
+        builder.Entity<SeriesJoinRow>().HasKey(j => new { j.Station, j.Subject, j.Day });
+        builder.Entity<BenchmarkRow>(limit =>
+        {
+            limit.HasKey(l => l.Id);
+            limit.HasIndex(l => l.Water);
+        });
         builder.Entity<FindingRow>().HasKey(f => new { f.Visit, f.Ordinal });
     }
 

@@ -1,5 +1,4 @@
 import { createRootRoute, createRoute, createRouter, lazyRouteComponent, redirect } from '@tanstack/react-router';
-import { RecordPage } from './record/RecordPage';
 import { Page } from './ui/Page';
 import { StartPage } from './water/StartPage';
 import { StationsPage } from './water/StationsPage';
@@ -146,13 +145,47 @@ const visit = createRoute({
   validateSearch: (search: Record<string, unknown>): { step?: StepName } =>
     STEPS.includes(search.step as StepName) ? { step: search.step as StepName } : {},
 });
-const records = createRoute({ getParentRoute: () => root, path: '/record', component: RecordPage });
+const answers = createRoute({
+  getParentRoute: () => root,
+  path: '/record',
+  component: lazyRouteComponent(() => import('./record/AnswersPage'), 'AnswersPage'),
+});
+export const VIEWS = [
+  'clarity',
+  'profiles',
+  'oxygen',
+  'chlorophyll',
+  'phosphorus',
+  'bottom-oxygen',
+  'surface-temperature',
+  'thermocline',
+  'stability',
+  'together',
+] as const;
+export type View = (typeof VIEWS)[number];
 const record = createRoute({
   getParentRoute: () => root,
   path: '/record/$station',
-  component: RecordPage,
-  validateSearch: (search: Record<string, unknown>): { visit?: string } =>
-    typeof search.visit === 'string' ? { visit: search.visit } : {},
+  component: lazyRouteComponent(() => import('./record/RecordPage'), 'RecordPage'),
+  validateSearch: (search: Record<string, unknown>): { visit?: string; of?: View } => ({
+    ...(typeof search.visit === 'string' && { visit: search.visit }),
+    ...(VIEWS.includes(search.of as View) && { of: search.of as View }),
+  }),
+});
+const report = createRoute({
+  getParentRoute: () => root,
+  path: '/record/report/$water',
+  component: lazyRouteComponent(() => import('./record/ReportPage'), 'ReportPage'),
+});
+const reviews = createRoute({
+  getParentRoute: () => root,
+  path: '/review',
+  component: lazyRouteComponent(() => import('./review/ReviewsPage'), 'ReviewsPage'),
+});
+const review = createRoute({
+  getParentRoute: () => root,
+  path: '/review/$visit',
+  component: lazyRouteComponent(() => import('./review/ReviewPage'), 'ReviewPage'),
 });
 
 export const router = createRouter({
@@ -160,8 +193,11 @@ export const router = createRouter({
     stations,
     start,
     visit,
-    records,
+    answers,
     record,
+    report,
+    reviews,
+    review,
     welcome,
     season,
     prepare,

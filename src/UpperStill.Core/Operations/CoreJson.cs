@@ -14,7 +14,10 @@ using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
+using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Trends;
+using UpperStill.Core.Trophic;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Operations;
@@ -32,7 +35,11 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(FieldSheet), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ClarityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CompositeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
-[JsonSerializable(typeof(ClarityYearsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(TrendResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(TrophicResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ChlorophyllClarityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(OxygenSeasonsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(DepthTimeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(MonthHistoryResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(LengthResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ResectionResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -49,6 +56,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(CastingOffResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(StepGuideResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(VisitSamples), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(VisitReview), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(SampleClocksResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(HandOverResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(SampleNumberResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -76,7 +84,13 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(VisitContext))]
 [JsonSerializable(typeof(ClarityRequest))]
 [JsonSerializable(typeof(CompositeRequest))]
-[JsonSerializable(typeof(ClarityYearsRequest))]
+[JsonSerializable(typeof(TrendRequest))]
+[JsonSerializable(typeof(SeriesPoint))]
+[JsonSerializable(typeof(TrophicRequest))]
+[JsonSerializable(typeof(OxygenSeasonsRequest))]
+[JsonSerializable(typeof(ChlorophyllClarityRequest))]
+[JsonSerializable(typeof(ChlorophyllClarityPair))]
+[JsonSerializable(typeof(DepthTimeRequest))]
 [JsonSerializable(typeof(MonthHistoryRequest))]
 [JsonSerializable(typeof(LengthRequest))]
 [JsonSerializable(typeof(ResectionRequest))]
@@ -133,6 +147,9 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(FilterVolumeRequest))]
 [JsonSerializable(typeof(ChlorophyllRequest))]
 [JsonSerializable(typeof(LoadRequest))]
+[JsonSerializable(typeof(AskedBody))]
+[JsonSerializable(typeof(AnsweredBody))]
+[JsonSerializable(typeof(SignedOffBody))]
 [JsonSerializable(typeof(KeptBody))]
 [JsonSerializable(typeof(EmptyBody))]
 public sealed partial class CoreJson : JsonSerializerContext;

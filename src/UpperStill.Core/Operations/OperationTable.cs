@@ -10,7 +10,10 @@ using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
+using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Trends;
+using UpperStill.Core.Trophic;
 using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Operations;
@@ -30,9 +33,21 @@ public static class OperationTable
         new Operation<CompositeRequest, CompositeResult>(
             "composite-depth", "Works out how deep to take a composite: the lit layer, kept off the bottom, to the nearest mark of the line.",
             CoreJson.Default.CompositeRequest, CoreJson.Default.CompositeResult, CompositeRule.Work),
-        new Operation<ClarityYearsRequest, ClarityYearsResult>(
-            "clarity-years", "Sums up a station's clarity by year, with the least count observed and censored readings named.",
-            CoreJson.Default.ClarityYearsRequest, CoreJson.Default.ClarityYearsResult, ClarityYears.Work),
+        new Operation<TrendRequest, TrendResult>(
+            "trend", "Looks at a series: by year, is it changing, how sure is that, what holds the answer back, what would it take to know.",
+            CoreJson.Default.TrendRequest, CoreJson.Default.TrendResult, TrendRule.Work),
+        new Operation<TrophicRequest, TrophicResult>(
+            "trophic", "Works out the trophic index of clarity, chlorophyll and phosphorus, each by itself, and reads their differences.",
+            CoreJson.Default.TrophicRequest, CoreJson.Default.TrophicResult, TrophicState.Work),
+        new Operation<ChlorophyllClarityRequest, ChlorophyllClarityResult>(
+            "chlorophyll-clarity", "Draws how clarity follows chlorophyll at a station, beside what algae alone would leave.",
+            CoreJson.Default.ChlorophyllClarityRequest, CoreJson.Default.ChlorophyllClarityResult, ChlorophyllClarity.Work),
+        new Operation<OxygenSeasonsRequest, OxygenSeasonsResult>(
+            "oxygen-seasons", "Sums up oxygen by season: anoxic factor, deficit of the deep water, the least at the bottom.",
+            CoreJson.Default.OxygenSeasonsRequest, CoreJson.Default.OxygenSeasonsResult, OxygenSeasons.Work),
+        new Operation<DepthTimeRequest, DepthTimeResult>(
+            "depth-time", "Lays profiles out over depth and time, to be contoured; never across a gap of more than 45 days.",
+            CoreJson.Default.DepthTimeRequest, CoreJson.Default.DepthTimeResult, DepthTime.Work),
         new Operation<MonthHistoryRequest, MonthHistoryResult>(
             "month-history", "Picks from a station's record what a reading of a day is compared with: the same month of earlier years.",
             CoreJson.Default.MonthHistoryRequest, CoreJson.Default.MonthHistoryResult, MonthHistory.Work),
@@ -78,6 +93,9 @@ public static class OperationTable
         new Operation<FoldRequest, VisitSamples>(
             "fold-samples", "Folds the entries of a visit into its samples: where each is, how long it may wait, its filter, its results.",
             CoreJson.Default.FoldRequest, CoreJson.Default.VisitSamples, VisitSamples.Fold),
+        new Operation<FoldRequest, VisitReview>(
+            "fold-review", "Folds the entries of a visit into its review: what is open, what was asked, and what is signed off.",
+            CoreJson.Default.FoldRequest, CoreJson.Default.VisitReview, VisitReview.Fold),
         new Operation<SampleClocksRequest, SampleClocksResult>(
             "sample-clocks", "Says how long samples may still wait and what must move next, from their holds and the laboratory’s door.",
             CoreJson.Default.SampleClocksRequest, CoreJson.Default.SampleClocksResult, SampleClocks.Work),

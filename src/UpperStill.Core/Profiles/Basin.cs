@@ -15,9 +15,11 @@ internal sealed class Basin
     // Area times the weight of Simpson's rule, at each depth of Depths.
     private readonly double[] weights;
 
-    private Basin(double[] depths, double[] weights, double surfaceM2)
+    private readonly (double DepthM, double AreaM2)[] table;
+
+    private Basin(double[] depths, double[] weights, (double DepthM, double AreaM2)[] table)
     {
-        (Depths, this.weights, SurfaceM2) = (depths, weights, surfaceM2);
+        (Depths, this.weights, this.table, SurfaceM2) = (depths, weights, table, table[0].AreaM2);
         VolumeM3 = weights.Sum();
     }
 
@@ -55,7 +57,7 @@ internal sealed class Basin
             }
         }
 
-        return new Basin(depths, weights, table[0].AreaM2);
+        return new Basin(depths, weights, table);
     }
 
     /// <summary>Mean by volume.</summary>
@@ -74,6 +76,29 @@ internal sealed class Basin
         }
 
         return Gravity / SurfaceM2 * sum;
+    }
+
+    /// <summary>Area at a depth, m²; 0 below the table.</summary>
+    internal double AreaM2(double depthM) => Area(table, depthM);
+
+    /// <summary>Mean by volume of the water below a depth that is one of the breaks, and its volume; null where there is none.</summary>
+    /// <param name="fromM">The depth, m.</param>
+    /// <param name="values">At each of <see cref="Depths"/>.</param>
+    internal (double Mean, double VolumeM3)? Below(double fromM, double[] values)
+    {
+        var (sum, volume) = (0.0, 0.0);
+
+        // Three weights to a layer: its top, its middle, its bottom.
+        for (var i = 0; i < weights.Length; i += 3)
+        {
+            for (var k = i; Depths[i] >= fromM && k < i + 3; k++)
+            {
+                sum += weights[k] * values[k];
+                volume += weights[k];
+            }
+        }
+
+        return volume > 0 ? (sum / volume, volume) : null;
     }
 
     /// <summary>Heat above 0 °C, J/m² of surface.</summary>

@@ -133,7 +133,7 @@ internal static class ResultPart
             var shown = Decimals.Text(decimal.Round(value, value < 10 ? 2 : 1, MidpointRounding.AwayFromZero));
             return new VisitValue(
                 first.Result.Analyte, first.Result.Name, first.Sample.Place, first.Sample.Depth, Decimals.Published(value), below, first.Result.Unit, $"{(below ? "< " : string.Empty)}{shown} {first.Result.Unit}", numbers,
-                new Working($"{first.Result.Name}, {first.Sample.Depth}", inputs, steps, rule, "Helsel 2012, Statistics for Censored Environmental Data, 2nd ed., for values below the limit"));
+                new Working($"{first.Result.Name}, {first.Sample.Depth}", inputs, steps, rule, "Helsel 2012, Statistics for Censored Environmental Data, 2nd ed., for values below the limit"), first.Result.Method);
         }
     }
 }

@@ -118,7 +118,8 @@ public sealed record LedgerSample(
 /// <param name="Text">For the reader.</param>
 /// <param name="Samples">The samples that it rests on.</param>
 /// <param name="Working">How it came about.</param>
-public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Workings.Working Working);
+/// <param name="Method">The method, in the laboratory's words.</param>
+public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Workings.Working Working, string? Method = null);
 
 /// <summary>The samples of a visit.</summary>
 /// <param name="Visit">The visit.</param>

@@ -23,53 +23,37 @@ public static class YearsToKnow
             return null;
         }
 
-        if (!Shows(steep, scatter, Most))
-        {
-            return null;
-        }
-
-        // Power grows with the years: search by halves.
-        var (low, high) = (least - 1, Most);
-        while (high - low > 1)
-        {
-            var middle = (low + high) / 2;
-            (low, high) = Shows(steep, scatter, middle) ? (low, middle) : (middle, high);
-        }
-
-        return high;
-    }
-
-    private static bool Shows(double slope, double scatter, int years)
-    {
-        var chance = new Random(20260812);
-        var needed = Distributions.NormalQuantile(1 - (Level / 2)) * Math.Sqrt(years * (years - 1.0) * ((2 * years) + 5) / 18);
-        var seen = 0;
-        var values = new double[years];
+        // Each run is one series of sixty years; its score grows year by year, so that every length is tried at once.
+        var (chance, seen) = (new Random(20260812), new int[Most + 1]);
+        var values = new double[Most];
         for (var run = 0; run < Runs; run++)
         {
-            for (var i = 0; i < years; i++)
+            var score = 0;
+            for (var year = 0; year < Most; year++)
             {
                 // Box & Muller 1958, Ann. Math. Stat. 29, 610–611.
-                values[i] = (slope * i) + (scatter * Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble()));
-            }
+                var value = (steep * year) + (scatter * Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble()));
+                for (var before = 0; before < year; before++)
+                {
+                    score += value > values[before] ? 1 : value < values[before] ? -1 : 0;
+                }
 
-            seen += Score(values) - 1 > needed ? 1 : 0;
+                values[year] = value;
+                seen[year + 1] += score - 1 > Needed[year + 1] ? 1 : 0;
+            }
         }
 
-        return seen >= Power * Runs;
-    }
-
-    private static int Score(double[] values)
-    {
-        var s = 0;
-        for (var i = 0; i < values.Length; i++)
+        for (var years = least; years <= Most; years++)
         {
-            for (var j = i + 1; j < values.Length; j++)
+            if (seen[years] >= Power * Runs)
             {
-                s += Math.Sign(values[j] - values[i]);
+                return years;
             }
         }
 
-        return s;
+        return null;
     }
+
+    // The score that a series of so many years must pass.
+    private static readonly double[] Needed = [.. Enumerable.Range(0, Most + 1).Select(n => Distributions.NormalQuantile(1 - (Level / 2)) * Math.Sqrt(n * (n - 1.0) * ((2 * n) + 5) / 18))];
 }

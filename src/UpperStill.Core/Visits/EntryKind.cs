@@ -8,9 +8,9 @@ namespace UpperStill.Core.Visits;
 /// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
 public abstract class EntryKind
 {
-    private protected EntryKind(string name, int version, string description, JsonTypeInfo body, bool ofLaboratory)
+    private protected EntryKind(string name, int version, string description, JsonTypeInfo body, bool ofLaboratory, bool ofReview)
     {
-        (Name, Version, Description, Body, OfLaboratory) = (name, version, description, body, ofLaboratory);
+        (Name, Version, Description, Body, OfLaboratory, OfReview) = (name, version, description, body, ofLaboratory, ofReview);
     }
 
     /// <summary>The name in the log.</summary>
@@ -27,6 +27,9 @@ public abstract class EntryKind
 
     /// <summary>True where a laboratory writes it.</summary>
     public bool OfLaboratory { get; }
+
+    /// <summary>True where a reviewer writes it.</summary>
+    public bool OfReview { get; }
 
     /// <summary>True if a body of this kind can be read.</summary>
     internal abstract bool Reads(JsonElement body);
@@ -45,8 +48,8 @@ public sealed class EntryKind<T> : EntryKind
     private readonly ConditionalWeakTable<Entry, Said> said = [];
     private readonly Func<T, ReaderUnit, string> words;
 
-    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false)
-        : base(name, version, description, body, ofLaboratory) => this.words = words;
+    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false, bool ofReview = false)
+        : base(name, version, description, body, ofLaboratory, ofReview) => this.words = words;
 
     /// <summary>The body; null where it cannot be read.</summary>
     public T? Read(JsonElement body)

@@ -8,6 +8,7 @@ using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
+using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Seasons;
 
@@ -189,6 +190,18 @@ public static class EntryKinds
     public static readonly EntryKind<KeptBody> Kept = new(
         "kept", 1, "A finding answered with a reason; the entries it spoke of stay as they are.", CoreJson.Default.KeptBody, (b, _) => $"Kept in spite of {b.Finding}");
 
+    /// <summary>A reviewer's question.</summary>
+    public static readonly EntryKind<AskedBody> Asked = new(
+        "asked", 1, "A reviewer asks whoever made the visit.", CoreJson.Default.AskedBody, (b, _) => $"Asked: {b.Question}", ofReview: true);
+
+    /// <summary>The answer to it.</summary>
+    public static readonly EntryKind<AnsweredBody> Answered = new(
+        "answered", 1, "The answer to a reviewer's question.", CoreJson.Default.AnsweredBody, (b, _) => $"Answered: {b.Answer}");
+
+    /// <summary>A reviewer vouches for the visit.</summary>
+    public static readonly EntryKind<SignedOffBody> SignedOff = new(
+        "signed-off", 1, "A reviewer vouches for what stands; it holds as long as just that stands.", CoreJson.Default.SignedOffBody, (_, _) => "Signed off", ofReview: true);
+
     /// <summary>The visit ends.</summary>
     public static readonly EntryKind<EmptyBody> VisitClosed = new(
         "visit-closed", 1, "The visit ends. Striking this entry opens it again.", CoreJson.Default.EmptyBody, (_, _) => "Visit ended");
@@ -199,7 +212,7 @@ public static class EntryKinds
         {
             VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
             BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, StepOrder, WorkedByHand, Aboard, Strike, Kept, VisitClosed,
-            SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow,
+            SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow, Asked, Answered, SignedOff,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]

@@ -76,7 +76,7 @@ internal sealed class SheetFold
             draft.Start?.Body.Due,
             profile,
             bottles,
-            Point(clarity.Result, usable),
+            Point(clarity.Result, usable, ClarityMethod.Of(draft.Context.Programme.Clarity, remarks.Now, draft.Context.Gear ?? [])),
             draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
             known is { } kk ? draft.Show(kk) : null,
@@ -104,10 +104,10 @@ internal sealed class SheetFold
     private static decimal? UnroundedMean(SheetClarity clarity) => clarity.Result.MeanM;
 
     // The record keeps the clarity as it is reported, not as one reader wishes to see it.
-    private ClarityPoint? Point(ClarityResult result, bool usable) => draft.Start is { } start && result.ClarityM is { } metres
+    private ClarityPoint? Point(ClarityResult result, bool usable, string method) => draft.Start is { } start && result.ClarityM is { } metres
         ? new ClarityPoint(
             start.Entry.Visit, DateOnly.FromDateTime(start.Entry.At.DateTime), metres, result.Censored, usable,
-            draft.Reader == ReaderUnit.AsRead ? result.Text : null)
+            draft.Reader == ReaderUnit.AsRead ? result.Text : null, method)
         : null;
 
     private void Header()

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Review;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store;
@@ -87,6 +88,12 @@ public static class DatabaseSetup
             await transaction.CommitAsync(cancel);
         }
 
+        book.ChangeTracker.Clear();
+        List<VisitReview> reviews = [];
+        await book.RebuildAsync(cancel, reviews.Add);
+        var started = await book.Visits.ToDictionaryAsync(v => v.Visit, v => v.StartedAt, cancel);
+        book.Entries.AddRange(DemoReviews.Write(scenario, reviews, started).Select(e => EntryRow.From(e, new EntryReceipt(e.At, 0))));
+        await book.SaveChangesAsync(cancel);
         book.ChangeTracker.Clear();
         await book.RebuildAsync(cancel);
     }

@@ -91,6 +91,7 @@ public sealed class DemoSeasons
                 Lowerings(clarity);
             }
 
+            HowItWasRead();
             DemoSamples? samples = null;
             foreach (var protocol in (programme.Season ?? []).Where(TakenAlong))
             {
@@ -110,6 +111,14 @@ public sealed class DemoSeasons
 
             Add(EntryKinds.VisitClosed, new EmptyBody());
             entries.AddRange(samples?.Write(programme) ?? []);
+        }
+
+        // The pier was given a viewing tube in 2020. Its own chance, so that everything else stays as it was.
+        private void HowItWasRead()
+        {
+            var own = new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 104729) ^ (ulong)station.Station.Code[0]);
+            var tube = station.Station.Code == "SKA-1" && day.Year >= 2020;
+            entries.Add(Made(own, EntryKinds.DiscConditions, new DiscConditionsBody(BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
         }
 
         // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.

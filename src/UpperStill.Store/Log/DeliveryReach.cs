@@ -28,6 +28,11 @@ internal sealed class DeliveryReach(Permissions may, IReadOnlyDictionary<Guid, s
         }
 
         var laboratory = EntryKinds.All.TryGetValue(entry.Kind, out var kind) && kind.OfLaboratory;
+        if (kind?.OfReview == true)
+        {
+            return place.Water is { } reviewed && may.Coordinates(reviewed) ? null : Missing(place.Station);
+        }
+
         var ofLaboratory = laboratory || kind == EntryKinds.Kept || kind == EntryKinds.Strike;
         var reaches = place.Water is { } water && (laboratory ? may.Reports(water) : may.Samples(water) || (ofLaboratory && may.Reports(water))) && MayStrike(entry, water);
         return reaches ? null : Missing(place.Station);
@@ -38,7 +43,7 @@ internal sealed class DeliveryReach(Permissions may, IReadOnlyDictionary<Guid, s
         || (EntryKinds.All.TryGetValue(kind, out var known) && known.OfLaboratory ? may.Reports(water) : may.Samples(water));
 
     private static Finding Missing(string where) => Finding.Stop(
-        "role-missing", $"Your role does not reach {where}.", "Samplers and coordinators of a water write to its record, laboratories what they receive and find.",
+        "role-missing", $"Your role does not reach {where}.", "Samplers and coordinators of a water write to its record, laboratories what they receive and find, coordinators review.",
         "Ask the coordinator for that role, or let someone who has it sign in here; until then the entries stay on the device.") with
     { NoWayRound = true };
 }

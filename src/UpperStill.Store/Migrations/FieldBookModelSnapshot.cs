@@ -232,6 +232,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<DateOnly>("Day")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Method")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Station")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -309,6 +312,62 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Levels");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Projections.ProfileRow", b =>
+                {
+                    b.Property<Guid>("Visit")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("AnoxicArea")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("AnoxicM")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("BottomC")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("BottomM")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("BottomOxygenMgL")
+                        .HasColumnType("REAL");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<double?>("DeepOxygenMgL")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("DeepThicknessM")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("HypoxicM")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("StabilityJM2")
+                        .HasColumnType("REAL");
+
+                    b.Property<string>("Station")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<double>("SurfaceC")
+                        .HasColumnType("REAL");
+
+                    b.Property<double?>("ThermoclineM")
+                        .HasColumnType("REAL");
+
+                    b.Property<bool>("Usable")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Visit");
+
+                    b.HasIndex("Station", "Day");
+
+                    b.ToTable("Profiles");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Projections.SampleRow", b =>
                 {
                     b.Property<Guid>("Visit")
@@ -378,6 +437,9 @@ namespace UpperStill.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("Method")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Station")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -414,10 +476,26 @@ namespace UpperStill.Store.Migrations
                     b.Property<DateOnly>("Day")
                         .HasColumnType("TEXT");
 
+                    b.Property<bool>("FieldSigned")
+                        .HasColumnType("INTEGER");
+
                     b.Property<long>("LastSequence")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Observers")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("OpenFindings")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("OpenQuestions")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("ResultsSigned")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Review")
                         .IsRequired()
                         .HasColumnType("TEXT");
 
@@ -437,11 +515,48 @@ namespace UpperStill.Store.Migrations
 
                     b.HasIndex("LastSequence");
 
+                    b.HasIndex("Review", "Day");
+
                     b.HasIndex("Station", "Day");
 
                     b.HasIndex("Station", "LastSequence");
 
                     b.ToTable("Visits");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.Reference.BenchmarkRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("Above")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Source")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Subject")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<decimal>("Value")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Water")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Water");
+
+                    b.ToTable("Benchmarks");
                 });
 
             modelBuilder.Entity("UpperStill.Store.Reference.ChangeRow", b =>
@@ -720,6 +835,30 @@ namespace UpperStill.Store.Migrations
                     b.HasIndex("Day");
 
                     b.ToTable("SeasonDays");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.Reference.SeriesJoinRow", b =>
+                {
+                    b.Property<string>("Station")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Subject")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Station", "Subject", "Day");
+
+                    b.ToTable("SeriesJoins");
                 });
 
             modelBuilder.Entity("UpperStill.Store.Reference.StationRow", b =>

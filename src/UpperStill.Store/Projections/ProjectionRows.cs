@@ -32,6 +32,21 @@ public sealed class VisitRow
 
     /// <summary>Who read.</summary>
     public required string Observers { get; set; }
+
+    /// <summary>How far its review is.</summary>
+    public string Review { get; set; } = string.Empty;
+
+    /// <summary>True where a reviewer vouches for what was read on the water.</summary>
+    public bool FieldSigned { get; set; }
+
+    /// <summary>True where a reviewer vouches for its results as well.</summary>
+    public bool ResultsSigned { get; set; }
+
+    /// <summary>Findings that are open.</summary>
+    public int OpenFindings { get; set; }
+
+    /// <summary>Questions of a reviewer that nobody has answered.</summary>
+    public int OpenQuestions { get; set; }
 }
 
 /// <summary>The clarity of a visit; only where it has a number.</summary>
@@ -57,6 +72,9 @@ public sealed class ClarityRow
 
     /// <summary>As reported.</summary>
     public required string Text { get; set; }
+
+    /// <summary>How it was read.</summary>
+    public string? Method { get; set; }
 }
 
 /// <summary>A level of a visit's profile, in working units; levels that may be mud are not among them.</summary>
@@ -169,4 +187,56 @@ public sealed class ValueRow
 
     /// <summary>For the reader.</summary>
     public required string Text { get; set; }
+
+    /// <summary>The method, in the laboratory's words.</summary>
+    public string? Method { get; set; }
+}
+
+/// <summary>What the profile of a visit leaves in the record.</summary>
+public sealed class ProfileRow
+{
+    /// <summary>The visit.</summary>
+    public Guid Visit { get; set; }
+
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>Local day.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>False where a stop on the profile stands open.</summary>
+    public bool Usable { get; set; }
+
+    /// <summary>Temperature at the shallowest level, °C.</summary>
+    public double SurfaceC { get; set; }
+
+    /// <summary>Temperature at the deepest level, °C.</summary>
+    public double BottomC { get; set; }
+
+    /// <summary>Depth of the thermocline by density, m.</summary>
+    public double? ThermoclineM { get; set; }
+
+    /// <summary>Oxygen at the deepest level, mg/L.</summary>
+    public double? BottomOxygenMgL { get; set; }
+
+    /// <summary>Depth of that level, m.</summary>
+    public double? BottomM { get; set; }
+
+    /// <summary>Depth below which it is hypoxic, m.</summary>
+    public double? HypoxicM { get; set; }
+
+    /// <summary>Depth below which it is anoxic, m.</summary>
+    public double? AnoxicM { get; set; }
+
+    /// <summary>Schmidt stability, J/m².</summary>
+    public double? StabilityJM2 { get; set; }
+
+    /// <summary>Share of the lake's area below the anoxic depth, 0–1.</summary>
+    public double? AnoxicArea { get; set; }
+
+    /// <summary>Oxygen of the water below the metalimnion, by volume, mg/L.</summary>
+    public double? DeepOxygenMgL { get; set; }
+
+    /// <summary>Mean thickness of that water, m.</summary>
+    public double? DeepThicknessM { get; set; }
 }

@@ -1,6 +1,9 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Findings;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Profiles;
+using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Reference;
@@ -45,8 +48,11 @@ public static class Projector
     }
 
     /// <summary>Empties the projections and makes them anew from the log, oldest visit first.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="cancel">Gives up.</param>
+    /// <param name="reviewed">Told the review of each visit on the way.</param>
     /// <returns>A line for each published clarity that changed, with its old and new value.</returns>
-    public static async Task<IReadOnlyList<string>> RebuildAsync(this FieldBook book, CancellationToken cancel)
+    public static async Task<IReadOnlyList<string>> RebuildAsync(this FieldBook book, CancellationToken cancel, Action<VisitReview>? reviewed = null)
     {
         ArgumentNullException.ThrowIfNull(book);
         await using var transaction = await book.Database.BeginTransactionAsync(cancel);
@@ -57,6 +63,7 @@ public static class Projector
         await book.Levels.ExecuteDeleteAsync(cancel);
         await book.Samples.ExecuteDeleteAsync(cancel);
         await book.Values.ExecuteDeleteAsync(cancel);
+        await book.Profiles.ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
@@ -69,6 +76,7 @@ public static class Projector
                 {
                     var (_, clarity) = Add(book, rows[visit].Max(e => e.Sequence), folded);
                     reference.Remember(clarity, folded.Context.Station.Code, folded.Sheet);
+                    reviewed?.Invoke(folded.Review);
                 }
             }
 
@@ -104,6 +112,7 @@ public static class Projector
         await book.Levels.Where(l => l.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Samples.Where(s => s.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Values.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
+        await book.Profiles.Where(p => p.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var (row, _) = Add(book, rows.Max(e => e.Sequence), folded);
         await book.SaveChangesAsync(cancel);
@@ -112,7 +121,7 @@ public static class Projector
 
     private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, Folded folded)
     {
-        var (sheet, context, samples) = folded;
+        var (sheet, context, samples, review) = folded;
         var visit = sheet.Visit;
         var day = DateOnly.FromDateTime(sheet.StartedAt!.Value.DateTime);
         var row = new VisitRow
@@ -127,6 +136,11 @@ public static class Projector
             CompositeFromM = (double?)sheet.Tries.Worked?.DepthM,
             CompositeRaiseS = (double?)sheet.Tries.Worked?.RaiseS,
             Observers = string.Join(", ", sheet.Observers),
+            Review = review.State.ToString(),
+            FieldSigned = review.FieldSigned,
+            ResultsSigned = review.ResultsSigned,
+            OpenFindings = review.Findings.Count(f => f.Finding.Kept is null),
+            OpenQuestions = review.Questions.Count(q => q.Answer is null),
         };
         book.Visits.Add(row);
         var clarity = sheet.Point is not { } point ? null : new ClarityRow
@@ -138,6 +152,7 @@ public static class Projector
             Censored = point.Censored,
             Usable = point.Usable,
             Text = point.Text!,
+            Method = point.Method,
         };
         if (clarity is not null)
         {
@@ -178,7 +193,30 @@ public static class Projector
             Value = v.Value,
             Below = v.Below,
             Text = v.Text,
+            Method = v.Method,
         }));
+        if (Profile(sheet, context) is { } numbers)
+        {
+            book.Profiles.Add(new ProfileRow
+            {
+                Visit = visit,
+                Station = context.Station.Code,
+                Day = day,
+                Usable = !sheet.Findings.Any(f => f is { Level: FindingLevel.Stop, Kept: null, Beside: Beside.Profile or Beside.Sounding }),
+                SurfaceC = numbers.SurfaceC,
+                BottomC = numbers.BottomC,
+                ThermoclineM = numbers.ThermoclineM,
+                BottomOxygenMgL = numbers.BottomOxygenMgL,
+                BottomM = numbers.BottomM,
+                HypoxicM = numbers.HypoxicM,
+                AnoxicM = numbers.AnoxicM,
+                StabilityJM2 = numbers.StabilityJM2,
+                AnoxicArea = numbers.AnoxicArea,
+                DeepOxygenMgL = numbers.DeepOxygenMgL,
+                DeepThicknessM = numbers.DeepThicknessM,
+            });
+        }
+
         book.Findings.AddRange(sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Select((f, i) => new FindingRow
         {
             Visit = visit,
@@ -191,6 +229,10 @@ public static class Projector
         return (row, clarity);
     }
 
+    private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
+        [.. (sheet.Profile?.Levels ?? []).Where(l => l is { Marked: false, TemperatureC: not null }).Select(l => new ProfileLevel(l.DepthM, l.TemperatureC!.Value, l.OxygenMgL, l.Salinity ?? 0))],
+        context.Water?.Hypsography));
+
     // A visit whose beginning has not arrived waits in the log.
     private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
     {
@@ -200,12 +242,18 @@ public static class Projector
             {
                 var request = new FoldRequest(entries, context);
                 var sheet = FieldSheet.Fold(request);
-                return sheet.StartedAt is null ? null : new Folded(sheet, context, VisitSamples.Fold(request, sheet));
+                if (sheet.StartedAt is null)
+                {
+                    return null;
+                }
+
+                var samples = VisitSamples.Fold(request, sheet);
+                return new Folded(sheet, context, samples, VisitReview.Fold(request, sheet, samples));
             }
         }
 
         return null;
     }
 
-    private sealed record Folded(FieldSheet Sheet, VisitContext Context, VisitSamples Samples);
+    private sealed record Folded(FieldSheet Sheet, VisitContext Context, VisitSamples Samples, VisitReview Review);
 }

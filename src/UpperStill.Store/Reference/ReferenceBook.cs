@@ -71,8 +71,9 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<ClarityPoint>> ClaritiesAsync(this FieldBook book, string station, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return await book.Clarities.AsNoTracking().Where(c => c.Station == station).OrderBy(c => c.Day).ThenBy(c => c.Visit)
-            .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).ToListAsync(cancel);
+        return await book.Clarities.AsNoTracking().Where(c => c.Station == station).Join(book.Visits, c => c.Visit, v => v.Visit, (c, v) => new { Clarity = c, v.FieldSigned })
+            .OrderBy(c => c.Clarity.Day).ThenBy(c => c.Clarity.Visit)
+            .Select(c => new ClarityPoint(c.Clarity.Visit, c.Clarity.Day, c.Clarity.ClarityM, c.Clarity.Censored, c.Clarity.Usable, c.Clarity.Text, c.Clarity.Method, c.FieldSigned)).ToListAsync(cancel);
     }
 
     /// <summary>What a visit at a station is judged by; null if station or programme is unknown.</summary>

@@ -256,3 +256,47 @@ public sealed class ResultMappingRow
     /// <summary>When.</summary>
     public DateTimeOffset At { get; set; }
 }
+
+/// <summary>A change of method across which somebody joined a series.</summary>
+public sealed class SeriesJoinRow
+{
+    /// <summary>The station's code.</summary>
+    public required string Station { get; set; }
+
+    /// <summary>What the series is of, by its name in Core.</summary>
+    public required string Subject { get; set; }
+
+    /// <summary>The first day of the new method.</summary>
+    public DateOnly Day { get; set; }
+
+    /// <summary>Why they may be joined.</summary>
+    public required string Why { get; set; }
+
+    /// <summary>Who joined them.</summary>
+    public required string By { get; set; }
+}
+
+/// <summary>A limit that values of a water are held against: somebody else's number, with its source.</summary>
+public sealed class BenchmarkRow
+{
+    /// <summary>Identity.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The water's code.</summary>
+    public required string Water { get; set; }
+
+    /// <summary>What it is of, by its name in Core.</summary>
+    public required string Subject { get; set; }
+
+    /// <summary>True where a value should lie above it, false where below.</summary>
+    public bool Above { get; set; }
+
+    /// <summary>The number, in the subject's unit.</summary>
+    public decimal Value { get; set; }
+
+    /// <summary>What it is called.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>Where it stands.</summary>
+    public required string Source { get; set; }
+}

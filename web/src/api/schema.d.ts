@@ -144,7 +144,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/core/clarity-years": {
+    "/api/core/trend": {
         parameters: {
             query?: never;
             header?: never;
@@ -153,8 +153,76 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Sums up a station's clarity by year, with the least count observed and censored readings named. */
-        post: operations["clarity-years"];
+        /** Looks at a series: by year, is it changing, how sure is that, what holds the answer back, what would it take to know. */
+        post: operations["trend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/trophic": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out the trophic index of clarity, chlorophyll and phosphorus, each by itself, and reads their differences. */
+        post: operations["trophic"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/chlorophyll-clarity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Draws how clarity follows chlorophyll at a station, beside what algae alone would leave. */
+        post: operations["chlorophyll-clarity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/oxygen-seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sums up oxygen by season: anoxic factor, deficit of the deep water, the least at the bottom. */
+        post: operations["oxygen-seasons"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/depth-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays profiles out over depth and time, to be contoured; never across a gap of more than 45 days. */
+        post: operations["depth-time"];
         delete?: never;
         options?: never;
         head?: never;
@@ -416,6 +484,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/fold-review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Folds the entries of a visit into its review: what is open, what was asked, and what is signed off. */
+        post: operations["fold-review"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sample-clocks": {
         parameters: {
             query?: never;
@@ -615,6 +700,57 @@ export interface paths {
         get: operations["station"];
         /** Changes a station; its code and its water stay. */
         put: operations["change-station"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters/{code}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Is it changing, how sure is that, what would it take: each series of each station of a water. */
+        get: operations["water-answers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record/region": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One subject over all stations that the caller may see: how many rise, how many fall, and all together. */
+        get: operations["region"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reviews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Visits that nobody has signed off yet, newest first. */
+        get: operations["reviews"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -860,6 +996,92 @@ export interface paths {
         /** A one-time link by which the person chooses a password. Hand it over yourself. */
         post: operations["welcome-link"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/{code}/profiles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The profiles of a station in one year, oldest first. */
+        get: operations["station-profiles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/{code}/oxygen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Oxygen of a station, visit by visit, oldest first. */
+        get: operations["station-oxygen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stations/{code}/joins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Joins a series across a change of method, or takes the join back. */
+        post: operations["join-series"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters/{code}/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Limits that values of a water are held against, with their sources. */
+        get: operations["limits"];
+        put?: never;
+        /** Adds a limit. */
+        post: operations["add-limit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/waters/{code}/limits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a limit away. */
+        delete: operations["remove-limit"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1603,6 +1825,21 @@ export interface components {
             /** @description Its units; the first is its own. */
             units: string[];
         };
+        /**
+         * @description What stands for a year.
+         * @enum {unknown}
+         */
+        AnnualStatistic: "usual" | "mean" | "median";
+        /** @description Body of the entry `answered`: the answer to a reviewer's question. */
+        AnsweredBody: {
+            /**
+             * Format: uuid
+             * @description The entry with the question.
+             */
+            asked: string;
+            /** @description The answer. */
+            answer: string;
+        };
         /** @description Area of the water at a depth: one row of the hypsographic table. */
         AreaAtDepth: {
             /**
@@ -1616,6 +1853,13 @@ export interface components {
              */
             areaM2: number;
         };
+        /** @description Body of the entry `asked`: a reviewer asks whoever made the visit. */
+        AskedBody: {
+            /** @description The question. */
+            question: string;
+            /** @description The entries it is about; empty where it is about the visit. */
+            about?: null | string[];
+        };
         /** @description A compass bearing from the station to a landmark. */
         Bearing: {
             /** @description The landmark. */
@@ -1625,6 +1869,27 @@ export interface components {
              * @description As read on the compass, 0–360, clockwise from magnetic north.
              */
             bearingDeg: number;
+        };
+        /** @description A limit that values are held against: somebody else's number. */
+        Benchmark: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description True where a value should lie above it, false where below. */
+            above: boolean;
+            /**
+             * Format: double
+             * @description The number, in the subject's unit.
+             */
+            value: number;
+            /** @description What it is called. */
+            name: string;
+            /** @description Where it stands. */
+            source: string;
         };
         /**
          * @description Where on the page a finding's words stand.
@@ -2152,6 +2417,12 @@ export interface components {
         CastingOffResult: {
             finding?: null | components["schemas"]["Finding"];
         };
+        /**
+         * @description What is known of a value.
+         * @default none
+         * @enum {unknown}
+         */
+        Censoring: "none" | "above" | "below";
         /** @description Limits of the checks; each default is the common practice. Depths in metres. */
         CheckLimits: {
             /**
@@ -2238,6 +2509,33 @@ export interface components {
              * @default false
              */
             below: boolean;
+        };
+        /** @description Chlorophyll and clarity of one visit. */
+        ChlorophyllClarityPair: {
+            /**
+             * Format: double
+             * @description µg/L, above 0.
+             */
+            chlorophyllUgL: number;
+            /**
+             * Format: double
+             * @description m, above 0.
+             */
+            clarityM: number;
+        };
+        /** @description Pairs of a station. */
+        ChlorophyllClarityRequest: {
+            /** @description In any order. */
+            pairs: components["schemas"]["ChlorophyllClarityPair"][];
+        };
+        /** @description Curves to be drawn through the pairs. */
+        ChlorophyllClarityResult: {
+            /** @description The station's own; null with fewer than eight pairs. */
+            own: null | components["schemas"]["ChlorophyllClarityPair"][];
+            /** @description What algae alone would leave: where both indices agree. */
+            algaeOnly: components["schemas"]["ChlorophyllClarityPair"][];
+            /** @description The own curve in words; null without one. */
+            text?: null | string;
         };
         /** @description What a laboratory needs to see chlorophyll. */
         ChlorophyllLab: {
@@ -2335,6 +2633,13 @@ export interface components {
             usable: boolean;
             /** @description As reported, in its own unit. */
             text?: null | string;
+            /** @description How it was read; null where nobody said. */
+            method?: null | string;
+            /**
+             * @description True once a reviewer vouches for it.
+             * @default false
+             */
+            signedOff: boolean;
         };
         /** @description One lowering worked out. */
         ClarityReading: {
@@ -2428,75 +2733,6 @@ export interface components {
             observers: components["schemas"]["ObserverSchool"];
             /** @description Rounding of the reported value. */
             roundTo: components["schemas"]["RoundingSchool"];
-        };
-        /** @description One year of a station. */
-        ClarityYear: {
-            /**
-             * Format: int32
-             * @description The year.
-             */
-            year: number;
-            /**
-             * Format: int32
-             * @description Usable readings inside the window.
-             */
-            count: number;
-            /**
-             * Format: int32
-             * @description How many of them are "greater than".
-             */
-            censoredCount: number;
-            /** @description True where the least count is met. */
-            enough: boolean;
-            /** @description The year in words. */
-            text: string;
-            /**
-             * Format: double
-             * @description Shallowest, m.
-             */
-            lowM?: null | number;
-            /**
-             * Format: double
-             * @description Deepest, m.
-             */
-            highM?: null | number;
-            /**
-             * Format: double
-             * @description Mean, m; null where there are too few, or any is censored.
-             */
-            meanM?: null | number;
-            /**
-             * Format: double
-             * @description Median, m, where its order is certain; null otherwise.
-             */
-            medianM?: null | number;
-        };
-        /** @description A station's clarities to be summed up by year. */
-        ClarityYearsRequest: {
-            /** @description The record, in any order. */
-            points: components["schemas"]["ClarityPoint"][];
-            /** @description The programme's window and least count. */
-            summary: components["schemas"]["SummarySettings"];
-            /** @description The unit of the station's lines. */
-            native?: components["schemas"]["LengthUnit"];
-            /** @description Unit for the words. */
-            reader?: components["schemas"]["ReaderUnit"];
-        };
-        /** @description A station's record by year, with what a chart of it needs. */
-        ClarityYearsResult: {
-            /** @description The record, oldest first, with words for the reader. */
-            points: components["schemas"]["ClarityPoint"][];
-            /** @description Every year from the first to the last, empty ones too. */
-            years: components["schemas"]["ClarityYear"][];
-            /** @description A depth scale. */
-            scale: components["schemas"]["DepthScale"];
-            /**
-             * Format: double
-             * @description Depth to which the chart is drawn, m.
-             */
-            deepestM: number;
-            /** @description What the years rest on, in words. */
-            summary: string;
         };
         /**
          * @description How pressing a sample is.
@@ -2789,6 +3025,62 @@ export interface components {
             depthM: number;
             /** @description The number in the scale's unit. */
             label: string;
+        };
+        /** @description A stretch of visits without a gap, as a grid. */
+        DepthTimeBlock: {
+            /**
+             * Format: date
+             * @description First day.
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description Days between two columns.
+             */
+            stepDays: number;
+            /**
+             * Format: int32
+             * @description How many columns.
+             */
+            columns: number;
+            /** @description Row by row from the surface down, column by column; null below the deepest reading. */
+            values: (null | number)[];
+        };
+        /** @description Profiles to be laid out over depth and time. */
+        DepthTimeRequest: {
+            /** @description In any order. */
+            profiles: components["schemas"]["EarlierProfile"][];
+            /** @description What is drawn. */
+            of: components["schemas"]["MapOf"];
+        };
+        /** @description A depth–time map. */
+        DepthTimeResult: {
+            /** @description Stretches without a gap of more than 45 days; a visit that stands alone has none. */
+            blocks: components["schemas"]["DepthTimeBlock"][];
+            /**
+             * Format: int32
+             * @description How many rows a block has.
+             */
+            rows: number;
+            /**
+             * Format: double
+             * @description Metres between two rows.
+             */
+            stepM: number;
+            /** @description Days of visits with a profile. */
+            visits: string[];
+            /**
+             * Format: double
+             * @description Least value.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Greatest value.
+             */
+            high: number;
+            /** @description Gaps that are left empty, in words. */
+            gaps: string[];
         };
         /** @description A box for one mark of the disc, filled or still empty. */
         DiscBox: {
@@ -4580,6 +4872,11 @@ export interface components {
             /** @description Of which waters. */
             waters: string[];
         };
+        /**
+         * @description What a depth–time map is of.
+         * @enum {unknown}
+         */
+        MapOf: "temperature" | "oxygen";
         /** @description Body of the entry `measured`: what an instrument showed of a filter's extract; the chlorophyll is worked out from it. */
         MeasuredBody: {
             /** @description The filter's number. */
@@ -4757,6 +5054,22 @@ export interface components {
              * @description Warmest, °C.
              */
             highC: number;
+        };
+        /** @description A limit to be kept. */
+        NewBenchmark: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description True where a value should lie above it, false where below. */
+            above: boolean;
+            /**
+             * Format: double
+             * @description The number, in the subject's unit.
+             */
+            value: number;
+            /** @description What it is called. */
+            name: string;
+            /** @description Where it stands. */
+            source: string;
         };
         /** @description New marks on an old line. */
         NewMarks: {
@@ -5034,11 +5347,100 @@ export interface components {
             pressureKpa?: null | number;
             working?: null | components["schemas"]["Working"];
         };
+        /** @description The oxygen of one season. */
+        OxygenSeason: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /**
+             * Format: int32
+             * @description Profiles with oxygen.
+             */
+            visits: number;
+            /**
+             * Format: double
+             * @description Anoxic factor, days per season; null where visits are too few or too far apart.
+             */
+            anoxicFactorDays: null | number;
+            /**
+             * Format: double
+             * @description Areal hypolimnetic oxygen deficit, mg/m²/day; null where the layers stood for fewer than three visits.
+             */
+            deficitMgM2Day: null | number;
+            /**
+             * Format: double
+             * @description Least oxygen at the bottom, mg/L.
+             */
+            leastBottomMgL: null | number;
+            /**
+             * Format: double
+             * @description Where the airless water stood highest, m; null where it never was.
+             */
+            shallowestAnoxicM: null | number;
+            /**
+             * Format: double
+             * @description Where the hypoxic water stood highest, m.
+             */
+            shallowestHypoxicM: null | number;
+            /** @description In words. */
+            text: string;
+            working?: null | components["schemas"]["Working"];
+        };
+        /** @description Visits to be summed up by season. */
+        OxygenSeasonsRequest: {
+            /** @description In any order. */
+            visits: components["schemas"]["OxygenVisit"][];
+        };
+        /** @description Oxygen by season. */
+        OxygenSeasonsResult: {
+            /** @description Oldest first. */
+            seasons: components["schemas"]["OxygenSeason"][];
+        };
         /**
          * @description The units in which meters show oxygen.
          * @enum {unknown}
          */
         OxygenUnit: "mg/L" | "%";
+        /** @description The oxygen of one visit, as its profile leaves it in the record. */
+        OxygenVisit: {
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description Depth below which the water is anoxic, m; null where it is not.
+             */
+            anoxicM?: null | number;
+            /**
+             * Format: double
+             * @description Share of the lake's area below it, 0–1; null without a table of areas.
+             */
+            anoxicArea?: null | number;
+            /**
+             * Format: double
+             * @description Oxygen of the water below the metalimnion, by volume, mg/L; null in a mixed column.
+             */
+            deepMgL?: null | number;
+            /**
+             * Format: double
+             * @description Mean thickness of that water, m.
+             */
+            deepThicknessM?: null | number;
+            /**
+             * Format: double
+             * @description Oxygen at the deepest level, mg/L.
+             */
+            bottomMgL?: null | number;
+            /**
+             * Format: double
+             * @description Depth below which it is hypoxic, m.
+             */
+            hypoxicM?: null | number;
+        };
         /** @description One line of the pack list. */
         PackNeed: {
             /** @description Identity within the outing: a tick is kept under it. */
@@ -5426,6 +5828,95 @@ export interface components {
             /** @description Whether the seal was whole. */
             sealWhole?: null | boolean;
         };
+        /** @description A profile of the record. */
+        RecordProfile: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /** @description True once a reviewer vouches for it. */
+            signedOff: boolean;
+            /** @description From the surface down. */
+            levels: components["schemas"]["EarlierLevel"][];
+            /**
+             * Format: double
+             * @description Depth of the thermocline, m.
+             */
+            thermoclineM: null | number;
+            /**
+             * Format: double
+             * @description Depth below which it is hypoxic, m.
+             */
+            hypoxicM: null | number;
+            /**
+             * Format: double
+             * @description Depth below which it is anoxic, m.
+             */
+            anoxicM: null | number;
+            /**
+             * Format: double
+             * @description Clarity of the visit, m.
+             */
+            clarityM: null | number;
+        };
+        /** @description One subject over many stations. */
+        RegionalResult: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description In words. */
+            headline: string;
+            /** @description How sure, and from what. */
+            detail: string;
+            /**
+             * Format: int32
+             * @description Stations that rise, p &lt; 0.05.
+             */
+            rising: number;
+            /**
+             * Format: int32
+             * @description Stations that fall.
+             */
+            falling: number;
+            /**
+             * Format: int32
+             * @description Stations of which nothing can be told from chance.
+             */
+            unclear: number;
+            /**
+             * Format: int32
+             * @description Stations with too few years.
+             */
+            tooFew: number;
+            /**
+             * Format: double
+             * @description Of all together, both sides; null without any test.
+             */
+            p: null | number;
+            /**
+             * Format: double
+             * @description The median of the stations' slopes, per decade.
+             */
+            medianPerDecade: null | number;
+            /** @description Station by station. */
+            stations: components["schemas"]["RegionalStation"][];
+        };
+        /** @description A station in a summary over many. */
+        RegionalStation: {
+            /** @description The station's code. */
+            station: string;
+            /**
+             * Format: int32
+             * @description Years with enough values.
+             */
+            years: number;
+            numbers: null | components["schemas"]["TestNumbers"];
+        };
         /** @description What re-planning changes. */
         ReplanAnswer: {
             /** @description True where it is kept; false where it was only shown. */
@@ -5537,6 +6028,39 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description A finding as a reviewer sees it. */
+        ReviewFinding: {
+            /** @description The finding. */
+            finding: components["schemas"]["Finding"];
+            /** @description The sample it is about; null where it is about the visit. */
+            sample?: null | string;
+        };
+        /** @description A question to whoever made the visit. */
+        ReviewQuestion: {
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entry: string;
+            /** @description The question. */
+            question: string;
+            /** @description Who asks. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description The answer; null while it is open. */
+            answer?: null | string;
+            /** @description Who answered. */
+            answeredBy?: null | string;
+        };
+        /**
+         * @description How far the review of a visit is.
+         * @enum {unknown}
+         */
+        ReviewState: "not-ended" | "open" | "ready" | "signed-off";
         /**
          * @description What sets the days of a protocol.
          * @enum {unknown}
@@ -5973,6 +6497,24 @@ export interface components {
             /** @description False to be shown what would change. */
             keep: boolean;
         };
+        /** @description A season in a seasonal test. */
+        SeasonNumbers: {
+            /**
+             * Format: int32
+             * @description The month, 1–12.
+             */
+            month: number;
+            /**
+             * Format: int32
+             * @description Years.
+             */
+            years: number;
+            /**
+             * Format: double
+             * @description Standard normal deviate.
+             */
+            z: number;
+        };
         /** @description A season's plan. */
         SeasonPlan: {
             /**
@@ -6014,6 +6556,92 @@ export interface components {
             outings: components["schemas"]["OutingDay"][];
             /** @description Proposed stations that wait for the caller's decision, water by water. */
             proposals: components["schemas"]["WaitingProposals"][];
+        };
+        /** @description What a series says, in short. */
+        SeriesAnswer: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description Its name in a sentence. */
+            name: string;
+            /** @description What it says. */
+            verdict: components["schemas"]["TrendVerdict"];
+            /** @description The sentence. */
+            headline: string;
+            /** @description How sure, and from what. */
+            detail: string;
+            /** @description How long until we would know; null where the scatter is not known yet. */
+            wouldKnow: null | string;
+            /**
+             * Format: int32
+             * @description Values that wait for review.
+             */
+            waiting: number;
+            /** @description Year by year, to be drawn small. */
+            years: components["schemas"]["YearSummary"][];
+            /** @description The trend, to be drawn. */
+            line: null | components["schemas"]["TrendAt"][];
+            /** @description True where it is drawn from the surface down. */
+            depth: boolean;
+        };
+        /** @description A change of method. */
+        SeriesBreak: {
+            /**
+             * Format: date
+             * @description The first day of the new one.
+             */
+            day: string;
+            /** @description The method before. */
+            before: string;
+            /** @description The method after. */
+            after: string;
+            /** @description True where the series is joined across it. */
+            joined: boolean;
+        };
+        /** @description A change of method to be joined, or the join taken back. */
+        SeriesJoin: {
+            /** @description What the series is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /**
+             * Format: date
+             * @description The first day of the new method.
+             */
+            day: string;
+            /** @description Why they may be joined; null to take the join back. */
+            why?: null | string;
+        };
+        /** @description A value of a station's record. */
+        SeriesPoint: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description In the subject's unit; the limit where it is censored.
+             */
+            value: number;
+            /** @description What is known of it. */
+            censored?: components["schemas"]["Censoring"];
+            /**
+             * @description False where a stop stands open.
+             * @default true
+             */
+            usable: boolean;
+            /**
+             * @description True once a reviewer vouches for it.
+             * @default true
+             */
+            signedOff: boolean;
+            /** @description How it was measured; null where that is not known. */
+            method?: null | string;
+            /** @description As reported. */
+            text?: null | string;
         };
         /** @description This device's session with the server. */
         SessionInfo: {
@@ -6635,6 +7263,13 @@ export interface components {
             /** @description The password. */
             password: string;
         };
+        /** @description Body of the entry `signed-off`: a reviewer vouches for what stands in the visit at that moment; it holds as long as just that stands. */
+        SignedOffBody: {
+            /** @description Mark of what stands of the visit itself. */
+            field: string;
+            /** @description Mark of what stands of its filters and results. */
+            results: string;
+        };
         /** @description What a sonde shows at one moment, as its line says it. */
         SondeReading: {
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
@@ -6741,6 +7376,15 @@ export interface components {
              */
             declinationDeg: number;
         };
+        /** @description What the series of a station say. */
+        StationAnswer: {
+            /** @description The station's code. */
+            station: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Series by series. */
+            answers: components["schemas"]["SeriesAnswer"][];
+        };
         /** @description A station as far as its place goes. */
         StationAt: {
             /** @description The station. */
@@ -6796,6 +7440,21 @@ export interface components {
             profiles: components["schemas"]["EarlierProfile"][];
             /** @description What its visits say of analytes, oldest first. */
             values: components["schemas"]["StationValue"][];
+            /** @description What is followed through the years. */
+            series: components["schemas"]["StationSeries"][];
+            /** @description True where the caller may sign visits off and join series. */
+            mayReview: boolean;
+        };
+        /** @description A series of a station, ready to be looked at. */
+        StationSeries: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description Months that count, and how many values a year needs, by its programme. */
+            window: components["schemas"]["SummarySettings"];
+            /** @description Oldest first. */
+            points: components["schemas"]["SeriesPoint"][];
+            /** @description Changes of method across which it is joined. */
+            joins: string[];
         };
         /** @description A station as it is set up. */
         StationSetup: {
@@ -6961,6 +7620,68 @@ export interface components {
         };
         /** @enum {unknown} */
         TemperatureUnit: "°C" | "°F" | null;
+        /** @description A test and its numbers. */
+        TestNumbers: {
+            /** @description Which. */
+            test: components["schemas"]["TrendTest"];
+            /**
+             * Format: int32
+             * @description Years in it.
+             */
+            years: number;
+            /**
+             * Format: int32
+             * @description Values in it.
+             */
+            count: number;
+            /**
+             * Format: int64
+             * @description Kendall's score.
+             */
+            s: number;
+            /**
+             * Format: double
+             * @description Its variance.
+             */
+            variance: number;
+            /**
+             * Format: double
+             * @description Standard normal deviate.
+             */
+            z: number;
+            /**
+             * Format: double
+             * @description How likely by chance, both sides.
+             */
+            p: number;
+            /**
+             * Format: double
+             * @description Slope per decade; null where no pair has one.
+             */
+            perDecade: null | number;
+            /**
+             * Format: double
+             * @description Lower limit, 95 %.
+             */
+            lowPerDecade: null | number;
+            /**
+             * Format: double
+             * @description Upper limit, 95 %.
+             */
+            highPerDecade: null | number;
+            /**
+             * Format: double
+             * @description Share of the pairs whose order is certain, 0–1.
+             */
+            certainShare: number;
+            /**
+             * Format: double
+             * @description Seasonal: how likely the seasons are to differ so much by chance.
+             */
+            heterogeneityP?: null | number;
+            /** @description Seasonal: month, Z. */
+            seasons?: null | components["schemas"]["SeasonNumbers"][];
+        };
         /** @description Something on the pack list, as far as its tick goes. */
         Tick: {
             /** @description Its key on the list. */
@@ -7018,6 +7739,185 @@ export interface components {
          * @enum {unknown}
          */
         TravelOn: "ice" | "frozen-packs" | "dry-ice" | "nothing";
+        /** @description The trend at a year, to be drawn. */
+        TrendAt: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /**
+             * Format: double
+             * @description The line.
+             */
+            value: number;
+            /**
+             * Format: double
+             * @description Lower edge of its band.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper edge.
+             */
+            high: number;
+        };
+        /** @description A series to be looked at: is it changing, how sure is that, what would it take to know. */
+        TrendRequest: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description The values, in any order. */
+            points: components["schemas"]["SeriesPoint"][];
+            /** @description Months that count, and how many values a year needs. */
+            window: components["schemas"]["SummarySettings"];
+            /** @description What stands for a year. */
+            statistic?: components["schemas"]["AnnualStatistic"];
+            /** @description Which test. */
+            test?: components["schemas"]["TrendTest"];
+            /**
+             * @description True to use also what nobody has signed off.
+             * @default false
+             */
+            provisional: boolean;
+            /** @description Days of changes of method across which the series is joined all the same. */
+            joins?: null | string[];
+            /**
+             * Format: int32
+             * @description Fewer years give no test.
+             * @default 8
+             */
+            leastYears: number;
+            /**
+             * Format: double
+             * @description The change per decade that is asked for; null for the subject's usual.
+             */
+            askedPerDecade?: null | number;
+            /** @description The unit in which depths were read. */
+            native?: components["schemas"]["LengthUnit"];
+            /** @description Unit for the words. */
+            reader?: components["schemas"]["ReaderUnit"];
+            /**
+             * @description True for a list: the years and no test.
+             * @default false
+             */
+            yearsOnly: boolean;
+        };
+        /** @description What a series says, in words first. */
+        TrendResult: {
+            /** @description What it is of. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description Its name in a sentence. */
+            name: string;
+            /** @description Its unit. */
+            unit: string;
+            /** @description What it says. */
+            verdict: components["schemas"]["TrendVerdict"];
+            /** @description The sentence. */
+            headline: string;
+            /** @description How sure, and from what. */
+            detail: string;
+            /** @description What holds the answer back. */
+            heldBack: string[];
+            /** @description Every year from the first to the last. */
+            years: components["schemas"]["YearSummary"][];
+            /** @description The values, oldest first, with words for the reader. */
+            points: components["schemas"]["SeriesPoint"][];
+            /** @description Changes of method. */
+            breaks: components["schemas"]["SeriesBreak"][];
+            /** @description What to look at. */
+            findings: components["schemas"]["Finding"][];
+            /** @description What a year rests on, in words. */
+            window: string;
+            /**
+             * Format: int32
+             * @description Values that a year needs.
+             */
+            least: number;
+            /** @description mean or median. */
+            statistic: components["schemas"]["AnnualStatistic"];
+            /**
+             * Format: int32
+             * @description Values that wait for review.
+             */
+            waiting: number;
+            /**
+             * Format: double
+             * @description The greatest value, to draw to.
+             */
+            greatest: number;
+            annual?: null | components["schemas"]["TestNumbers"];
+            seasonal?: null | components["schemas"]["TestNumbers"];
+            /** @description The trend, year by year, where there is one to draw. */
+            line?: null | components["schemas"]["TrendAt"][];
+            /** @description A smooth line for the eye. */
+            smooth?: null | components["schemas"]["TrendAt"][];
+            wouldKnow?: null | components["schemas"]["WouldKnow"];
+            working?: null | components["schemas"]["Working"];
+            scale?: null | components["schemas"]["DepthScale"];
+        };
+        /**
+         * @description What a series is of.
+         * @enum {unknown}
+         */
+        TrendSubject: "clarity" | "chlorophyll" | "phosphorus" | "bottom-oxygen" | "surface-temperature" | "thermocline" | "stability";
+        /**
+         * @description Which test is made.
+         * @enum {unknown}
+         */
+        TrendTest: "annual" | "seasonal";
+        /**
+         * @description What a series says.
+         * @enum {unknown}
+         */
+        TrendVerdict: "rising" | "falling" | "none" | "mixed" | "too-few" | "censored";
+        /** @description An index. */
+        TrophicIndex: {
+            /** @description Of what. */
+            of: components["schemas"]["TrophicOf"];
+            /**
+             * Format: double
+             * @description The number; 10 more is half the clarity, or about twice the phosphorus.
+             */
+            index: number;
+            /** @description oligotrophic, mesotrophic, eutrophic or hypereutrophic. */
+            class: string;
+            /** @description The value for the reader. */
+            text: string;
+            /** @description How it came about. */
+            working: components["schemas"]["Working"];
+        };
+        /**
+         * @description Which of the three an index is of.
+         * @enum {unknown}
+         */
+        TrophicOf: "clarity" | "chlorophyll" | "phosphorus";
+        /** @description Three readings of one water, to be put side by side. */
+        TrophicRequest: {
+            /**
+             * Format: double
+             * @description Clarity, m, above 0; null where there is none.
+             */
+            clarityM?: null | number;
+            /**
+             * Format: double
+             * @description Chlorophyll a, µg/L, above 0.
+             */
+            chlorophyllUgL?: null | number;
+            /**
+             * Format: double
+             * @description Total phosphorus, µg/L as P, above 0.
+             */
+            phosphorusUgL?: null | number;
+        };
+        /** @description The three side by side; never one number of them. */
+        TrophicResult: {
+            /** @description Those that can be worked out. */
+            indices: components["schemas"]["TrophicIndex"][];
+            /** @description What their differences say, sentence by sentence. */
+            reading: string[];
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description What a visit is judged by, beside its own entries. */
         VisitContext: {
             /** @description Where. */
@@ -7039,6 +7939,39 @@ export interface components {
             /** @description How cold and warm the water was here, month by month. */
             temperatures?: null | components["schemas"]["MonthTemperatures"][];
             workedBefore?: null | components["schemas"]["RiseThatWorked"];
+        };
+        /** @description The review of a visit. Only what is signed off enters a trend by default. */
+        VisitReview: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /** @description How far it is. */
+            state: components["schemas"]["ReviewState"];
+            /** @description Stops and checks, open ones first. */
+            findings: components["schemas"]["ReviewFinding"][];
+            /** @description Questions, oldest first. */
+            questions: components["schemas"]["ReviewQuestion"][];
+            /** @description What must be answered before it can be signed off. */
+            blocks: string[];
+            /** @description True where what was read on the water is signed off. */
+            fieldSigned: boolean;
+            /** @description True where its results are signed off. */
+            resultsSigned: boolean;
+            /** @description Mark of what stands of the visit itself, to be signed off. */
+            field: string;
+            /** @description Mark of what stands of its filters and results. */
+            results: string;
+            /** @description Who signed it off last. */
+            signedBy?: null | string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            signedAt?: null | string;
+            /** @description What is to be said of a sign-off. */
+            said?: null | components["schemas"]["Finding"][];
         };
         /** @description The samples of a visit. */
         VisitSamples: {
@@ -7113,6 +8046,8 @@ export interface components {
             samples: string[];
             /** @description How it came about. */
             working: components["schemas"]["Working"];
+            /** @description The method, in the laboratory's words. */
+            method?: null | string;
         };
         /** @description Stations proposed at a water. */
         WaitingProposals: {
@@ -7143,6 +8078,45 @@ export interface components {
              * @description Its day, to order by.
              */
             day?: null | string;
+        };
+        /** @description A visit that waits for review. */
+        WaitingVisit: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /** @description The station's code. */
+            station: string;
+            /** @description The station's name. */
+            name: string;
+            /** @description The water. */
+            water: string;
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /** @description Who read. */
+            observers: string;
+            /** @description How far the review is. */
+            state: components["schemas"]["ReviewState"];
+            /**
+             * Format: int32
+             * @description Findings that are open.
+             */
+            openFindings: number;
+            /**
+             * Format: int32
+             * @description Questions that nobody has answered.
+             */
+            openQuestions: number;
+            /** @description What the findings saw, the gravest first. */
+            seen: string[];
+            /** @description True where the visit itself is signed off and only results are new. */
+            resultsOnly: boolean;
+            /** @description True where the caller may sign it off. */
+            mayReview: boolean;
         };
         /** @description A body of water. */
         Water: {
@@ -7290,6 +8264,31 @@ export interface components {
              */
             entry?: null | string;
         };
+        /** @description How long until we would know. */
+        WouldKnow: {
+            /**
+             * Format: double
+             * @description The change per decade that is asked for.
+             */
+            askedPerDecade: number;
+            /**
+             * Format: int32
+             * @description Years needed; null where sixty are not enough.
+             */
+            years: null | number;
+            /**
+             * Format: int32
+             * @description Years there are.
+             */
+            have: number;
+            /**
+             * Format: double
+             * @description Scatter of a year round the trend.
+             */
+            scatter: number;
+            /** @description In words. */
+            text: string;
+        };
         /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
         WrittenLength: {
             /** @description The text as typed, for example `12 9` or `3.85`. */
@@ -7307,6 +8306,65 @@ export interface components {
             /** @description The text as typed. */
             written: string;
             unit?: null | components["schemas"]["TemperatureUnit"];
+        };
+        /** @description One year of a series. */
+        YearSummary: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /**
+             * Format: int32
+             * @description Usable values inside the window.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description How many of them are censored.
+             */
+            censoredCount: number;
+            /** @description True where the least count is met. */
+            enough: boolean;
+            /** @description The year in words. */
+            text: string;
+            /**
+             * @description True where a value of it waits for review.
+             * @default false
+             */
+            provisional: boolean;
+            /**
+             * Format: double
+             * @description Mean; null where there are too few, or any is censored.
+             */
+            mean?: null | number;
+            /**
+             * Format: double
+             * @description Median, where it is certain.
+             */
+            median?: null | number;
+            /**
+             * Format: double
+             * @description Least.
+             */
+            low?: null | number;
+            /**
+             * Format: double
+             * @description Greatest.
+             */
+            high?: null | number;
+            /**
+             * Format: double
+             * @description Of the mean.
+             */
+            standardError?: null | number;
+            /**
+             * Format: double
+             * @description What stands for the year; a limit where Censored says so.
+             */
+            value?: null | number;
+            /** @description What is known of Value. */
+            censored?: components["schemas"]["Censoring"];
         };
     };
     responses: never;
@@ -7490,7 +8548,7 @@ export interface operations {
             };
         };
     };
-    "clarity-years": {
+    trend: {
         parameters: {
             query?: never;
             header?: never;
@@ -7499,7 +8557,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ClarityYearsRequest"];
+                "application/json": components["schemas"]["TrendRequest"];
             };
         };
         responses: {
@@ -7509,7 +8567,211 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClarityYearsResult"];
+                    "application/json": components["schemas"]["TrendResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    trophic: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrophicRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrophicResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "chlorophyll-clarity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChlorophyllClarityRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChlorophyllClarityResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "oxygen-seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OxygenSeasonsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OxygenSeasonsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "depth-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DepthTimeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepthTimeResult"];
                 };
             };
             /** @description Bad Request */
@@ -8306,6 +9568,57 @@ export interface operations {
             };
         };
     };
+    "fold-review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoldRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitReview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "sample-clocks": {
         parameters: {
             query?: never;
@@ -8920,6 +10233,79 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "water-answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationAnswer"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    region: {
+        parameters: {
+            query?: {
+                subject?: components["schemas"]["TrendSubject"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RegionalResult"];
+                };
+            };
+        };
+    };
+    reviews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaitingVisit"][];
                 };
             };
         };
@@ -9573,6 +10959,244 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WelcomeLink"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "station-profiles": {
+        parameters: {
+            query?: {
+                year?: number;
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordProfile"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "station-oxygen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OxygenVisit"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "join-series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeriesJoin"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    limits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Benchmark"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "add-limit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBenchmark"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Benchmark"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "remove-limit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */

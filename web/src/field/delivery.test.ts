@@ -125,7 +125,14 @@ test.each([
 });
 
 test('the record shows what this device has and the server has not, and trusts the server for the rest', async () => {
-  const point = (visit: string, clarityM: number) => ({ visit, date: '2026-08-12', clarityM, censored: false, usable: true });
+  const point = (visit: string, clarityM: number) => ({
+    visit,
+    date: '2026-08-12',
+    clarityM,
+    censored: false,
+    usable: true,
+    signedOff: false,
+  });
   const here = (visit: string, clarityM: number) => ({
     visit,
     station: 'S',

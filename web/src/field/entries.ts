@@ -35,6 +35,9 @@ export interface EntryBodies {
   taken: Schemas['TakenBody'];
   strike: Schemas['EmptyBody'];
   kept: Schemas['KeptBody'];
+  asked: Schemas['AskedBody'];
+  answered: Schemas['AnsweredBody'];
+  'signed-off': Schemas['SignedOffBody'];
   'visit-closed': Schemas['EmptyBody'];
   'sample-added': Schemas['SampleAddedBody'];
   filter: Schemas['FilterBody'];

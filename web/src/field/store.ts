@@ -94,10 +94,11 @@ class FieldStore extends Dexie {
     this.version(2).stores({ outings: 'key', ticks: 'id, outing', photos: 'id' });
     this.version(3).stores({ files: 'sha256' });
     this.version(4).stores({ samples: 'key, visit, number' });
-    // Samples say more of themselves since: the ledger is fetched anew.
+    // Samples and stations say more of themselves since: both are fetched anew where there is a signal.
     this.version(5).upgrade(async (change) => {
       await change.table('samples').clear();
       await change.table('settings').delete('ledger-up-to');
+      await change.table('stations').toCollection().modify({ changed: -1 });
     });
   }
 }

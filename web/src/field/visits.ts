@@ -61,14 +61,17 @@ async function fold(visit: string, kept: KeptEntry[], station: StationRecord, re
   return sheet;
 }
 
-async function work(visit: string, entries: Entry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
-  // Of the kit only what this visit names travels into the fold: less to read for each entry.
+/** What a visit of a day is judged by. Of the kit only what it names travels into the fold: less to read for each entry. */
+export async function contextOn(station: StationRecord, entries: Entry[], day: string | undefined) {
   const named = new Set(entries.map((entry) => (entry.body as { line?: string | null }).line));
   const lines = station.context.lines.filter((line) => named.has(line.code));
-  const foldOn = async (day: string | undefined) => {
-    const { points, lastDay } = day ? await historyFor(station, day) : { points: [], lastDay: null };
-    return foldVisit(visit, { entries, context: { ...station.context, lines, history: points, lastDay }, reader });
-  };
+  const { points, lastDay } = day ? await historyFor(station, day) : { points: [], lastDay: null };
+  return { ...station.context, lines, history: points, lastDay };
+}
+
+async function work(visit: string, entries: Entry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
+  const foldOn = async (day: string | undefined) =>
+    foldVisit(visit, { entries, context: await contextOn(station, entries, day), reader });
   const guess = entries.find((entry) => entry.kind === 'visit-started')?.at.slice(0, 10);
   let sheet = await foldOn(guess);
   const day = sheet.startedAt?.slice(0, 10);

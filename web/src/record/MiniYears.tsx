@@ -1,24 +1,42 @@
-import type { Schemas } from '../api/client';
+import type { Trend } from './series';
 
-/** A station's years in a few strokes: each hangs from the surface. Decoration beside the number; the record has the chart. */
-export function MiniYears({ years }: { years: Schemas['ClarityYearsResult'] }) {
-  const width = 180;
-  const height = 44;
-  const step = width / Math.max(1, years.years.length);
-  const y = (depth: number) => 3 + (height - 8) * (depth / years.deepestM);
+type Shown = Pick<Trend, 'years'> & { line?: Trend['line']; depth: boolean };
+
+/** A series in a few strokes: a depth hangs from the surface, anything else stands. Decoration beside the words; the record has the chart. */
+export function MiniYears({ years, line, depth, width = 180, height = 44 }: Shown & { width?: number; height?: number }) {
+  const step = width / Math.max(1, years.length);
+  const most = Math.max(...years.map(({ value }) => value ?? 0), ...(line ?? []).map(({ value }) => value)) || 1;
+  const base = depth ? 3 : height - 3;
+  const y = (value: number) => base + (depth ? 1 : -1) * (height - 10) * (value / most);
+  const first = years[0]?.year ?? 0;
+  const x = (year: number) => step * (year - first + 0.5);
   return (
     <svg width={width} height={height} aria-hidden="true">
-      <path d={`M0 3H${width}`} stroke="var(--dim)" />
-      {years.years.map((year, i) => {
-        const depth = year.meanM ?? year.medianM;
-        const x = step * (i + 0.5);
-        return depth == null ? null : (
-          <g key={year.year}>
-            <path d={`M${x} 3V${y(depth)}`} stroke="var(--slate)" strokeWidth="1.5" />
-            <circle cx={x} cy={y(depth)} r="2.4" fill="var(--slate)" />
+      <path d={`M0 ${base}H${width}`} stroke="var(--dim)" />
+      {years.map(({ year, value, provisional }) =>
+        value == null ? null : (
+          <g key={year}>
+            <path d={`M${x(year)} ${base}V${y(value)}`} stroke="var(--slate)" strokeWidth="1.5" />
+            <circle
+              cx={x(year)}
+              cy={y(value)}
+              r="2.6"
+              fill={provisional ? 'var(--sheet)' : 'var(--slate)'}
+              stroke="var(--slate)"
+              strokeWidth="1"
+            />
           </g>
-        );
-      })}
+        ),
+      )}
+      {line && line.length > 1 && (
+        <path
+          d={`M${line.map((one) => `${x(one.year)} ${y(one.value)}`).join('L')}`}
+          stroke="var(--buoy)"
+          strokeWidth="1.6"
+          strokeDasharray="5 3"
+          fill="none"
+        />
+      )}
     </svg>
   );
 }

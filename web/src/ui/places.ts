@@ -2,7 +2,7 @@ import type { SessionPerson } from '../people/session';
 
 /** A place of the application, and whom it is for. */
 export interface Place {
-  to: '/' | '/season' | '/prepare' | '/bench' | '/ledger' | '/record' | '/setup';
+  to: '/' | '/season' | '/prepare' | '/bench' | '/ledger' | '/record' | '/review' | '/setup';
   name: string;
   owns(path: string): boolean;
   opensTo(person: SessionPerson): boolean;
@@ -20,5 +20,6 @@ export const PLACES: readonly Place[] = [
   { to: '/bench', name: 'Bench', owns: (path) => path.startsWith('/bench'), opensTo: (person) => person.works },
   { to: '/ledger', name: 'Ledger', owns: (path) => path.startsWith('/ledger'), opensTo: () => true },
   { to: '/record', name: 'Record', owns: (path) => path.startsWith('/record'), opensTo: () => true },
+  { to: '/review', name: 'Review', owns: (path) => path.startsWith('/review'), opensTo: (person) => person.works },
   { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.works },
 ];

@@ -86,7 +86,7 @@ export function EndedVisit({ sheet, station, onStep }: StepProps) {
         </Link>
       </div>
       <div className="mt-6 hidden boat:block">
-        <EntryLog sheet={sheet} />
+        <EntryLog sheet={sheet} who />
       </div>
     </>
   );

@@ -1,20 +1,21 @@
 import { Link } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
-import type { Schemas } from '../api/client';
+import type { OperationRequest, Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { currentReach, watchReach } from '../field/delivery';
 import { type KeptStation, type KeptVisit, store } from '../field/store';
 import { openVisits, pendingVisits, withLocal } from '../field/visits';
 import { MiniYears } from '../record/MiniYears';
+import { nativeOf, seriesOf } from '../record/series';
 import { useAppearance } from '../ui/appearance';
 import { clockTime, daysBetween, plainDay } from '../ui/days';
 import { WhichIsHere } from './WhichIsHere';
 
 const MovesNext = lazy(() => import('../ledger/MovesNext').then((m) => ({ default: m.MovesNext })));
 
-type Years = Schemas['ClarityYearsResult'];
+type Years = Schemas['TrendResult'];
 
 const COLUMNS = 'md:grid-cols-[1fr_11rem_12rem_11rem]';
 
@@ -86,12 +87,8 @@ function StationRow({
   // biome-ignore lint/correctness/useExhaustiveDependencies: the newest points stand for the whole list
   useEffect(() => {
     let current = true;
-    compute('clarity-years', {
-      points,
-      summary: context.programme.summary,
-      native: context.lines.find((l) => l.code === station.record.line)?.unit ?? 'm',
-      reader,
-    })
+    const series = seriesOf(station.record, 'clarity', points);
+    compute('trend', { ...series, native: nativeOf(station.record), reader, yearsOnly: true } as OperationRequest<'trend'>)
       .then((result) => current && setYears(result))
       .catch(() => {});
     return () => {
@@ -100,7 +97,7 @@ function StationRow({
   }, [key, reader, context]);
   // The number as reported is there before anything is worked out.
   const last = years?.points.at(-1) ?? points.at(-1);
-  const ago = last && daysBetween(last.date, nowLocal());
+  const ago = last && daysBetween(dayOf(last), nowLocal());
   return (
     <li className={`grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 ${COLUMNS}`}>
       <div className="min-w-0">
@@ -117,11 +114,11 @@ function StationRow({
       <div className="text-right md:text-left">
         <p className="num font-bold text-2xl leading-tight">{last ? last.text : 'none yet'}</p>
         <p className="text-dim text-sm">
-          {last && (ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago, ${plainDay(last.date)}`)}
+          {last && (ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago, ${plainDay(dayOf(last))}`)}
           {last && !last.usable && ' · a stop is open'}
         </p>
       </div>
-      <div className="max-md:hidden">{years && <MiniYears years={years} />}</div>
+      <div className="max-md:hidden">{years && <MiniYears years={years.years} depth />}</div>
       <div className="col-span-2 md:col-span-1">
         {open ? (
           <Link to="/visit/$visit" params={{ visit: open.visit }} className="act act-next w-full">
@@ -137,4 +134,9 @@ function StationRow({
       </div>
     </li>
   );
+}
+
+/** A point of the trend has a day, one of the record a date. */
+function dayOf(point: { day: string } | { date: string }): string {
+  return 'day' in point ? point.day : point.date;
 }

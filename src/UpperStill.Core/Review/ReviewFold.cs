@@ -1,0 +1,82 @@
+using UpperStill.Core.Findings;
+using UpperStill.Core.Samples;
+using UpperStill.Core.Visits;
+
+namespace UpperStill.Core.Review;
+
+/// <summary>Folds the review of a visit.</summary>
+internal sealed class ReviewFold
+{
+    private readonly SheetDraft draft;
+    private readonly FieldSheet sheet;
+    private readonly List<ReviewFinding> findings;
+
+    internal ReviewFold(FoldRequest request, FieldSheet sheet, VisitSamples samples)
+    {
+        draft = new SheetDraft(request);
+        this.sheet = sheet;
+        findings =
+        [
+            .. sheet.Findings.Concat(samples.Findings).Select(f => new ReviewFinding(f)).Concat(samples.Samples.SelectMany(s => s.Findings.Select(f => new ReviewFinding(f, s.Number))))
+                .Where(f => f.Finding.Level != FindingLevel.Note && f.Finding.Beside != Beside.Leaving).OrderBy(f => f.Finding.Kept is not null).ThenByDescending(f => f.Finding.Level),
+        ];
+    }
+
+    internal VisitReview Review()
+    {
+        var questions = Questions();
+        var (field, results) = (Standing.Field(draft.Log), Standing.Results(draft.Log));
+        var blocks = Blocks(questions).ToList();
+        List<Finding> said = [];
+        var signed = draft.Standing(EntryKinds.SignedOff).Where(s => ByAnother(s, said)).ToList();
+        var last = signed.LastOrDefault();
+        var fieldSigned = blocks.Count == 0 && signed.Any(s => s.Body.Field == field);
+        var resultsSigned = blocks.Count == 0 && signed.Any(s => s.Body.Results == results && s.Body.Field == field);
+        if (last is not null && !(fieldSigned && resultsSigned))
+        {
+            said.Add(Finding.Check(
+                "changed-since-sign-off", fieldSigned ? "Results came or changed after it was signed off." : "Something changed after it was signed off.", "What nobody vouches for stays out of the trends.", "Look at what is new, and sign it off again.").On(
+                Beside.Header, last.Entry.Id));
+        }
+
+        var state = sheet.State != VisitState.Closed ? ReviewState.NotEnded : blocks.Count > 0 ? ReviewState.Open : fieldSigned && resultsSigned ? ReviewState.SignedOff : ReviewState.Ready;
+        return new VisitReview(sheet.Visit, state, findings, questions, blocks, fieldSigned, resultsSigned, field, results, last?.Entry.By, last?.Entry.At, said);
+    }
+
+    private List<ReviewQuestion> Questions()
+    {
+        var answers = draft.Standing(EntryKinds.Answered).ToLookup(a => a.Body.Asked);
+        return [.. draft.Standing(EntryKinds.Asked).Select(q => new ReviewQuestion(
+            q.Entry.Id, q.Body.Question, q.Entry.By, q.Entry.At, answers[q.Entry.Id].LastOrDefault()?.Body.Answer, answers[q.Entry.Id].LastOrDefault()?.Entry.By))];
+    }
+
+    private IEnumerable<string> Blocks(List<ReviewQuestion> questions)
+    {
+        if (sheet.State != VisitState.Closed)
+        {
+            yield return "The visit has not ended.";
+        }
+
+        if (findings.Count(f => f.Finding.Kept is null) is > 0 and var open)
+        {
+            yield return open == 1 ? "1 finding is open." : $"{open} findings are open.";
+        }
+
+        if (questions.Count(q => q.Answer is null) is > 0 and var asked)
+        {
+            yield return asked == 1 ? "1 question is not answered." : $"{asked} questions are not answered.";
+        }
+    }
+
+    // Nobody vouches for their own reading.
+    private bool ByAnother(Read<SignedOffBody> sign, List<Finding> said)
+    {
+        var own = sheet.Observers.Append(draft.Start?.Entry.By).Any(name => string.Equals(name?.Trim(), sign.Entry.By.Trim(), StringComparison.OrdinalIgnoreCase));
+        if (own)
+        {
+            said.Add(Finding.Check("signed-by-sampler", $"{sign.Entry.By} made this visit.", "Nobody sees their own slips.", "Somebody else signs it off; until then it does not count.").On(Beside.Header, sign.Entry.Id));
+        }
+
+        return !own;
+    }
+}

@@ -1,0 +1,74 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Programmes;
+
+namespace UpperStill.Core.Trends;
+
+/// <summary>What a series is of.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<TrendSubject>))]
+public enum TrendSubject
+{
+    /// <summary>Clarity (Secchi depth), m.</summary>
+    [JsonStringEnumMemberName("clarity")] Clarity,
+
+    /// <summary>Chlorophyll a, µg/L.</summary>
+    [JsonStringEnumMemberName("chlorophyll")] Chlorophyll,
+
+    /// <summary>Total phosphorus, µg/L as P.</summary>
+    [JsonStringEnumMemberName("phosphorus")] Phosphorus,
+
+    /// <summary>Dissolved oxygen at the deepest level, mg/L.</summary>
+    [JsonStringEnumMemberName("bottom-oxygen")] BottomOxygen,
+
+    /// <summary>Temperature at the shallowest level, °C.</summary>
+    [JsonStringEnumMemberName("surface-temperature")] SurfaceTemperature,
+
+    /// <summary>Depth of the thermocline by density, m.</summary>
+    [JsonStringEnumMemberName("thermocline")] Thermocline,
+
+    /// <summary>Schmidt stability, J/m².</summary>
+    [JsonStringEnumMemberName("stability")] Stability,
+}
+
+/// <summary>What is said of a subject.</summary>
+/// <param name="Subject">The subject.</param>
+/// <param name="Name">Its name in a sentence.</param>
+/// <param name="Unit">Its unit.</param>
+/// <param name="Decimals">Decimals of a value for the reader.</param>
+/// <param name="AskedPerDecade">A change in ten years that people would want to see.</param>
+/// <param name="Rising">What a rise means: a sentence with the amount at {0}.</param>
+/// <param name="Falling">What a fall means.</param>
+/// <param name="Depth">True where it is a depth, shown in the reader's unit and drawn from the surface down.</param>
+public sealed record SubjectWords(TrendSubject Subject, string Name, string Unit, int Decimals, decimal AskedPerDecade, string Rising, string Falling, bool Depth = false)
+{
+    private static readonly SubjectWords[] All =
+    [
+        new(TrendSubject.Clarity, "clarity", "m", 2, 0.5m, "The water is getting clearer: {0} more each decade.", "The water is getting murkier: {0} less clear each decade.", Depth: true),
+        new(TrendSubject.Chlorophyll, "chlorophyll", "µg/L", 1, 2, "The water is getting greener: {0} more chlorophyll each decade.", "The water is getting less green: {0} less chlorophyll each decade."),
+        new(TrendSubject.Phosphorus, "phosphorus", "µg/L", 1, 5, "Phosphorus is rising: {0} more each decade.", "Phosphorus is falling: {0} less each decade."),
+        new(TrendSubject.BottomOxygen, "oxygen at the bottom", "mg/L", 1, 1, "The deep water is gaining oxygen: {0} more each decade.", "The deep water is losing oxygen: {0} less each decade."),
+        new(TrendSubject.SurfaceTemperature, "temperature at the surface", "°C", 1, 0.5m, "The surface is warming: {0} more each decade.", "The surface is cooling: {0} less each decade."),
+        new(TrendSubject.Thermocline, "depth of the thermocline", "m", 1, 1, "The warm layer reaches deeper: {0} more each decade.", "The warm layer grows thinner: {0} less each decade.", Depth: true),
+        new(TrendSubject.Stability, "stability", "J/m²", 0, 50, "The layers are harder to mix: {0} more each decade.", "The layers are easier to mix: {0} less each decade."),
+    ];
+
+    /// <summary>The words of a subject.</summary>
+    public static SubjectWords Of(TrendSubject subject) => All.First(w => w.Subject == subject);
+
+    /// <summary>The analyte that a laboratory reports for it; null where none does.</summary>
+    public string? Analyte => Subject switch { TrendSubject.Chlorophyll => "chlorophyll-a", TrendSubject.Phosphorus => "total-phosphorus", _ => null };
+
+    /// <summary>The months and the least count by which a programme sums it up.</summary>
+    public SummarySettings Window(Programme programme)
+    {
+        ArgumentNullException.ThrowIfNull(programme);
+        Protocol? protocol = Subject switch { TrendSubject.Clarity => null, TrendSubject.Chlorophyll => Protocol.Chlorophyll, TrendSubject.Phosphorus => Protocol.Phosphorus, _ => Protocol.Profile };
+        return protocol is null ? programme.Summary
+            : (programme.Season ?? []).FirstOrDefault(p => p.Protocol == protocol) is { } plan ? Planned(plan)
+            : programme.Summary with { LeastReadings = LeastUsual };
+    }
+
+    private const int LeastUsual = 3;
+
+    private static SummarySettings Planned(ProtocolPlan plan) =>
+        new(plan.From.Month, plan.Until.Month, plan.Least > 0 ? plan.Least : plan.Rhythm == Rhythm.Once ? 1 : LeastUsual);
+}

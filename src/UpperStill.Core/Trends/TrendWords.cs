@@ -1,0 +1,106 @@
+using System.Globalization;
+using UpperStill.Core.Quantities;
+
+namespace UpperStill.Core.Trends;
+
+/// <summary>A trend in plain words.</summary>
+internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
+{
+    private static readonly string[] Months = CultureInfo.InvariantCulture.DateTimeFormat.MonthNames;
+
+    private static readonly string[] Small =
+        ["One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten", "Eleven", "Twelve", "Thirteen", "Fourteen", "Fifteen", "Sixteen", "Seventeen", "Eighteen", "Nineteen", "Twenty"];
+
+    private bool Feet => subject.Depth && (request.Reader == ReaderUnit.Feet || (request.Reader == ReaderUnit.AsRead && Length.IsFootBased(request.Native)));
+
+    /// <summary>A value for the reader.</summary>
+    internal string Value(decimal value) => subject.Depth ? LengthText.Show(value, request.Native, request.Reader) : $"{Decimals.Fixed(value, subject.Decimals)} {subject.Unit}";
+
+    /// <summary>An amount of change for the reader, without its sign.</summary>
+    internal string Amount(double change) => $"{Bare(change)} {(Feet ? "ft" : subject.Unit)}";
+
+    private string Bare(double change)
+    {
+        var size = Math.Abs(change) / (Feet ? 0.3048 : 1);
+
+        // Two figures that count, never finer than makes sense.
+        var decimals = Math.Clamp(1 - (size > 0 ? (int)Math.Floor(Math.Log10(size)) : 0), 0, Feet ? 1 : Math.Max(1, subject.Decimals));
+        return Decimals.Fixed((decimal)size, decimals);
+    }
+
+    internal string Point(SeriesPoint point) => point.Text is { } text && request.Reader == ReaderUnit.AsRead ? text
+        : point.Censored switch { Censoring.Above => "> ", Censoring.Below => "< ", _ => string.Empty } + Value(point.Value);
+
+    internal string Window() => request.Window.FromMonth == 1 && request.Window.UntilMonth == 12 ? "the whole year"
+        : request.Window.FromMonth == request.Window.UntilMonth ? Months[request.Window.FromMonth - 1] : $"{Months[request.Window.FromMonth - 1]} to {Months[request.Window.UntilMonth - 1]}";
+
+    internal string Headline(TrendVerdict verdict, TestNumbers? test, int years) => verdict switch
+    {
+        TrendVerdict.Rising or TrendVerdict.Falling when test!.PerDecade is { } slope => string.Format(CultureInfo.InvariantCulture, verdict == TrendVerdict.Rising ? subject.Rising : subject.Falling, Amount(slope)),
+        TrendVerdict.Rising => $"{Sentence(subject.Name)} is rising; by how much cannot be said.",
+        TrendVerdict.Falling => $"{Sentence(subject.Name)} is falling; by how much cannot be said.",
+        TrendVerdict.Mixed => $"The months go different ways: no one trend of {subject.Name} holds for all of them.",
+        TrendVerdict.Censored => $"Whether {subject.Name} changes cannot be told: too many values lie beyond a limit.",
+        TrendVerdict.None => $"No change in {subject.Name} that could be told from chance.",
+        _ => years == 0 ? $"Nothing on {subject.Name} yet that a trend could rest on." : $"Too early to say whether {subject.Name} changes.",
+    };
+
+    internal string Detail(TrendVerdict verdict, TestNumbers? test, TestNumbers? seasonal, IReadOnlyList<YearSummary> years, bool earlier)
+    {
+        if (verdict == TrendVerdict.TooFew)
+        {
+            return $"{(years.Count == 0 ? "No year" : years.Count == 1 ? "1 year" : $"{years.Count} years")} with enough values ({Window()}, {request.Window.LeastReadings} each); a trend needs {request.LeastYears}.";
+        }
+
+        var sure = $"p {P(test!.P)}";
+        var from = $"{Count(years.Count)} years, {years[0].Year} to {years[^1].Year}, {Window()}.{(earlier ? " By the method of before: the new one has too few years yet." : string.Empty)}";
+        var limits = test.LowPerDecade is { } low && test.HighPerDecade is { } high ? (low, high) : ((double, double)?)null;
+        return verdict switch
+        {
+            TrendVerdict.Rising or TrendVerdict.Falling => $"{(limits is var (a, b) ? $"Between {Span(a, b)} with 95 % confidence; unlikely" : "Unlikely")} to be chance ({sure}). {from}",
+            TrendVerdict.Mixed => $"{MonthsApart(seasonal!)}; they differ by more than chance allows. {from}",
+            TrendVerdict.Censored => $"The order of only {Decimals.Fixed((decimal)(100 * test.CertainShare), 0)} % of the pairs of years is certain. {from}",
+            _ => $"{(test.PerDecade is { } slope ? $"The slope is {Signed(slope)} per decade{(limits is var (c, d) ? $" ({Signed(c)} to {Signed(d)})" : string.Empty)}, which chance explains" : "Chance explains what is seen")} ({sure}). {from}",
+        };
+    }
+
+    internal string Would(decimal asked, int? needed, int have)
+    {
+        var change = $"a change of {Amount((double)asked)} per decade";
+        return needed is not { } years ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
+            : have >= years ? $"With this scatter {change} shows after {years} years. You have {have}: enough to see it if it were there."
+            : $"With this scatter it takes {years} years to see {change}. You have {have}: about {years - have} more.";
+    }
+
+    internal static string Break(SeriesBreak change) => change.Joined
+        ? $"Joined across {change.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}, where {change.Before} became {change.After}: what differs between them is in the trend."
+        : $"Another method since {change.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}: {change.After}; before, {change.Before}. The two stand by themselves.";
+
+    internal string Few(IReadOnlyList<YearSummary> few, AnnualStatistic statistic) => few.Count == 1
+        ? $"{few[0].Year} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."
+        : $"{string.Join(", ", few.Select(y => $"{y.Year} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.ToString().ToLowerInvariant()}.";
+
+    internal string CensoredShare(int censored, int count) => request.Subject == TrendSubject.Clarity
+        ? $"In {censored} of {count} readings the disc lay on the bottom: the water was clearer than it is deep."
+        : $"{censored} of {count} values lie below what the laboratory can see.";
+
+    /// <summary>A probability as it is printed.</summary>
+    internal static string P(double p) => p < 0.0001 ? "< 0.0001" : $"= {p.ToString(p < 0.01 ? "0.0000" : "0.000", CultureInfo.InvariantCulture)}";
+
+    internal string Signed(double change) => $"{(change < 0 ? "−" : string.Empty)}{Amount(change)}";
+
+    private string Span(double low, double high) => low * high >= 0
+        ? $"{Bare(Math.Min(Math.Abs(low), Math.Abs(high)))} and {Amount(Math.Max(Math.Abs(low), Math.Abs(high)))}"
+        : $"{Signed(low)} and {Signed(high)}";
+
+    private static string Count(int count) => count <= Small.Length ? Small[count - 1] : count.ToString(CultureInfo.InvariantCulture);
+
+    // The months whose own years move, in words.
+    private static string MonthsApart(TestNumbers test)
+    {
+        string Names(Func<SeasonNumbers, bool> which) => string.Join(" and ", (test.Seasons ?? []).Where(which).Select(s => Months[s.Month - 1]));
+        return $"{Names(s => s.Z > 1)} rising, {Names(s => s.Z < -1)} falling";
+    }
+
+    private static string Sentence(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+}

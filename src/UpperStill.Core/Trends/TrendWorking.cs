@@ -1,0 +1,61 @@
+using System.Globalization;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Trends;
+
+/// <summary>The working of a trend.</summary>
+internal static class TrendWorking
+{
+    private const string AnnualSource =
+        "Mann 1945, Econometrica 13, 245–259; Kendall 1975, Rank Correlation Methods, 4th ed.; Sen 1968, J. Am. Stat. Assoc. 63, 1379–1389; limits by rank, Gilbert 1987";
+
+    private const string SeasonalSource =
+        "Hirsch, Slack & Smith 1982, Water Resour. Res. 18, 107–121; Hirsch & Slack 1984, Water Resour. Res. 20, 727–732; van Belle & Hughes 1984, Water Resour. Res. 20, 127–136";
+
+    internal static Working? Of(TestNumbers? test, TestNumbers? annual, IReadOnlyList<YearSummary> years, AnnualStatistic statistic, TrendWords words)
+    {
+        if (test is null)
+        {
+            return null;
+        }
+
+        var inputs = years.Select(y => new WorkingInput(y.Year.ToString(CultureInfo.InvariantCulture), y.Text)).ToList();
+        List<string> steps = test.Test == TrendTest.Annual
+            ? [$"S = rising less falling pairs of {test.Count} years = {test.S}"]
+            : [$"S, month by month within its own years: {string.Join(", ", (test.Seasons ?? []).Select(s => $"{Month(s.Month)} Z {Number(s.Z, 2)}"))}", $"Sum of S = {test.S}"];
+        steps.Add($"Variance of S{(test is { Test: TrendTest.Seasonal, Years: >= 10 } ? ", months taken together" : string.Empty)} = {Number(test.Variance, 2)}");
+        steps.Add($"Z = (S ∓ 1) / √variance = {Number(test.Z, 3)}; p, both sides, {TrendWords.P(test.P)}");
+        if (test.CertainShare < 1)
+        {
+            steps.Add($"Order certain in {Number(100 * test.CertainShare, 0)} % of the pairs; the others count as neither rising nor falling");
+        }
+
+        if (test.PerDecade is { } slope)
+        {
+            steps.Add($"Slope = median of all pairwise slopes = {words.Signed(slope)} per decade");
+            steps.Add(test is { LowPerDecade: { } low, HighPerDecade: { } high } ? $"95 % limits by rank: {words.Signed(low)} to {words.Signed(high)} per decade" : "Too few slopes for 95 % limits");
+        }
+
+        if (test.HeterogeneityP is { } apart)
+        {
+            steps.Add($"Do the months agree? p {TrendWords.P(apart)}");
+        }
+
+        if (test.Test == TrendTest.Seasonal && annual is not null)
+        {
+            steps.Add($"Beside it, one value a year: p {TrendWords.P(annual.P)}");
+        }
+
+        var value = statistic == AnnualStatistic.Median ? "median" : "mean";
+        return new Working(
+            "Trend", inputs, steps,
+            test.Test == TrendTest.Annual
+                ? $"One {value} a year, of years with enough values. A pair counts only where its order is certain; slopes rest on values that are not censored."
+                : "Each month is held against the same month of other years; from ten years on, that months of one year resemble each other is allowed for.",
+            test.Test == TrendTest.Annual ? AnnualSource : SeasonalSource);
+    }
+
+    private static string Month(int month) => CultureInfo.InvariantCulture.DateTimeFormat.GetAbbreviatedMonthName(month);
+
+    private static string Number(double value, int decimals) => value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,111 @@
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Oxygen;
+using UpperStill.Core.Profiles;
+using UpperStill.Core.Trends;
+using UpperStill.Server.People;
+using UpperStill.Server.Record;
+using UpperStill.Store;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>A profile of the record.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="Day">Local day.</param>
+/// <param name="SignedOff">True once a reviewer vouches for it.</param>
+/// <param name="Levels">From the surface down.</param>
+/// <param name="ThermoclineM">Depth of the thermocline, m.</param>
+/// <param name="HypoxicM">Depth below which it is hypoxic, m.</param>
+/// <param name="AnoxicM">Depth below which it is anoxic, m.</param>
+/// <param name="ClarityM">Clarity of the visit, m.</param>
+public sealed record RecordProfile(Guid Visit, DateOnly Day, bool SignedOff, IReadOnlyList<EarlierLevel> Levels, double? ThermoclineM, double? HypoxicM, double? AnoxicM, decimal? ClarityM);
+
+/// <summary>A change of method to be joined, or the join taken back.</summary>
+/// <param name="Subject">What the series is of.</param>
+/// <param name="Day">The first day of the new method.</param>
+/// <param name="Why">Why they may be joined; null to take the join back.</param>
+public sealed record SeriesJoin(TrendSubject Subject, DateOnly Day, string? Why = null);
+
+/// <summary>The record of stations and waters: series, profiles, answers.</summary>
+internal static class RecordEndpoints
+{
+    internal static void MapRecord(this IEndpointRouteBuilder app)
+    {
+        var stations = app.MapGroup("/api/stations/{code}").WithTags("record");
+        stations.MapGet("/profiles", ProfilesAsync).For(AccessLevel.SignedIn).WithName("station-profiles").WithSummary("The profiles of a station in one year, oldest first.")
+            .Produces<IReadOnlyList<RecordProfile>>().ProducesProblem(StatusCodes.Status404NotFound);
+        stations.MapGet("/oxygen", OxygenAsync).For(AccessLevel.SignedIn).WithName("station-oxygen").WithSummary("Oxygen of a station, visit by visit, oldest first.")
+            .Produces<IReadOnlyList<OxygenVisit>>().ProducesProblem(StatusCodes.Status404NotFound);
+        stations.MapPost("/joins", JoinAsync).For(AccessLevel.Works).WithName("join-series").WithSummary("Joins a series across a change of method, or takes the join back.")
+            .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/waters/{code}/answers", async (string code, RecordDesk desk, Caller caller, CancellationToken cancel) => caller.May.Sees(code) ? Results.Ok(await desk.AnswersAsync(code, cancel)) : WaterEndpoints.Unknown(code))
+            .For(AccessLevel.SignedIn).WithName("water-answers").WithTags("record").WithSummary("Is it changing, how sure is that, what would it take: each series of each station of a water.")
+            .Produces<IReadOnlyList<StationAnswer>>().ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/record/region", async (TrendSubject? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(subject ?? TrendSubject.Clarity, cancel))
+            .For(AccessLevel.SignedIn).WithName("region").WithTags("record").WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
+    }
+
+    private static async Task<IResult> ProfilesAsync(string code, int? year, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (!await SeesAsync(code, book, caller, cancel))
+        {
+            return StationEndpoints.Unknown(code);
+        }
+
+        var (from, until) = (new DateOnly(year ?? clock.GetLocalNow().Year, 1, 1), new DateOnly(year ?? clock.GetLocalNow().Year, 12, 31));
+        var levels = (await book.Levels.AsNoTracking().Where(l => l.Station == code && l.Day >= from && l.Day <= until).ToListAsync(cancel)).ToLookup(l => l.Visit);
+        var profiles = (await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Day >= from && p.Day <= until).ToListAsync(cancel)).ToDictionary(p => p.Visit);
+        var visits = await book.Visits.AsNoTracking().Where(v => v.Station == code && v.Day >= from && v.Day <= until).OrderBy(v => v.StartedAt).Select(v => new { v.Visit, v.Day, v.FieldSigned }).ToListAsync(cancel);
+        var clarities = await book.Clarities.AsNoTracking().Where(c => c.Station == code && c.Day >= from && c.Day <= until && !c.Censored).ToDictionaryAsync(c => c.Visit, c => c.ClarityM, cancel);
+        return Results.Ok(visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => new RecordProfile(
+            v.Visit, v.Day, v.FieldSigned, [.. levels[v.Visit].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))],
+            profiles.GetValueOrDefault(v.Visit)?.ThermoclineM, profiles.GetValueOrDefault(v.Visit)?.HypoxicM, profiles.GetValueOrDefault(v.Visit)?.AnoxicM, clarities.TryGetValue(v.Visit, out var m) ? m : null)).ToList());
+    }
+
+    private static async Task<IResult> OxygenAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) => !await SeesAsync(code, book, caller, cancel)
+        ? StationEndpoints.Unknown(code)
+        : Results.Ok((await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Usable).OrderBy(p => p.Day).ToListAsync(cancel))
+            .Select(p => new OxygenVisit(p.Day, p.AnoxicM, p.AnoxicArea, p.DeepOxygenMgL, p.DeepThicknessM, p.BottomOxygenMgL, p.HypoxicM)).ToList());
+
+    private static async Task<IResult> JoinAsync(string code, SeriesJoin join, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    {
+        if (await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is not { } water || !caller.May.Sees(water))
+        {
+            return StationEndpoints.Unknown(code);
+        }
+
+        if (!caller.May.Coordinates(water))
+        {
+            return Gate.Refused;
+        }
+
+        var (subject, row) = (join.Subject.ToString(), await book.SeriesJoins.FindAsync([code, join.Subject.ToString(), join.Day], cancel));
+        if (join.Why is not null && string.IsNullOrWhiteSpace(join.Why))
+        {
+            return Results.Problem("Say why the two methods may be taken as one; it is printed with the trend.", statusCode: StatusCodes.Status400BadRequest, title: "No reason was given.");
+        }
+
+        var after = join.Why is null ? null : $"{subject} across {join.Day:O}: {join.Why}";
+        book.Note(caller.Name, clock.GetUtcNow(), "series-join", code, row is null ? null : $"{subject} across {join.Day:O}: {row.Why}", after);
+        if (row is not null)
+        {
+            book.SeriesJoins.Remove(row);
+        }
+
+        if (join.Why is { } why)
+        {
+            if (row is not null)
+            {
+                await book.SaveChangesAsync(cancel);
+            }
+
+            book.SeriesJoins.Add(new SeriesJoinRow { Station = code, Subject = subject, Day = join.Day, Why = why.Trim(), By = caller.Name });
+        }
+
+        await book.SaveChangesAsync(cancel);
+        return Results.NoContent();
+    }
+
+    private static async Task<bool> SeesAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) =>
+        await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is { } water && caller.May.Sees(water);
+}

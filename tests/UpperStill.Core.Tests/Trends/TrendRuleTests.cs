@@ -1,0 +1,201 @@
+using CsCheck;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Trends;
+
+namespace UpperStill.Core.Tests.Trends;
+
+/// <summary>The sentences against the numbers they stand on.</summary>
+public sealed class TrendRuleTests
+{
+    private static readonly SummarySettings Summer = new(6, 9, 4);
+    private static readonly double[] Wobble = [0.1, -0.2, 0.15, 0.05, -0.1, 0.2, -0.15, 0, 0.1, -0.05, 0.12, -0.18, 0.07, -0.02];
+
+    [Fact]
+    public void A_rise_that_chance_does_not_explain()
+    {
+        var result = Trend(Years(14, (year, _) => 4 + (0.08 * year) + Wobble[year]));
+        Assert.Equal((TrendVerdict.Rising, "The water is getting clearer: 0.76 m more each decade."), (result.Verdict, result.Headline));
+        Assert.Equal(0.7625, result.Annual!.PerDecade!.Value, 9); // the median of the 91 slopes, worked outside of this code
+        Assert.Contains($"(p {(result.Annual.P < 0.0001 ? "< 0.0001" : $"= {result.Annual.P:0.0000}")})", result.Detail, StringComparison.Ordinal);
+        Assert.StartsWith($"Between {result.Annual.LowPerDecade:0.00} and {result.Annual.HighPerDecade:0.00} m with 95 % confidence; unlikely to be chance", result.Detail, StringComparison.Ordinal);
+        Assert.EndsWith("Fourteen years, 2013 to 2026, June to September.", result.Detail, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_fall()
+    {
+        var result = Trend(Years(14, (year, _) => 6 - (0.08 * year) + Wobble[year]));
+        Assert.Equal((TrendVerdict.Falling, "The water is getting murkier: 0.84 m less clear each decade."), (result.Verdict, result.Headline));
+    }
+
+    [Fact]
+    public void Nothing_that_could_be_told_from_chance_and_how_long_it_would_take()
+    {
+        var result = Trend(Years(10, (year, _) => 4 + (year % 2 == 0 ? 0.5 : -0.5) + Wobble[year]));
+        Assert.Equal((TrendVerdict.None, "No change in clarity that could be told from chance."), (result.Verdict, result.Headline));
+        Assert.Contains("which chance explains", result.Detail, StringComparison.Ordinal);
+        Assert.True(result.WouldKnow!.Years > 10);
+        Assert.Equal($"With this scatter it takes {result.WouldKnow.Years} years to see a change of 0.50 m per decade. You have 10: about {result.WouldKnow.Years - 10} more.", result.WouldKnow.Text);
+    }
+
+    [Theory]
+    [InlineData(0, "Nothing on clarity yet that a trend could rest on.")]
+    [InlineData(1, "Too early to say whether clarity changes.")]
+    [InlineData(2, "Too early to say whether clarity changes.")]
+    [InlineData(7, "Too early to say whether clarity changes.")]
+    public void Too_few_years_give_points_and_no_test(int years, string headline)
+    {
+        var result = Trend(Years(years, (year, _) => 4 + year));
+        Assert.Equal((TrendVerdict.TooFew, headline, (TestNumbers?)null), (result.Verdict, result.Headline, result.Annual));
+        Assert.EndsWith("a trend needs 8.", result.Detail, StringComparison.Ordinal);
+        Assert.Equal(years * 4, result.Points.Count);
+    }
+
+    [Fact]
+    public void Months_that_go_different_ways_have_no_one_trend()
+    {
+        var result = Trend(Years(14, (year, month) => month <= 7 ? 4 + (0.2 * year) : 7 - (0.2 * year)));
+        Assert.Equal(TrendVerdict.Mixed, result.Verdict);
+        Assert.StartsWith("The months go different ways", result.Headline, StringComparison.Ordinal);
+        Assert.StartsWith("June and July rising, August and September falling; they differ by more than chance allows.", result.Detail, StringComparison.Ordinal);
+        Assert.Null(result.Line);
+        Assert.True(result.Seasonal!.HeterogeneityP < 0.05);
+    }
+
+    [Fact]
+    public void A_disc_on_the_bottom_year_after_year_hides_what_the_water_does()
+    {
+        var result = Trend([.. Years(14, (_, _) => 2.4).Select(p => p with { Censored = Censoring.Above })]);
+        Assert.Equal((TrendVerdict.Censored, "Whether clarity changes cannot be told: too many values lie beyond a limit."), (result.Verdict, result.Headline));
+        Assert.Contains("In 56 of 56 readings the disc lay on the bottom: the water was clearer than it is deep.", result.HeldBack);
+        Assert.Contains(result.Findings, f => f.Code == "slope-censored");
+        Assert.Null(result.Annual!.PerDecade);
+        Assert.All(result.Years, y => Assert.Equal((null, null, Censoring.Above), (y.Mean, y.Median, y.Censored)));
+    }
+
+    [Fact]
+    public void Some_on_the_bottom_leave_the_median_as_it_is()
+    {
+        var result = Trend([.. Years(9, (year, _) => 2 + (0.02 * year)).Select(p => p.Day.Month == 6 ? p with { Value = 2.5m, Censored = Censoring.Above } : p)]);
+        Assert.Equal(AnnualStatistic.Median, result.Statistic);
+        Assert.All(result.Years, y => Assert.Equal((null, Censoring.None), (y.Mean, y.Censored)));
+        Assert.Equal(0.2, result.Annual!.PerDecade!.Value, 6);
+        Assert.Contains(result.Findings, f => f.Code == "slope-censored"); // a quarter of them
+    }
+
+    [Fact]
+    public void A_year_without_enough_values_has_no_mean_and_that_is_said()
+    {
+        var result = Trend([.. Years(9, (year, _) => 4 + year).Where(p => p.Day.Year != 2018 || p.Day.Month != 8)]);
+        Assert.Equal(("not enough (3 of 4)", null, false), (result.Years[5].Text, result.Years[5].Mean, result.Years[5].Enough));
+        Assert.Contains("2018 has 3 of 4: no mean.", result.HeldBack);
+        Assert.Equal(8, result.Annual!.Years);
+    }
+
+    [Fact]
+    public void What_nobody_signed_off_stays_out_unless_it_is_asked_for()
+    {
+        List<SeriesPoint> points = [.. Years(14, (year, _) => 4 + (0.08 * year) + Wobble[year]).Select(p => p with { SignedOff = p.Day.Year < 2026 })];
+        var result = Trend(points);
+        Assert.Equal((13, 4), (result.Annual!.Years, result.Waiting));
+        Assert.Contains("4 values wait for review and do not count yet.", result.HeldBack);
+        Assert.True(result.Years[^1].Provisional);
+        Assert.Equal(14, TrendRule.Work(Request(points) with { Provisional = true }).Annual!.Years);
+    }
+
+    [Fact]
+    public void What_has_an_open_stop_never_counts()
+    {
+        var result = TrendRule.Work(Request([.. Years(9, (year, _) => 4 + year).Select(p => p with { Usable = p.Day.Year != 2021 })]) with { Provisional = true });
+        Assert.Equal(8, result.Annual!.Years);
+        Assert.Contains("4 values have an open stop and do not count.", result.HeldBack);
+    }
+
+    [Fact]
+    public void Another_method_is_another_series_until_somebody_joins_them()
+    {
+        List<SeriesPoint> points = [.. Years(14, (year, _) => 4 + (0.05 * year) + Wobble[year] + (year >= 10 ? 1 : 0)).Select(p => p with { Method = p.Day.Year < 2023 ? "without a tube" : "through a tube" })];
+        var split = Trend(points);
+        Assert.Equal((10, 2022), (split.Annual!.Years, split.Line![^1].Year));
+        Assert.Contains("By the method of before", split.Detail, StringComparison.Ordinal);
+        var change = Assert.Single(split.Breaks);
+        Assert.Equal((new DateOnly(2023, 6, 15), false), (change.Day, change.Joined));
+        Assert.Contains("Another method since 15 June 2023: through a tube; before, without a tube. The two stand by themselves.", split.HeldBack);
+
+        var joined = TrendRule.Work(Request(points) with { Joins = [change.Day] });
+        Assert.Equal(14, joined.Annual!.Years);
+        Assert.True(joined.Annual.PerDecade > split.Annual.PerDecade);
+        Assert.Contains("Joined across 15 June 2023, where without a tube became through a tube: what differs between them is in the trend.", joined.HeldBack);
+    }
+
+    [Fact]
+    public void One_visit_with_a_borrowed_tube_is_no_new_method() =>
+        Assert.Empty(Trend([.. Years(9, (year, _) => 4 + year).Select((p, i) => p with { Method = i == 17 ? "through a tube" : "without a tube" })]).Breaks);
+
+    [Fact]
+    public void Two_values_of_one_day_are_one()
+    {
+        var once = Years(9, (year, _) => 4 + year);
+        var twice = Trend([.. once, .. once.Select(p => p with { Visit = Guid.NewGuid(), Value = p.Value + 1 })]);
+        Assert.Equal((4, 4.5m), (twice.Years[0].Count, twice.Years[0].Mean));
+        Assert.Contains(twice.Findings, f => f.Code == "days-twice");
+    }
+
+    [Fact]
+    public void Values_all_alike_and_days_before_1900_and_a_single_season_break_nothing()
+    {
+        var alike = Trend(Years(12, (_, _) => 3, from: 1889));
+        Assert.Equal((TrendVerdict.None, 1.0, 0.0), (alike.Verdict, alike.Annual!.P, alike.Annual.PerDecade!.Value));
+        Assert.Equal((1889, 1900), (alike.Years[0].Year, alike.Years[^1].Year));
+        var july = TrendRule.Work(Request([.. Years(12, (year, _) => 3 + year).Where(p => p.Day.Month == 7)]) with { Window = new SummarySettings(7, 7, 1), Test = TrendTest.Seasonal });
+        Assert.Equal((TrendVerdict.Rising, null), (july.Verdict, july.Seasonal!.HeterogeneityP));
+    }
+
+    [Fact]
+    public void Feet_for_a_reader_of_feet()
+    {
+        var result = TrendRule.Work(Request(Years(14, (year, _) => 4 + (0.08 * year) + Wobble[year])) with { Reader = ReaderUnit.Feet });
+        Assert.Equal("The water is getting clearer: 2.5 ft more each decade.", result.Headline);
+        Assert.Equal("ft", result.Scale!.Unit);
+    }
+
+    [Fact]
+    public void Chlorophyll_below_the_limit_is_never_put_at_it()
+    {
+        var points = Years(9, (year, _) => 5 + year).Select(p => p.Day.Month == 6 ? p with { Value = 1, Censored = Censoring.Below } : p).ToList();
+        var result = TrendRule.Work(Request(points) with { Subject = TrendSubject.Chlorophyll, Statistic = AnnualStatistic.Mean });
+        Assert.All(result.Years, y => Assert.Equal((null, Censoring.Below), (y.Mean, y.Censored)));
+        Assert.Contains("9 of 36 values lie below what the laboratory can see.", result.HeldBack);
+        Assert.StartsWith("mean < ", result.Years[0].Text, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void The_line_lies_in_its_band_and_the_band_is_widest_at_the_ends()
+    {
+        var line = Trend(Years(14, (year, _) => 4 + (0.08 * year) + Wobble[year])).Line!;
+        Assert.All(line, at => Assert.True(at.Low < at.Value && at.Value < at.High));
+        Assert.True(line[0].High - line[0].Low > line[7].High - line[7].Low);
+    }
+
+    [Fact]
+    public void The_order_of_the_values_does_not_matter() => Gen.Select(Gen.Double[0.5, 9].Array[40], Gen.Int).Sample(
+        (values, seed) =>
+        {
+            var points = Years(10, (year, month) => values[(year * 4) + month - 6]).ToArray();
+            var one = TrendRule.Work(Request(points));
+            new Random(seed).Shuffle(points);
+            var other = TrendRule.Work(Request(points));
+            Assert.Equal((one.Headline, one.Detail, one.WouldKnow!.Text), (other.Headline, other.Detail, other.WouldKnow!.Text));
+            Assert.Equal(one.Years, other.Years);
+        },
+        iter: 20);
+
+    private static TrendResult Trend(IReadOnlyList<SeriesPoint> points) => TrendRule.Work(Request(points));
+
+    private static TrendRequest Request(IReadOnlyList<SeriesPoint> points) => new(TrendSubject.Clarity, points, Summer);
+
+    // Four values a summer, in the middle of each month.
+    private static List<SeriesPoint> Years(int count, Func<int, int, double> value, int @from = 2013) =>
+        [.. from i in Enumerable.Range(0, count) from month in Enumerable.Range(6, 4) select new SeriesPoint(new Guid(i, (short)month, 0, new byte[8]), new DateOnly(@from + i, month, 15), (decimal)Math.Round(value(i, month), 4))];
+}

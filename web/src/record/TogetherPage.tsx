@@ -1,0 +1,342 @@
+import { useEffect, useState } from 'react';
+import type { Schemas, StationRecord } from '../api/client';
+import { useSize } from '../column/useSize';
+import { compute } from '../field/core';
+import { useAppearance } from '../ui/appearance';
+import { plainDay } from '../ui/days';
+import { Worked } from '../ui/Worked';
+import { niceTicks } from './axis';
+import { DataTable } from './DataTable';
+import { nativeOf, seriesOf, type Trend, useClarities, useTrend } from './series';
+
+type Trophic = Schemas['TrophicResult'];
+
+/** The year's value of a series, where it is known. */
+function yearsValue(trend: Trend | undefined, year: number): number | undefined {
+  const found = trend?.years.find((one) => one.year === year);
+  return found?.censored === 'none' ? (found.value ?? undefined) : undefined;
+}
+
+function useTrophic(
+  requests: { clarityM?: number | undefined; chlorophyllUgL?: number | undefined; phosphorusUgL?: number | undefined }[],
+) {
+  const [answers, setAnswers] = useState<Trophic[]>([]);
+  const key = JSON.stringify(requests);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the requests
+  useEffect(() => {
+    let current = true;
+    Promise.all(requests.map((request) => compute('trophic', request))).then(
+      (results) => current && setAnswers(results),
+      () => {},
+    );
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  return answers;
+}
+
+function useThree(code: string, record: StationRecord, given?: Trend) {
+  const { reader } = useAppearance();
+  const { points } = useClarities(code, record);
+  const native = nativeOf(record);
+  const options = { native, reader, yearsOnly: true };
+  const clarity = useTrend(given ? undefined : points && seriesOf(record, 'clarity', points), options).trend ?? given;
+  const chlorophyll = useTrend(seriesOf(record, 'chlorophyll', []), options).trend;
+  const phosphorus = useTrend(seriesOf(record, 'phosphorus', []), options).trend;
+  return { clarity, chlorophyll, phosphorus };
+}
+
+const NAMES = { clarity: 'clarity', chlorophyll: 'chlorophyll', phosphorus: 'phosphorus' } as const;
+
+/** Clarity, chlorophyll and phosphorus of the last year side by side, with the reading of their differences; never one number. */
+export function TogetherAside({ record, clarity }: { record: StationRecord; clarity: Trend }) {
+  const three = useThree(record.context.station.code, record, clarity);
+  const year = clarity.years.findLast((one) => one.value != null && one.censored === 'none')?.year;
+  const request = {
+    clarityM: year === undefined ? undefined : yearsValue(clarity, year),
+    chlorophyllUgL: year === undefined ? undefined : yearsValue(three.chlorophyll, year),
+    phosphorusUgL: year === undefined ? undefined : yearsValue(three.phosphorus, year),
+  };
+  const [trophic] = useTrophic(year === undefined ? [] : [request]);
+  if (!trophic || trophic.indices.length < 2) {
+    return null;
+  }
+  return (
+    <>
+      <h2 className="caps mt-5">Together, {year}</h2>
+      <table className="mt-1 w-full">
+        <thead className="sr-only">
+          <tr>
+            <th>what</th>
+            <th>value</th>
+            <th>trophic index</th>
+          </tr>
+        </thead>
+        <tbody>
+          {trophic.indices.map((index) => (
+            <tr key={index.of} className="border-rule border-t">
+              <td className="py-1">{NAMES[index.of]}</td>
+              <td className="num py-1 text-right">{index.text}</td>
+              <td className="py-1 pl-4 text-right">
+                <Worked working={index.working}>{Math.round(index.index)}</Worked>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {trophic.reading.map((words) => (
+        <p key={words} className="mt-1 text-dim text-sm">
+          {words}
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** The trophic triplet through the years, and chlorophyll against clarity of the same day. */
+export function TogetherPage({ code, record }: { code: string; record: StationRecord }) {
+  const { clarity, chlorophyll, phosphorus } = useThree(code, record);
+  const { points } = useClarities(code, record);
+  const years = [
+    ...new Set([clarity, chlorophyll, phosphorus].flatMap((trend) => trend?.years.map(({ year }) => year) ?? [])),
+  ].toSorted();
+  const rows = years.map((year) => ({
+    year,
+    clarityM: yearsValue(clarity, year),
+    chlorophyllUgL: yearsValue(chlorophyll, year),
+    phosphorusUgL: yearsValue(phosphorus, year),
+  }));
+  const answers = useTrophic(rows.map(({ year: _, ...request }) => request));
+  const pairs = (seriesOf(record, 'chlorophyll', [])?.points ?? []).flatMap((point) => {
+    const same = points?.find(({ visit, censored, usable }) => visit === point.visit && !censored && usable);
+    return same && point.censored === 'none'
+      ? [{ visit: point.visit, day: point.day, clarityM: same.clarityM, ugL: point.value }]
+      : [];
+  });
+  const last = answers.at(-1)?.reading ?? [];
+  return (
+    <>
+      <h1 className="mt-3 text-2xl sm:text-3xl">Clarity, chlorophyll and phosphorus side by side</h1>
+      <p className="mt-1 max-w-prose text-dim">
+        Each index stands for itself; ten more is half the clarity. The three are never made one number.{' '}
+        {last.length > 0 && `In ${years.at(-1)}: ${last.join(' ')}`}
+      </p>
+      <div className="mt-3 grid gap-8 lg:grid-cols-2">
+        <IndexChart rows={rows.map(({ year }, i) => ({ year, indices: answers[i]?.indices ?? [] }))} />
+        <Scatter pairs={pairs} />
+      </div>
+      <DataTable
+        title="By year"
+        file={`${code}-trophic`}
+        rows={rows.map((row, i) => ({ ...row, indices: answers[i]?.indices ?? [] })).toReversed()}
+        columns={[
+          { name: 'year', of: ({ year }) => year },
+          { name: 'clarity', unit: 'm', of: ({ clarityM }) => clarityM },
+          { name: 'chlorophyll', unit: 'µg/L', of: ({ chlorophyllUgL }) => chlorophyllUgL },
+          { name: 'phosphorus', unit: 'µg/L', of: ({ phosphorusUgL }) => phosphorusUgL },
+          { name: 'index of clarity', of: ({ indices }) => indexOf(indices, 'clarity') },
+          { name: 'index of chlorophyll', of: ({ indices }) => indexOf(indices, 'chlorophyll') },
+          { name: 'index of phosphorus', of: ({ indices }) => indexOf(indices, 'phosphorus') },
+        ]}
+      />
+      <DataTable
+        title="Chlorophyll and clarity of one day"
+        file={`${code}-chlorophyll-clarity`}
+        rows={pairs.toReversed()}
+        visitOf={({ visit }) => visit}
+        columns={[
+          { name: 'day', of: ({ day }) => day, shown: ({ day }) => plainDay(day) },
+          { name: 'clarity', unit: 'm', of: ({ clarityM }) => clarityM },
+          { name: 'chlorophyll', unit: 'µg/L', of: ({ ugL }) => ugL },
+        ]}
+      />
+    </>
+  );
+}
+
+function indexOf(indices: Trophic['indices'], of: keyof typeof NAMES): number | undefined {
+  return indices.find((index) => index.of === of)?.index;
+}
+
+const SHAPES = { clarity: '●', chlorophyll: '■', phosphorus: '▲' } as const;
+const COLOURS = { clarity: 'var(--slate)', chlorophyll: 'var(--reed)', phosphorus: 'var(--madder)' } as const;
+
+function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'] }[] }) {
+  const [frame, { width }] = useSize<HTMLDivElement>();
+  const height = 340;
+  const [top, bottom, left] = [24, height - 30, 44];
+  const y = (index: number) => bottom - ((index - 20) / 60) * (bottom - top);
+  const step = (width - left - 10) / Math.max(1, rows.length);
+  const x = (i: number) => left + step * (i + 0.5);
+  const classes = [
+    [20, 40, 'oligotrophic'],
+    [40, 50, 'mesotrophic'],
+    [50, 70, 'eutrophic'],
+    [70, 80, 'hypereutrophic'],
+  ] as const;
+  return (
+    <figure className="m-0 min-w-0">
+      <div ref={frame} className="h-[340px]">
+        {width > 0 && (
+          <svg
+            width={width}
+            height={height}
+            role="img"
+            aria-label="Trophic index of clarity, chlorophyll and phosphorus by year; the table below gives the numbers."
+            fontSize="13"
+            fontFamily="var(--font-mono)"
+          >
+            {classes.map(([from, until, name], i) => (
+              <g key={name}>
+                <rect
+                  x={left}
+                  y={y(until)}
+                  width={width - left - 10}
+                  height={y(from) - y(until)}
+                  fill={i % 2 ? 'var(--paper2)' : 'var(--sheet)'}
+                />
+                <text x={left + 6} y={y(until) + 15} fill="var(--dim)" fontFamily="var(--font-sans)" fontSize="12">
+                  {name}
+                </text>
+              </g>
+            ))}
+            {[20, 30, 40, 50, 60, 70, 80].map((index) => (
+              <text key={index} x={left - 8} y={y(index) + 4} textAnchor="end" fill="var(--dim)">
+                {index}
+              </text>
+            ))}
+            {rows.map(
+              ({ year }, i) =>
+                i % Math.max(1, Math.ceil(30 / step)) === 0 && (
+                  <text key={year} x={x(i)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
+                    {String(year).slice(2)}
+                  </text>
+                ),
+            )}
+            {(['clarity', 'chlorophyll', 'phosphorus'] as const).map((of) => {
+              const drawn = rows.flatMap(({ indices, year }, i) => {
+                const index = indices.find((one) => one.of === of)?.index;
+                return index == null ? [] : [{ x: x(i), y: y(index), year, index }];
+              });
+              return (
+                <g key={of} fill={COLOURS[of]}>
+                  <path
+                    d={`M${drawn.map((one) => `${one.x} ${one.y}`).join('L')}`}
+                    stroke={COLOURS[of]}
+                    strokeWidth="1.2"
+                    fill="none"
+                    opacity="0.5"
+                  />
+                  {drawn.map((one) => (
+                    <g key={one.year}>
+                      <title>{`${one.year}: ${of} ${one.index}`}</title>
+                      {of === 'clarity' ? (
+                        <circle cx={one.x} cy={one.y} r="4.5" />
+                      ) : of === 'chlorophyll' ? (
+                        <rect x={one.x - 4} y={one.y - 4} width="8" height="8" />
+                      ) : (
+                        <path d={`M${one.x} ${one.y - 5.5}l5.5 9h-11Z`} />
+                      )}
+                    </g>
+                  ))}
+                </g>
+              );
+            })}
+          </svg>
+        )}
+      </div>
+      <figcaption className="mt-1 flex flex-wrap gap-x-5 text-dim text-sm">
+        {(['clarity', 'chlorophyll', 'phosphorus'] as const).map((of) => (
+          <span key={of}>
+            <b style={{ color: COLOURS[of] }}>{SHAPES[of]}</b> {of}
+          </span>
+        ))}
+        <span>trophic index, without a unit</span>
+      </figcaption>
+    </figure>
+  );
+}
+
+/** Chlorophyll against clarity of the same visit. */
+function Scatter({ pairs }: { pairs: { visit: string; day: string; clarityM: number; ugL: number }[] }) {
+  const [frame, { width }] = useSize<HTMLDivElement>();
+  const height = 340;
+  const [top, bottom, left] = [24, height - 42, 52];
+  const mostC = Math.max(1, ...pairs.map(({ clarityM }) => clarityM)) * 1.08;
+  const mostU = Math.max(1, ...pairs.map(({ ugL }) => ugL)) * 1.08;
+  const x = (ugL: number) => left + (ugL / mostU) * (width - left - 12);
+  const y = (clarityM: number) => top + (clarityM / mostC) * (bottom - top);
+  const [curves, setCurves] = useState<Schemas['ChlorophyllClarityResult']>();
+  const key = JSON.stringify(pairs);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the pairs
+  useEffect(() => {
+    let current = true;
+    compute('chlorophyll-clarity', { pairs: pairs.map(({ ugL, clarityM }) => ({ chlorophyllUgL: ugL, clarityM })) }).then(
+      (result) => current && setCurves(result),
+      () => {},
+    );
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  const path = (points: { chlorophyllUgL: number; clarityM: number }[]) =>
+    `M${points
+      .filter(({ clarityM }) => clarityM <= mostC)
+      .map(({ chlorophyllUgL, clarityM }) => `${x(chlorophyllUgL)} ${y(clarityM)}`)
+      .join('L')}`;
+  return (
+    <figure className="m-0 min-w-0">
+      <div ref={frame} className="h-[340px]">
+        {width > 0 && (
+          <svg
+            width={width}
+            height={height}
+            role="img"
+            aria-label={`Chlorophyll against clarity, ${pairs.length} visits; the table below gives the numbers.`}
+            fontSize="13"
+            fontFamily="var(--font-mono)"
+          >
+            <rect x={left} y={top} width={width - left - 12} height={bottom - top} fill="var(--water0)" />
+            {niceTicks(mostC).map((tick) => (
+              <text key={tick} x={left - 8} y={y(tick) + 4} textAnchor="end" fill="var(--dim)">
+                {tick}
+              </text>
+            ))}
+            {niceTicks(mostU).map((tick) => (
+              <text key={tick} x={x(tick)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
+                {tick}
+              </text>
+            ))}
+            <text x={width - 12} y={bottom + 36} textAnchor="end" fill="var(--dim)">
+              chlorophyll, µg/L
+            </text>
+            <text x={left - 8} y={top - 8} textAnchor="end" fill="var(--dim)">
+              m
+            </text>
+            {curves && curves.algaeOnly.length > 1 && (
+              <path d={path(curves.algaeOnly)} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
+            )}
+            {curves?.own && <path d={path(curves.own)} stroke="var(--reed)" strokeWidth="2" fill="none" />}
+            {pairs.map(({ visit, day, clarityM, ugL }) => (
+              <circle key={visit} cx={x(ugL)} cy={y(clarityM)} r="3.6" fill="var(--reed)" opacity="0.85">
+                <title>{`${plainDay(day)}: ${clarityM} m, ${ugL} µg/L`}</title>
+              </circle>
+            ))}
+          </svg>
+        )}
+      </div>
+      <figcaption className="mt-1 text-dim text-sm">
+        <b className="text-reed">●</b> one visit · <b className="text-slate">╌</b> what algae alone would leave; above it
+        something else dims the water
+        {curves?.own && (
+          <>
+            {' '}
+            · <b className="text-reed">—</b> the station’s own curve
+          </>
+        )}
+        . {curves?.text}
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,305 @@
+import { withRoom } from '../column/scale';
+import { useSize } from '../column/useSize';
+import { plainDay } from '../ui/days';
+import { niceTicks } from './axis';
+import type { Trend } from './series';
+
+type Year = Trend['years'][number];
+type Point = Trend['points'][number];
+
+const TOP = 40;
+const LEFT = 56;
+
+interface Drawn {
+  trend: Trend;
+  /** Visits with something that is on this device only. */
+  pending: ReadonlySet<string>;
+  marked?: string | undefined;
+  /** Somebody else's numbers, to be drawn across. */
+  limits?: readonly { id: string; name: string; value: number }[];
+  onVisit?(visit: string): void;
+}
+
+/** A series by year: a depth hangs from the surface, anything else stands on the axis. Each year's value with its spread, every reading beside it, the trend with its band. */
+export function YearsChart(props: Drawn) {
+  const [frame, { width }] = useSize<HTMLDivElement>();
+  const { trend } = props;
+  return (
+    <figure className="m-0 min-w-0">
+      <div ref={frame} className="relative h-[26rem] w-full">
+        {width > 0 && <Chart {...props} width={width} height={416} />}
+      </div>
+      <figcaption className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
+        <span>
+          <b className="text-slate">{trend.statistic === 'median' ? '▬' : '●'}</b> {trend.statistic} of a year
+        </span>
+        <span>
+          <b className="text-ink">·</b> one reading
+        </span>
+        <span>○ provisional, or on this device only</span>
+        {trend.points.some(({ censored }) => censored !== 'none') && (
+          <span>{trend.scale ? '↓ deeper than the water' : '↓ below what can be seen'}</span>
+        )}
+        {trend.line && (
+          <span>
+            <b className="text-slate">╌</b> trend and its band
+          </span>
+        )}
+      </figcaption>
+    </figure>
+  );
+}
+
+function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: Drawn & { width: number; height: number }) {
+  const right = width - 10;
+  const bottom = height - (trend.scale ? 20 : 34);
+  const step = (right - LEFT) / Math.max(1, trend.years.length);
+  const first = trend.years[0]?.year ?? 0;
+  const reach =
+    Math.max(trend.greatest, ...limits.map(({ value }) => value), ...(trend.line ?? []).map(({ high }) => high)) * 1.1 || 1;
+  const y = trend.scale
+    ? (value: number) => TOP + (bottom - TOP) * (value / reach)
+    : (value: number) => bottom - (bottom - TOP) * (value / reach);
+  const middle = (year: number) => LEFT + step * (year - first + 0.5);
+  const at = (point: Point) => middle(Number(point.day.slice(0, 4))) + step * 0.38 * dayInSeason(point.day);
+  const every = Math.max(1, Math.ceil(30 / step));
+  const half = Math.min(10, step * 0.28);
+  const ticks = trend.scale
+    ? withRoom(trend.scale.ticks, { y }, 24).map(({ depthM, label }) => ({ value: depthM, label }))
+    : niceTicks(reach).map((value) => ({ value, label: String(value) }));
+  const label = marked ? trend.points.find((point) => point.visit === marked) : undefined;
+  const hollow = (point: Point) => pending.has(point.visit) || !point.usable || !point.signedOff;
+  const line = (trend.line ?? []).filter(({ year }) => year >= first);
+  return (
+    <svg
+      width={width}
+      height={height}
+      className="absolute inset-0"
+      role="img"
+      aria-label={`${trend.name} by year in ${trend.scale?.unit ?? trend.unit}, ${trend.years.length} years. The table below gives the same numbers.`}
+      fontSize="13"
+      fontFamily="var(--font-mono)"
+    >
+      <rect x={LEFT} y={TOP} width={right - LEFT} height={bottom - TOP} fill={trend.scale ? 'var(--water0)' : 'var(--sheet)'} />
+      {ticks
+        .filter(({ value }) => y(value) <= bottom + 1 && y(value) >= TOP - 1)
+        .map(({ value, label: name }) => (
+          <g key={value}>
+            <path d={`M${LEFT} ${y(value)}H${right}`} stroke={trend.scale ? 'var(--sheet)' : 'var(--paper2)'} strokeWidth="2" />
+            <text x={LEFT - 8} y={y(value) + 4.5} textAnchor="end" fill="var(--dim)">
+              {name}
+            </text>
+          </g>
+        ))}
+      <text x={LEFT - 8} y={TOP - 18} textAnchor="end" fill="var(--dim)">
+        {trend.scale?.unit ?? trend.unit}
+      </text>
+      <path d={`M${LEFT - 6} ${trend.scale ? TOP : bottom}H${right}`} stroke="var(--ink)" strokeWidth="2" />
+      {line.length > 1 && (
+        <path
+          d={`M${line.map((one) => `${middle(one.year)} ${y(one.low)}`).join('L')}L${line
+            .toReversed()
+            .map((one) => `${middle(one.year)} ${y(one.high)}`)
+            .join('L')}Z`}
+          fill="var(--slate)"
+          opacity="0.14"
+        />
+      )}
+      {trend.years.map(
+        (year) =>
+          year.enough &&
+          year.low != null &&
+          year.high != null && (
+            <rect
+              key={year.year}
+              x={middle(year.year) - half}
+              y={Math.min(y(year.low), y(year.high))}
+              width={half * 2}
+              height={Math.max(2, Math.abs(y(year.high) - y(year.low)))}
+              fill="var(--water1)"
+              opacity="0.55"
+            />
+          ),
+      )}
+      {limits.map(({ id, name, value }) => (
+        <g key={id}>
+          <path d={`M${LEFT} ${y(value)}H${right}`} stroke="var(--buoy)" strokeDasharray="8 4" strokeWidth="1.4" />
+          <text
+            x={right - 4}
+            y={y(value) - 5}
+            textAnchor="end"
+            fill="var(--buoy)"
+            stroke="var(--sheet)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            {name}
+          </text>
+        </g>
+      ))}
+      {trend.points
+        .filter((point) => point.visit !== marked)
+        .map((point) => (
+          <Reading
+            key={point.visit}
+            point={point}
+            x={at(point)}
+            y={y(point.value)}
+            hollow={hollow(point)}
+            marked={false}
+            onVisit={onVisit}
+          />
+        ))}
+      {trend.years.map((year) => (
+        <YearValue
+          key={year.year}
+          year={year}
+          x={middle(year.year)}
+          y={y}
+          base={trend.scale ? TOP : bottom}
+          named={trend.scale ? TOP - 12 : bottom + 18}
+          least={step < 44 ? 0 : trend.least}
+          name={(year.year - first) % every === 0}
+        />
+      ))}
+      {trend.breaks.map((change) => {
+        const x = LEFT + step * (Number(change.day.slice(0, 4)) - first) + 1;
+        const words = `${change.joined ? 'joined: ' : ''}${change.after.split(';')[0]}`;
+        return (
+          <g key={change.day}>
+            <title>{`${plainDay(change.day)}: ${change.before}, then ${change.after}`}</title>
+            <path d={`M${x} ${TOP}V${bottom}`} stroke="var(--madder)" strokeDasharray="2 3" strokeWidth="1.5" />
+            <text
+              x={x > width / 2 ? x - 6 : x + 6}
+              y={bottom - 8}
+              textAnchor={x > width / 2 ? 'end' : 'start'}
+              fill="var(--madder)"
+              stroke="var(--water0)"
+              strokeWidth="4"
+              paintOrder="stroke"
+              fontSize="12"
+            >
+              {words}
+            </text>
+          </g>
+        );
+      })}
+      {line.length > 1 && (
+        <path
+          d={`M${line.map((one) => `${middle(one.year)} ${y(one.value)}`).join('L')}`}
+          stroke="var(--slate)"
+          strokeWidth="2.4"
+          strokeDasharray="9 5"
+          fill="none"
+        />
+      )}
+      {label && <Reading point={label} x={at(label)} y={y(label.value)} hollow={hollow(label)} marked onVisit={onVisit} />}
+      {label && (
+        <text
+          x={Math.min(right - 4, at(label) + step * 0.4)}
+          y={y(label.value) + 26}
+          textAnchor="end"
+          fill="var(--buoy)"
+          stroke="var(--water0)"
+          strokeWidth="4"
+          paintOrder="stroke"
+          fontWeight="700"
+        >
+          {label.text}
+        </text>
+      )}
+    </svg>
+  );
+}
+
+/** From -1 in January to 1 in December, so that readings of a year stand side by side in their order. */
+function dayInSeason(day: string): number {
+  return (Number(day.slice(5, 7)) - 1 + Number(day.slice(8, 10)) / 31) / 6 - 1;
+}
+
+function YearValue({
+  year,
+  least,
+  x,
+  y,
+  base,
+  named,
+  name,
+}: {
+  year: Year;
+  least: number;
+  x: number;
+  y: (value: number) => number;
+  base: number;
+  named: number;
+  name: boolean;
+}) {
+  const known = year.censored === 'none' ? year.value : undefined;
+  const mean = known != null && year.mean != null && known === year.mean;
+  const fill = year.provisional ? 'var(--sheet)' : 'var(--slate)';
+  const down = year.value != null && y(year.value) > base ? 1 : -1;
+  return (
+    <g>
+      <title>{`${year.year}: ${year.text}${year.provisional ? ', provisional' : ''}`}</title>
+      {name && (
+        <text x={x} y={named} textAnchor="middle" fill="var(--dim)">
+          {String(year.year).slice(2)}
+        </text>
+      )}
+      {known != null && <path d={`M${x} ${base}V${y(known)}`} stroke="var(--slate)" strokeWidth="1.5" />}
+      {mean && known != null && <circle cx={x} cy={y(known)} r="6" fill={fill} stroke="var(--slate)" strokeWidth="2" />}
+      {!mean && known != null && (
+        <rect x={x - 7} y={y(known) - 3} width="14" height="6" fill={fill} stroke="var(--slate)" strokeWidth="1.5" />
+      )}
+      {known == null && year.value != null && (
+        <path
+          d={`M${x} ${base}V${y(year.value)}m-5 ${-6 * down}l5 ${6 * down}l5 ${-6 * down}`}
+          stroke="var(--slate)"
+          strokeWidth="1.5"
+          strokeDasharray="5 3"
+          fill="none"
+        />
+      )}
+      {!year.enough && (
+        <text x={x} y={base + (base < 100 ? 18 : -8)} textAnchor="middle" fill="var(--dim)" fontSize="12">
+          {year.count === 0 ? '–' : least > 0 ? `${year.count} of ${least}` : ''}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function Reading({
+  point,
+  x,
+  y,
+  hollow,
+  marked,
+  onVisit,
+}: {
+  point: Point;
+  x: number;
+  y: number;
+  hollow: boolean;
+  marked: boolean;
+  onVisit?: ((visit: string) => void) | undefined;
+}) {
+  const colour = marked ? 'var(--buoy)' : 'var(--ink)';
+  return (
+    // The table gives the same by keyboard; here a click is a shortcut.
+    // biome-ignore lint/a11y/noStaticElementInteractions: the visits stand in the table as links
+    <g data-visit={point.visit} onClick={() => onVisit?.(point.visit)} className={onVisit ? 'cursor-pointer' : ''}>
+      <title>{`${plainDay(point.day)}: ${point.text}${hollow ? ', provisional' : ''}`}</title>
+      {point.censored === 'above' && <path d={`M${x} ${y}v9m-3 -4l3 4l3 -4`} stroke={colour} fill="none" strokeWidth="1.2" />}
+      {point.censored === 'below' && <path d={`M${x} ${y}v9m-3 -4l3 4l3 -4`} stroke={colour} fill="none" strokeWidth="1.2" />}
+      <circle
+        cx={x}
+        cy={y}
+        r={marked ? 6 : hollow ? 3.5 : 2}
+        fill={hollow ? 'var(--sheet)' : colour}
+        stroke={colour}
+        strokeWidth={marked ? 2.5 : 1.3}
+      />
+    </g>
+  );
+}

@@ -1,0 +1,75 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
+import type { LengthUnit, OperationRequest, ReaderUnit, Schemas, StationRecord } from '../api/client';
+import { compute } from '../field/core';
+import { store } from '../field/store';
+import { pendingVisits, withLocal } from '../field/visits';
+
+export type Trend = Schemas['TrendResult'];
+export type Subject = Schemas['TrendSubject'];
+type Ask = OperationRequest<'trend'>;
+
+/** The unit in which depths of a station are read. */
+export function nativeOf(record: StationRecord): LengthUnit {
+  return record.context.lines.find((line) => line.code === record.line)?.unit ?? 'm';
+}
+
+/** What of a station's record is followed; clarity with what is on this device only. */
+export function seriesOf(record: StationRecord, subject: Subject, clarity: Schemas['ClarityPoint'][]) {
+  const known = (record.series ?? []).find((series) => series.subject === subject);
+  if (subject !== 'clarity') {
+    return known;
+  }
+  return {
+    subject,
+    window: record.context.programme.summary,
+    joins: known?.joins ?? [],
+    points: clarity.map(({ visit, date, clarityM, censored, usable, signedOff, method, text }) => ({
+      visit,
+      day: date,
+      value: clarityM,
+      censored: censored ? ('above' as const) : ('none' as const),
+      usable,
+      signedOff,
+      method,
+      text,
+    })),
+  };
+}
+
+/** A station's clarities as this device knows them, and which visits wait here. */
+export function useClarities(code: string, record: StationRecord) {
+  const visits = useLiveQuery(() => store.visits.where('station').equals(code).toArray(), [code]);
+  const pending = useLiveQuery(pendingVisits, []);
+  return { points: visits && pending && withLocal(record.context.history, visits, pending), pending };
+}
+
+/** Asks Core what a series says; again when anything of the question changes. */
+export function useTrend(
+  ask: Pick<Ask, 'subject' | 'points' | 'window' | 'joins'> | undefined,
+  options: {
+    native: LengthUnit;
+    reader: ReaderUnit;
+    provisional?: boolean;
+    test?: Schemas['TrendTest'];
+    askedPerDecade?: number;
+    yearsOnly?: boolean;
+  },
+) {
+  const [answer, setAnswer] = useState<{ key: string; trend?: Trend; problem?: string }>();
+  const key = JSON.stringify([ask?.subject, ask?.window, ask?.joins, ask?.points, options]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the whole question
+  useEffect(() => {
+    let current = true;
+    if (ask) {
+      compute('trend', { ...ask, ...options } as Ask).then(
+        (trend) => current && setAnswer({ key, trend }),
+        (error: Error) => current && setAnswer({ key, problem: error.message }),
+      );
+    }
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  return { trend: answer?.trend, problem: answer?.problem ?? '' };
+}
