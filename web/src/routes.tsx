@@ -176,6 +176,8 @@ const report = createRoute({
   getParentRoute: () => root,
   path: '/record/report/$water',
   component: lazyRouteComponent(() => import('./record/ReportPage'), 'ReportPage'),
+  validateSearch: (search: Record<string, unknown>): { year?: number } =>
+    Number.isInteger(search.year) ? { year: search.year as number } : {},
 });
 const reviews = createRoute({
   getParentRoute: () => root,

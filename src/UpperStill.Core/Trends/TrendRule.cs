@@ -71,7 +71,7 @@ public static class TrendRule
             var test = request.Test == TrendTest.Seasonal ? seasonal : annual;
             var verdict = Verdict(test, seasonal);
             var line = annual?.PerDecade is { } slope && verdict is not TrendVerdict.Mixed ? Line(annual, slope / 10) : null;
-            var would = request.YearsOnly ? null : Would(annual);
+            var would = request.YearsOnly ? null : Would(annual, verdict is TrendVerdict.Rising or TrendVerdict.Falling ? annual?.PerDecade : null);
             var shown = Sum(all);
             var waiting = request.Points.Count(p => p.Usable && !p.SignedOff);
             var greatest = all.Count == 0 ? 5m : all.Max(p => p.Value);
@@ -142,7 +142,7 @@ public static class TrendRule
                 : [.. Lowess.Of([.. plain.Select(Point)]).Select((value, i) => new TrendAt(plain[i].Year, Publish(value), Publish(value), Publish(value)))];
         }
 
-        private WouldKnow? Would(TestNumbers? annual)
+        private WouldKnow? Would(TestNumbers? annual, double? shown)
         {
             var plain = years.Where(y => y.Censored == Censoring.None).Select(Point).ToList();
             if (plain.Count < LeastForScatter)
@@ -153,7 +153,7 @@ public static class TrendRule
             var asked = request.AskedPerDecade ?? subject.AskedPerDecade;
             var scatter = Scatter(plain, annual?.PerDecade / 10 ?? TheilSen.Of(plain).Slope ?? 0);
             var needed = YearsToKnow.Of((double)asked / 10, scatter, request.LeastYears);
-            return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, years.Count));
+            return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, years.Count, shown));
         }
 
         private IEnumerable<string> HeldBack(IReadOnlyList<YearSummary> shown, int waiting)

@@ -64,17 +64,25 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
         };
     }
 
-    internal string Would(decimal asked, int? needed, int have)
+    internal string Would(decimal asked, int? needed, int have, double? shown)
     {
         var change = $"a change of {Amount((double)asked)} per decade";
-        return needed is not { } years ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
+        return shown is { } slope && Math.Abs(slope) > (double)asked && needed is { } slower && slower > have ? $"This one shows. With this scatter a slower one, {Amount((double)asked)} per decade, would take {slower} years; you have {have}."
+            : needed is not { } years ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
             : have >= years ? $"With this scatter {change} shows after {years} years. You have {have}: enough to see it if it were there."
             : $"With this scatter it takes {years} years to see {change}. You have {have}: about {years - have} more.";
     }
 
-    internal static string Break(SeriesBreak change) => change.Joined
-        ? $"Joined across {change.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}, where {change.Before} became {change.After}: what differs between them is in the trend."
-        : $"Another method since {change.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture)}: {change.After}; before, {change.Before}. The two stand by themselves.";
+    internal static string Break(SeriesBreak change)
+    {
+        // The disc is named only where it is what changed.
+        var ((before, oldDisc), (after, newDisc)) = (Parts(change.Before), Parts(change.After));
+        var (was, now) = oldDisc == newDisc || oldDisc is null || newDisc is null ? (before, after) : ($"{before}, {oldDisc}", $"{after}, {newDisc}");
+        var day = change.Day.ToString("d MMMM yyyy", CultureInfo.InvariantCulture);
+        return change.Joined ? $"Joined across {day}, where {was} became {now}: what differs between them is in the trend." : $"Another method since {day}: {now}; before, {was}. The two stand by themselves.";
+
+        static (string, string?) Parts(string method) => method.Split("; ", 2) is [var how, var disc] ? (how, disc) : (method, null);
+    }
 
     internal string Few(IReadOnlyList<YearSummary> few, AnnualStatistic statistic) => few.Count == 1
         ? $"{few[0].Year} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."

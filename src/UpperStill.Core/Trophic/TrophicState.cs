@@ -9,7 +9,10 @@ namespace UpperStill.Core.Trophic;
 /// <param name="ClarityM">Clarity, m, above 0; null where there is none.</param>
 /// <param name="ChlorophyllUgL">Chlorophyll a, µg/L, above 0.</param>
 /// <param name="PhosphorusUgL">Total phosphorus, µg/L as P, above 0.</param>
-public sealed record TrophicRequest(decimal? ClarityM = null, decimal? ChlorophyllUgL = null, decimal? PhosphorusUgL = null);
+/// <param name="Native">The unit in which clarity was read.</param>
+/// <param name="Reader">Unit for the words.</param>
+public sealed record TrophicRequest(
+    decimal? ClarityM = null, decimal? ChlorophyllUgL = null, decimal? PhosphorusUgL = null, LengthUnit Native = LengthUnit.Metre, ReaderUnit Reader = ReaderUnit.AsRead);
 
 /// <summary>Which of the three an index is of.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<TrophicOf>))]
@@ -68,7 +71,7 @@ public static class TrophicState
             else if (value is { } v)
             {
                 var number = decimal.Round((decimal)index((double)v), 1, MidpointRounding.AwayFromZero);
-                var text = $"{Decimals.Text(decimal.Round(v, 2, MidpointRounding.AwayFromZero))} {unit}";
+                var text = of == TrophicOf.Clarity ? LengthText.Show(v, request.Native, request.Reader) : $"{Decimals.Fixed(v, 1)} {unit}";
                 indices.Add(new TrophicIndex(of, number, Class(number), text, new Working(
                     $"Trophic index of {of.ToString().ToLowerInvariant()}", [new WorkingInput(of.ToString().ToLowerInvariant(), text)], [$"{equation} {Decimals.Text(v)} = {Decimals.Fixed(number, 1)}", $"{Class(number)}: {Bounds(number)}"],
                     "Each index stands for itself; the three are never averaged.", Source)));

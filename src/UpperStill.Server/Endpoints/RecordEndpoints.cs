@@ -1,10 +1,13 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
 using UpperStill.Server.People;
 using UpperStill.Server.Record;
 using UpperStill.Store;
+using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
@@ -41,7 +44,11 @@ internal static class RecordEndpoints
         app.MapGet("/api/waters/{code}/answers", async (string code, RecordDesk desk, Caller caller, CancellationToken cancel) => caller.May.Sees(code) ? Results.Ok(await desk.AnswersAsync(code, cancel)) : WaterEndpoints.Unknown(code))
             .For(AccessLevel.SignedIn).WithName("water-answers").WithTags("record").WithSummary("Is it changing, how sure is that, what would it take: each series of each station of a water.")
             .Produces<IReadOnlyList<StationAnswer>>().ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/record/region", async (TrendSubject? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(subject ?? TrendSubject.Clarity, cancel))
+        app.MapGet("/api/waters/{code}/report", async (string code, int? year, string? reader, RecordDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel) =>
+                caller.May.Sees(code) && await desk.ReportAsync(code, year ?? clock.GetLocalNow().Year, Named(reader, ReaderUnit.AsRead), cancel) is { } report ? Results.Ok(report) : WaterEndpoints.Unknown(code))
+            .For(AccessLevel.SignedIn).WithName("water-report").WithTags("record").WithSummary("The annual report on a water, in plain words, with what its pictures are drawn from.")
+            .Produces<WaterReport>().ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(Named(subject, TrendSubject.Clarity), cancel))
             .For(AccessLevel.SignedIn).WithName("region").WithTags("record").WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
     }
 
@@ -65,7 +72,7 @@ internal static class RecordEndpoints
     private static async Task<IResult> OxygenAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) => !await SeesAsync(code, book, caller, cancel)
         ? StationEndpoints.Unknown(code)
         : Results.Ok((await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Usable).OrderBy(p => p.Day).ToListAsync(cancel))
-            .Select(p => new OxygenVisit(p.Day, p.AnoxicM, p.AnoxicArea, p.DeepOxygenMgL, p.DeepThicknessM, p.BottomOxygenMgL, p.HypoxicM)).ToList());
+            .Select(p => p.Oxygen()).ToList());
 
     private static async Task<IResult> JoinAsync(string code, SeriesJoin join, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
@@ -104,6 +111,20 @@ internal static class RecordEndpoints
 
         await book.SaveChangesAsync(cancel);
         return Results.NoContent();
+    }
+
+    // A choice by the name it has in JSON; what is no choice is the usual one.
+    private static T Named<T>(string? name, T usual)
+        where T : struct, Enum
+    {
+        try
+        {
+            return name is null ? usual : JsonSerializer.Deserialize<T>(JsonSerializer.Serialize(name));
+        }
+        catch (JsonException)
+        {
+            return usual;
+        }
     }
 
     private static async Task<bool> SeesAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) =>

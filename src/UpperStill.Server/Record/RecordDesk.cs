@@ -1,8 +1,10 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Oxygen;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Reports;
 using UpperStill.Core.Trends;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -30,6 +32,21 @@ public sealed record StationAnswer(string Station, string Name, IReadOnlyList<Se
 /// <param name="Depth">True where it is drawn from the surface down.</param>
 public sealed record SeriesAnswer(
     TrendSubject Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, string? WouldKnow, int Waiting, IReadOnlyList<YearSummary> Years, IReadOnlyList<TrendAt>? Line, bool Depth);
+
+/// <summary>A picture of a report.</summary>
+/// <param name="Station">The station's code.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Trend">What it is drawn from.</param>
+public sealed record ReportSeries(string Station, string Name, TrendResult Trend);
+
+/// <summary>The annual report on a water.</summary>
+/// <param name="Water">The water's code.</param>
+/// <param name="District">Where it lies.</param>
+/// <param name="Year">The year.</param>
+/// <param name="Years">Years with visits, the newest first.</param>
+/// <param name="Report">The words.</param>
+/// <param name="Series">What its pictures are drawn from.</param>
+public sealed record WaterReport(string Water, string District, int Year, IReadOnlyList<int> Years, ReportResult Report, IReadOnlyList<ReportSeries> Series);
 
 /// <summary>Asks the record: is it changing, how sure is that, what would it take to know.</summary>
 public sealed class RecordDesk(FieldBook book, Caller caller)
@@ -80,14 +97,44 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
             .Select(s => RegionalTrend.Station(s.Code, subject, points[s.Code], SubjectWords.Of(subject).Window(programmes[s.Programme]!)))]);
     }
 
-    private async Task<StationAnswer> AnswerAsync(StationRow row, CancellationToken cancel)
+    /// <summary>The report on a water in a year, with the series that its pictures are drawn from; null where there is no such water.</summary>
+    public async Task<WaterReport?> ReportAsync(string code, int year, ReaderUnit reader, CancellationToken cancel)
     {
-        var station = row.Read();
-        var programme = await book.ProgrammeAsync(row.Programme, null, cancel) ?? throw new JsonException($"Programme {row.Programme} is missing.");
-        var native = station.KnownDepth.Unit ?? LengthUnit.Metre;
-        var series = await book.SeriesAsync(row.Code, programme, await book.ClaritiesAsync(row.Code, cancel), cancel);
-        return new StationAnswer(row.Code, station.Name, [.. series.Select(s => Short(TrendRule.Work(s.Ask(native))))]);
+        if (await book.Waters.AsNoTracking().FirstOrDefaultAsync(w => w.Code == code, cancel) is not { } water)
+        {
+            return null;
+        }
+
+        List<ReportStation> stations = [];
+        List<ReportSeries> series = [];
+        var rows = await book.Stations.AsNoTracking().Where(s => s.Water == code).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
+        var (from, until) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
+        foreach (var row in rows)
+        {
+            var trends = (await SeriesAsync(row, cancel)).Select(s => TrendRule.Work(s.Series.Ask(s.Native, reader))).ToList();
+            var profiles = await book.Profiles.AsNoTracking().Where(p => p.Station == row.Code && p.Usable && p.Day >= from && p.Day <= until).OrderBy(p => p.Day).ToListAsync(cancel);
+            var oxygen = OxygenSeasons.Work(new OxygenSeasonsRequest([.. profiles.Select(p => p.Oxygen())])).Seasons;
+            stations.Add(new ReportStation(row.Read().Name, trends, oxygen.Count > 0 ? oxygen[0] : null));
+            series.AddRange(trends.Where(t => t.Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.BottomOxygen).Select(t => new ReportSeries(row.Code, row.Read().Name, t)));
+        }
+
+        var codes = rows.Select(r => r.Code).ToList();
+        var visits = await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= from && v.Day <= until).OrderBy(v => v.Day).ToListAsync(cancel);
+        var observers = visits.SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Distinct().Order(StringComparer.Ordinal).ToList();
+        var years = await book.Visits.Where(v => codes.Contains(v.Station)).Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
+        var report = AnnualReport.Write(new ReportRequest(water.Read().Name, year, visits.Count, visits.Count > 0 ? visits[0].Day : null, visits.Count > 0 ? visits[^1].Day : null, observers, stations));
+        return new WaterReport(code, water.Read().District, year, years, report, series);
     }
+
+    private async Task<IReadOnlyList<(StationSeries Series, LengthUnit Native)>> SeriesAsync(StationRow row, CancellationToken cancel)
+    {
+        var programme = await book.ProgrammeAsync(row.Programme, null, cancel) ?? throw new JsonException($"Programme {row.Programme} is missing.");
+        var native = row.Read().KnownDepth.Unit ?? LengthUnit.Metre;
+        return [.. (await book.SeriesAsync(row.Code, programme, await book.ClaritiesAsync(row.Code, cancel), cancel)).Select(s => (s, native))];
+    }
+
+    private async Task<StationAnswer> AnswerAsync(StationRow row, CancellationToken cancel) =>
+        new(row.Code, row.Read().Name, [.. (await SeriesAsync(row, cancel)).Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
 
     private static SeriesAnswer Short(TrendResult result) => new(
         result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth);

@@ -118,7 +118,7 @@ public sealed class DemoSeasons
         {
             var own = new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 104729) ^ (ulong)station.Station.Code[0]);
             var tube = station.Station.Code == "SKA-1" && day.Year >= 2020;
-            entries.Add(Made(own, EntryKinds.DiscConditions, new DiscConditionsBody(BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
+            entries.Add(Made(own, EntryKinds.DiscConditions, new DiscConditionsBody(tube ? BoatSide.Sun : BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
         }
 
         // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.

@@ -53,7 +53,7 @@ public sealed record LakeColumn(double DepthM, bool Sea, DateOnly Day, double Ye
         var days = Math.Max(0, Day.DayOfYear - 125);
         var below = 1 / (1 + Math.Exp(-(depthM - middle - 1) / 0.7));
         var near = 0.35 + (0.65 * depthM / DepthM);
-        var used = below * near * days * 0.075 * (1 + (0.018 * (Day.Year - FirstYear)));
+        var used = below * near * days * 0.075 * (1 + (0.03 * (Day.Year - FirstYear)));
         var bloom = 0.6 * Math.Exp(-Math.Pow((depthM - (middle - 1.2)) / 0.9, 2));
         return Math.Max(0.08, (holds * (1.03 - (0.09 * below))) + bloom - used);
     }

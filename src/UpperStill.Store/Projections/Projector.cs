@@ -55,7 +55,8 @@ public static class Projector
     public static async Task<IReadOnlyList<string>> RebuildAsync(this FieldBook book, CancellationToken cancel, Action<VisitReview>? reviewed = null)
     {
         ArgumentNullException.ThrowIfNull(book);
-        await using var transaction = await book.Database.BeginTransactionAsync(cancel);
+        // Whoever brings a whole record in has begun one already.
+        await using var transaction = book.Database.CurrentTransaction is null ? await book.Database.BeginTransactionAsync(cancel) : null;
         var before = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
         await book.Visits.ExecuteDeleteAsync(cancel);
         await book.Clarities.ExecuteDeleteAsync(cancel);
@@ -85,7 +86,11 @@ public static class Projector
         }
 
         var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
-        await transaction.CommitAsync(cancel);
+        if (transaction is not null)
+        {
+            await transaction.CommitAsync(cancel);
+        }
+
         return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version")).OfType<string>()];
     }
 

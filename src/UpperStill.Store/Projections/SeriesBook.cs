@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.Oxygen;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Trends;
 
@@ -84,6 +85,13 @@ public static class SeriesBook
 
             points.Add(point);
         }
+    }
+
+    /// <summary>The oxygen of a profile.</summary>
+    public static OxygenVisit Oxygen(this ProfileRow profile)
+    {
+        ArgumentNullException.ThrowIfNull(profile);
+        return new OxygenVisit(profile.Day, profile.AnoxicM, profile.AnoxicArea, profile.DeepOxygenMgL, profile.DeepThicknessM, profile.BottomOxygenMgL, profile.HypoxicM);
     }
 
     private static double? Of(TrendSubject subject, ProfileRow profile) => subject switch

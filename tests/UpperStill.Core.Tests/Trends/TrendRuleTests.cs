@@ -130,6 +130,16 @@ public sealed class TrendRuleTests
     }
 
     [Fact]
+    public void A_disc_that_is_not_always_named_is_no_change_and_another_one_is()
+    {
+        string[] methods = ["disc lost; disc, quartered, 20 cm", "disc lost", "disc lost; disc, quartered, 20 cm"];
+        Assert.Empty(Trend([.. Years(9, (year, _) => 4 + year).Select((p, i) => p with { Method = methods[i % 3] })]).Breaks);
+
+        var changed = Trend([.. Years(9, (year, _) => 4 + year).Select((p, i) => p with { Method = i < 16 ? methods[0] : "disc lost; disc, white, 30 cm" })]);
+        Assert.Contains("Another method since 15 June 2017: disc lost, disc, white, 30 cm; before, disc lost, disc, quartered, 20 cm. The two stand by themselves.", changed.HeldBack);
+    }
+
+    [Fact]
     public void One_visit_with_a_borrowed_tube_is_no_new_method() =>
         Assert.Empty(Trend([.. Years(9, (year, _) => 4 + year).Select((p, i) => p with { Method = i == 17 ? "through a tube" : "without a tube" })]).Breaks);
 

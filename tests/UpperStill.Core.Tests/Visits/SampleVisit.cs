@@ -104,12 +104,12 @@ internal sealed class SampleVisit
 
     internal Entry Close() => Write(EntryKinds.VisitClosed, new EmptyBody());
 
-    internal Entry Write<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null, string device = "phone")
+    internal Entry Write<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null, string device = "phone", string by = "Asa")
         where T : class
     {
         clock = clock.AddMinutes(1);
         var entry = new Entry(
-            Guid.CreateVersion7(clock), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock, "Asa", device, strikes?.Id, why);
+            Guid.CreateVersion7(clock), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock, by, device, strikes?.Id, why);
         Entries.Add(entry);
         return entry;
     }

@@ -724,6 +724,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/waters/{code}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The annual report on a water, in plain words, with what its pictures are drawn from. */
+        get: operations["water-report"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/record/region": {
         parameters: {
             query?: never;
@@ -5924,6 +5941,33 @@ export interface components {
             /** @description Station by station. */
             changes: components["schemas"]["SeasonChange"][];
         };
+        /** @description A report for neighbours, in plain words. */
+        ReportResult: {
+            /** @description Its title. */
+            title: string;
+            /** @description One paragraph. */
+            inShort: string;
+            /** @description What was done, how clear, how green, oxygen, is it changing. */
+            sections: components["schemas"]["ReportSection"][];
+            /** @description How to read it. */
+            cautions: string[];
+        };
+        /** @description A section of a report. */
+        ReportSection: {
+            /** @description Its title. */
+            title: string;
+            /** @description Its sentences. */
+            paragraphs: string[];
+        };
+        /** @description A picture of a report. */
+        ReportSeries: {
+            /** @description The station's code. */
+            station: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is drawn from. */
+            trend: components["schemas"]["TrendResult"];
+        };
         /** @description Body of the entry `reread`: levels whose numbers are read in another unit; what was written stays. */
         RereadBody: {
             /** @description The entries of the levels. */
@@ -7908,6 +7952,10 @@ export interface components {
              * @description Total phosphorus, µg/L as P, above 0.
              */
             phosphorusUgL?: null | number;
+            /** @description The unit in which clarity was read. */
+            native?: components["schemas"]["LengthUnit"];
+            /** @description Unit for the words. */
+            reader?: components["schemas"]["ReaderUnit"];
         };
         /** @description The three side by side; never one number of them. */
         TrophicResult: {
@@ -8191,6 +8239,24 @@ export interface components {
          * @enum {unknown}
          */
         WaterKind: "lake" | "reservoir" | "pond" | "river" | "sea";
+        /** @description The annual report on a water. */
+        WaterReport: {
+            /** @description The water's code. */
+            water: string;
+            /** @description Where it lies. */
+            district: string;
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /** @description Years with visits, the newest first. */
+            years: number[];
+            /** @description The words. */
+            report: components["schemas"]["ReportResult"];
+            /** @description What its pictures are drawn from. */
+            series: components["schemas"]["ReportSeries"][];
+        };
         /** @description A water's shape as a file gives it. */
         WaterShape: {
             /** @description Closed rings, the outer shore first. */
@@ -10255,6 +10321,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StationAnswer"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "water-report": {
+        parameters: {
+            query?: {
+                year?: number;
+                reader?: components["schemas"]["ReaderUnit"];
+            };
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterReport"];
                 };
             };
             /** @description Not Found */

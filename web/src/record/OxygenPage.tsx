@@ -7,12 +7,12 @@ import { Problem } from '../ui/Problem';
 import { Worked } from '../ui/Worked';
 import { DataTable } from './DataTable';
 import { DepthTimeMap } from './DepthTimeMap';
-import { YearChoice, yearsWithProfiles } from './ProfilesPage';
+import { fullestRecent, YearChoice, yearsWithProfiles } from './ProfilesPage';
 
 /** Oxygen through the seasons: how long and how much of the bottom is without it, how fast the deep water loses it; a season as a map. */
 export function OxygenPage({ code, record }: { code: string; record: StationRecord }) {
   const years = yearsWithProfiles(record);
-  const [year, setYear] = useState(years[0]);
+  const [year, setYear] = useState(fullestRecent(record));
   const { data: visits, problem } = usePulled(() => api.GET('/api/stations/{code}/oxygen', { params: { path: { code } } }));
   const [seasons, setSeasons] = useState<Schemas['OxygenSeason'][]>();
   useEffect(() => {

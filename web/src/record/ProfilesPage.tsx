@@ -14,16 +14,23 @@ type Profile = Schemas['RecordProfile'];
 /** Any visit's profile, its neighbours behind it, and a slide through the season. */
 export function ProfilesPage({ code, record }: { code: string; record: StationRecord }) {
   const years = yearsWithProfiles(record);
-  const [year, setYear] = useState(years[0]);
+  const [year, setYear] = useState(fullestRecent(record));
   return (
     <>
       {year === undefined ? (
         <p className="mt-6">No profile has been read here yet.</p>
       ) : (
-        <Year key={year} code={code} record={record} year={year} years={years} onYear={setYear} />
+        <Year key={year} code={code} year={year} years={years} onYear={setYear} />
       )}
     </>
   );
+}
+
+/** The newest year with three profiles and more, to begin with. */
+export function fullestRecent(record: StationRecord): number | undefined {
+  const points = (record.series ?? []).find(({ subject }) => subject === 'surface-temperature')?.points ?? [];
+  const years = yearsWithProfiles(record);
+  return years.find((year) => points.filter(({ day }) => day.startsWith(String(year))).length >= 3) ?? years[0];
 }
 
 /** Years with a profile, the newest first. */
@@ -47,19 +54,7 @@ export function YearChoice({ year, years, onYear }: { year: number; years: numbe
   );
 }
 
-function Year({
-  code,
-  record,
-  year,
-  years,
-  onYear,
-}: {
-  code: string;
-  record: StationRecord;
-  year: number;
-  years: number[];
-  onYear(year: number): void;
-}) {
+function Year({ code, year, years, onYear }: { code: string; year: number; years: number[]; onYear(year: number): void }) {
   const { data: profiles, problem } = usePulled(() =>
     api.GET('/api/stations/{code}/profiles', { params: { path: { code }, query: { year } } }),
   );
@@ -106,17 +101,10 @@ function Year({
               <span>{plainDay(profiles.at(-1)?.day ?? shown.day)}</span>
             </span>
           </label>
-          <Drawing profiles={profiles} index={index} />
-          <DataTable
-            title={`Levels of ${plainDay(shown.day)}`}
-            file={`${code}-profile-${shown.day}`}
-            rows={shown.levels}
-            columns={[
-              { name: 'depth', unit: 'm', of: ({ depthM }) => depthM },
-              { name: 'temperature', unit: '°C', of: ({ celsius }) => celsius },
-              { name: 'oxygen', unit: 'mg/L', of: ({ oxygenMgL }) => oxygenMgL },
-            ]}
-          />
+          <div className="grid gap-x-8 lg:grid-cols-[minmax(0,1fr)_22rem]">
+            <Drawing profiles={profiles} index={index} />
+            <Levels profile={shown} />
+          </div>
           <DataTable
             title={`All levels of ${year}`}
             file={`${code}-profiles-${year}`}
@@ -133,8 +121,36 @@ function Year({
           />
         </>
       )}
-      <p className="sr-only">{record.context.station.name}</p>
     </>
+  );
+}
+
+/** The levels of the visit, beside the picture. */
+function Levels({ profile }: { profile: Profile }) {
+  return (
+    <table className="num self-start text-sm">
+      <caption className="sr-only">Levels of {plainDay(profile.day)}</caption>
+      <thead>
+        <tr className="border-ink border-b text-right">
+          <th scope="col" className="py-1">
+            m
+          </th>
+          <th scope="col">°C</th>
+          <th scope="col">mg/L O₂</th>
+        </tr>
+      </thead>
+      <tbody>
+        {profile.levels.map(({ depthM, celsius, oxygenMgL }) => (
+          <tr key={depthM} className="border-rule border-b text-right">
+            <th scope="row" className="py-0.5 font-normal">
+              {depthM.toFixed(1)}
+            </th>
+            <td>{celsius?.toFixed(1)}</td>
+            <td>{oxygenMgL?.toFixed(1)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 
@@ -161,7 +177,7 @@ function Drawing({ profiles, index }: { profiles: readonly Profile[]; index: num
     };
   }, [profiles]);
   const shown = profiles[index];
-  const wide = Math.min(width, 760);
+  const wide = Math.min(width, 860);
   const right = wide - 12;
   const scale = columnScale(deepest * 1.03, top, bottom);
   const xt = (celsius: number) => left + (celsius / warm) * (right - left);
@@ -234,7 +250,14 @@ function Drawing({ profiles, index }: { profiles: readonly Profile[]; index: num
                   strokeDasharray="6 4"
                   strokeWidth="1.5"
                 />
-                <text x={right - 4} y={scale.y(shown.thermoclineM) - 5} textAnchor="end" fill="var(--slate)">
+                <text
+                  x={left + 8}
+                  y={scale.y(shown.thermoclineM) + 16}
+                  fill="var(--slate)"
+                  stroke="var(--water0)"
+                  strokeWidth="4"
+                  paintOrder="stroke"
+                >
                   thermocline {shown.thermoclineM.toFixed(1)} m
                 </text>
               </g>

@@ -89,6 +89,8 @@ export function SeriesPage({
             onVisit={(to) => void navigate({ to: '/visit/$visit', params: { visit: to } })}
           />
           {beside && <Beside code={beside} stations={stations} subject={subject} />}
+          <Years trend={trend} file={file} />
+          <Readings trend={trend} file={file} pending={pending} />
         </div>
         <aside className="border-rule lg:border-l lg:pl-6">
           {trend.wouldKnow && (
@@ -152,8 +154,6 @@ export function SeriesPage({
           </div>
         </aside>
       </div>
-      <Years trend={trend} file={file} />
-      <Readings trend={trend} file={file} pending={pending} />
     </>
   );
 }

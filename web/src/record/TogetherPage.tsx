@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Schemas, StationRecord } from '../api/client';
+import type { OperationRequest, Schemas, StationRecord } from '../api/client';
 import { useSize } from '../column/useSize';
 import { compute } from '../field/core';
 import { useAppearance } from '../ui/appearance';
@@ -17,9 +17,7 @@ function yearsValue(trend: Trend | undefined, year: number): number | undefined 
   return found?.censored === 'none' ? (found.value ?? undefined) : undefined;
 }
 
-function useTrophic(
-  requests: { clarityM?: number | undefined; chlorophyllUgL?: number | undefined; phosphorusUgL?: number | undefined }[],
-) {
+function useTrophic(requests: OperationRequest<'trophic'>[]) {
   const [answers, setAnswers] = useState<Trophic[]>([]);
   const key = JSON.stringify(requests);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the requests
@@ -51,12 +49,15 @@ const NAMES = { clarity: 'clarity', chlorophyll: 'chlorophyll', phosphorus: 'pho
 
 /** Clarity, chlorophyll and phosphorus of the last year side by side, with the reading of their differences; never one number. */
 export function TogetherAside({ record, clarity }: { record: StationRecord; clarity: Trend }) {
+  const { reader } = useAppearance();
   const three = useThree(record.context.station.code, record, clarity);
   const year = clarity.years.findLast((one) => one.value != null && one.censored === 'none')?.year;
   const request = {
     clarityM: year === undefined ? undefined : yearsValue(clarity, year),
     chlorophyllUgL: year === undefined ? undefined : yearsValue(three.chlorophyll, year),
     phosphorusUgL: year === undefined ? undefined : yearsValue(three.phosphorus, year),
+    native: nativeOf(record),
+    reader,
   };
   const [trophic] = useTrophic(year === undefined ? [] : [request]);
   if (!trophic || trophic.indices.length < 2) {
@@ -166,15 +167,22 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
   const [frame, { width }] = useSize<HTMLDivElement>();
   const height = 340;
   const [top, bottom, left] = [24, height - 30, 44];
-  const y = (index: number) => bottom - ((index - 20) / 60) * (bottom - top);
+  const all = rows.flatMap(({ indices }) => indices.map(({ index }) => index));
+  const low = Math.max(0, 10 * Math.floor(Math.min(40, ...all) / 10) - 10);
+  const high = 10 * Math.ceil(Math.max(50, ...all) / 10) + 10;
+  const present = (['clarity', 'chlorophyll', 'phosphorus'] as const).filter((of) =>
+    rows.some(({ indices }) => indexOf(indices, of) != null),
+  );
+  const y = (index: number) => bottom - ((Math.min(high, Math.max(low, index)) - low) / (high - low)) * (bottom - top);
   const step = (width - left - 10) / Math.max(1, rows.length);
   const x = (i: number) => left + step * (i + 0.5);
   const classes = [
-    [20, 40, 'oligotrophic'],
+    [0, 40, 'oligotrophic'],
     [40, 50, 'mesotrophic'],
     [50, 70, 'eutrophic'],
-    [70, 80, 'hypereutrophic'],
+    [70, 120, 'hypereutrophic'],
   ] as const;
+  const shownClasses = classes.filter(([from, until]) => from < high && until > low);
   return (
     <figure className="m-0 min-w-0">
       <div ref={frame} className="h-[340px]">
@@ -187,7 +195,7 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
             fontSize="13"
             fontFamily="var(--font-mono)"
           >
-            {classes.map(([from, until, name], i) => (
+            {shownClasses.map(([from, until, name], i) => (
               <g key={name}>
                 <rect
                   x={left}
@@ -201,7 +209,7 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
                 </text>
               </g>
             ))}
-            {[20, 30, 40, 50, 60, 70, 80].map((index) => (
+            {Array.from({ length: (high - low) / 10 + 1 }, (_, i) => low + i * 10).map((index) => (
               <text key={index} x={left - 8} y={y(index) + 4} textAnchor="end" fill="var(--dim)">
                 {index}
               </text>
@@ -214,7 +222,7 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
                   </text>
                 ),
             )}
-            {(['clarity', 'chlorophyll', 'phosphorus'] as const).map((of) => {
+            {present.map((of) => {
               const drawn = rows.flatMap(({ indices, year }, i) => {
                 const index = indices.find((one) => one.of === of)?.index;
                 return index == null ? [] : [{ x: x(i), y: y(index), year, index }];
@@ -247,7 +255,7 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
         )}
       </div>
       <figcaption className="mt-1 flex flex-wrap gap-x-5 text-dim text-sm">
-        {(['clarity', 'chlorophyll', 'phosphorus'] as const).map((of) => (
+        {present.map((of) => (
           <span key={of}>
             <b style={{ color: COLOURS[of] }}>{SHAPES[of]}</b> {of}
           </span>
@@ -314,10 +322,12 @@ function Scatter({ pairs }: { pairs: { visit: string; day: string; clarityM: num
             <text x={left - 8} y={top - 8} textAnchor="end" fill="var(--dim)">
               m
             </text>
-            {curves && curves.algaeOnly.length > 1 && (
+            {curves?.algaeOnly.some(({ clarityM }) => clarityM <= mostC) && (
               <path d={path(curves.algaeOnly)} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
             )}
-            {curves?.own && <path d={path(curves.own)} stroke="var(--reed)" strokeWidth="2" fill="none" />}
+            {curves?.own?.some(({ clarityM }) => clarityM <= mostC) && (
+              <path d={path(curves.own)} stroke="var(--reed)" strokeWidth="2" fill="none" />
+            )}
             {pairs.map(({ visit, day, clarityM, ugL }) => (
               <circle key={visit} cx={x(ugL)} cy={y(clarityM)} r="3.6" fill="var(--reed)" opacity="0.85">
                 <title>{`${plainDay(day)}: ${clarityM} m, ${ugL} µg/L`}</title>

@@ -164,15 +164,16 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
       ))}
       {trend.breaks.map((change) => {
         const x = LEFT + step * (Number(change.day.slice(0, 4)) - first) + 1;
-        const words = `${change.joined ? 'joined: ' : ''}${change.after.split(';')[0]}`;
+        const words = `${change.joined ? 'joined: ' : ''}${newInIt(change)}`;
+        const room = right - x > words.length * 7.4 + 10;
         return (
           <g key={change.day}>
             <title>{`${plainDay(change.day)}: ${change.before}, then ${change.after}`}</title>
             <path d={`M${x} ${TOP}V${bottom}`} stroke="var(--madder)" strokeDasharray="2 3" strokeWidth="1.5" />
             <text
-              x={x > width / 2 ? x - 6 : x + 6}
+              x={room ? x + 6 : x - 6}
               y={bottom - 8}
-              textAnchor={x > width / 2 ? 'end' : 'start'}
+              textAnchor={room ? 'start' : 'end'}
               fill="var(--madder)"
               stroke="var(--water0)"
               strokeWidth="4"
@@ -210,6 +211,13 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
       )}
     </svg>
   );
+}
+
+/** What of a method was not in the one before it. */
+function newInIt({ before, after }: Trend['breaks'][number]): string {
+  const old = new Set(before.split(/[,;] /));
+  const parts = after.split(/[,;] /).filter((part) => !old.has(part));
+  return parts.length > 0 ? parts.join(', ') : after;
 }
 
 /** From -1 in January to 1 in December, so that readings of a year stand side by side in their order. */

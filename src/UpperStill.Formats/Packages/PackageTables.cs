@@ -1,0 +1,68 @@
+namespace UpperStill.Formats.Packages;
+
+/// <summary>The tables of a package. What people read comes first; what an instance is restored from stands after it.</summary>
+public static class PackageTables
+{
+    private const string Json = "as JSON";
+
+    /// <summary>Visits, for people.</summary>
+    public static PackageTable Visits { get; } = new(
+        "visits", "One row for each visit.",
+        [
+            new("visit", "string", "identity"), new("station", "string", "code of the station"), new("day", "date", "local day"), new("began", "datetime", "with the local offset"), new("observers", "string", "who read"),
+            new("review", "string", "how far its review is"), new("took", "string", "what was taken"),
+        ],
+        Plain: true);
+
+    /// <summary>Everything measured, tidy, for people.</summary>
+    public static PackageTable Readings { get; } = new(
+        "readings", "One row for each number: what, where, how deep, in which unit, by which method.",
+        [
+            new("visit", "string", "identity of the visit"), new("station", "string", "code of the station"), new("day", "date", "local day"), new("parameter", "string", "what was measured"), new("place", "string", "where in the water"),
+            new("depth_m", "number", "depth in metres; empty where it is not at one depth"), new("value", "number", "the value, or its limit where it is censored"), new("censored", "string", "above or below where it is only known to lie beyond the value"),
+            new("unit", "string", "unit of the value"), new("as_reported", "string", "as it was reported"), new("method", "string", "how it was measured"), new("usable", "boolean", "false where a stop stands open"), new("signed_off", "boolean", "true once a reviewer vouches for it"),
+        ],
+        Plain: true);
+
+    /// <summary>Waters.</summary>
+    public static PackageTable Waters { get; } = new("waters", "Waters as they are set up.", [new("code", "string", "identity"), new("definition", "string", Json)]);
+
+    /// <summary>Stations.</summary>
+    public static PackageTable Stations { get; } = new(
+        "stations", "Stations as they are set up.",
+        [new("code", "string", "identity"), new("water", "string", "code of the water"), new("programme", "string", "code of the programme"), new("line", "string", "the line proposed"), new("weekdays", "string", "days on which people can go, Sunday = 0"), new("ordinal", "integer", "place in the list"), new("definition", "string", Json)]);
+
+    /// <summary>Programmes.</summary>
+    public static PackageTable Programmes { get; } = new("programmes", "Every version of every programme.", [new("code", "string", "identity"), new("version", "integer", "counts up from 1"), new("definition", "string", Json)]);
+
+    /// <summary>Kit.</summary>
+    public static PackageTable Kit { get; } = new("kit", "The kit with its history of checks: lines correct readings by it.", [new("code", "string", "identity"), new("kind", "string", "what sort of thing"), new("definition", "string", Json)]);
+
+    /// <summary>Laboratories.</summary>
+    public static PackageTable Laboratories { get; } = new("laboratories", "Laboratories and their hours.", [new("code", "string", "identity"), new("definition", "string", Json)]);
+
+    /// <summary>Joins of series.</summary>
+    public static PackageTable Joins { get; } = new(
+        "series-joins", "Changes of method across which somebody joined a series.", [new("station", "string", "code of the station"), new("subject", "string", "what the series is of"), new("day", "date", "first day of the new method"), new("why", "string", "reason"), new("by", "string", "who")]);
+
+    /// <summary>Limits.</summary>
+    public static PackageTable Limits { get; } = new(
+        "limits", "Limits that values are held against, with their sources.",
+        [new("id", "string", "identity"), new("water", "string", "code of the water"), new("subject", "string", "what it is of"), new("above", "boolean", "true where a value should lie above"), new("value", "number", "in the subject's unit"), new("name", "string", "what it is called"), new("source", "string", "where it stands")]);
+
+    /// <summary>Days of the season set by hand.</summary>
+    public static PackageTable SeasonDays { get; } = new(
+        "season-days", "Days of the season set aside by hand.",
+        [new("id", "string", "identity"), new("station", "string", "code; empty for all"), new("day", "date", "the day"), new("kind", "string", "what for"), new("why", "string", "reason"), new("by", "string", "who"), new("at", "datetime", "when")]);
+
+    /// <summary>The log.</summary>
+    public static PackageTable Entries { get; } = new(
+        "entries", "The log: every entry as it was written, in the order of arrival. The record follows from it.",
+        [
+            new("id", "string", "identity"), new("visit", "string", "the visit"), new("kind", "string", "the kind"), new("version", "integer", "version of the body"), new("body", "string", Json), new("at", "datetime", "when it was written, with the device's offset"),
+            new("by", "string", "who"), new("device", "string", "which device"), new("strikes", "string", "the entry it strikes"), new("why", "string", "the reason"), new("received", "datetime", "when the server received it"), new("clock_off_s", "integer", "seconds by which the device's clock was ahead"),
+        ]);
+
+    /// <summary>What an instance is restored from, in the order in which it is read.</summary>
+    public static IReadOnlyList<PackageTable> Restored { get; } = [Waters, Programmes, Kit, Stations, Laboratories, Joins, Limits, SeasonDays, Entries];
+}

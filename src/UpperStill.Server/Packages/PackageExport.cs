@@ -1,0 +1,123 @@
+using System.Globalization;
+using System.Runtime.CompilerServices;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Quantities;
+using UpperStill.Formats.Packages;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Packages;
+
+/// <summary>Writes the record of some stations as a package, row by row from the database: nothing of it is held whole.</summary>
+public sealed class PackageExport(FieldBook book, TimeProvider clock)
+{
+    private const int VisitsAtOnce = 400;
+
+    /// <summary>Writes it.</summary>
+    /// <param name="output">Where it goes.</param>
+    /// <param name="title">What it is.</param>
+    /// <param name="stations">The stations' codes.</param>
+    /// <param name="whole">True for everything, also entries whose visit has no beginning yet.</param>
+    /// <param name="cancel">Gives up.</param>
+    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(stations);
+        var rows = await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
+        rows = [.. rows.Where(s => stations.Contains(s.Code))];
+        var codes = rows.Select(s => s.Code).ToList();
+        var waters = rows.Select(s => s.Water).Distinct().ToList();
+        await using var package = new PackageWriter(output, title, clock.GetUtcNow());
+        await package.AddAsync(PackageTables.Visits, VisitsAsync(codes, cancel), cancel);
+        await package.AddAsync(PackageTables.Readings, ReadingsAsync(codes, cancel), cancel);
+        await package.AddAsync("stations.geojson", StationsGeoJson.Write(rows.Select(s => s.Read())));
+        await package.AddAsync(PackageTables.Waters, EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel), cancel);
+        await package.AddAsync(PackageTables.Programmes, EachAsync(book.Programmes.OrderBy(p => p.Code).ThenBy(p => p.Version), p => [p.Code, Number(p.Version), p.Definition], cancel), cancel);
+        await package.AddAsync(PackageTables.Kit, EachAsync(book.Kit.OrderBy(k => k.Code), k => [k.Code, k.Kind.ToString(), k.Definition], cancel), cancel);
+        await package.AddAsync(PackageTables.Stations, Listed(rows, s => [s.Code, s.Water, s.Programme, s.Line, s.Weekdays, Number(s.Ordinal), s.Definition]), cancel);
+        await package.AddAsync(PackageTables.Laboratories, EachAsync(book.Laboratories.OrderBy(l => l.Code), l => [l.Code, l.Definition], cancel), cancel);
+        await package.AddAsync(PackageTables.Joins, EachAsync(book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day), j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By], cancel), cancel);
+        await package.AddAsync(PackageTables.Limits, EachAsync(book.Benchmarks.Where(l => waters.Contains(l.Water)).OrderBy(l => l.Id), l => [l.Id.ToString(), l.Water, l.Subject, Yes(l.Above), Decimals.Text(l.Value), l.Name, l.Source], cancel), cancel);
+        await package.AddAsync(PackageTables.SeasonDays, EachAsync(book.SeasonDays.Where(d => d.Station == null || codes.Contains(d.Station)).OrderBy(d => d.Id), d => [d.Id.ToString(), d.Station, Day(d.Day), d.Kind.ToString(), d.Why, d.By, Moment(d.At)], cancel), cancel);
+        var entries = whole ? book.Entries : book.Entries.Where(e => book.Visits.Any(v => v.Visit == e.Visit && codes.Contains(v.Station)));
+        await package.AddAsync(PackageTables.Entries, EachAsync(entries.OrderBy(e => e.Sequence), Entry, cancel), cancel);
+    }
+
+    private static string?[] Entry(EntryRow e) =>
+    [
+        e.Id.ToString(), e.Visit.ToString(), e.Kind, Number(e.Version), e.Body, Moment(e.At), e.By, e.Device, e.Strikes?.ToString(), e.Why, Moment(e.ReceivedAt), e.ClockOffS.ToString(CultureInfo.InvariantCulture),
+    ];
+
+    private IAsyncEnumerable<string?[]> VisitsAsync(List<string> codes, CancellationToken cancel) => EachAsync(
+        book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit), v => [v.Visit.ToString(), v.Station, Day(v.Day), Moment(v.StartedAt), v.Observers, v.Review, v.Took], cancel);
+
+    // Visit by visit, some hundred at a time, so that a visit's numbers stand together.
+    private async IAsyncEnumerable<string?[]> ReadingsAsync(List<string> codes, [EnumeratorCancellation] CancellationToken cancel)
+    {
+        var visits = await book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit, v.FieldSigned, v.ResultsSigned }).ToListAsync(cancel);
+        foreach (var part in visits.Chunk(VisitsAtOnce))
+        {
+            var ids = part.Select(v => v.Visit).ToList();
+            var clarities = await book.Clarities.AsNoTracking().Where(c => ids.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+            var levels = (await book.Levels.AsNoTracking().Where(l => ids.Contains(l.Visit)).OrderBy(l => l.Ordinal).ToListAsync(cancel)).ToLookup(l => l.Visit);
+            var profiles = await book.Profiles.AsNoTracking().Where(p => ids.Contains(p.Visit)).ToDictionaryAsync(p => p.Visit, p => p.Usable, cancel);
+            var values = (await book.Values.AsNoTracking().Where(v => ids.Contains(v.Visit)).OrderBy(v => v.Analyte).ThenBy(v => v.Place).ToListAsync(cancel)).ToLookup(v => v.Visit);
+            foreach (var visit in part)
+            {
+                var id = visit.Visit.ToString();
+                if (clarities.GetValueOrDefault(visit.Visit) is { } c)
+                {
+                    yield return [id, c.Station, Day(c.Day), "clarity", null, null, Decimals.Text(c.ClarityM), c.Censored ? "above" : null, "m", c.Text, c.Method, Yes(c.Usable), Yes(visit.FieldSigned)];
+                }
+
+                foreach (var l in levels[visit.Visit])
+                {
+                    var usable = Yes(profiles.GetValueOrDefault(visit.Visit, true));
+                    if (l.TemperatureC is { } celsius)
+                    {
+                        yield return [id, l.Station, Day(l.Day), "temperature", "profile", Number(l.DepthM), Number(celsius), null, "°C", null, null, usable, Yes(visit.FieldSigned)];
+                    }
+
+                    if (l.OxygenMgL is { } oxygen)
+                    {
+                        yield return [id, l.Station, Day(l.Day), "dissolved oxygen", "profile", Number(l.DepthM), Number(oxygen), null, "mg/L", null, null, usable, Yes(visit.FieldSigned)];
+                    }
+                }
+
+                foreach (var v in values[visit.Visit])
+                {
+                    yield return [id, v.Station, Day(v.Day), v.Analyte, $"{v.Place} {v.Depth}".Trim(), null, Decimals.Text(v.Value), v.Below ? "below" : null, Core.Results.Analytes.Find(v.Analyte)?.Unit, v.Text, v.Method, "true", Yes(visit.ResultsSigned)];
+                }
+            }
+        }
+    }
+
+    private static async IAsyncEnumerable<string?[]> EachAsync<TRow>(IQueryable<TRow> rows, Func<TRow, string?[]> fields, [EnumeratorCancellation] CancellationToken cancel)
+        where TRow : class
+    {
+        await foreach (var row in rows.AsNoTracking().AsAsyncEnumerable().WithCancellation(cancel))
+        {
+            yield return fields(row);
+        }
+    }
+
+    private static async IAsyncEnumerable<string?[]> Listed<TRow>(IEnumerable<TRow> rows, Func<TRow, string?[]> fields)
+    {
+        foreach (var row in rows)
+        {
+            yield return fields(row);
+        }
+
+        await Task.CompletedTask;
+    }
+
+    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    private static string Moment(DateTimeOffset at) => at.ToString("O", CultureInfo.InvariantCulture);
+
+    private static string Number(int number) => number.ToString(CultureInfo.InvariantCulture);
+
+    private static string Number(double number) => number.ToString("R", CultureInfo.InvariantCulture);
+
+    private static string Yes(bool yes) => yes ? "true" : "false";
+}

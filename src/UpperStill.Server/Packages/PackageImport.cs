@@ -1,0 +1,142 @@
+using System.Globalization;
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Kit;
+using UpperStill.Core.Visits;
+using UpperStill.Formats.Packages;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Packages;
+
+/// <summary>What became of a package.</summary>
+/// <param name="Done">True where it is the record of this instance now; false where nothing was kept.</param>
+/// <param name="Findings">What stands in the way.</param>
+/// <param name="Stations">Stations brought in.</param>
+/// <param name="Entries">Entries brought in.</param>
+/// <param name="Visits">Visits that they make.</param>
+public sealed record PackageAnswer(bool Done, IReadOnlyList<Finding> Findings, int Stations = 0, int Entries = 0, int Visits = 0);
+
+/// <summary>Brings a package into an instance that holds nothing yet: all of it or nothing.</summary>
+public sealed class PackageImport(FieldBook book, LogBook log)
+{
+    private const int AtOnce = 2000;
+
+    /// <summary>Brings it in.</summary>
+    /// <param name="file">The package; must seek.</param>
+    /// <param name="cancel">Gives up.</param>
+    public Task<PackageAnswer> ReadAsync(Stream file, CancellationToken cancel) => log.AloneAsync(book, async () =>
+    {
+        if (await book.Entries.AnyAsync(cancel) || await book.Stations.AnyAsync(cancel) || await book.Waters.AnyAsync(cancel))
+        {
+            return Refused(Finding.Stop("package-not-empty", "This instance holds a record already.", "Two records under one roof would be taken for one.", "Read the package into an empty instance; bring single tables in by their columns.") with { NoWayRound = true });
+        }
+
+        var (reader, findings) = PackageReader.Open(file);
+        if (reader is null)
+        {
+            return new PackageAnswer(false, findings);
+        }
+
+        using (reader)
+        {
+            try
+            {
+                return await KeepAsync(reader, cancel);
+            }
+            catch (Exception e) when (e is FormatException or JsonException or ArgumentException or OverflowException or CsvHelper.CsvHelperException or InvalidDataException or DbUpdateException)
+            {
+                throw new PackageBrokenException(e.Message, e);
+            }
+        }
+    }, cancel);
+
+    private async Task<PackageAnswer> KeepAsync(PackageReader reader, CancellationToken cancel)
+    {
+        book.Waters.AddRange(reader.Rows(PackageTables.Waters).Select(r => new WaterRow { Code = Text(r, 0), Definition = Json(r, 1) }));
+        book.Programmes.AddRange(reader.Rows(PackageTables.Programmes).Select(r => new ProgrammeRow { Code = Text(r, 0), Version = Whole(r, 1), Definition = Json(r, 2) }));
+        book.Kit.AddRange(reader.Rows(PackageTables.Kit).Select(r => new KitRow { Code = Text(r, 0), Kind = Enum.Parse<KitKind>(Text(r, 1)), Definition = Json(r, 2) }));
+        var stations = reader.Rows(PackageTables.Stations).Select(r => new StationRow { Code = Text(r, 0), Water = Text(r, 1), Programme = Text(r, 2), Line = r[3], Weekdays = r[4] ?? string.Empty, Ordinal = Whole(r, 5), Definition = Json(r, 6) }).ToList();
+        book.Stations.AddRange(stations);
+        book.Laboratories.AddRange(reader.Rows(PackageTables.Laboratories).Select(r => new LaboratoryRow { Code = Text(r, 0), Definition = Json(r, 1) }));
+        book.SeriesJoins.AddRange(reader.Rows(PackageTables.Joins).Select(r => new SeriesJoinRow { Station = Text(r, 0), Subject = Text(r, 1), Day = Day(r, 2), Why = Text(r, 3), By = Text(r, 4) }));
+        book.Benchmarks.AddRange(reader.Rows(PackageTables.Limits).Select(r => new BenchmarkRow
+        {
+            Id = Guid.Parse(Text(r, 0)),
+            Water = Text(r, 1),
+            Subject = Text(r, 2),
+            Above = Text(r, 3) == "true",
+            Value = decimal.Parse(Text(r, 4), CultureInfo.InvariantCulture),
+            Name = Text(r, 5),
+            Source = Text(r, 6),
+        }));
+        book.SeasonDays.AddRange(reader.Rows(PackageTables.SeasonDays).Select(r => new SeasonDayRow
+        {
+            Id = Guid.Parse(Text(r, 0)),
+            Station = r[1],
+            Day = Day(r, 2),
+            Kind = Enum.Parse<SeasonDayKind>(Text(r, 3)),
+            Why = Text(r, 4),
+            By = Text(r, 5),
+            At = Moment(r, 6),
+        }));
+        await book.SaveChangesAsync(cancel);
+        book.ChangeTracker.Clear();
+        var entries = 0;
+        foreach (var part in reader.Rows(PackageTables.Entries).Select(Entry).Chunk(AtOnce))
+        {
+            book.Entries.AddRange(part);
+            await book.SaveChangesAsync(cancel);
+            book.ChangeTracker.Clear();
+            entries += part.Length;
+        }
+
+        await book.RebuildAsync(cancel);
+        return new PackageAnswer(true, [], stations.Count, entries, await book.Visits.CountAsync(cancel));
+    }
+
+    // Every entry is judged as one that a device delivers.
+    private static EntryRow Entry(string?[] r)
+    {
+        var row = new EntryRow
+        {
+            Id = Guid.Parse(Text(r, 0)),
+            Visit = Guid.Parse(Text(r, 1)),
+            Kind = Text(r, 2),
+            Version = Whole(r, 3),
+            Body = Json(r, 4),
+            At = Moment(r, 5),
+            By = Text(r, 6),
+            Device = Text(r, 7),
+            Strikes = r[8] is { } strikes ? Guid.Parse(strikes) : null,
+            Why = r[9],
+            ReceivedAt = Moment(r, 10),
+            ClockOffS = long.Parse(Text(r, 11), CultureInfo.InvariantCulture),
+        };
+        return EntryCheck.Refusal(row.ToEntry()) is { } refusal ? throw new FormatException($"Entry {row.Id}: {refusal.Seen}") : row;
+    }
+
+    private static string Text(string?[] row, int at) => row[at] ?? throw new FormatException($"Column {at + 1} is empty in “{string.Join(", ", row.Take(3))}”.");
+
+    private static string Json(string?[] row, int at)
+    {
+        using var read = JsonDocument.Parse(Text(row, at));
+        return row[at]!;
+    }
+
+    private static int Whole(string?[] row, int at) => int.Parse(Text(row, at), CultureInfo.InvariantCulture);
+
+    private static DateOnly Day(string?[] row, int at) => DateOnly.ParseExact(Text(row, at), "yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    private static DateTimeOffset Moment(string?[] row, int at) => DateTimeOffset.Parse(Text(row, at), CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind);
+
+    private static PackageAnswer Refused(Finding finding) => new(false, [finding]);
+}
+
+/// <summary>A package whose parts are there and cannot be understood; nothing of it is kept.</summary>
+/// <param name="message">What was seen.</param>
+/// <param name="cause">Why.</param>
+public sealed class PackageBrokenException(string message, Exception cause) : Exception(message, cause);
