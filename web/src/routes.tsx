@@ -81,6 +81,11 @@ const setupKit = createRoute({
   path: '/kit',
   component: lazyRouteComponent(() => import('./kit/KitPage'), 'KitPage'),
 });
+const setupData = createRoute({
+  getParentRoute: () => setup,
+  path: '/data',
+  component: lazyRouteComponent(() => import('./setup/DataPage'), 'DataPage'),
+});
 const setupPeople = createRoute({
   getParentRoute: () => setup,
   path: '/people',
@@ -179,6 +184,12 @@ const report = createRoute({
   validateSearch: (search: Record<string, unknown>): { year?: number } =>
     Number.isInteger(search.year) ? { year: search.year as number } : {},
 });
+const workings = createRoute({
+  getParentRoute: () => root,
+  path: '/workings',
+  component: lazyRouteComponent(() => import('./workings/WorkingsPage'), 'WorkingsPage'),
+  validateSearch: (search: Record<string, unknown>): { of?: string } => (typeof search.of === 'string' ? { of: search.of } : {}),
+});
 const reviews = createRoute({
   getParentRoute: () => root,
   path: '/review',
@@ -200,6 +211,7 @@ export const router = createRouter({
     report,
     reviews,
     review,
+    workings,
     welcome,
     season,
     prepare,
@@ -214,7 +226,7 @@ export const router = createRouter({
     manifest,
     measure,
     results,
-    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupKit, setupLaboratory, setupPeople]),
+    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupKit, setupLaboratory, setupPeople, setupData]),
   ]),
   defaultPreload: false,
 });

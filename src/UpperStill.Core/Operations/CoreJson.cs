@@ -86,6 +86,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(CompositeRequest))]
 [JsonSerializable(typeof(TrendRequest))]
 [JsonSerializable(typeof(SeriesPoint))]
+[JsonSerializable(typeof(TrendLimit))]
 [JsonSerializable(typeof(TrophicRequest))]
 [JsonSerializable(typeof(OxygenSeasonsRequest))]
 [JsonSerializable(typeof(ChlorophyllClarityRequest))]

@@ -40,6 +40,11 @@ public enum TrendTest
 /// <param name="Text">As reported.</param>
 public sealed record SeriesPoint(Guid Visit, DateOnly Day, decimal Value, Censoring Censored = Censoring.None, bool Usable = true, bool SignedOff = true, string? Method = null, string? Text = null);
 
+/// <summary>A limit that years are held against: somebody else's number.</summary>
+/// <param name="Above">True where a good value lies at it or above, false where at it or below.</param>
+/// <param name="Value">The number, in the subject's unit.</param>
+public sealed record TrendLimit(bool Above, decimal Value);
+
 /// <summary>A series to be looked at: is it changing, how sure is that, what would it take to know.</summary>
 /// <param name="Subject">What it is of.</param>
 /// <param name="Points">The values, in any order.</param>
@@ -53,9 +58,10 @@ public sealed record SeriesPoint(Guid Visit, DateOnly Day, decimal Value, Censor
 /// <param name="Native">The unit in which depths were read.</param>
 /// <param name="Reader">Unit for the words.</param>
 /// <param name="YearsOnly">True for a list: the years and no test.</param>
+/// <param name="Limits">Limits that the years are held against.</param>
 public sealed record TrendRequest(
     TrendSubject Subject, IReadOnlyList<SeriesPoint> Points, SummarySettings Window, AnnualStatistic Statistic = AnnualStatistic.Usual, TrendTest Test = TrendTest.Annual, bool Provisional = false,
-    IReadOnlyList<DateOnly>? Joins = null, int LeastYears = TrendRequest.UsualLeastYears, decimal? AskedPerDecade = null, LengthUnit Native = LengthUnit.Metre, ReaderUnit Reader = ReaderUnit.AsRead, bool YearsOnly = false)
+    IReadOnlyList<DateOnly>? Joins = null, int LeastYears = TrendRequest.UsualLeastYears, decimal? AskedPerDecade = null, LengthUnit Native = LengthUnit.Metre, ReaderUnit Reader = ReaderUnit.AsRead, bool YearsOnly = false, IReadOnlyList<TrendLimit>? Limits = null)
 {
     /// <summary>Fewer years give no test.</summary>
     public const int UsualLeastYears = 8;

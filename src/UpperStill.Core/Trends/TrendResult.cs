@@ -116,7 +116,8 @@ public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, dec
 /// <param name="Working">How it came about.</param>
 /// <param name="Scale">For a depth: the scale.</param>
 /// <param name="Greatest">The greatest value, to draw to.</param>
+/// <param name="Limits">How the years stand to each limit that was asked for, in words.</param>
 public sealed record TrendResult(
     TrendSubject Subject, string Name, string Unit, TrendVerdict Verdict, string Headline, string Detail, IReadOnlyList<string> HeldBack, IReadOnlyList<YearSummary> Years, IReadOnlyList<SeriesPoint> Points,
     IReadOnlyList<SeriesBreak> Breaks, IReadOnlyList<Finding> Findings, string Window, int Least, AnnualStatistic Statistic, int Waiting, decimal Greatest,
-    TestNumbers? Annual = null, TestNumbers? Seasonal = null, IReadOnlyList<TrendAt>? Line = null, IReadOnlyList<TrendAt>? Smooth = null, WouldKnow? WouldKnow = null, Working? Working = null, DepthScale? Scale = null);
+    TestNumbers? Annual = null, TestNumbers? Seasonal = null, IReadOnlyList<TrendAt>? Line = null, IReadOnlyList<TrendAt>? Smooth = null, WouldKnow? WouldKnow = null, Working? Working = null, DepthScale? Scale = null, IReadOnlyList<string>? Limits = null);

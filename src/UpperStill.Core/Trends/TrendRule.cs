@@ -78,7 +78,8 @@ public static class TrendRule
             return new TrendResult(
                 request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(shown, waiting)], shown,
                 [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings()], words.Window(), request.Window.LeastReadings, statistic, waiting,
-                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Depth ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null);
+                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Depth ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
+                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]);
         }
 
         private IReadOnlyList<YearSummary> Sum(IReadOnlyList<SeriesPoint> points) => YearSums.Of(points, request.Window, statistic, words.Value);

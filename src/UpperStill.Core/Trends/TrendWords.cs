@@ -88,6 +88,26 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
         ? $"{few[0].Year} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."
         : $"{string.Join(", ", few.Select(y => $"{y.Year} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.ToString().ToLowerInvariant()}.";
 
+    /// <summary>How the years stand to a limit. A censored value keeps or breaks it only where that is certain.</summary>
+    internal string Limit(TrendLimit limit, IReadOnlyList<YearSummary> years)
+    {
+        var told = years.Where(y => y.Value is not null).Select(y => (Year: y, Kept: Keeps(y, limit))).Where(y => y.Kept is not null).ToList();
+        return told.Count == 0 ? $"{Sign(limit)} {Value(limit.Value)}: no year can be held against it."
+            : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Year} {(told[^1].Kept == true ? "keeps" : "does not keep")} it, as {(told[^1].Kept == true ? "do" : "do not")} {told.Count(y => y.Kept == told[^1].Kept)} of {told.Count} years.";
+
+        static string Sign(TrendLimit limit) => limit.Above ? "At least" : "At most";
+    }
+
+    private static bool? Keeps(YearSummary year, TrendLimit limit) => (year.Censored, limit.Above) switch
+    {
+        (Censoring.None, true) => year.Value >= limit.Value,
+        (Censoring.None, false) => year.Value <= limit.Value,
+        (Censoring.Above, true) => year.Value >= limit.Value ? true : null,
+        (Censoring.Above, false) => year.Value >= limit.Value ? false : null,
+        (_, true) => year.Value <= limit.Value ? false : null,
+        (_, false) => year.Value <= limit.Value ? true : null,
+    };
+
     internal string CensoredShare(int censored, int count) => request.Subject == TrendSubject.Clarity
         ? $"In {censored} of {count} readings the disc lay on the bottom: the water was clearer than it is deep."
         : $"{censored} of {count} values lie below what the laboratory can see.";

@@ -775,6 +775,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON; it restores an instance. */
+        get: operations["export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/import/package": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Brings a package into an instance that holds nothing yet: all of it or nothing. */
+        post: operations["import-package"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/proposals": {
         parameters: {
             query?: never;
@@ -5481,6 +5515,31 @@ export interface components {
             /** @description What is due or wrong with the item. */
             findings: components["schemas"]["Finding"][];
         };
+        /** @description What became of a package. */
+        PackageAnswer: {
+            /** @description True where it is the record of this instance now; false where nothing was kept. */
+            done: boolean;
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: int32
+             * @description Stations brought in.
+             * @default 0
+             */
+            stations: number;
+            /**
+             * Format: int32
+             * @description Entries brought in.
+             * @default 0
+             */
+            entries: number;
+            /**
+             * Format: int32
+             * @description Visits that they make.
+             * @default 0
+             */
+            visits: number;
+        };
         /** @description A person as a coordinator writes it. */
         PersonChange: {
             /** @description The name beside readings. */
@@ -7806,6 +7865,16 @@ export interface components {
              */
             high: number;
         };
+        /** @description A limit that years are held against: somebody else's number. */
+        TrendLimit: {
+            /** @description True where a good value lies at it or above, false where at it or below. */
+            above: boolean;
+            /**
+             * Format: double
+             * @description The number, in the subject's unit.
+             */
+            value: number;
+        };
         /** @description A series to be looked at: is it changing, how sure is that, what would it take to know. */
         TrendRequest: {
             /** @description What it is of. */
@@ -7845,6 +7914,8 @@ export interface components {
              * @default false
              */
             yearsOnly: boolean;
+            /** @description Limits that the years are held against. */
+            limits?: null | components["schemas"]["TrendLimit"][];
         };
         /** @description What a series says, in words first. */
         TrendResult: {
@@ -7898,6 +7969,8 @@ export interface components {
             wouldKnow?: null | components["schemas"]["WouldKnow"];
             working?: null | components["schemas"]["Working"];
             scale?: null | components["schemas"]["DepthScale"];
+            /** @description How the years stand to each limit that was asked for, in words. */
+            limits?: null | string[];
         };
         /**
          * @description What a series is of.
@@ -10338,7 +10411,7 @@ export interface operations {
         parameters: {
             query?: {
                 year?: number;
-                reader?: components["schemas"]["ReaderUnit"];
+                reader?: string;
             };
             header?: never;
             path: {
@@ -10371,7 +10444,7 @@ export interface operations {
     region: {
         parameters: {
             query?: {
-                subject?: components["schemas"]["TrendSubject"];
+                subject?: string;
             };
             header?: never;
             path?: never;
@@ -10406,6 +10479,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WaitingVisit"][];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: {
+                water?: string;
+                station?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "import-package": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PackageAnswer"];
                 };
             };
         };

@@ -12,6 +12,7 @@ import { Problem } from '../ui/Problem';
 import { Worked } from '../ui/Worked';
 import { DataTable } from './DataTable';
 import { JoinSeries } from './JoinSeries';
+import { Limits } from './Limits';
 import { nativeOf, type Subject, seriesOf, type Trend, useClarities, useTrend } from './series';
 import { TogetherAside } from './TogetherPage';
 import { YearsChart } from './YearsChart';
@@ -37,10 +38,17 @@ export function SeriesPage({
   const [beside, setBeside] = useState('');
   const native = nativeOf(record);
   const series = points && seriesOf(record, subject, points);
-  const { trend, problem } = useTrend(series, { native, reader, provisional, test });
   const benchmarks = usePulled(() =>
     api.GET('/api/waters/{code}/limits', { params: { path: { code: record.context.station.waterCode } } }),
   );
+  const limits = (benchmarks.data ?? []).filter((limit) => limit.subject === subject);
+  const { trend, problem } = useTrend(series, {
+    native,
+    reader,
+    provisional,
+    test,
+    limits: limits.map(({ above, value }) => ({ above, value })),
+  });
   if (problem) {
     return <Problem words={problem} />;
   }
@@ -63,7 +71,6 @@ export function SeriesPage({
       </>
     );
   }
-  const limits = (benchmarks.data ?? []).filter((limit) => limit.subject === subject);
   const others = stations.filter(
     (other) =>
       other.code !== code && (subject === 'clarity' || (other.record.series ?? []).some((one) => one.subject === subject)),
@@ -116,6 +123,14 @@ export function SeriesPage({
             <JoinSeries code={code} subject={subject} breaks={trend.breaks} onChanged={() => refreshNow()} />
           )}
           {subject === 'clarity' && <TogetherAside record={record} clarity={trend} />}
+          <Limits
+            water={station.waterCode}
+            subject={subject}
+            trend={trend}
+            limits={limits}
+            mayChange={record.mayReview}
+            onChanged={() => void benchmarks.again()}
+          />
           <div className="print:hidden">
             <h2 className="caps mt-5">Look at it otherwise</h2>
             <Choice

@@ -54,6 +54,7 @@ export function useTrend(
     test?: Schemas['TrendTest'];
     askedPerDecade?: number;
     yearsOnly?: boolean;
+    limits?: { above: boolean; value: number }[];
   },
 ) {
   const [answer, setAnswer] = useState<{ key: string; trend?: Trend; problem?: string }>();

@@ -7,6 +7,7 @@ const PARTS = [
   { to: '/setup/kit', name: 'Kit', all: false },
   { to: '/setup/laboratory', name: 'Laboratory and days', all: true },
   { to: '/setup/people', name: 'People', all: true },
+  { to: '/setup/data', name: 'Data', all: false },
 ] as const;
 
 /** What is set up ashore, part by part. */

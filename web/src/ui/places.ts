@@ -2,7 +2,7 @@ import type { SessionPerson } from '../people/session';
 
 /** A place of the application, and whom it is for. */
 export interface Place {
-  to: '/' | '/season' | '/prepare' | '/bench' | '/ledger' | '/record' | '/review' | '/setup';
+  to: '/' | '/season' | '/prepare' | '/bench' | '/ledger' | '/record' | '/review' | '/workings' | '/setup';
   name: string;
   owns(path: string): boolean;
   opensTo(person: SessionPerson): boolean;
@@ -21,5 +21,6 @@ export const PLACES: readonly Place[] = [
   { to: '/ledger', name: 'Ledger', owns: (path) => path.startsWith('/ledger'), opensTo: () => true },
   { to: '/record', name: 'Record', owns: (path) => path.startsWith('/record'), opensTo: () => true },
   { to: '/review', name: 'Review', owns: (path) => path.startsWith('/review'), opensTo: (person) => person.works },
+  { to: '/workings', name: 'Workings', owns: (path) => path.startsWith('/workings'), opensTo: () => true },
   { to: '/setup', name: 'Set-up', owns: (path) => path.startsWith('/setup'), opensTo: (person) => person.works },
 ];

@@ -1,0 +1,141 @@
+import { Link, useSearch } from '@tanstack/react-router';
+import { useEffect, useId, useState } from 'react';
+import { Choice } from '../ui/Choice';
+import { FindingNote } from '../ui/FindingNote';
+import { Problem } from '../ui/Problem';
+import { TextField } from '../ui/TextField';
+import { Worked } from '../ui/Worked';
+import { type Answer, type Box, CALCULATORS, type Calculator } from './calculators';
+
+/** Every calculation by itself, with its working and its source; it works with no signal. */
+export function WorkingsPage() {
+  const { of } = useSearch({ from: '/workings' });
+  const calculator = CALCULATORS.find(({ key }) => key === of) ?? CALCULATORS[0];
+  return (
+    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+      <nav aria-label="Calculations" className="mb-4 flex flex-wrap gap-x-5 border-rule border-b">
+        {CALCULATORS.map(({ key, title }) => (
+          <Link
+            key={key}
+            to="/workings"
+            search={{ of: key }}
+            aria-current={key === calculator?.key ? 'page' : undefined}
+            className="flex min-h-11 items-center border-transparent border-b-[3px] text-dim no-underline aria-[current=page]:border-ink aria-[current=page]:font-bold aria-[current=page]:text-ink"
+          >
+            {title}
+          </Link>
+        ))}
+      </nav>
+      {calculator && <Calculation key={calculator.key} calculator={calculator} />}
+    </div>
+  );
+}
+
+function Calculation({ calculator }: { calculator: Calculator }) {
+  const [given, setGiven] = useState<Record<string, string>>(() =>
+    Object.fromEntries(calculator.boxes.map(({ key, initial }) => [key, initial])),
+  );
+  const [answer, setAnswer] = useState<Answer>();
+  const [problem, setProblem] = useState('');
+  const wrong = calculator.boxes.find(
+    ({ key, kind }) => kind === 'number' && given[key] && !Number.isFinite(toNumber(given[key])),
+  );
+  useEffect(() => {
+    let current = true;
+    if (!wrong) {
+      calculator
+        .ask({
+          number: (key) => (given[key]?.trim() ? toNumber(given[key]) : undefined),
+          text: (key) => given[key] ?? '',
+        })
+        .then(
+          (next) => {
+            if (current) {
+              setAnswer(next);
+              setProblem('');
+            }
+          },
+          (error: Error) => current && setProblem(error.message),
+        );
+    }
+    return () => {
+      current = false;
+    };
+  }, [calculator, given, wrong]);
+  return (
+    <>
+      <h1 className="text-2xl sm:text-3xl">{calculator.title}</h1>
+      <p className="text-dim">{calculator.what}</p>
+      <div className="mt-4 grid gap-x-10 gap-y-6 md:grid-cols-[22rem_minmax(0,1fr)]">
+        <div>
+          {calculator.boxes.map((box) =>
+            box.kind === 'choice' ? (
+              <Choice
+                key={box.key}
+                label={box.label}
+                value={given[box.key]}
+                options={box.options ?? []}
+                onChoose={(value) => setGiven({ ...given, [box.key]: value })}
+              />
+            ) : (
+              <BoxField
+                key={box.key}
+                box={box}
+                value={given[box.key] ?? ''}
+                problem={wrong?.key === box.key ? `“${given[box.key]}” is not a number.` : ''}
+                onChange={(value) => setGiven({ ...given, [box.key]: value })}
+              />
+            ),
+          )}
+        </div>
+        <section aria-label="What follows" aria-live="polite">
+          {answer?.outcomes.map(({ label, text, working }, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: outcomes have their place and no other name
+            <div key={i} className="border-rule border-b py-2">
+              {label && <p className="text-dim text-sm">{label}</p>}
+              <p className={working ? 'text-xl' : ''}>{working ? <Worked working={working}>{text}</Worked> : text}</p>
+            </div>
+          ))}
+          {answer?.findings.map((finding) => (
+            <FindingNote key={finding.code + finding.seen} finding={finding} />
+          ))}
+          <Problem words={problem} />
+        </section>
+      </div>
+    </>
+  );
+}
+
+function BoxField({
+  box,
+  value,
+  problem,
+  onChange,
+}: {
+  box: Box;
+  value: string;
+  problem: string;
+  onChange(value: string): void;
+}) {
+  const id = useId();
+  return box.kind === 'table' ? (
+    <div className="mt-3">
+      <label htmlFor={id} className="font-bold text-sm">
+        {box.label}
+      </label>
+      <textarea id={id} className="field num h-52" value={value} onChange={(event) => onChange(event.target.value)} />
+    </div>
+  ) : (
+    <TextField
+      label={box.unit ? `${box.label}, ${box.unit}` : box.label}
+      value={value}
+      inputMode="decimal"
+      onChange={onChange}
+      {...(problem && { problem })}
+    />
+  );
+}
+
+function toNumber(written: string | undefined): number {
+  return Number((written ?? '').trim().replace(',', '.').replace('−', '-'));
+}
