@@ -85,7 +85,7 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await person.ends();
   await clean(page, 'ended');
   await page.getByRole('link', { name: 'See it in the record' }).click();
-  await expect(page.getByRole('heading', { name: 'By year' })).toBeVisible();
+  await page.getByText(/^By year/).click();
   await clean(page, 'record');
   await page.goto(`${server.address}/visit/01990000-0000-7000-8000-000000000000`);
   await expect(page.getByText('This visit is not on this device')).toBeVisible();
@@ -128,6 +128,42 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await page.goto(`${server.address}/nowhere`);
   await expect(page.getByText('There is no such page')).toBeVisible();
   await clean(page, 'no such page');
+});
+
+test('no page of the long record has a fault for those who see or point otherwise', async ({ page, server }) => {
+  test.setTimeout(180_000);
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/record`);
+  await expect(page.getByRole('link', { name: /^The water is getting murkier/ })).toBeVisible();
+  await clean(page, 'answers');
+  for (const [of, heading] of [
+    ['profiles', /^\d+ \w+ 2025/],
+    ['oxygen', /^Oxygen and warmth of/],
+    ['together', /^Clarity, chlorophyll/],
+    ['bottom-oxygen', /oxygen/],
+  ] as const) {
+    await page.goto(`${server.address}/record/HAR-2?of=${of}`);
+    await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
+    await expect(page.getByRole('img').first()).toBeVisible();
+    await clean(page, of);
+  }
+  await page.goto(`${server.address}/record/report/harrowmere?year=2025`);
+  await expect(page.getByRole('heading', { name: 'Harrowmere, 2025' })).toBeVisible();
+  await clean(page, 'report');
+  await page.goto(`${server.address}/review`);
+  await page
+    .getByRole('link', { name: /^Look at/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'The column' })).toBeVisible();
+  await clean(page, 'a visit under review');
+  await page.goto(`${server.address}/workings?of=trend`);
+  await expect(page.getByText(/^The values fall/)).toBeVisible();
+  await clean(page, 'workings');
+  await page.goto(`${server.address}/setup/data`);
+  await expect(page.getByRole('link', { name: 'Save Everything' })).toBeVisible();
+  await clean(page, 'data');
 });
 
 test('no step of a whole visit has a fault for those who see or point otherwise', async ({ page, server }) => {

@@ -66,9 +66,9 @@ test('from the composite on the boat to a chlorophyll value in the record', asyn
   await office.getByRole('button', { name: 'Bring them in' }).click();
   await expect(office.getByRole('heading', { name: 'Brought in: 4 new results of 2 samples' })).toBeVisible();
 
-  await office.goto(`${server.address}/record/HAR-1`);
-  const value = office.getByRole('link', { name: /12 August 2026 .* µg\/L chlorophyll a, 0 to 24 ft 0 in, composite/ });
-  await expect(value).toBeVisible();
+  await office.goto(`${server.address}/record/HAR-1?of=chlorophyll`);
+  await office.getByText(/^Every reading/).click();
+  await expect(office.getByRole('row', { name: /12 August 2026 .* µg\/L .* provisional/ })).toBeVisible();
   // And down again to the bottle: whose hands, when, how much.
   await office.goto(`${server.address}/ledger/sample/${FILTER}`);
   await expect(office.getByText('88 mL filtered')).toBeVisible();

@@ -44,7 +44,7 @@ test('with the network cut and the server stopped the whole visit works, and is 
   await page.getByRole('link', { name: 'See it in the record' }).click();
   await expect(page.getByRole('heading', { name: 'Clear to 12 ft 0 in at Deep Hole on 12 August 2026.' })).toBeVisible();
   await expect(page.locator(`[data-visit="${visit}"] circle`)).toHaveAttribute('fill', 'var(--sheet)');
-  await expect(page.getByText('on this device only').last()).toBeVisible();
+  await expect(page.getByText('○ On this device only, until there is a signal.')).toBeVisible();
 
   await server.start();
   await context.setOffline(false);
@@ -55,7 +55,9 @@ test('with the network cut and the server stopped the whole visit works, and is 
   expect(new Set(sent.map((entry) => entry.id)).size).toBe(7);
   const station = await server.get<{ context: { history: { visit: string; text: string }[] } }>('/api/stations/HAR-1');
   expect(station.context.history.filter((point) => point.visit === visit).map((point) => point.text)).toEqual(['12 ft 0 in']);
-  await expect(page.locator(`[data-visit="${visit}"] circle`)).toHaveAttribute('fill', 'var(--buoy)');
+  // Sent it is still hollow: nobody vouches for it yet.
+  await expect(page.getByText(/^○ Provisional: it counts in the trend/)).toBeVisible();
+  await expect(page.locator(`[data-visit="${visit}"] circle`)).toHaveAttribute('fill', 'var(--sheet)');
 });
 
 test('a server that comes back without the network noticing still gets everything', async ({ page, server }) => {

@@ -108,7 +108,7 @@ await page.getByRole('link', { name: 'See it in the record' }).waitFor();
 await page.getByText(/Written so far/).first().click();
 await shot(page, 'ended');
 await page.getByRole('link', { name: 'See it in the record' }).click();
-await page.getByRole('heading', { name: 'By year' }).waitFor();
+await page.getByText(/^By year/).waitFor();
 await shot(page, 'record');
 
 // At the bench, then into the ledger and out of it.

@@ -27,6 +27,9 @@ public enum TrendSubject
 
     /// <summary>Schmidt stability, J/m².</summary>
     [JsonStringEnumMemberName("stability")] Stability,
+
+    /// <summary>Any number, such as a pasted table's.</summary>
+    [JsonStringEnumMemberName("value")] Value,
 }
 
 /// <summary>What is said of a subject.</summary>
@@ -49,6 +52,7 @@ public sealed record SubjectWords(TrendSubject Subject, string Name, string Unit
         new(TrendSubject.SurfaceTemperature, "temperature at the surface", "°C", 1, 0.5m, "The surface is warming: {0} more each decade.", "The surface is cooling: {0} less each decade."),
         new(TrendSubject.Thermocline, "depth of the thermocline", "m", 1, 1, "The warm layer reaches deeper: {0} more each decade.", "The warm layer grows thinner: {0} less each decade.", Depth: true),
         new(TrendSubject.Stability, "stability", "J/m²", 0, 50, "The layers are harder to mix: {0} more each decade.", "The layers are easier to mix: {0} less each decade."),
+        new(TrendSubject.Value, "the values", string.Empty, 2, 1, "The values rise: {0} more each decade.", "The values fall: {0} less each decade."),
     ];
 
     /// <summary>The words of a subject.</summary>

@@ -14,10 +14,10 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
     private bool Feet => subject.Depth && (request.Reader == ReaderUnit.Feet || (request.Reader == ReaderUnit.AsRead && Length.IsFootBased(request.Native)));
 
     /// <summary>A value for the reader.</summary>
-    internal string Value(decimal value) => subject.Depth ? LengthText.Show(value, request.Native, request.Reader) : $"{Decimals.Fixed(value, subject.Decimals)} {subject.Unit}";
+    internal string Value(decimal value) => subject.Depth ? LengthText.Show(value, request.Native, request.Reader) : $"{Decimals.Fixed(value, subject.Decimals)} {subject.Unit}".TrimEnd();
 
     /// <summary>An amount of change for the reader, without its sign.</summary>
-    internal string Amount(double change) => $"{Bare(change)} {(Feet ? "ft" : subject.Unit)}";
+    internal string Amount(double change) => $"{Bare(change)} {(Feet ? "ft" : subject.Unit)}".TrimEnd();
 
     private string Bare(double change)
     {
@@ -93,7 +93,7 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
     {
         var told = years.Where(y => y.Value is not null).Select(y => (Year: y, Kept: Keeps(y, limit))).Where(y => y.Kept is not null).ToList();
         return told.Count == 0 ? $"{Sign(limit)} {Value(limit.Value)}: no year can be held against it."
-            : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Year} {(told[^1].Kept == true ? "keeps" : "does not keep")} it, as {(told[^1].Kept == true ? "do" : "do not")} {told.Count(y => y.Kept == told[^1].Kept)} of {told.Count} years.";
+            : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Year} {(told[^1].Kept == true ? "keeps" : "does not keep")} it; {told.Count(y => y.Kept == true)} of {told.Count} years do.";
 
         static string Sign(TrendLimit limit) => limit.Above ? "At least" : "At most";
     }

@@ -126,7 +126,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
             else
             {
                 var below = value < 0.5;
-                Make(EntryKinds.Result, new ResultBody(number, "chlorophyll-a", Two(below ? 0.5 : value), "µg/L", below ? Qualifier.Below : null, "0.5", "acetone, acidified", DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
+                Make(EntryKinds.Result, new ResultBody(number, "chlorophyll-a", Two(below ? 0.5 : value), "µg/L", below ? Qualifier.Below : null, "0.5", "monochromatic", DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
             }
         }
 

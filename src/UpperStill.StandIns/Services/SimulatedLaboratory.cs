@@ -65,8 +65,8 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
         else if (item.Type.StartsWith("chlorophyll", StringComparison.Ordinal))
         {
             var a = item.Blank ? 0.1 : Chlorophyll(item) * (1 + (0.06 * chance.Bell()));
-            yield return $"{number};CHL a;{(a < DetectionUgL ? "<0,5" : Comma(a))};ug/L;0,5;acetone, acidified;{date}";
-            yield return $"{number};Pheo a;{Comma(a * (0.12 + (0.03 * chance.Bell())))};ug/L;0,5;acetone, acidified;{date}";
+            yield return $"{number};CHL a;{(a < DetectionUgL ? "<0,5" : Comma(a))};ug/L;0,5;monochromatic;{date}";
+            yield return $"{number};Pheo a;{Comma(a * (0.12 + (0.03 * chance.Bell())))};ug/L;0,5;monochromatic;{date}";
         }
         else if (item.Type.StartsWith("layer", StringComparison.Ordinal))
         {

@@ -184,10 +184,10 @@ public sealed class TrendRuleTests
     public void Years_are_held_against_a_limit_and_a_disc_on_the_bottom_only_where_that_is_certain()
     {
         var rising = TrendRule.Work(Request(Years(9, (year, _) => 2 + (0.1 * year))) with { Limits = [new TrendLimit(true, 2.45m), new TrendLimit(false, 2.45m)] });
-        Assert.Equal(["At least 2.45 m: 2021 keeps it, as do 4 of 9 years.", "At most 2.45 m: 2021 does not keep it, as do not 4 of 9 years."], rising.Limits);
+        Assert.Equal(["At least 2.45 m: 2021 keeps it; 4 of 9 years do.", "At most 2.45 m: 2021 does not keep it; 5 of 9 years do."], rising.Limits);
 
         var bottom = TrendRule.Work(Request([.. Years(9, (_, _) => 2.4).Select(p => p with { Censored = Censoring.Above })]) with { Limits = [new TrendLimit(true, 2), new TrendLimit(true, 3)] });
-        Assert.Equal(["At least 2.0 m: 2021 keeps it, as do 9 of 9 years.", "At least 3.0 m: no year can be held against it."], bottom.Limits);
+        Assert.Equal(["At least 2.0 m: 2021 keeps it; 9 of 9 years do.", "At least 3.0 m: no year can be held against it."], bottom.Limits);
     }
 
     [Fact]

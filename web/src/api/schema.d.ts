@@ -7976,7 +7976,7 @@ export interface components {
          * @description What a series is of.
          * @enum {unknown}
          */
-        TrendSubject: "clarity" | "chlorophyll" | "phosphorus" | "bottom-oxygen" | "surface-temperature" | "thermocline" | "stability";
+        TrendSubject: "clarity" | "chlorophyll" | "phosphorus" | "bottom-oxygen" | "surface-temperature" | "thermocline" | "stability" | "value";
         /**
          * @description Which test is made.
          * @enum {unknown}

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useSize } from '../column/useSize';
 import { compute } from '../field/core';
-import { daysBetween, shortDay } from '../ui/days';
+import { daysBetween, monthName, shortDay } from '../ui/days';
 import { niceTicks } from './axis';
 
 type Result = Schemas['DepthTimeResult'];
@@ -121,7 +121,7 @@ function Drawing({ map, of, width, height }: { map: Result; of: 'oxygen' | 'temp
       ))}
       {monthStarts(first, last).map((day) => (
         <text key={day} x={x(daysBetween(first, day))} y={bottom + 17} textAnchor="middle" fill="var(--dim)">
-          {shortDay(day).slice(-3)}
+          {monthName(Number(day.slice(5, 7))).slice(0, 3)}
         </text>
       ))}
       <Legend levels={levels} colours={colours} x={right} y={top + 6} low={map.low} high={map.high} />

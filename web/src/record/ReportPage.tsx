@@ -64,14 +64,22 @@ function Report({ water, year, reader }: { water: string; year: number | undefin
           ))}
         </section>
       ))}
-      {series.map(({ station, name, trend }, i) => (
-        <section key={station + trend.subject} className={`mt-6 break-inside-avoid ${i === 0 ? 'print:break-before-page' : ''}`}>
-          <h2 className="text-lg">
-            {name}: {trend.name}, {trend.scale?.unit ?? trend.unit}
-          </h2>
-          <YearsChart trend={trend} pending={NONE} />
-        </section>
-      ))}
+      <div className="mt-6 grid gap-x-8 gap-y-5 sm:grid-cols-2 print:grid-cols-2 print:break-before-page">
+        {series.map(({ station, name, trend }) => (
+          <section key={station + trend.subject} className="min-w-0 break-inside-avoid">
+            <h2 className="font-bold">
+              {name}: {trend.name}
+            </h2>
+            <YearsChart trend={trend} pending={NONE} height={250} plain />
+          </section>
+        ))}
+      </div>
+      {series.length > 0 && (
+        <p className="mt-2 text-dim text-sm">
+          ● a year’s mean, ▬ its median, hollow where provisional; · one reading; ↓ beyond a limit; ╌ the trend with its band,
+          where one can be told from chance or not. Depths hang from the surface.
+        </p>
+      )}
       <section className="mt-5 break-inside-avoid">
         <h2 className="caps border-ink border-b">How to read it</h2>
         <ul className="mt-1.5 list-disc pl-5">

@@ -84,6 +84,14 @@ export function SeriesPage({
       {marked && subject === 'clarity' && (
         <h2 className="mt-3 border-buoy border-l-4 pl-3 text-xl">
           Clear to <span className="num text-slate">{marked.text}</span> at {station.name} on {plainDay(marked.day)}.
+          {pending.has(marked.visit) && (
+            <span className="block font-normal text-base text-dim">○ On this device only, until there is a signal.</span>
+          )}
+          {!pending.has(marked.visit) && !marked.signedOff && (
+            <span className="block font-normal text-base text-dim">
+              ○ Provisional: it counts in the trend once somebody else has signed it off.
+            </span>
+          )}
         </h2>
       )}
       <div className="mt-3 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">

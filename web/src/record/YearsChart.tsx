@@ -18,18 +18,21 @@ interface Drawn {
   /** Somebody else's numbers, to be drawn across. */
   limits?: readonly { id: string; name: string; value: number }[];
   onVisit?(visit: string): void;
+  height?: number;
+  /** Without the key to its signs: somebody else gives it. */
+  plain?: boolean;
 }
 
 /** A series by year: a depth hangs from the surface, anything else stands on the axis. Each year's value with its spread, every reading beside it, the trend with its band. */
 export function YearsChart(props: Drawn) {
   const [frame, { width }] = useSize<HTMLDivElement>();
-  const { trend } = props;
+  const { trend, height = 416, plain = false } = props;
   return (
     <figure className="m-0 min-w-0">
-      <div ref={frame} className="relative h-[26rem] w-full">
-        {width > 0 && <Chart {...props} width={width} height={416} />}
+      <div ref={frame} className="relative w-full" style={{ height }}>
+        {width > 0 && <Chart {...props} width={width} height={height} />}
       </div>
-      <figcaption className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
+      <figcaption hidden={plain} className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
         <span>
           <b className="text-slate">{trend.statistic === 'median' ? '▬' : '●'}</b> {trend.statistic} of a year
         </span>

@@ -93,7 +93,15 @@ function Calculation({ calculator }: { calculator: Calculator }) {
             // biome-ignore lint/suspicious/noArrayIndexKey: outcomes have their place and no other name
             <div key={i} className="border-rule border-b py-2">
               {label && <p className="text-dim text-sm">{label}</p>}
-              <p className={working ? 'text-xl' : ''}>{working ? <Worked working={working}>{text}</Worked> : text}</p>
+              <p className={working && text.length < 40 ? 'text-xl' : ''}>
+                {working && text.length < 40 ? (
+                  <Worked working={working}>{text}</Worked>
+                ) : (
+                  <>
+                    {text} {working && <Worked working={working}>Show the working</Worked>}
+                  </>
+                )}
+              </p>
             </div>
           ))}
           {answer?.findings.map((finding) => (

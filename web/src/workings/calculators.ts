@@ -256,7 +256,7 @@ export const CALCULATORS: readonly Calculator[] = [
             : [];
         });
       const ask = {
-        subject: 'clarity',
+        subject: 'value',
         points,
         window: { fromMonth: 1, untilMonth: 12, leastReadings: 1 },
       } as unknown as OperationRequest<'trend'>;

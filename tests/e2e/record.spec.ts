@@ -1,0 +1,110 @@
+import { Person } from './person';
+import { expect, RealServer, test } from './server';
+
+test('is it changing, how sure are we, what would we need: and down from there to the rope', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/record`);
+  await expect(page.getByRole('heading', { name: 'Is our water changing?' })).toBeVisible();
+  for (const water of ['Harrowmere', 'Long Sallow Reservoir', 'Pell Tarn', 'Skarn Sound']) {
+    const answers = page.getByRole('region', { name: water });
+    await expect(answers.getByRole('listitem').first()).toContainText(/p [=<]|a trend needs 8/);
+    await expect(answers.getByRole('listitem').first()).toContainText(/With this scatter|This one shows/);
+  }
+
+  await page.getByRole('link', { name: /^The water is getting murkier/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^The water is getting murkier/ })).toBeVisible();
+  await page.getByRole('button', { name: /Show the working/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('S = rising less falling pairs');
+  await expect(page.getByRole('dialog')).toContainText('Kendall 1975');
+  await page.keyboard.press('Escape');
+  await page.getByText(/^Every reading/).click();
+  await page
+    .getByRole('row', { name: /8 July 2025|signed off/ })
+    .first()
+    .getByRole('link')
+    .click();
+  await expect(page.getByRole('heading', { name: /^Clear to/ })).toBeVisible();
+  await page
+    .getByText(/^Written so far/)
+    .first()
+    .click();
+  await expect(page.getByText(/Disc lost at .*/).first()).toBeVisible();
+  await expect(page.getByText('Asa Lindqvist, field book').first()).toBeVisible();
+});
+
+test('a finding is accepted, the visit signed off, and only then it counts', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/review`);
+  await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
+  await expect(page.getByText(/^1\.4 m; here in July/)).toBeVisible();
+  const sign = page.getByRole('button', { name: 'Sign it off' });
+  await expect(sign).toBeDisabled();
+  await page.getByRole('button', { name: 'Keep, because…' }).click();
+  await page.getByRole('button', { name: 'read twice, it is so' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('✓ No finding is open.')).toBeVisible();
+  await sign.click();
+  await expect(page.getByText(/^Read by .*Signed off by Ada Fenn/)).toBeVisible();
+  await expect(async () => {
+    const { series } = await server.get<{ series: { subject: string; points: { day: string; signedOff: boolean }[] }[] }>(
+      '/api/stations/PEL-1',
+    );
+    const points = series.find(({ subject }) => subject === 'clarity')?.points ?? [];
+    expect(points.find(({ day }) => day === '2026-07-22')?.signedOff).toBe(true);
+    expect(points.find(({ day }) => day === '2026-08-05')?.signedOff).toBe(false);
+  }).toPass();
+});
+
+test('a reviewer asks, and the visit waits for the answer', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/review`);
+  await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
+  await page.getByRole('button', { name: 'Ask the sampler…' }).click();
+  await page.getByRole('button', { name: 'Was it read twice?' }).click();
+  await page.getByRole('button', { name: 'Ask', exact: true }).click();
+  await expect(page.getByText(/1 question is not answered/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Write down the answer…' }).click();
+  await page.getByRole('button', { name: 'yes', exact: true }).click();
+  await page.getByRole('button', { name: 'Answer', exact: true }).click();
+  await expect(page.getByText(/question is not answered/)).toHaveCount(0);
+});
+
+test('a calculation by itself follows what is typed, and says what is no number', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens('reader');
+  await page.goto(`${server.address}/workings?of=trophic`);
+  // 60 − 14.41 × ln 4.7 = 37.7
+  await expect(page.getByRole('button', { name: /^37\.7, oligotrophic/ })).toBeVisible();
+  await page.getByLabel('Clarity, m').fill('1');
+  await expect(page.getByRole('button', { name: /^60, eutrophic/ })).toBeVisible();
+  await page.getByLabel('Clarity, m').fill('deep');
+  await expect(page.getByText('“deep” is not a number.')).toBeVisible();
+});
+
+test('the record goes out as a package and becomes the same record elsewhere', async ({ page, server }) => {
+  test.setTimeout(120_000);
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/setup/data`);
+  const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save Everything' }).click()]);
+  const file = await saved.path();
+  const empty = await RealServer.startEmpty();
+  try {
+    await page.goto(empty.firstLink);
+    await page.getByLabel('Your name').fill('Ada Fenn');
+    await page.getByLabel('Sign-in name').fill('ada');
+    await page.getByLabel('Password').fill('four plain words here');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('heading', { name: 'Waters and stations' })).toBeVisible();
+    await page.getByRole('link', { name: 'Data', exact: true }).click();
+    await page.getByLabel('The package').setInputFiles(file);
+    await expect(page.getByText(/^✓ 5 stations, 648 visits/)).toBeVisible({ timeout: 60_000 });
+    await page.goto(`${empty.address}/record`);
+    await expect(page.getByRole('link', { name: /^The water is getting murkier/ })).toBeVisible();
+  } finally {
+    await empty.end();
+  }
+});
