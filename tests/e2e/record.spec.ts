@@ -27,7 +27,7 @@ test('is it changing, how sure are we, what would we need: and down from there t
   await expect(page.getByRole('heading', { name: /^Clear to/ })).toBeVisible();
   await page
     .getByText(/^Written so far/)
-    .first()
+    .last()
     .click();
   await expect(page.getByText(/Disc lost at .*/).first()).toBeVisible();
   await expect(page.getByText('Asa Lindqvist, field book').first()).toBeVisible();
