@@ -93,7 +93,6 @@ await page.getByRole('button', { name: 'On to the composite' }).click();
 await pick(page, 'It came up', '75 %');
 await page.getByRole('button', { name: 'Write it down' }).click();
 await page.getByRole('button', { name: 'Fill HAR-1-260812-C1-Q', exact: true }).click();
-await shot(page, 'composite');
 for (const bottle of ['C1-Q', 'C1R-X']) {
   await page.getByRole('button', { name: `Fill HAR-1-260812-${bottle}`, exact: true }).click();
   await pick(page, /^Rinsed, times/, '1');
@@ -110,6 +109,18 @@ await shot(page, 'ended');
 await page.getByRole('link', { name: 'See it in the record' }).click();
 await page.getByText(/^By year/).waitFor();
 await shot(page, 'record');
+for (const [path, name, text] of [
+  ['/record', 'answers', /murkier/],
+  ['/record/HAR-2?of=oxygen', 'oxygen', /Straight between visits/],
+  ['/review', 'review', /wait for review/],
+  ['/record/report/harrowmere?year=2025', 'report', /went out/],
+  ['/workings?of=trophic', 'workings', /oligotrophic/],
+]) {
+  await page.goto(address + path);
+  await page.getByText(text).first().waitFor();
+  await page.waitForTimeout(1500);
+  await shot(page, name);
+}
 
 // At the bench, then into the ledger and out of it.
 const bench = await (await browser.newContext(boat)).newPage();
@@ -125,21 +136,6 @@ await shot(bench, 'bench');
 await page.goto(`${address}/ledger`);
 await page.getByText(/days left/).first().waitFor();
 await shot(page, 'ledger');
-await page.goto(`${address}/ledger/hand-over`);
-await page.getByRole('heading', { name: 'The journey' }).waitFor();
-await page.getByRole('checkbox', { name: 'Frozen through' }).first().check();
-await page.getByRole('checkbox', { name: 'Label read, the same as here' }).first().check();
-await page.getByText('can go').first().waitFor();
-await shot(page, 'hand-over');
-await page.goto(`${address}/ledger/results`);
-const results = [
-  'Sample;Test;Result;Units;MDL;Date', 'HAR-1-260603-F1-4;CHL a;3,42;ug/L;0,5;31.07.2026', 'HAR-1-260603-F1R-Q;CHL a;3,31;ug/L;0,5;31.07.2026',
-  'HAR-1-260603-F1R-Q;Pheo a;<0,5;ug/L;0,5;31.07.2026', 'HAR-1-240101-F1;CHL a;3,0;ug/L;0,5;31.07.2026',
-].join('\n');
-await page.getByLabel('Choose a file…').setInputFiles({ name: 'july.csv', mimeType: 'text/csv', buffer: Buffer.from(results) });
-await page.getByRole('heading', { name: /^This would bring in/ }).waitFor();
-await shot(page, 'results');
-
 const context = await browser.newContext(boat);
 const phone = await context.newPage();
 await signIn(phone.request, address, 'sampler');
@@ -164,9 +160,6 @@ for (const [celsius, oxygen] of [['21.8', '8.6'], ['21.7', '8.6'], ['21.3', '8.7
   await phone.getByRole('textbox', { name: /^Temperature/ }).fill(celsius);
   await phone.getByRole('button', { name: 'Next: oxygen' }).click();
   await phone.getByRole('textbox', { name: /^Oxygen/ }).fill(oxygen);
-  if (celsius === '20.6') {
-    await shot(phone, 'boat-profile');
-  }
   await phone.getByRole('button', { name: /^Write .* down$/ }).click();
   await phone.getByRole('form', { name: at, exact: true }).waitFor({ state: 'detached' });
 }

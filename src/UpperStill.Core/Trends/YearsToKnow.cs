@@ -24,7 +24,7 @@ public static class YearsToKnow
         }
 
         // Each run is one series of sixty years; its score grows year by year, so that every length is tried at once.
-        var (chance, seen) = (new Random(20260812), new int[Most + 1]);
+        var (chance, seen) = (new SameChance(), new int[Most + 1]);
         var values = new double[Most];
         for (var run = 0; run < Runs; run++)
         {
@@ -32,7 +32,7 @@ public static class YearsToKnow
             for (var year = 0; year < Most; year++)
             {
                 // Box & Muller 1958, Ann. Math. Stat. 29, 610–611.
-                var value = (steep * year) + (scatter * Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble()));
+                var value = (steep * year) + (scatter * Math.Sqrt(-2 * Math.Log(1 - chance.Next())) * Math.Cos(2 * Math.PI * chance.Next()));
                 for (var before = 0; before < year; before++)
                 {
                     score += value > values[before] ? 1 : value < values[before] ? -1 : 0;
@@ -56,4 +56,18 @@ public static class YearsToKnow
 
     // The score that a series of so many years must pass.
     private static readonly double[] Needed = [.. Enumerable.Range(0, Most + 1).Select(n => Distributions.NormalQuantile(1 - (Level / 2)) * Math.Sqrt(n * (n - 1.0) * ((2 * n) + 5) / 18))];
+
+    /// <summary>The same numbers between 0 and 1 for everybody: no chance enters the answer (SplitMix64; Steele, Lea &amp; Flood 2014, OOPSLA, 453–472).</summary>
+    private sealed class SameChance
+    {
+        private ulong state = 20260812;
+
+        internal double Next()
+        {
+            state = unchecked(state + 0x9E3779B97F4A7C15);
+            var z = unchecked((state ^ (state >> 30)) * 0xBF58476D1CE4E5B9);
+            z = unchecked((z ^ (z >> 27)) * 0x94D049BB133111EB);
+            return ((z ^ (z >> 31)) >> 11) * (1.0 / (1UL << 53));
+        }
+    }
 }

@@ -51,10 +51,21 @@ public sealed class PackageExport(FieldBook book, TimeProvider clock)
     private IAsyncEnumerable<string?[]> VisitsAsync(List<string> codes, CancellationToken cancel) => EachAsync(
         book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit), v => [v.Visit.ToString(), v.Station, Day(v.Day), Moment(v.StartedAt), v.Observers, v.Review, v.Took], cancel);
 
-    // Visit by visit, some hundred at a time, so that a visit's numbers stand together.
+    // Station by station, some hundred visits at a time, so that a visit's numbers stand together.
     private async IAsyncEnumerable<string?[]> ReadingsAsync(List<string> codes, [EnumeratorCancellation] CancellationToken cancel)
     {
-        var visits = await book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit, v.FieldSigned, v.ResultsSigned }).ToListAsync(cancel);
+        foreach (var code in codes)
+        {
+            await foreach (var row in ReadingsAsync(code, cancel))
+            {
+                yield return row;
+            }
+        }
+    }
+
+    private async IAsyncEnumerable<string?[]> ReadingsAsync(string code, [EnumeratorCancellation] CancellationToken cancel)
+    {
+        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit, v.FieldSigned, v.ResultsSigned }).ToListAsync(cancel);
         foreach (var part in visits.Chunk(VisitsAtOnce))
         {
             var ids = part.Select(v => v.Visit).ToList();

@@ -1,15 +1,22 @@
 import { Link } from '@tanstack/react-router';
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
+import { store } from '../field/store';
 import type { View } from '../routes';
 import { Problem } from '../ui/Problem';
 import { MiniYears } from './MiniYears';
 
 type Answer = Schemas['SeriesAnswer'];
 
+const AT_ONCE = 12;
+
 /** Every water on one screen: is it changing, how sure are we, what would we need. */
 export function AnswersPage() {
   const { data: waters, problem } = usePulled(() => api.GET('/api/waters'));
+  const [shown, setShown] = useState(AT_ONCE);
+  const sampled = waters?.filter(({ stations }) => stations > 0);
   const { data: region } = usePulled(() => api.GET('/api/record/region'));
   return (
     <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
@@ -21,8 +28,32 @@ export function AnswersPage() {
       )}
       <Problem words={problem} />
       {waters?.length === 0 && <p className="mt-6 border border-rule bg-sheet p-4">No water is set up that you may see.</p>}
-      {waters?.map(({ water, stations }) => (stations > 0 ? <WaterAnswers key={water.code} water={water} /> : null))}
+      {problem && <OnThisDevice />}
+      {sampled?.slice(0, shown).map(({ water }) => (
+        <WaterAnswers key={water.code} water={water} />
+      ))}
+      {sampled && sampled.length > shown && (
+        <button type="button" className="act mt-5" onClick={() => setShown(shown + AT_ONCE)}>
+          Show {Math.min(AT_ONCE, sampled.length - shown)} more of {sampled.length} waters
+        </button>
+      )}
     </div>
+  );
+}
+
+/** With no signal the stations on this device can still be looked at, one by one. */
+function OnThisDevice() {
+  const stations = useLiveQuery(() => store.stations.toArray(), [])?.toSorted((a, b) => a.ordinal - b.ordinal);
+  return (
+    <ul className="mt-4 border-rule border-t">
+      {stations?.map(({ code, record }) => (
+        <li key={code} className="border-rule border-b">
+          <Link to="/record/$station" params={{ station: code }} className="flex min-h-(--target) items-center">
+            {record.context.station.water}, {record.context.station.name}
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,4 +1,5 @@
 import { Link } from '@tanstack/react-router';
+import { useState } from 'react';
 import { saveText } from './saveText';
 
 export interface Column<Row> {
@@ -24,13 +25,15 @@ export function DataTable<Row>({
   rows: readonly Row[];
   visitOf?(row: Row): string | undefined;
 }) {
+  // What nobody looks at is not drawn.
+  const [open, setOpen] = useState(false);
   const csv = () =>
     [
       columns.map(({ name, unit }) => quoted(unit ? `${name} (${unit})` : name)).join(','),
       ...rows.map((row) => columns.map(({ of }) => quoted(String(of(row) ?? ''))).join(',')),
     ].join('\r\n');
   return (
-    <details className="mt-4 border-rule border-t">
+    <details className="mt-4 border-rule border-t" onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="flex min-h-(--target) cursor-pointer items-center gap-2 text-slate underline decoration-1 underline-offset-4">
         {title}: {rows.length} {rows.length === 1 ? 'row' : 'rows'}
       </summary>
@@ -55,7 +58,7 @@ export function DataTable<Row>({
             </tr>
           </thead>
           <tbody>
-            {rows.map((row, i) => {
+            {(open ? rows : []).map((row, i) => {
               const visit = visitOf?.(row);
               return (
                 // biome-ignore lint/suspicious/noArrayIndexKey: rows have their place and no other name

@@ -42,7 +42,7 @@ export function Runsheet({
       <StepOrder sheet={sheet} />
       <Reminders sheet={sheet} />
       <div className="mt-4 px-4">
-        <EntryLog sheet={sheet} />
+        <EntryLog sheet={sheet} who={sheet.state === 'closed'} />
       </div>
     </div>
   );
