@@ -87,7 +87,6 @@ await shot(page, 'visit');
 await page.getByRole('button', { name: 'Swap them' }).click();
 await page.getByRole('button', { name: 'On to the composite' }).waitFor();
 await page.getByRole('button', { name: 'show the working: Depth to mark' }).click();
-await shot(page, 'working');
 await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'On to the composite' }).click();
 await pick(page, 'It came up', '75 %');
