@@ -46,7 +46,7 @@ await using var connection = new SqliteConnection($"Data Source={file}");
 await connection.OpenAsync();
 using (var fast = connection.CreateCommand())
 {
-    fast.CommandText = "PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF;";
+    fast.CommandText = "PRAGMA synchronous = OFF;";
     fast.ExecuteNonQuery();
 }
 
