@@ -76,8 +76,8 @@ function Report({ water, year, reader }: { water: string; year: number | undefin
       </div>
       {series.length > 0 && (
         <p className="mt-2 text-dim text-sm">
-          ● a year’s mean, ▬ its median, hollow where provisional; · one reading; ↓ beyond a limit; ╌ the trend with its band,
-          where one can be told from chance or not. Depths hang from the surface.
+          ● a year’s mean, ▬ its median, hollow where provisional; · one reading; ↓ beyond a limit; ╌ the slope with its band,
+          also where chance explains it. Depths hang from the surface.
         </p>
       )}
       <section className="mt-5 break-inside-avoid">

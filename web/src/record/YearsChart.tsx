@@ -45,7 +45,10 @@ export function YearsChart(props: Drawn) {
         )}
         {trend.line && (
           <span>
-            <b className="text-slate">╌</b> trend and its band
+            <b className="text-slate">╌</b>{' '}
+            {trend.verdict === 'none' || trend.verdict === 'censored'
+              ? 'slope that chance explains, and its band'
+              : 'trend and its band'}
           </span>
         )}
       </figcaption>
