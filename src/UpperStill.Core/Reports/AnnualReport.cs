@@ -128,7 +128,7 @@ public static class AnnualReport
         var apart = all.Where(t => t.Trend.Verdict == TrendVerdict.Mixed).ToList();
         var still = all.Where(t => t.Trend.Verdict == TrendVerdict.None).ToList();
         string Where(string station) => request.Stations.Count > 1 ? $"At {station}: " : string.Empty;
-        List<string> said = [.. moving.Select(t => $"{Where(t.Station)}{t.Trend.Headline}"), .. apart.Select(t => $"{Where(t.Station)}{t.Trend.Headline}")];
+        List<string> said = [.. moving.Concat(apart).GroupBy(t => t.Station).Select(g => $"{Where(g.Key)}{string.Join(' ', g.Select(t => t.Trend.Headline))}")];
         if (still.Count > 0)
         {
             said.Add($"{(moving.Count + apart.Count > 0 ? "For the rest no" : "No")} change could be told from chance; that is not the same as no change.");

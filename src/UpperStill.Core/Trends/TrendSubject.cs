@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 
 namespace UpperStill.Core.Trends;
@@ -60,6 +61,33 @@ public sealed record SubjectWords(TrendSubject Subject, string Name, string Unit
 
     /// <summary>The analyte that a laboratory reports for it; null where none does.</summary>
     public string? Analyte => Subject switch { TrendSubject.Chlorophyll => "chlorophyll-a", TrendSubject.Phosphorus => "total-phosphorus", _ => null };
+
+    /// <summary>True for what people who live by a water ask after, whatever it says; the rest is told where it moves.</summary>
+    public bool Asked => Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.Phosphorus or TrendSubject.BottomOxygen;
+
+    /// <summary>The number of a profile that is followed; null where the subject is no number of a profile, or the profile has none.</summary>
+    /// <param name="profile">The profile.</param>
+    public double? Number(ProfileNumbers profile)
+    {
+        ArgumentNullException.ThrowIfNull(profile);
+        return Subject switch
+        {
+            TrendSubject.BottomOxygen => profile.BottomOxygenMgL,
+            TrendSubject.SurfaceTemperature => profile.SurfaceC,
+            TrendSubject.Thermocline => profile.ThermoclineM,
+            TrendSubject.Stability => profile.StabilityJM2,
+            _ => null,
+        };
+    }
+
+    // Where an analyte was taken at several places of a visit, the first of these is followed.
+    private static readonly string[] Places = ["composite", "surface"];
+
+    /// <summary>Which of an analyte's values of one visit is followed: the composite's, else the surface's, else the first by name.</summary>
+    /// <param name="values">The values, at least one.</param>
+    /// <param name="place">Where one was taken.</param>
+    public static T Followed<T>(IEnumerable<T> values, Func<T, string> place) =>
+        values.OrderBy(v => Array.IndexOf(Places, place(v)) is >= 0 and var at ? at : Places.Length).ThenBy(place, StringComparer.Ordinal).First();
 
     /// <summary>The months and the least count by which a programme sums it up.</summary>
     public SummarySettings Window(Programme programme)

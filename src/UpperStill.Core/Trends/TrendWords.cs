@@ -67,7 +67,7 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
     internal string Would(decimal asked, int? needed, int have, double? shown)
     {
         var change = $"a change of {Amount((double)asked)} per decade";
-        return shown is { } slope && Math.Abs(slope) > (double)asked && needed is { } slower && slower > have ? $"This one shows. With this scatter a slower one, {Amount((double)asked)} per decade, would take {slower} years; you have {have}."
+        return shown is { } slope && Math.Abs(slope) > (double)asked && needed is { } slower && slower > have ? $"The change seen is faster than {Amount((double)asked)} per decade, which with this scatter would take {slower} years to see; you have {have}."
             : needed is not { } years ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
             : have >= years ? $"With this scatter {change} shows after {years} years. You have {have}: enough to see it if it were there."
             : $"With this scatter it takes {years} years to see {change}. You have {have}: about {years - have} more.";

@@ -36,11 +36,18 @@ public enum TrophicOf
 /// <param name="Working">How it came about.</param>
 public sealed record TrophicIndex(TrophicOf Of, decimal Index, string Class, string Text, Working Working);
 
+/// <summary>A class of trophic state.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="From">Index from which it holds.</param>
+/// <param name="Until">Index up to which it holds; null in the last.</param>
+public sealed record TrophicClass(string Name, int From, int? Until = null);
+
 /// <summary>The three side by side; never one number of them.</summary>
 /// <param name="Indices">Those that can be worked out.</param>
 /// <param name="Reading">What their differences say, sentence by sentence.</param>
 /// <param name="Findings">What stands in the way.</param>
-public sealed record TrophicResult(IReadOnlyList<TrophicIndex> Indices, IReadOnlyList<string> Reading, IReadOnlyList<Finding> Findings);
+/// <param name="Classes">The classes, to draw behind the indices.</param>
+public sealed record TrophicResult(IReadOnlyList<TrophicIndex> Indices, IReadOnlyList<string> Reading, IReadOnlyList<Finding> Findings, IReadOnlyList<TrophicClass> Classes);
 
 /// <summary>Trophic state by clarity, chlorophyll and phosphorus, each by itself.</summary>
 /// <remarks>Carlson 1977, Limnol. Oceanogr. 22, 361–369; the differences, Carlson &amp; Havens 2005, Lake Reserv. Manage. 21, 67–78.</remarks>
@@ -60,7 +67,7 @@ public static class TrophicState
         Add(TrophicOf.Clarity, request.ClarityM, "m", v => 60 - (14.41 * Math.Log(v)), "60 − 14.41 × ln");
         Add(TrophicOf.Chlorophyll, request.ChlorophyllUgL, "µg/L", v => (9.81 * Math.Log(v)) + 30.6, "30.6 + 9.81 × ln");
         Add(TrophicOf.Phosphorus, request.PhosphorusUgL, "µg/L", v => (14.42 * Math.Log(v)) + 4.15, "4.15 + 14.42 × ln");
-        return new TrophicResult(indices, [.. Read(indices)], findings);
+        return new TrophicResult(indices, [.. Read(indices)], findings, Classes);
 
         void Add(TrophicOf of, decimal? value, string unit, Func<double, double> index, string equation)
         {
@@ -79,7 +86,9 @@ public static class TrophicState
         }
     }
 
-    private static string Class(decimal index) => index switch { < 40 => "oligotrophic", < 50 => "mesotrophic", <= 70 => "eutrophic", _ => "hypereutrophic" };
+    private static readonly TrophicClass[] Classes = [new("oligotrophic", 0, 40), new("mesotrophic", 40, 50), new("eutrophic", 50, 70), new("hypereutrophic", 70)];
+
+    private static string Class(decimal index) => Classes[index switch { < 40 => 0, < 50 => 1, <= 70 => 2, _ => 3 }].Name;
 
     private static string Bounds(decimal index) => index switch { < 40 => "below 40", < 50 => "40 to 50", <= 70 => "50 to 70", _ => "above 70" };
 

@@ -34,7 +34,7 @@ public static class ManifestCsv
                 ];
                 foreach (var field in fields)
                 {
-                    csv.WriteField(Harmless(field));
+                    csv.WriteField(SpreadsheetText.Harmless(field));
                 }
 
                 csv.NextRecord();
@@ -43,7 +43,4 @@ public static class ManifestCsv
 
         return text.ToString();
     }
-
-    // A spreadsheet takes a field that begins so for a formula.
-    private static string? Harmless(string? field) => field is { Length: > 0 } && field[0] is '=' or '+' or '@' ? "'" + field : field;
 }

@@ -43,7 +43,7 @@ public sealed class PackageWriter : IAsyncDisposable
             {
                 foreach (var field in row)
                 {
-                    csv.WriteField(table.Plain ? Harmless(field) : field);
+                    csv.WriteField(table.Plain ? SpreadsheetText.Harmless(field) : field);
                 }
 
                 await csv.NextRecordAsync();
@@ -128,9 +128,6 @@ public sealed class PackageWriter : IAsyncDisposable
         json.WriteEndArray();
         json.WriteEndObject();
     }
-
-    // A spreadsheet takes a field that begins so for a formula.
-    private static string? Harmless(string? field) => field is { Length: > 0 } && (field[0] is '=' or '+' or '@' || (field[0] == '-' && !decimal.TryParse(field, CultureInfo.InvariantCulture, out _))) ? "'" + field : field;
 
     private sealed record Written(string Path, PackageTable? Table, long Bytes, string Sha256);
 

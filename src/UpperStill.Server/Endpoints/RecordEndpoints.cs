@@ -18,10 +18,9 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="SignedOff">True once a reviewer vouches for it.</param>
 /// <param name="Levels">From the surface down.</param>
 /// <param name="ThermoclineM">Depth of the thermocline, m.</param>
-/// <param name="HypoxicM">Depth below which it is hypoxic, m.</param>
-/// <param name="AnoxicM">Depth below which it is anoxic, m.</param>
+/// <param name="Words">The profile in one sentence.</param>
 /// <param name="ClarityM">Clarity of the visit, m.</param>
-public sealed record RecordProfile(Guid Visit, DateOnly Day, bool SignedOff, IReadOnlyList<EarlierLevel> Levels, double? ThermoclineM, double? HypoxicM, double? AnoxicM, decimal? ClarityM);
+public sealed record RecordProfile(Guid Visit, DateOnly Day, bool SignedOff, IReadOnlyList<EarlierLevel> Levels, double? ThermoclineM, string Words, decimal? ClarityM);
 
 /// <summary>A change of method to be joined, or the join taken back.</summary>
 /// <param name="Subject">What the series is of.</param>
@@ -64,9 +63,15 @@ internal static class RecordEndpoints
         var profiles = (await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Day >= from && p.Day <= until).ToListAsync(cancel)).ToDictionary(p => p.Visit);
         var visits = await book.Visits.AsNoTracking().Where(v => v.Station == code && v.Day >= from && v.Day <= until).OrderBy(v => v.StartedAt).Select(v => new { v.Visit, v.Day, v.FieldSigned }).ToListAsync(cancel);
         var clarities = await book.Clarities.AsNoTracking().Where(c => c.Station == code && c.Day >= from && c.Day <= until && !c.Censored).ToDictionaryAsync(c => c.Visit, c => c.ClarityM, cancel);
-        return Results.Ok(visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => new RecordProfile(
-            v.Visit, v.Day, v.FieldSigned, [.. levels[v.Visit].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))],
-            profiles.GetValueOrDefault(v.Visit)?.ThermoclineM, profiles.GetValueOrDefault(v.Visit)?.HypoxicM, profiles.GetValueOrDefault(v.Visit)?.AnoxicM, clarities.TryGetValue(v.Visit, out var m) ? m : null)).ToList());
+        return Results.Ok(visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => Profile(v.Visit, v.Day, v.FieldSigned)).ToList());
+
+        RecordProfile Profile(Guid visit, DateOnly day, bool signed)
+        {
+            var numbers = profiles.GetValueOrDefault(visit);
+            return new RecordProfile(
+                visit, day, signed, [.. levels[visit].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))], numbers?.ThermoclineM,
+                numbers is null ? "One level only." : ProfileWords.Of(numbers.ThermoclineM, numbers.HypoxicM, numbers.AnoxicM), clarities.TryGetValue(visit, out var m) ? m : null);
+        }
     }
 
     private static async Task<IResult> OxygenAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) => !await SeesAsync(code, book, caller, cancel)

@@ -30,8 +30,9 @@ public sealed record StationAnswer(string Station, string Name, IReadOnlyList<Se
 /// <param name="Years">Year by year, to be drawn small.</param>
 /// <param name="Line">The trend, to be drawn.</param>
 /// <param name="Depth">True where it is drawn from the surface down.</param>
+/// <param name="Matters">True where people ask after it, or it moves.</param>
 public sealed record SeriesAnswer(
-    TrendSubject Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, string? WouldKnow, int Waiting, IReadOnlyList<YearSummary> Years, IReadOnlyList<TrendAt>? Line, bool Depth);
+    TrendSubject Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, string? WouldKnow, int Waiting, IReadOnlyList<YearSummary> Years, IReadOnlyList<TrendAt>? Line, bool Depth, bool Matters);
 
 /// <summary>A picture of a report.</summary>
 /// <param name="Station">The station's code.</param>
@@ -137,5 +138,6 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
         new(row.Code, row.Read().Name, [.. (await SeriesAsync(row, cancel)).Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
 
     private static SeriesAnswer Short(TrendResult result) => new(
-        result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth);
+        result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth,
+        SubjectWords.Of(result.Subject).Asked || result.Verdict is TrendVerdict.Rising or TrendVerdict.Falling);
 }

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Oxygen;
+using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Trends;
 
@@ -9,9 +10,6 @@ namespace UpperStill.Store.Projections;
 /// <summary>Reads the series of a station from the projections.</summary>
 public static class SeriesBook
 {
-    // Where an analyte was taken at several places of a visit, the first of these is followed.
-    private static readonly string[] Places = ["composite", "surface"];
-
     /// <summary>The series of a station that have any value.</summary>
     /// <param name="book">The book.</param>
     /// <param name="station">The station's code.</param>
@@ -32,9 +30,9 @@ public static class SeriesBook
         {
             TrendSubject.Clarity => [.. clarity.Select(c => new SeriesPoint(c.Visit, c.Date, c.ClarityM, c.Censored ? Censoring.Above : Censoring.None, c.Usable, c.SignedOff, c.Method, c.Text))],
             TrendSubject.Chlorophyll or TrendSubject.Phosphorus => [.. values.Where(v => v.Value.Analyte == SubjectWords.Of(subject).Analyte).GroupBy(v => v.Value.Visit)
-                .Select(g => g.OrderBy(v => Array.IndexOf(Places, v.Value.Place) is >= 0 and var at ? at : Places.Length).ThenBy(v => v.Value.Place, StringComparer.Ordinal).First()).OrderBy(v => v.Value.Day).ThenBy(v => v.Value.Visit)
+                .Select(g => SubjectWords.Followed(g, v => v.Value.Place)).OrderBy(v => v.Value.Day).ThenBy(v => v.Value.Visit)
                 .Select(v => new SeriesPoint(v.Value.Visit, v.Value.Day, v.Value.Value, v.Value.Below ? Censoring.Below : Censoring.None, true, v.ResultsSigned, v.Value.Method, v.Value.Text))],
-            _ => [.. profiles.Select(p => (p, Value: Of(subject, p.Profile))).Where(p => p.Value is not null).OrderBy(p => p.p.Profile.Day).ThenBy(p => p.p.Profile.Visit)
+            _ => [.. profiles.Select(p => (p, Value: SubjectWords.Of(subject).Number(p.Profile.Numbers()))).Where(p => p.Value is not null).OrderBy(p => p.p.Profile.Day).ThenBy(p => p.p.Profile.Visit)
                 .Select(p => new SeriesPoint(p.p.Profile.Visit, p.p.Profile.Day, decimal.Round((decimal)p.Value!.Value, 3), Censoring.None, p.p.Profile.Usable, p.p.FieldSigned))],
         };
     }
@@ -62,7 +60,7 @@ public static class SeriesBook
         {
             await foreach (var p in book.Profiles.AsNoTracking().Where(p => p.Usable).Join(book.Visits.Where(v => v.FieldSigned), p => p.Visit, v => v.Visit, (p, _) => p).AsAsyncEnumerable().WithCancellation(cancel))
             {
-                if (Of(subject, p) is { } value)
+                if (SubjectWords.Of(subject).Number(p.Numbers()) is { } value)
                 {
                     Add(p.Station, new SeriesPoint(p.Visit, p.Day, decimal.Round((decimal)value, 3)));
                 }
@@ -94,12 +92,12 @@ public static class SeriesBook
         return new OxygenVisit(profile.Day, profile.AnoxicM, profile.AnoxicArea, profile.DeepOxygenMgL, profile.DeepThicknessM, profile.BottomOxygenMgL, profile.HypoxicM);
     }
 
-    private static double? Of(TrendSubject subject, ProfileRow profile) => subject switch
+    /// <summary>The numbers of a profile, as Core knows them.</summary>
+    public static ProfileNumbers Numbers(this ProfileRow profile)
     {
-        TrendSubject.BottomOxygen => profile.BottomOxygenMgL,
-        TrendSubject.SurfaceTemperature => profile.SurfaceC,
-        TrendSubject.Thermocline => profile.ThermoclineM,
-        TrendSubject.Stability => profile.StabilityJM2,
-        _ => null,
-    };
+        ArgumentNullException.ThrowIfNull(profile);
+        return new ProfileNumbers(
+            profile.SurfaceC, profile.BottomC, profile.ThermoclineM, profile.BottomOxygenMgL, profile.BottomM, profile.HypoxicM, profile.AnoxicM, profile.StabilityJM2, profile.AnoxicArea, profile.DeepOxygenMgL,
+            profile.DeepThicknessM);
+    }
 }

@@ -28,6 +28,29 @@ public sealed class YearsToKnowTests
         Assert.InRange(YearsToKnow.Of(0.1, 0.5, 8)!.Value, 13, 16);
     }
 
+    [Theory]
+    [InlineData(8)]
+    [InlineData(12)]
+    [InlineData(20)]
+    [InlineData(35)]
+    public void Made_up_series_of_so_many_years_show_the_trend_four_times_in_five(int years)
+    {
+        // The flattest trend that is promised to show after so many years, found by halving.
+        var (low, high) = (0.0, 3.0);
+        for (var i = 0; i < 40; i++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = YearsToKnow.Of(middle, 1, 8) is { } needed && needed <= years ? (low, middle) : (middle, high);
+        }
+
+        var chance = new Random(20260812);
+        var seen = Enumerable.Range(0, 4000).Count(_ => KendallScore.Of([.. Enumerable.Range(0, years).Select(y => new TrendPoint(y, (high * y) + Bell(chance)))]) is { P: < 0.05, S: > 0 });
+        Assert.InRange(seen / 4000.0, 0.775, 0.825);
+    }
+
+    // Box & Muller 1958, Ann. Math. Stat. 29, 610–611.
+    private static double Bell(Random chance) => Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble());
+
     [Fact]
     public void Without_scatter_the_least_number_of_years_is_enough_and_without_a_trend_none_is()
     {

@@ -5925,16 +5925,8 @@ export interface components {
              * @description Depth of the thermocline, m.
              */
             thermoclineM: null | number;
-            /**
-             * Format: double
-             * @description Depth below which it is hypoxic, m.
-             */
-            hypoxicM: null | number;
-            /**
-             * Format: double
-             * @description Depth below which it is anoxic, m.
-             */
-            anoxicM: null | number;
+            /** @description The profile in one sentence. */
+            words: string;
             /**
              * Format: double
              * @description Clarity of the visit, m.
@@ -6685,6 +6677,8 @@ export interface components {
             line: null | components["schemas"]["TrendAt"][];
             /** @description True where it is drawn from the surface down. */
             depth: boolean;
+            /** @description True where people ask after it, or it moves. */
+            matters: boolean;
         };
         /** @description A change of method. */
         SeriesBreak: {
@@ -7987,6 +7981,21 @@ export interface components {
          * @enum {unknown}
          */
         TrendVerdict: "rising" | "falling" | "none" | "mixed" | "too-few" | "censored";
+        /** @description A class of trophic state. */
+        TrophicClass: {
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Index from which it holds.
+             */
+            from: number;
+            /**
+             * Format: int32
+             * @description Index up to which it holds; null in the last.
+             */
+            until?: null | number;
+        };
         /** @description An index. */
         TrophicIndex: {
             /** @description Of what. */
@@ -8038,6 +8047,8 @@ export interface components {
             reading: string[];
             /** @description What stands in the way. */
             findings: components["schemas"]["Finding"][];
+            /** @description The classes, to draw behind the indices. */
+            classes: components["schemas"]["TrophicClass"][];
         };
         /** @description What a visit is judged by, beside its own entries. */
         VisitContext: {

@@ -18,24 +18,20 @@ interface Props {
 export function ProfileCurves({ clip, profile, earlier, scale, left, right, top, strip }: Props) {
   const water = profile.levels.filter((level) => !level.marked);
   const warmest = Math.max(25, ...water.map((level) => level.temperatureC ?? 0));
-  const most = Math.max(12, ...water.map((level) => (level.oxygenMgL != null && level.oxygenMgL < 25 ? level.oxygenMgL : 0)));
+  const most = Math.max(12, ...water.map((level) => level.oxygenMgL ?? 0));
   const span = right - left - (strip ? 8 : 24);
   const xt = (celsius: number) => left + (strip ? 4 : 12) + (Math.max(0, celsius) / (5 * Math.ceil(warmest / 5))) * span;
   const xo = (mgl: number) => left + (strip ? 4 : 12) + (mgl / (4 * Math.ceil(most / 4))) * span;
   const ghosts = earlier.map(({ visit, levels }) => ({
     visit,
     warm: levels.flatMap(({ depthM, celsius }) => (celsius != null ? [{ x: xt(celsius), y: scale.y(depthM) }] : [])),
-    oxygen: levels.flatMap(({ depthM, oxygenMgL }) =>
-      oxygenMgL != null && oxygenMgL < 25 ? [{ x: xo(oxygenMgL), y: scale.y(depthM) }] : [],
-    ),
+    oxygen: levels.flatMap(({ depthM, oxygenMgL }) => (oxygenMgL != null ? [{ x: xo(oxygenMgL), y: scale.y(depthM) }] : [])),
   }));
   const warm = water.flatMap((level) =>
     level.temperatureC != null ? [{ x: xt(level.temperatureC), y: scale.y(level.depthM), key: level.entry }] : [],
   );
   const oxygen = water.flatMap((level) =>
-    level.oxygenMgL != null && level.oxygenMgL < 25
-      ? [{ x: xo(level.oxygenMgL), y: scale.y(level.depthM), key: level.entry }]
-      : [],
+    level.oxygenMgL != null ? [{ x: xo(level.oxygenMgL), y: scale.y(level.depthM), key: level.entry }] : [],
   );
   const path = (points: { x: number; y: number }[]) => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
   const figure = (key: string) => profile.figures.find((one) => one.key === key);

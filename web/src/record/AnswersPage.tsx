@@ -76,25 +76,15 @@ function WaterAnswers({ water }: { water: Schemas['Water'] }) {
           {stations.length > 1 && <h3 className="mt-2 text-dim">{name}</h3>}
           {answers.length === 0 && <p className="text-dim">Nothing has been read at {name} yet.</p>}
           <ul>
-            {answers.filter(matters).map((answer) => (
-              <Row key={answer.subject} station={station} answer={answer} />
-            ))}
+            {answers
+              .filter(({ matters }) => matters)
+              .map((answer) => (
+                <Row key={answer.subject} station={station} answer={answer} />
+              ))}
           </ul>
         </div>
       ))}
     </section>
-  );
-}
-
-/** What volunteers ask after stands here always; the rest where it says something. */
-function matters({ subject, verdict }: Answer): boolean {
-  return (
-    subject === 'clarity' ||
-    subject === 'chlorophyll' ||
-    subject === 'phosphorus' ||
-    subject === 'bottom-oxygen' ||
-    verdict === 'rising' ||
-    verdict === 'falling'
   );
 }
 

@@ -1,10 +1,10 @@
 import { contours } from 'd3-contour';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { useSize } from '../column/useSize';
 import { compute } from '../field/core';
 import { daysBetween, monthName, shortDay } from '../ui/days';
 import { niceTicks } from './axis';
+import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 
 type Result = Schemas['DepthTimeResult'];
 
@@ -29,7 +29,6 @@ const WARMTH = [
 
 /** Depth down, a season across: contoured, visits ticked, empty where nobody was for more than 45 days. */
 export function DepthTimeMap({ profiles, of }: { profiles: readonly Schemas['RecordProfile'][]; of: 'oxygen' | 'temperature' }) {
-  const [frame, { width }] = useSize<HTMLDivElement>();
   const [map, setMap] = useState<Result>();
   useEffect(() => {
     let current = true;
@@ -44,10 +43,17 @@ export function DepthTimeMap({ profiles, of }: { profiles: readonly Schemas['Rec
   return (
     <figure className="m-0 min-w-0">
       <h2 className="caps">{NAMES[of]}</h2>
-      <div ref={frame} className="h-[330px]">
-        {width > 0 && map && map.visits.length > 0 && <Drawing map={map} of={of} width={width} height={330} />}
-        {map && map.visits.length === 0 && <p className="mt-4 text-dim">Not read this year.</p>}
-      </div>
+      {map && map.visits.length > 0 ? (
+        <ChartFrame
+          height={330}
+          margins={[26, 8, 26, 44]}
+          label={`${NAMES[of]} over depth in m and time, ${map.visits.length} visits. The table below gives the numbers.`}
+        >
+          {(inner) => <Drawing map={map} of={of} inner={inner} />}
+        </ChartFrame>
+      ) : (
+        <div className="h-[330px]">{map && <p className="mt-4 text-dim">Not read this year.</p>}</div>
+      )}
       {map && (
         <figcaption className="text-dim text-sm">
           ▾ a visit. Straight between visits and levels.{map.gaps.map((gap) => ` Left empty: ${gap}.`)}
@@ -57,9 +63,8 @@ export function DepthTimeMap({ profiles, of }: { profiles: readonly Schemas['Rec
   );
 }
 
-function Drawing({ map, of, width, height }: { map: Result; of: 'oxygen' | 'temperature'; width: number; height: number }) {
-  const [left, top, bottom] = [44, 26, height - 26];
-  const right = width - 8;
+function Drawing({ map, of, inner }: { map: Result; of: 'oxygen' | 'temperature'; inner: Inner }) {
+  const { left, right, top, bottom } = inner;
   const first = map.visits[0] ?? '';
   const last = map.visits.at(-1) ?? first;
   const days = Math.max(1, daysBetween(first, last));
@@ -69,14 +74,7 @@ function Drawing({ map, of, width, height }: { map: Result; of: 'oxygen' | 'temp
   const levels: readonly number[] = LEVELS[of];
   const colours = of === 'oxygen' ? OXYGEN : WARMTH;
   return (
-    <svg
-      width={width}
-      height={height}
-      role="img"
-      aria-label={`${NAMES[of]} over depth in m and time, ${map.visits.length} visits. The table below gives the numbers.`}
-      fontSize="13"
-      fontFamily="var(--font-mono)"
-    >
+    <>
       <rect x={left} y={top} width={right - left} height={bottom - top} fill="var(--paper2)" />
       {map.blocks.map((block) => {
         const from = daysBetween(first, block.from);
@@ -106,14 +104,7 @@ function Drawing({ map, of, width, height }: { map: Result; of: 'oxygen' | 'temp
           </g>
         );
       })}
-      {niceTicks(deepest).map((depth) => (
-        <text key={depth} x={left - 7} y={y(depth) + 4} textAnchor="end" fill="var(--dim)">
-          {depth}
-        </text>
-      ))}
-      <text x={left - 7} y={top - 10} textAnchor="end" fill="var(--dim)">
-        m
-      </text>
+      <Upright inner={inner} ticks={plainTicks(niceTicks(deepest))} y={y} unit="m" />
       {map.visits.map((day) => (
         <path key={day} d={`M${x(daysBetween(first, day))} ${top - 1}l-4 -7h8Z`} fill="var(--ink)">
           <title>{shortDay(day)}</title>
@@ -125,7 +116,7 @@ function Drawing({ map, of, width, height }: { map: Result; of: 'oxygen' | 'temp
         </text>
       ))}
       <Legend levels={levels} colours={colours} x={right} y={top + 6} low={map.low} high={map.high} />
-    </svg>
+    </>
   );
 }
 

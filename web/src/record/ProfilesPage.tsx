@@ -3,10 +3,10 @@ import { useMemo, useState } from 'react';
 import { api, type Schemas, type StationRecord } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { columnScale } from '../column/scale';
-import { useSize } from '../column/useSize';
 import { plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { niceTicks } from './axis';
+import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
 
 type Profile = Schemas['RecordProfile'];
@@ -76,7 +76,7 @@ function Year({ code, year, years, onYear }: { code: string; year: number; years
       {shown && (
         <>
           <p className="text-dim">
-            {sentence(shown)}
+            {shown.words}
             {!shown.signedOff && ' Provisional.'}{' '}
             <Link to="/visit/$visit" params={{ visit: shown.visit }}>
               To the visit
@@ -154,159 +154,151 @@ function Levels({ profile }: { profile: Profile }) {
   );
 }
 
-function sentence({ thermoclineM, hypoxicM, anoxicM }: Profile): string {
-  const parts = [
-    thermoclineM == null ? 'Mixed, no thermocline' : `Thermocline at ${thermoclineM.toFixed(1)} m`,
-    hypoxicM != null && `under 2 mg/L from ${hypoxicM.toFixed(1)} m`,
-    anoxicM != null && `under 1 mg/L from ${anoxicM.toFixed(1)} m`,
-  ].filter(Boolean);
-  return `${parts.join(', ')}.`;
-}
-
 /** Depth down, temperature and oxygen on two axes above; the visits beside it drawn thin. */
 function Drawing({ profiles, index }: { profiles: readonly Profile[]; index: number }) {
-  const [frame, { width }] = useSize<HTMLDivElement>();
-  const height = 460;
-  const [left, top, bottom] = [52, 64, height - 14];
+  const shown = profiles[index];
+  return (
+    shown && (
+      <figure className="m-0 mt-2 min-w-0">
+        <ChartFrame
+          height={460}
+          margins={[64, 12, 14, 52]}
+          widest={860}
+          label={`Profile of ${plainDay(shown.day)}, depth downward in m, temperature in °C and oxygen in mg/L. The table below gives the numbers.`}
+        >
+          {(inner) => <Curves profiles={profiles} shown={shown} index={index} inner={inner} />}
+        </ChartFrame>
+      </figure>
+    )
+  );
+}
+
+function Curves({
+  profiles,
+  shown,
+  index,
+  inner,
+}: {
+  profiles: readonly Profile[];
+  shown: Profile;
+  index: number;
+  inner: Inner;
+}) {
+  const { left, right, top, bottom } = inner;
   const { deepest, warm, rich } = useMemo(() => {
     const levels = profiles.flatMap((profile) => profile.levels);
     return {
       deepest: Math.max(1, ...levels.map(({ depthM }) => depthM)),
       warm: 5 * Math.ceil(Math.max(20, ...levels.map(({ celsius }) => celsius ?? 0)) / 5),
-      rich: 4 * Math.ceil(Math.max(12, ...levels.map(({ oxygenMgL }) => Math.min(oxygenMgL ?? 0, 25))) / 4),
+      rich: 4 * Math.ceil(Math.max(12, ...levels.map(({ oxygenMgL }) => oxygenMgL ?? 0)) / 4),
     };
   }, [profiles]);
-  const shown = profiles[index];
-  const wide = Math.min(width, 860);
-  const right = wide - 12;
   const scale = columnScale(deepest * 1.03, top, bottom);
   const xt = (celsius: number) => left + (celsius / warm) * (right - left);
   const xo = (oxygen: number) => left + (oxygen / rich) * (right - left);
   const path = (profile: Profile, x: (v: number) => number, key: 'celsius' | 'oxygenMgL') => {
     const points = profile.levels.flatMap((level) =>
-      level[key] != null && (key === 'celsius' || (level[key] ?? 0) <= 25)
-        ? [`${x(level[key] ?? 0)} ${scale.y(level.depthM)}`]
-        : [],
+      level[key] != null ? [`${x(level[key] ?? 0)} ${scale.y(level.depthM)}`] : [],
     );
     return points.length > 1 ? `M${points.join('L')}` : '';
   };
-  if (!shown) {
-    return null;
-  }
   return (
-    <figure className="m-0 mt-2 min-w-0">
-      <div ref={frame} className="h-[460px]">
-        {width > 0 && (
-          <svg
-            width={wide}
-            height={height}
-            role="img"
-            aria-label={`Profile of ${plainDay(shown.day)}, depth downward in m, temperature in °C and oxygen in mg/L. The table below gives the numbers.`}
-            fontSize="13"
-            fontFamily="var(--font-mono)"
+    <>
+      <Upright
+        inner={inner}
+        ticks={plainTicks(niceTicks(deepest))}
+        y={scale.y}
+        unit="m"
+        fill="var(--water0)"
+        lines="var(--sheet)"
+      />
+      {niceTicks(warm).map((celsius) => (
+        <text key={celsius} x={xt(celsius)} y={top - 28} textAnchor="middle" fill="var(--ink)">
+          {celsius}
+        </text>
+      ))}
+      <text x={right} y={top - 46} textAnchor="end" fill="var(--ink)">
+        ● temperature, °C
+      </text>
+      {niceTicks(rich).map((oxygen) => (
+        <text key={oxygen} x={xo(oxygen)} y={top - 8} textAnchor="middle" fill="var(--reed)">
+          {oxygen}
+        </text>
+      ))}
+      <text x={left} y={top - 46} fill="var(--reed)">
+        ■ oxygen, mg/L
+      </text>
+      <path d={`M${left} ${top}H${right}`} stroke="var(--ink)" strokeWidth="2" />
+      {profiles.map((profile, i) =>
+        i === index ? null : (
+          <g key={profile.visit} fill="none" opacity={Math.abs(i - index) === 1 ? 0.5 : 0.16}>
+            <path d={path(profile, xt, 'celsius')} stroke="var(--ink)" />
+            <path d={path(profile, xo, 'oxygenMgL')} stroke="var(--reed)" strokeDasharray="4 3" />
+          </g>
+        ),
+      )}
+      {shown.thermoclineM != null && (
+        <g>
+          <path
+            d={`M${left} ${scale.y(shown.thermoclineM)}H${right}`}
+            stroke="var(--slate)"
+            strokeDasharray="6 4"
+            strokeWidth="1.5"
+          />
+          <text
+            x={left + 8}
+            y={scale.y(shown.thermoclineM) + 16}
+            fill="var(--slate)"
+            stroke="var(--water0)"
+            strokeWidth="4"
+            paintOrder="stroke"
           >
-            <rect x={left} y={top} width={right - left} height={bottom - top} fill="var(--water0)" />
-            {niceTicks(deepest).map((depth) => (
-              <g key={depth}>
-                <path d={`M${left} ${scale.y(depth)}H${right}`} stroke="var(--sheet)" strokeWidth="2" />
-                <text x={left - 8} y={scale.y(depth) + 4.5} textAnchor="end" fill="var(--dim)">
-                  {depth}
-                </text>
-              </g>
-            ))}
-            <text x={left - 8} y={top - 10} textAnchor="end" fill="var(--dim)">
-              m
-            </text>
-            {niceTicks(warm).map((celsius) => (
-              <text key={celsius} x={xt(celsius)} y={top - 28} textAnchor="middle" fill="var(--ink)">
-                {celsius}
-              </text>
-            ))}
-            <text x={right} y={top - 46} textAnchor="end" fill="var(--ink)">
-              ● temperature, °C
-            </text>
-            {niceTicks(rich).map((oxygen) => (
-              <text key={oxygen} x={xo(oxygen)} y={top - 8} textAnchor="middle" fill="var(--reed)">
-                {oxygen}
-              </text>
-            ))}
-            <text x={left} y={top - 46} fill="var(--reed)">
-              ■ oxygen, mg/L
-            </text>
-            <path d={`M${left} ${top}H${right}`} stroke="var(--ink)" strokeWidth="2" />
-            {profiles.map((profile, i) =>
-              i === index ? null : (
-                <g key={profile.visit} fill="none" opacity={Math.abs(i - index) === 1 ? 0.5 : 0.16}>
-                  <path d={path(profile, xt, 'celsius')} stroke="var(--ink)" />
-                  <path d={path(profile, xo, 'oxygenMgL')} stroke="var(--reed)" strokeDasharray="4 3" />
-                </g>
-              ),
-            )}
-            {shown.thermoclineM != null && (
-              <g>
-                <path
-                  d={`M${left} ${scale.y(shown.thermoclineM)}H${right}`}
-                  stroke="var(--slate)"
-                  strokeDasharray="6 4"
-                  strokeWidth="1.5"
-                />
-                <text
-                  x={left + 8}
-                  y={scale.y(shown.thermoclineM) + 16}
-                  fill="var(--slate)"
-                  stroke="var(--water0)"
-                  strokeWidth="4"
-                  paintOrder="stroke"
-                >
-                  thermocline {shown.thermoclineM.toFixed(1)} m
-                </text>
-              </g>
-            )}
-            {shown.clarityM != null && (
-              <g>
-                <path d={`M${left - 5} ${scale.y(shown.clarityM)}h34`} stroke="var(--ink)" strokeWidth="3" />
-                <text
-                  x={left + 36}
-                  y={scale.y(shown.clarityM) + 4}
-                  fill="var(--ink)"
-                  stroke="var(--water0)"
-                  strokeWidth="4"
-                  paintOrder="stroke"
-                >
-                  disc {shown.clarityM.toFixed(1)} m
-                </text>
-              </g>
-            )}
-            <g fill="none" strokeWidth="2.4">
-              <path d={path(shown, xt, 'celsius')} stroke="var(--ink)" />
-              <path d={path(shown, xo, 'oxygenMgL')} stroke="var(--reed)" strokeDasharray="7 4" />
-            </g>
-            {shown.levels.map((level) => (
-              <g key={level.depthM}>
-                {level.celsius != null && (
-                  <circle
-                    cx={xt(level.celsius)}
-                    cy={scale.y(level.depthM)}
-                    r="3.4"
-                    fill={shown.signedOff ? 'var(--ink)' : 'var(--sheet)'}
-                    stroke="var(--ink)"
-                  />
-                )}
-                {level.oxygenMgL != null && level.oxygenMgL <= 25 && (
-                  <rect
-                    x={xo(level.oxygenMgL) - 3}
-                    y={scale.y(level.depthM) - 3}
-                    width="6"
-                    height="6"
-                    fill={shown.signedOff ? 'var(--reed)' : 'var(--sheet)'}
-                    stroke="var(--reed)"
-                  />
-                )}
-              </g>
-            ))}
-          </svg>
-        )}
-      </div>
-    </figure>
+            thermocline {shown.thermoclineM.toFixed(1)} m
+          </text>
+        </g>
+      )}
+      {shown.clarityM != null && (
+        <g>
+          <path d={`M${left - 5} ${scale.y(shown.clarityM)}h34`} stroke="var(--ink)" strokeWidth="3" />
+          <text
+            x={left + 36}
+            y={scale.y(shown.clarityM) + 4}
+            fill="var(--ink)"
+            stroke="var(--water0)"
+            strokeWidth="4"
+            paintOrder="stroke"
+          >
+            disc {shown.clarityM.toFixed(1)} m
+          </text>
+        </g>
+      )}
+      <g fill="none" strokeWidth="2.4">
+        <path d={path(shown, xt, 'celsius')} stroke="var(--ink)" />
+        <path d={path(shown, xo, 'oxygenMgL')} stroke="var(--reed)" strokeDasharray="7 4" />
+      </g>
+      {shown.levels.map((level) => (
+        <g key={level.depthM}>
+          {level.celsius != null && (
+            <circle
+              cx={xt(level.celsius)}
+              cy={scale.y(level.depthM)}
+              r="3.4"
+              fill={shown.signedOff ? 'var(--ink)' : 'var(--sheet)'}
+              stroke="var(--ink)"
+            />
+          )}
+          {level.oxygenMgL != null && (
+            <rect
+              x={xo(level.oxygenMgL) - 3}
+              y={scale.y(level.depthM) - 3}
+              width="6"
+              height="6"
+              fill={shown.signedOff ? 'var(--reed)' : 'var(--sheet)'}
+              stroke="var(--reed)"
+            />
+          )}
+        </g>
+      ))}
+    </>
   );
 }

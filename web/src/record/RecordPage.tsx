@@ -8,18 +8,21 @@ import { SeriesPage } from './SeriesPage';
 import type { Subject } from './series';
 import { TogetherPage } from './TogetherPage';
 
-/** What of a station can be looked at; each is a tab. */
+/** What of a station can be looked at, and under Layers what its profiles give. */
 const TABS: readonly (readonly [View, string])[] = [
   ['clarity', 'Clarity'],
-  ['profiles', 'Profiles'],
-  ['oxygen', 'Oxygen'],
+  ['profiles', 'Layers'],
   ['chlorophyll', 'Chlorophyll'],
   ['phosphorus', 'Phosphorus'],
+  ['together', 'Together'],
+];
+const LAYERS: readonly (readonly [View, string])[] = [
+  ['profiles', 'Profiles'],
+  ['oxygen', 'Oxygen'],
   ['bottom-oxygen', 'Bottom oxygen'],
   ['surface-temperature', 'Temperature'],
   ['thermocline', 'Thermocline'],
   ['stability', 'Stability'],
-  ['together', 'Together'],
 ];
 
 /** One station through the years. */
@@ -42,14 +45,14 @@ export function RecordPage() {
   const { record } = chosen;
   const has = new Set((record.series ?? []).map(({ subject }) => subject as string));
   const profiled = has.has('surface-temperature');
-  const tabs = TABS.filter(
-    ([view]) =>
-      view === 'clarity' ||
-      view === of ||
-      has.has(view) ||
-      ((view === 'profiles' || view === 'oxygen') && profiled) ||
-      (view === 'together' && has.has('chlorophyll')),
-  );
+  const layered = LAYERS.some(([view]) => view === of);
+  const present = ([view]: readonly [View, string]) =>
+    view === 'clarity' ||
+    view === of ||
+    has.has(view) ||
+    ((view === 'profiles' || view === 'oxygen') && profiled) ||
+    (view === 'together' && has.has('chlorophyll'));
+  const tabs = TABS.filter((tab) => present(tab) || (layered && tab[0] === 'profiles'));
   return (
     <div className="mx-auto w-full max-w-[78rem] px-4 py-4 sm:px-6">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
@@ -69,21 +72,9 @@ export function RecordPage() {
             ))}
           </select>
         </label>
-        <nav aria-label="What of it" className="flex flex-wrap gap-x-4">
-          {tabs.map(([view, name]) => (
-            <Link
-              key={view}
-              to="/record/$station"
-              params={{ station: code }}
-              search={{ of: view }}
-              aria-current={view === of ? 'page' : undefined}
-              className="flex min-h-(--target) items-center text-dim decoration-1 aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:no-underline"
-            >
-              {name}
-            </Link>
-          ))}
-        </nav>
+        <Tabs name="What of it" code={code} tabs={tabs} of={layered ? 'profiles' : of} />
       </div>
+      {layered && <Tabs name="What of its layers" code={code} tabs={LAYERS.filter(present)} of={of} />}
       {of === 'profiles' ? (
         <ProfilesPage key={code} code={code} record={record} />
       ) : of === 'oxygen' ? (
@@ -94,5 +85,24 @@ export function RecordPage() {
         <SeriesPage key={code + of} code={code} record={record} subject={of as Subject} stations={stations} />
       )}
     </div>
+  );
+}
+
+function Tabs({ name, code, tabs, of }: { name: string; code: string; tabs: readonly (readonly [View, string])[]; of: View }) {
+  return (
+    <nav aria-label={name} className="flex flex-wrap gap-x-4 print:hidden">
+      {tabs.map(([view, label]) => (
+        <Link
+          key={view}
+          to="/record/$station"
+          params={{ station: code }}
+          search={{ of: view }}
+          aria-current={view === of ? 'page' : undefined}
+          className="flex min-h-(--target) items-center text-dim decoration-1 aria-[current=page]:font-bold aria-[current=page]:text-ink aria-[current=page]:no-underline"
+        >
+          {label}
+        </Link>
+      ))}
+    </nav>
   );
 }

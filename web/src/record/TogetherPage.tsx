@@ -1,15 +1,23 @@
 import { useEffect, useState } from 'react';
 import type { OperationRequest, Schemas, StationRecord } from '../api/client';
-import { useSize } from '../column/useSize';
 import { compute } from '../field/core';
 import { useAppearance } from '../ui/appearance';
 import { plainDay } from '../ui/days';
 import { Worked } from '../ui/Worked';
 import { niceTicks } from './axis';
+import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
 import { nativeOf, seriesOf, type Trend, useClarities, useTrend } from './series';
 
 type Trophic = Schemas['TrophicResult'];
+type Curves = Schemas['ChlorophyllClarityResult'];
+
+interface Pair {
+  visit: string;
+  day: string;
+  clarityM: number;
+  ugL: number;
+}
 
 /** The year's value of a series, where it is known. */
 function yearsValue(trend: Trend | undefined, year: number): number | undefined {
@@ -124,7 +132,10 @@ export function TogetherPage({ code, record }: { code: string; record: StationRe
         {last.length > 0 && `In ${years.at(-1)}: ${last.join(' ')}`}
       </p>
       <div className="mt-3 grid gap-8 lg:grid-cols-2">
-        <IndexChart rows={rows.map(({ year }, i) => ({ year, indices: answers[i]?.indices ?? [] }))} />
+        <IndexChart
+          rows={rows.map(({ year }, i) => ({ year, indices: answers[i]?.indices ?? [] }))}
+          classes={answers[0]?.classes ?? []}
+        />
         <Scatter pairs={pairs} />
       </div>
       <DataTable
@@ -156,6 +167,11 @@ export function TogetherPage({ code, record }: { code: string; record: StationRe
   );
 }
 
+interface IndexRow {
+  year: number;
+  indices: Trophic['indices'];
+}
+
 function indexOf(indices: Trophic['indices'], of: keyof typeof NAMES): number | undefined {
   return indices.find((index) => index.of === of)?.index;
 }
@@ -163,97 +179,19 @@ function indexOf(indices: Trophic['indices'], of: keyof typeof NAMES): number | 
 const SHAPES = { clarity: '●', chlorophyll: '■', phosphorus: '▲' } as const;
 const COLOURS = { clarity: 'var(--slate)', chlorophyll: 'var(--reed)', phosphorus: 'var(--madder)' } as const;
 
-function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'] }[] }) {
-  const [frame, { width }] = useSize<HTMLDivElement>();
-  const height = 340;
-  const [top, bottom, left] = [24, height - 30, 44];
-  const all = rows.flatMap(({ indices }) => indices.map(({ index }) => index));
-  const low = Math.max(0, 10 * Math.floor(Math.min(40, ...all) / 10) - 10);
-  const high = 10 * Math.ceil(Math.max(50, ...all) / 10) + 10;
+function IndexChart({ rows, classes }: { rows: IndexRow[]; classes: Trophic['classes'] }) {
   const present = (['clarity', 'chlorophyll', 'phosphorus'] as const).filter((of) =>
     rows.some(({ indices }) => indexOf(indices, of) != null),
   );
-  const y = (index: number) => bottom - ((Math.min(high, Math.max(low, index)) - low) / (high - low)) * (bottom - top);
-  const step = (width - left - 10) / Math.max(1, rows.length);
-  const x = (i: number) => left + step * (i + 0.5);
-  const classes = [
-    [0, 40, 'oligotrophic'],
-    [40, 50, 'mesotrophic'],
-    [50, 70, 'eutrophic'],
-    [70, 120, 'hypereutrophic'],
-  ] as const;
-  const shownClasses = classes.filter(([from, until]) => from < high && until > low);
   return (
     <figure className="m-0 min-w-0">
-      <div ref={frame} className="h-[340px]">
-        {width > 0 && (
-          <svg
-            width={width}
-            height={height}
-            role="img"
-            aria-label="Trophic index of clarity, chlorophyll and phosphorus by year; the table below gives the numbers."
-            fontSize="13"
-            fontFamily="var(--font-mono)"
-          >
-            {shownClasses.map(([from, until, name], i) => (
-              <g key={name}>
-                <rect
-                  x={left}
-                  y={y(until)}
-                  width={width - left - 10}
-                  height={y(from) - y(until)}
-                  fill={i % 2 ? 'var(--paper2)' : 'var(--sheet)'}
-                />
-                <text x={left + 6} y={y(until) + 15} fill="var(--dim)" fontFamily="var(--font-sans)" fontSize="12">
-                  {name}
-                </text>
-              </g>
-            ))}
-            {Array.from({ length: (high - low) / 10 + 1 }, (_, i) => low + i * 10).map((index) => (
-              <text key={index} x={left - 8} y={y(index) + 4} textAnchor="end" fill="var(--dim)">
-                {index}
-              </text>
-            ))}
-            {rows.map(
-              ({ year }, i) =>
-                i % Math.max(1, Math.ceil(30 / step)) === 0 && (
-                  <text key={year} x={x(i)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
-                    {String(year).slice(2)}
-                  </text>
-                ),
-            )}
-            {present.map((of) => {
-              const drawn = rows.flatMap(({ indices, year }, i) => {
-                const index = indices.find((one) => one.of === of)?.index;
-                return index == null ? [] : [{ x: x(i), y: y(index), year, index }];
-              });
-              return (
-                <g key={of} fill={COLOURS[of]}>
-                  <path
-                    d={`M${drawn.map((one) => `${one.x} ${one.y}`).join('L')}`}
-                    stroke={COLOURS[of]}
-                    strokeWidth="1.2"
-                    fill="none"
-                    opacity="0.5"
-                  />
-                  {drawn.map((one) => (
-                    <g key={one.year}>
-                      <title>{`${one.year}: ${of} ${one.index}`}</title>
-                      {of === 'clarity' ? (
-                        <circle cx={one.x} cy={one.y} r="4.5" />
-                      ) : of === 'chlorophyll' ? (
-                        <rect x={one.x - 4} y={one.y - 4} width="8" height="8" />
-                      ) : (
-                        <path d={`M${one.x} ${one.y - 5.5}l5.5 9h-11Z`} />
-                      )}
-                    </g>
-                  ))}
-                </g>
-              );
-            })}
-          </svg>
-        )}
-      </div>
+      <ChartFrame
+        height={340}
+        margins={[24, 10, 30, 44]}
+        label="Trophic index of clarity, chlorophyll and phosphorus by year; the table below gives the numbers."
+      >
+        {(inner) => <Indices rows={rows} classes={classes} present={present} inner={inner} />}
+      </ChartFrame>
       <figcaption className="mt-1 flex flex-wrap gap-x-5 text-dim text-sm">
         {present.map((of) => (
           <span key={of}>
@@ -266,16 +204,90 @@ function IndexChart({ rows }: { rows: { year: number; indices: Trophic['indices'
   );
 }
 
+function Indices({
+  rows,
+  classes,
+  present,
+  inner,
+}: {
+  rows: IndexRow[];
+  classes: Trophic['classes'];
+  present: (keyof typeof NAMES)[];
+  inner: Inner;
+}) {
+  const { left, right, top, bottom } = inner;
+  const all = rows.flatMap(({ indices }) => indices.map(({ index }) => index));
+  const low = Math.max(0, 10 * Math.floor(Math.min(40, ...all) / 10) - 10);
+  const high = 10 * Math.ceil(Math.max(50, ...all) / 10) + 10;
+  const y = (index: number) => bottom - ((Math.min(high, Math.max(low, index)) - low) / (high - low)) * (bottom - top);
+  const step = (right - left) / Math.max(1, rows.length);
+  const x = (i: number) => left + step * (i + 0.5);
+  return (
+    <>
+      {classes.map(({ name, from, until }, i) => {
+        const [above, below] = [y(until ?? high), y(from)];
+        return (
+          below - above > 1 && (
+            <g key={name}>
+              <rect
+                x={left}
+                y={above}
+                width={right - left}
+                height={below - above}
+                fill={i % 2 ? 'var(--paper2)' : 'var(--sheet)'}
+              />
+              <text x={left + 6} y={above + 15} fill="var(--dim)" fontFamily="var(--font-sans)" fontSize="12">
+                {name}
+              </text>
+            </g>
+          )
+        );
+      })}
+      <Upright inner={inner} ticks={plainTicks(Array.from({ length: (high - low) / 10 + 1 }, (_, i) => low + i * 10))} y={y} />
+      {rows.map(
+        ({ year }, i) =>
+          i % Math.max(1, Math.ceil(30 / step)) === 0 && (
+            <text key={year} x={x(i)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
+              {String(year).slice(2)}
+            </text>
+          ),
+      )}
+      {present.map((of) => {
+        const drawn = rows.flatMap(({ indices, year }, i) => {
+          const index = indexOf(indices, of);
+          return index == null ? [] : [{ x: x(i), y: y(index), year, index }];
+        });
+        return (
+          <g key={of} fill={COLOURS[of]}>
+            <path
+              d={`M${drawn.map((one) => `${one.x} ${one.y}`).join('L')}`}
+              stroke={COLOURS[of]}
+              strokeWidth="1.2"
+              fill="none"
+              opacity="0.5"
+            />
+            {drawn.map((one) => (
+              <g key={one.year}>
+                <title>{`${one.year}: ${of} ${one.index}`}</title>
+                {of === 'clarity' ? (
+                  <circle cx={one.x} cy={one.y} r="4.5" />
+                ) : of === 'chlorophyll' ? (
+                  <rect x={one.x - 4} y={one.y - 4} width="8" height="8" />
+                ) : (
+                  <path d={`M${one.x} ${one.y - 5.5}l5.5 9h-11Z`} />
+                )}
+              </g>
+            ))}
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
 /** Chlorophyll against clarity of the same visit. */
-function Scatter({ pairs }: { pairs: { visit: string; day: string; clarityM: number; ugL: number }[] }) {
-  const [frame, { width }] = useSize<HTMLDivElement>();
-  const height = 340;
-  const [top, bottom, left] = [24, height - 42, 52];
-  const mostC = Math.max(1, ...pairs.map(({ clarityM }) => clarityM)) * 1.08;
-  const mostU = Math.max(1, ...pairs.map(({ ugL }) => ugL)) * 1.08;
-  const x = (ugL: number) => left + (ugL / mostU) * (width - left - 12);
-  const y = (clarityM: number) => top + (clarityM / mostC) * (bottom - top);
-  const [curves, setCurves] = useState<Schemas['ChlorophyllClarityResult']>();
+function Scatter({ pairs }: { pairs: Pair[] }) {
+  const [curves, setCurves] = useState<Curves>();
   const key = JSON.stringify(pairs);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the pairs
   useEffect(() => {
@@ -288,54 +300,15 @@ function Scatter({ pairs }: { pairs: { visit: string; day: string; clarityM: num
       current = false;
     };
   }, [key]);
-  const path = (points: { chlorophyllUgL: number; clarityM: number }[]) =>
-    `M${points
-      .filter(({ clarityM }) => clarityM <= mostC)
-      .map(({ chlorophyllUgL, clarityM }) => `${x(chlorophyllUgL)} ${y(clarityM)}`)
-      .join('L')}`;
   return (
     <figure className="m-0 min-w-0">
-      <div ref={frame} className="h-[340px]">
-        {width > 0 && (
-          <svg
-            width={width}
-            height={height}
-            role="img"
-            aria-label={`Chlorophyll against clarity, ${pairs.length} visits; the table below gives the numbers.`}
-            fontSize="13"
-            fontFamily="var(--font-mono)"
-          >
-            <rect x={left} y={top} width={width - left - 12} height={bottom - top} fill="var(--water0)" />
-            {niceTicks(mostC).map((tick) => (
-              <text key={tick} x={left - 8} y={y(tick) + 4} textAnchor="end" fill="var(--dim)">
-                {tick}
-              </text>
-            ))}
-            {niceTicks(mostU).map((tick) => (
-              <text key={tick} x={x(tick)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
-                {tick}
-              </text>
-            ))}
-            <text x={width - 12} y={bottom + 36} textAnchor="end" fill="var(--dim)">
-              chlorophyll, µg/L
-            </text>
-            <text x={left - 8} y={top - 8} textAnchor="end" fill="var(--dim)">
-              m
-            </text>
-            {curves?.algaeOnly.some(({ clarityM }) => clarityM <= mostC) && (
-              <path d={path(curves.algaeOnly)} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
-            )}
-            {curves?.own?.some(({ clarityM }) => clarityM <= mostC) && (
-              <path d={path(curves.own)} stroke="var(--reed)" strokeWidth="2" fill="none" />
-            )}
-            {pairs.map(({ visit, day, clarityM, ugL }) => (
-              <circle key={visit} cx={x(ugL)} cy={y(clarityM)} r="3.6" fill="var(--reed)" opacity="0.85">
-                <title>{`${plainDay(day)}: ${clarityM} m, ${ugL} µg/L`}</title>
-              </circle>
-            ))}
-          </svg>
-        )}
-      </div>
+      <ChartFrame
+        height={340}
+        margins={[24, 12, 42, 52]}
+        label={`Chlorophyll against clarity, ${pairs.length} visits; the table below gives the numbers.`}
+      >
+        {(inner) => <Pairs pairs={pairs} curves={curves} inner={inner} />}
+      </ChartFrame>
       <figcaption className="mt-1 text-dim text-sm">
         <b className="text-reed">●</b> one visit · <b className="text-slate">╌</b> what algae alone would leave; above it
         something else dims the water
@@ -348,5 +321,39 @@ function Scatter({ pairs }: { pairs: { visit: string; day: string; clarityM: num
         . {curves?.text}
       </figcaption>
     </figure>
+  );
+}
+
+function Pairs({ pairs, curves, inner }: { pairs: Pair[]; curves: Curves | undefined; inner: Inner }) {
+  const { left, right, top, bottom } = inner;
+  const mostC = Math.max(1, ...pairs.map(({ clarityM }) => clarityM)) * 1.08;
+  const mostU = Math.max(1, ...pairs.map(({ ugL }) => ugL)) * 1.08;
+  const x = (ugL: number) => left + (ugL / mostU) * (right - left);
+  const y = (clarityM: number) => top + (clarityM / mostC) * (bottom - top);
+  const path = (points: readonly { chlorophyllUgL: number; clarityM: number }[]) => {
+    const drawn = points.filter(({ clarityM }) => clarityM <= mostC);
+    return drawn.length > 1
+      ? `M${drawn.map(({ chlorophyllUgL, clarityM }) => `${x(chlorophyllUgL)} ${y(clarityM)}`).join('L')}`
+      : '';
+  };
+  return (
+    <>
+      <Upright inner={inner} ticks={plainTicks(niceTicks(mostC))} y={y} unit="m" unitAbove={8} fill="var(--water0)" />
+      {niceTicks(mostU).map((tick) => (
+        <text key={tick} x={x(tick)} y={bottom + 18} textAnchor="middle" fill="var(--dim)">
+          {tick}
+        </text>
+      ))}
+      <text x={right} y={bottom + 36} textAnchor="end" fill="var(--dim)">
+        chlorophyll, µg/L
+      </text>
+      <path d={path(curves?.algaeOnly ?? [])} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
+      <path d={path(curves?.own ?? [])} stroke="var(--reed)" strokeWidth="2" fill="none" />
+      {pairs.map(({ visit, day, clarityM, ugL }) => (
+        <circle key={visit} cx={x(ugL)} cy={y(clarityM)} r="3.6" fill="var(--reed)" opacity="0.85">
+          <title>{`${plainDay(day)}: ${clarityM} m, ${ugL} µg/L`}</title>
+        </circle>
+      ))}
+    </>
   );
 }

@@ -1,14 +1,11 @@
 import { withRoom } from '../column/scale';
-import { useSize } from '../column/useSize';
 import { plainDay } from '../ui/days';
 import { niceTicks } from './axis';
+import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import type { Trend } from './series';
 
 type Year = Trend['years'][number];
 type Point = Trend['points'][number];
-
-const TOP = 40;
-const LEFT = 56;
 
 interface Drawn {
   trend: Trend;
@@ -25,13 +22,16 @@ interface Drawn {
 
 /** A series by year: a depth hangs from the surface, anything else stands on the axis. Each year's value with its spread, every reading beside it, the trend with its band. */
 export function YearsChart(props: Drawn) {
-  const [frame, { width }] = useSize<HTMLDivElement>();
   const { trend, height = 416, plain = false } = props;
   return (
     <figure className="m-0 min-w-0">
-      <div ref={frame} className="relative w-full" style={{ height }}>
-        {width > 0 && <Chart {...props} width={width} height={height} />}
-      </div>
+      <ChartFrame
+        height={height}
+        margins={[40, 10, trend.scale ? 20 : 34, 56]}
+        label={`${trend.name} by year in ${trend.scale?.unit ?? trend.unit}, ${trend.years.length} years. The table below gives the same numbers.`}
+      >
+        {(inner) => <Chart {...props} inner={inner} />}
+      </ChartFrame>
       <figcaption hidden={plain} className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
         <span>
           <b className="text-slate">{trend.statistic === 'median' ? '▬' : '●'}</b> {trend.statistic} of a year
@@ -42,6 +42,11 @@ export function YearsChart(props: Drawn) {
         <span>○ provisional, or on this device only</span>
         {trend.points.some(({ censored }) => censored !== 'none') && (
           <span>{trend.scale ? '↓ deeper than the water' : '↓ below what can be seen'}</span>
+        )}
+        {trend.smooth && (
+          <span>
+            <b className="text-reed">—</b> smoothed, for the eye
+          </span>
         )}
         {trend.line && (
           <span>
@@ -56,51 +61,38 @@ export function YearsChart(props: Drawn) {
   );
 }
 
-function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: Drawn & { width: number; height: number }) {
-  const right = width - 10;
-  const bottom = height - (trend.scale ? 20 : 34);
-  const step = (right - LEFT) / Math.max(1, trend.years.length);
+function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: Drawn & { inner: Inner }) {
+  const { left, right, top, bottom } = inner;
+  const step = (right - left) / Math.max(1, trend.years.length);
   const first = trend.years[0]?.year ?? 0;
   const reach =
     Math.max(trend.greatest, ...limits.map(({ value }) => value), ...(trend.line ?? []).map(({ high }) => high)) * 1.1 || 1;
   const y = trend.scale
-    ? (value: number) => TOP + (bottom - TOP) * (value / reach)
-    : (value: number) => bottom - (bottom - TOP) * (value / reach);
-  const middle = (year: number) => LEFT + step * (year - first + 0.5);
+    ? (value: number) => top + (bottom - top) * (value / reach)
+    : (value: number) => bottom - (bottom - top) * (value / reach);
+  const middle = (year: number) => left + step * (year - first + 0.5);
   const at = (point: Point) => middle(Number(point.day.slice(0, 4))) + step * 0.38 * dayInSeason(point.day);
   const every = Math.max(1, Math.ceil(30 / step));
   const half = Math.min(10, step * 0.28);
   const ticks = trend.scale
     ? withRoom(trend.scale.ticks, { y }, 24).map(({ depthM, label }) => ({ value: depthM, label }))
-    : niceTicks(reach).map((value) => ({ value, label: String(value) }));
+    : plainTicks(niceTicks(reach));
   const label = marked ? trend.points.find((point) => point.visit === marked) : undefined;
   const hollow = (point: Point) => pending.has(point.visit) || !point.usable || !point.signedOff;
   const line = (trend.line ?? []).filter(({ year }) => year >= first);
+  const smooth = plain ? [] : (trend.smooth ?? []);
   return (
-    <svg
-      width={width}
-      height={height}
-      className="absolute inset-0"
-      role="img"
-      aria-label={`${trend.name} by year in ${trend.scale?.unit ?? trend.unit}, ${trend.years.length} years. The table below gives the same numbers.`}
-      fontSize="13"
-      fontFamily="var(--font-mono)"
-    >
-      <rect x={LEFT} y={TOP} width={right - LEFT} height={bottom - TOP} fill={trend.scale ? 'var(--water0)' : 'var(--sheet)'} />
-      {ticks
-        .filter(({ value }) => y(value) <= bottom + 1 && y(value) >= TOP - 1)
-        .map(({ value, label: name }) => (
-          <g key={value}>
-            <path d={`M${LEFT} ${y(value)}H${right}`} stroke={trend.scale ? 'var(--sheet)' : 'var(--paper2)'} strokeWidth="2" />
-            <text x={LEFT - 8} y={y(value) + 4.5} textAnchor="end" fill="var(--dim)">
-              {name}
-            </text>
-          </g>
-        ))}
-      <text x={LEFT - 8} y={TOP - 18} textAnchor="end" fill="var(--dim)">
-        {trend.scale?.unit ?? trend.unit}
-      </text>
-      <path d={`M${LEFT - 6} ${trend.scale ? TOP : bottom}H${right}`} stroke="var(--ink)" strokeWidth="2" />
+    <>
+      <Upright
+        inner={inner}
+        ticks={ticks.filter(({ value }) => y(value) <= bottom + 1 && y(value) >= top - 1)}
+        y={y}
+        unit={trend.scale?.unit ?? trend.unit}
+        unitAbove={18}
+        fill={trend.scale ? 'var(--water0)' : 'var(--sheet)'}
+        lines={trend.scale ? 'var(--sheet)' : 'var(--paper2)'}
+      />
+      <path d={`M${left - 6} ${trend.scale ? top : bottom}H${right}`} stroke="var(--ink)" strokeWidth="2" />
       {line.length > 1 && (
         <path
           d={`M${line.map((one) => `${middle(one.year)} ${y(one.low)}`).join('L')}L${line
@@ -129,7 +121,7 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
       )}
       {limits.map(({ id, name, value }) => (
         <g key={id}>
-          <path d={`M${LEFT} ${y(value)}H${right}`} stroke="var(--buoy)" strokeDasharray="8 4" strokeWidth="1.4" />
+          <path d={`M${left} ${y(value)}H${right}`} stroke="var(--buoy)" strokeDasharray="8 4" strokeWidth="1.4" />
           <text
             x={right - 4}
             y={y(value) - 5}
@@ -162,20 +154,20 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
           year={year}
           x={middle(year.year)}
           y={y}
-          base={trend.scale ? TOP : bottom}
-          named={trend.scale ? TOP - 12 : bottom + 18}
+          base={trend.scale ? top : bottom}
+          named={trend.scale ? top - 12 : bottom + 18}
           least={step < 44 ? 0 : trend.least}
           name={(year.year - first) % every === 0}
         />
       ))}
       {trend.breaks.map((change) => {
-        const x = LEFT + step * (Number(change.day.slice(0, 4)) - first) + 1;
+        const x = left + step * (Number(change.day.slice(0, 4)) - first) + 1;
         const words = `${change.joined ? 'joined: ' : ''}${newInIt(change)}`;
         const room = right - x > words.length * 7.4 + 10;
         return (
           <g key={change.day}>
             <title>{`${plainDay(change.day)}: ${change.before}, then ${change.after}`}</title>
-            <path d={`M${x} ${TOP}V${bottom}`} stroke="var(--madder)" strokeDasharray="2 3" strokeWidth="1.5" />
+            <path d={`M${x} ${top}V${bottom}`} stroke="var(--madder)" strokeDasharray="2 3" strokeWidth="1.5" />
             <text
               x={room ? x + 6 : x - 6}
               y={bottom - 8}
@@ -191,6 +183,14 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
           </g>
         );
       })}
+      {smooth.length > 2 && (
+        <path
+          d={`M${smooth.map((one) => `${middle(one.year)} ${y(one.value)}`).join('L')}`}
+          stroke="var(--reed)"
+          strokeWidth="1.4"
+          fill="none"
+        />
+      )}
       {line.length > 1 && (
         <path
           d={`M${line.map((one) => `${middle(one.year)} ${y(one.value)}`).join('L')}`}
@@ -215,7 +215,7 @@ function Chart({ trend, pending, marked, limits = [], onVisit, width, height }: 
           {label.text}
         </text>
       )}
-    </svg>
+    </>
   );
 }
 
