@@ -116,7 +116,7 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     private static async Task<bool> SignedOffAsync(HttpClient http, string station, string visit) =>
-        (bool)(await SeriesAsync(http, station)).Single(s => (string)s!["subject"]! == "clarity")!["points"]!.AsArray().Single(p => (string)p!["visit"]! == visit)!["signedOff"]!;
+        (bool)(await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["context"]!["history"]!.AsArray().Single(p => (string)p!["visit"]! == visit)!["signedOff"]!;
 
     private static async Task<string?> StateAsync(HttpClient http, string visit) =>
         (string?)(await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.SingleOrDefault(v => (string)v!["visit"]! == visit)?["state"];

@@ -86,6 +86,11 @@ const setupData = createRoute({
   path: '/data',
   component: lazyRouteComponent(() => import('./setup/DataPage'), 'DataPage'),
 });
+const setupTable = createRoute({
+  getParentRoute: () => setup,
+  path: '/data/table',
+  component: lazyRouteComponent(() => import('./imports/TablePage'), 'TablePage'),
+});
 const setupPeople = createRoute({
   getParentRoute: () => setup,
   path: '/people',
@@ -226,7 +231,17 @@ export const router = createRouter({
     manifest,
     measure,
     results,
-    setup.addChildren([setupFirst, setupWaters, setupWater, setupProgrammes, setupKit, setupLaboratory, setupPeople, setupData]),
+    setup.addChildren([
+      setupFirst,
+      setupWaters,
+      setupWater,
+      setupProgrammes,
+      setupKit,
+      setupLaboratory,
+      setupPeople,
+      setupData,
+      setupTable,
+    ]),
   ]),
   defaultPreload: false,
 });

@@ -109,6 +109,8 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(OpinionBody))]
 [JsonSerializable(typeof(MeterCheckBody))]
 [JsonSerializable(typeof(LevelBody))]
+[JsonSerializable(typeof(ClarityStatedBody))]
+[JsonSerializable(typeof(ValueStatedBody))]
 [JsonSerializable(typeof(RereadBody))]
 [JsonSerializable(typeof(BottleDepthBody))]
 [JsonSerializable(typeof(CastBody))]

@@ -14,7 +14,8 @@ internal static class MeterChecks
     {
         var programme = draft.Context.Programme;
         var oxygen = levels.Where(l => l.OxygenShown is not null).ToList();
-        if (oxygen.Count > 0 && !meter.Sheet.Calibrated && !programme.Chooses("profile.calibrate", "unasked"))
+        // Of an old table nobody knows it any more.
+        if (oxygen.Count > 0 && !draft.Imported && !meter.Sheet.Calibrated && !programme.Chooses("profile.calibrate", "unasked"))
         {
             yield return Finding.Stop(
                 "meter-uncalibrated", "No calibration today.", "Oxygen may be wrong all the way down.", "Calibrate, or go on with a reason; the cast is marked.").On(Beside.Profile);

@@ -80,7 +80,8 @@ internal static class ProfileChecks
                 return;
             }
 
-            var missing = planned.Where(p => p < levels[^1].DepthM && !levels.Exists(l => ReadLevel.Same(l.DepthM, p))).ToList();
+            // The levels of today's plan say nothing of years before it.
+            List<decimal> missing = draft.Imported ? [] : planned.Where(p => p < levels[^1].DepthM && !levels.Exists(l => ReadLevel.Same(l.DepthM, p))).ToList();
             if (missing.Count > 0)
             {
                 var below = levels.First(l => l.DepthM > missing[0]);

@@ -14,7 +14,7 @@ internal static class Standing
 
     private static readonly HashSet<string> OfResults = new EntryKind[]
     {
-        EntryKinds.SampleAdded, EntryKinds.Filter, EntryKinds.FilterFill, EntryKinds.Measured, EntryKinds.Result, EntryKinds.Reported, EntryKinds.Flow, EntryKinds.SampleLost, EntryKinds.SampleRejected,
+        EntryKinds.SampleAdded, EntryKinds.Filter, EntryKinds.FilterFill, EntryKinds.Measured, EntryKinds.Result, EntryKinds.ValueStated, EntryKinds.Reported, EntryKinds.Flow, EntryKinds.SampleLost, EntryKinds.SampleRejected,
     }.Select(k => k.Name).ToHashSet(StringComparer.Ordinal);
 
     internal static string Field(EntryLog log) => Mark(log.Standing.Where(e => !Aside.Contains(e.Kind) && !OfResults.Contains(e.Kind)));

@@ -55,6 +55,7 @@ internal sealed class SampleFold
             sample.Findings.Add(finding);
         }
 
+        values.AddRange(ValueStated.Of(draft, findings));
         var clarity = sheet.Clarity.Result;
         return new VisitSamples(
             sheet.Visit, [.. samples.Values.Select(s => s.Show(draft, day, Hold(s), Answered(s.Findings)))], Answered(findings), values, clarity.Censored ? null : clarity.ClarityM);

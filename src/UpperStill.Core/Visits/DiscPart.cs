@@ -35,6 +35,11 @@ internal static class DiscPart
             draft.Day,
             draft.Context.History,
             draft.Reader));
+        if (marks.Count == 0 && outcome is null && draft.Latest(EntryKinds.ClarityStated) is { } stated)
+        {
+            result = ClarityStated.Work(stated.Body, stated.Entry.Id, draft.Reader);
+        }
+
         draft.Findings.AddRange(result.Findings.Select(f => f.About.Count == 0 && outcome is not null ? f with { About = [outcome.Entry.Id] } : f));
         return new SheetClarity(Boxes(draft, settings, marks, result), result, outcome?.Body.Outcome, outcome?.Entry.Id);
     }

@@ -20,7 +20,7 @@ public static class EntryKinds
     /// <summary>A visit begins.</summary>
     public static readonly EntryKind<VisitStartedBody> VisitStarted = new(
         "visit-started", 1, "A visit begins at a station, under a version of a programme.", CoreJson.Default.VisitStartedBody,
-        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Paper == true ? ", typed from a sheet" : string.Empty) + (b.TimeEstimated == true ? ", the time estimated" : string.Empty));
+        (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Import is { } from ? $", from {from.File}, line {from.Line}" : b.Paper == true ? ", typed from a sheet" : string.Empty) + (b.TimeEstimated == true ? ", the time estimated" : string.Empty));
 
     /// <summary>Where the boat is.</summary>
     public static readonly EntryKind<FixBody> Fix = new(
@@ -55,6 +55,10 @@ public static class EntryKinds
             Clarity.DiscOutcome.InMud => "Disc lost in stirred sediment",
             _ => "Clarity not taken",
         });
+
+    /// <summary>A clarity without its marks.</summary>
+    public static readonly EntryKind<ClarityStatedBody> ClarityStated = new(
+        "clarity-stated", 1, "A clarity that an old table states, without its marks.", CoreJson.Default.ClarityStatedBody, (b, r) => $"Clarity stated: {(b.OnBottom ? "> " : string.Empty)}{Written(b.Depth, r)}");
 
     /// <summary>How the disc was read.</summary>
     public static readonly EntryKind<DiscConditionsBody> DiscConditions = new(
@@ -178,6 +182,10 @@ public static class EntryKinds
     public static readonly EntryKind<ResultBody> Result = new(
         "result", 1, "A result as the laboratory reports it.", CoreJson.Default.ResultBody, (b, _) => $"{b.Sample}: {b.Analyte} {(b.Qualifier == Qualifier.Below ? "< " : string.Empty)}{b.Value} {b.Unit}", ofLaboratory: true);
 
+    /// <summary>A result without its sample.</summary>
+    public static readonly EntryKind<ValueStatedBody> ValueStated = new(
+        "value-stated", 1, "A result that an old table states, without its sample.", CoreJson.Default.ValueStatedBody, (b, _) => $"{b.Analyte} stated: {(b.Qualifier == Qualifier.Below ? "< " : string.Empty)}{b.Value} {b.Unit}, {b.Depth}");
+
     /// <summary>Results released.</summary>
     public static readonly EntryKind<SamplesBody> Reported = new(
         "reported", 1, "Results worked out from measurements are released.", CoreJson.Default.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)}: results released", ofLaboratory: true);
@@ -213,6 +221,7 @@ public static class EntryKinds
             VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
             BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, StepOrder, WorkedByHand, Aboard, Strike, Kept, VisitClosed,
             SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow, Asked, Answered, SignedOff,
+            ClarityStated, ValueStated,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]

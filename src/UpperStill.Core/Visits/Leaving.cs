@@ -8,7 +8,7 @@ internal static class Leaving
 {
     internal static void Fold(SheetDraft draft, SheetClarity clarity, SheetBottles? bottles, StepsOf steps)
     {
-        if (draft.Start is null)
+        if (draft.Start is null || draft.Imported)
         {
             return;
         }

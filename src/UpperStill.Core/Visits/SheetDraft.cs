@@ -34,6 +34,9 @@ internal sealed class SheetDraft(FoldRequest request)
     /// <summary>True where the visit asks for more than sounding and clarity.</summary>
     internal bool Asks => Start?.Body.Due is not null;
 
+    /// <summary>True where it comes from an old table: what was not written then cannot be asked for now.</summary>
+    internal bool Imported => Start?.Body.Import is not null;
+
     /// <summary>True once the depth of the water is written.</summary>
     internal bool Sounded => SoundingRead is not null;
 

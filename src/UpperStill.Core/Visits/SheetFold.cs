@@ -76,7 +76,7 @@ internal sealed class SheetFold
             draft.Start?.Body.Due,
             profile,
             bottles,
-            Point(clarity.Result, usable, ClarityMethod.Of(draft.Context.Programme.Clarity, remarks.Now, draft.Context.Gear ?? [])),
+            Point(clarity.Result, usable, Stated(clarity) ?? ClarityMethod.Of(draft.Context.Programme.Clarity, remarks.Now, draft.Context.Gear ?? [])),
             draft.Sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
             known is { } kk ? draft.Show(kk) : null,
@@ -109,6 +109,9 @@ internal sealed class SheetFold
             start.Entry.Visit, DateOnly.FromDateTime(start.Entry.At.DateTime), metres, result.Censored, usable,
             draft.Reader == ReaderUnit.AsRead ? result.Text : null, method)
         : null;
+
+    // A clarity without readings and outcome is one that a table states.
+    private string? Stated(SheetClarity clarity) => clarity is { Outcome: null, Result.Readings.Count: 0 } && draft.Latest(EntryKinds.ClarityStated) is { } stated ? stated.Body.Method ?? ClarityStated.Method : null;
 
     private void Header()
     {
@@ -156,7 +159,7 @@ internal sealed class SheetFold
     private void CopiedLater()
     {
         var limit = draft.Context.Programme.LimitOf("checks.copied-later");
-        var late = draft.Log.Standing.Select(e => (Entry: e, Late: WrittenAt(e.Id) - e.At)).Where(e => (decimal)e.Late.TotalMinutes > limit).ToList();
+        var late = draft.Imported ? [] : draft.Log.Standing.Select(e => (Entry: e, Late: WrittenAt(e.Id) - e.At)).Where(e => (decimal)e.Late.TotalMinutes > limit).ToList();
         if (late.Count > 0)
         {
             var longest = late.Max(e => e.Late);

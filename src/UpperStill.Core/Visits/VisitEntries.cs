@@ -14,9 +14,16 @@ namespace UpperStill.Core.Visits;
 /// <param name="Paper">True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed.</param>
 /// <param name="Half">The half of the day ticked on the sheet, where it has such a box.</param>
 /// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
+/// <param name="Import">The old table that it was brought in from.</param>
 public sealed record VisitStartedBody(
     string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null,
-    HalfDay? Half = null, bool? TimeEstimated = null);
+    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null);
+
+/// <summary>Where a visit of an old table comes from.</summary>
+/// <param name="Id">The import; all its visits can be taken back together.</param>
+/// <param name="File">The file's name.</param>
+/// <param name="Line">The line in it, from 1.</param>
+public sealed record ImportedFrom(Guid Id, string File, int Line);
 
 /// <summary>Body of the entry <c>sounding</c>.</summary>
 /// <param name="Depth">The depth of the water as read.</param>

@@ -45,7 +45,7 @@ public static class ResultFile
 
         var mapping = Guess(heads);
         List<IReadOnlyList<string>> first = [];
-        var (dayFirst, monthFirst) = (false, false);
+        List<string> days = [];
         for (var row = 0; row < RowsForDates && csv.Read(); row++)
         {
             if (row < FirstRows)
@@ -53,14 +53,13 @@ public static class ResultFile
                 first.Add([.. heads.Select((_, i) => Short(csv.TryGetField<string>(i, out var field) ? field ?? string.Empty : string.Empty))]);
             }
 
-            if (mapping.Date is { } date && Parts(Field(csv, heads, date)) is [var a, var b, _] && a < 100)
+            if (mapping.Date is { } date)
             {
-                (dayFirst, monthFirst) = (dayFirst || a > 12, monthFirst || b > 12);
+                days.Add(Field(csv, heads, date));
             }
         }
 
-        var order = (dayFirst, monthFirst) switch { (true, false) => DateOrder.DayFirst, (false, true) => DateOrder.MonthFirst, _ => (DateOrder?)null };
-        return new ResultLook(heads, first, mapping with { Dates = order });
+        return new ResultLook(heads, first, mapping with { Dates = WrittenDate.OrderOf(days) });
     }
 
     /// <summary>The heads of a file as they are remembered with their mapping.</summary>
@@ -118,7 +117,7 @@ public static class ResultFile
             return Held("value-unreadable", $"“{Short(Field(csv, heads, mapping.Value))}” is not a value, and there is no detection limit to stand for it.");
         }
 
-        var body = new ResultBody(number, analyte, value, string.IsNullOrWhiteSpace(unit) ? null : unit.Trim(), qualifier, limit, Nullable(Field(csv, heads, mapping.Method)), DateOf(Field(csv, heads, mapping.Date), mapping.Dates), file);
+        var body = new ResultBody(number, analyte, value, string.IsNullOrWhiteSpace(unit) ? null : unit.Trim(), qualifier, limit, Nullable(Field(csv, heads, mapping.Method)), WrittenDate.Read(Field(csv, heads, mapping.Date), mapping.Dates), file);
         var read = ReportedValue.Read(body);
         return read.Value is null && qualifier != Qualifier.Rejected && read.Findings.FirstOrDefault(f => f.Level == Core.Findings.FindingLevel.Stop) is { } stop
             ? new ResultRow(line, number, body, raw, stop.Code, $"{stop.Seen} {stop.Why}")
@@ -147,32 +146,6 @@ public static class ResultFile
 
         plain = plain.TrimStart('<', '>', ' ');
         return (said, NumberText.Read(plain).Value is null ? plain.Contains(',', StringComparison.Ordinal) && plain.Any(char.IsAsciiDigit) ? plain : null : plain, kept);
-    }
-
-    private static DateOnly? DateOf(string written, DateOrder? order)
-    {
-        if (Parts(written) is not [var a, var b, var c])
-        {
-            return null;
-        }
-
-        var (year, month, day) = a > 99 ? (a, b, c) : order switch
-        {
-            DateOrder.DayFirst => (c, b, a),
-            DateOrder.MonthFirst => (c, a, b),
-            DateOrder.YearFirst => (a, b, c),
-            _ => a > 12 ? (c, b, a) : b > 12 ? (c, a, b) : a == b ? (c, a, b) : (0, 0, 0),
-        };
-        year = year is > 0 and < 100 ? 2000 + year : year;
-        return year is > 1800 and < 2200 && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month) ? new DateOnly(year, month, day) : null;
-    }
-
-    private static int[] Parts(string written)
-    {
-        // A time behind the date is not asked.
-        var date = written.Trim().Split(' ', 'T')[0];
-        var parts = date.Split('-', '/', '.');
-        return parts.Length == 3 && parts.All(p => p.Length is > 0 and <= 4 && p.All(char.IsAsciiDigit)) ? [.. parts.Select(p => int.Parse(p, CultureInfo.InvariantCulture))] : [];
     }
 
     private static ResultMapping Guess(string[] heads)

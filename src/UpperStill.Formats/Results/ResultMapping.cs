@@ -1,20 +1,6 @@
-using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Formats.Results;
-
-/// <summary>In which order a date is written with figures only.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<DateOrder>))]
-public enum DateOrder
-{
-    /// <summary>Year first.</summary>
-    [JsonStringEnumMemberName("year-first")] YearFirst,
-
-    /// <summary>Day first.</summary>
-    [JsonStringEnumMemberName("day-first")] DayFirst,
-
-    /// <summary>Month first.</summary>
-    [JsonStringEnumMemberName("month-first")] MonthFirst,
-}
 
 /// <summary>How the columns of a results file are read. Columns are named by their heads; what has no column can be the same for the whole file.</summary>
 /// <param name="Number">The column of the sample number.</param>

@@ -26,7 +26,7 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="Observers">Who read last time.</param>
 /// <param name="Profiles">Its last profiles, newest first.</param>
 /// <param name="Values">What its visits say of analytes, oldest first.</param>
-/// <param name="Series">What is followed through the years.</param>
+/// <param name="Series">What is followed through the years; the points of clarity are the context's history and do not come twice.</param>
 /// <param name="MayReview">True where the caller may sign visits off and join series.</param>
 public sealed record StationRecord(
     VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles, IReadOnlyList<StationValue> Values, IReadOnlyList<StationSeries> Series, bool MayReview);
@@ -83,7 +83,7 @@ internal static class StationEndpoints
                 return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
                     await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
                         .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel),
-                    await book.SeriesAsync(code, context.Programme, context.History, cancel), caller.May.Coordinates(context.Station.WaterCode)));
+                    [.. (await book.SeriesAsync(code, context.Programme, context.History, cancel)).Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode)));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

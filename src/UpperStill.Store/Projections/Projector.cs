@@ -15,22 +15,29 @@ public static class Projector
 {
     private const int VisitsAtOnce = 500;
 
-    /// <summary>Projects these visits anew, and the later ones of the same station and month, whose comparison rests on them.</summary>
+    /// <summary>Projects these visits anew, oldest first, and the later ones of the same station and month, whose comparison rests on them.</summary>
     public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(visits);
-        HashSet<Guid> done = [];
-        foreach (var visit in visits.Order())
+        var given = visits.ToHashSet();
+        var starts = (await book.Entries.AsNoTracking().Where(e => given.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.At);
+        Dictionary<(string Station, int Month), DateOnly> touched = [];
+        foreach (var visit in given.OrderBy(v => starts[v].Order().FirstOrDefault()).ThenBy(v => v))
         {
-            if (done.Add(visit) && await ProjectOneAsync(book, visit, cancel) is { } row)
+            var before = await book.Visits.AsNoTracking().FirstOrDefaultAsync(v => v.Visit == visit, cancel);
+            foreach (var row in new[] { before, await ProjectOneAsync(book, visit, cancel) }.OfType<VisitRow>())
             {
-                var later = await book.Visits.Where(v => v.Station == row.Station && v.Day > row.Day).Select(v => new { v.Visit, v.Day }).ToListAsync(cancel);
-                foreach (var next in later.Where(v => v.Day.Month == row.Day.Month))
-                {
-                    await ProjectOneAsync(book, next.Visit, cancel);
-                }
+                var month = (row.Station, row.Day.Month);
+                touched[month] = touched.TryGetValue(month, out var day) && day < row.Day ? day : row.Day;
             }
+        }
+
+        var stations = touched.Keys.Select(k => k.Station).Distinct().ToList();
+        var later = await book.Visits.Where(v => stations.Contains(v.Station)).Select(v => new { v.Visit, v.Station, v.Day }).ToListAsync(cancel);
+        foreach (var next in later.Where(v => !given.Contains(v.Visit) && touched.TryGetValue((v.Station, v.Day.Month), out var from) && v.Day > from).OrderBy(v => v.Day))
+        {
+            await ProjectOneAsync(book, next.Visit, cancel);
         }
     }
 
@@ -106,11 +113,7 @@ public static class Projector
     private static async Task<VisitRow?> ProjectOneAsync(FieldBook book, Guid visit, CancellationToken cancel)
     {
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        if (await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)) is not { } folded)
-        {
-            return null;
-        }
-
+        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel));
         await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
@@ -119,6 +122,12 @@ public static class Projector
         await book.Values.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Profiles.Where(p => p.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
+        if (folded is null)
+        {
+            // Its beginning has not come yet, or was struck.
+            return null;
+        }
+
         var (row, _) = Add(book, rows.Max(e => e.Sequence), folded);
         await book.SaveChangesAsync(cancel);
         return row;
@@ -232,6 +241,14 @@ public static class Projector
             Kept = f.Kept,
         }));
         return (row, clarity);
+    }
+
+    /// <summary>The review of a visit as it stands; null where there is no such visit.</summary>
+    public static async Task<VisitReview?> ReviewAsync(this FieldBook book, Guid visit, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
+        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)))?.Review;
     }
 
     private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(

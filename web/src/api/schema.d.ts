@@ -1103,6 +1103,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/imports/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at an old table: its columns, its first rows, and what the heads seem to mean; nothing is kept. */
+        post: operations["look-at-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Old tables that were brought in, the newest first. */
+        get: operations["imports"];
+        put?: never;
+        /** Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none. */
+        post: operations["import-table"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a whole import back: its visits are struck with the reason, and stay readable in the log. */
+        post: operations["undo-import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports/{id}/sign-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Signs off every visit of an import that has nothing open; not by who brought it in. */
+        post: operations["sign-off-import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/waters/{code}/limits": {
         parameters: {
             query?: never;
@@ -2785,6 +2854,18 @@ export interface components {
             /** @description Rounding of the reported value. */
             roundTo: components["schemas"]["RoundingSchool"];
         };
+        /** @description Body of the entry `clarity-stated`: a clarity that somebody worked out before, without its marks. */
+        ClarityStatedBody: {
+            /** @description As it was written. */
+            depth: components["schemas"]["WrittenLength"];
+            /**
+             * @description True where the disc lay on the bottom in sight: the clarity is greater.
+             * @default false
+             */
+            onBottom: boolean;
+            /** @description How it was read, in the words of whoever wrote it. */
+            method?: null | string;
+        };
         /**
          * @description How pressing a sample is.
          * @enum {unknown}
@@ -4073,6 +4154,223 @@ export interface components {
             /** @description In a few words. */
             why: string;
         };
+        /** @description What an old table gives, or has given. */
+        HistoricAnswer: {
+            /**
+             * Format: uuid
+             * @description The import, once it is kept; null where it was only looked at.
+             */
+            import: null | string;
+            /**
+             * Format: int32
+             * @description Rows in the table.
+             */
+            rows: number;
+            /**
+             * Format: int32
+             * @description Rows of which something is brought in.
+             */
+            rowsUsed: number;
+            /**
+             * Format: int32
+             * @description Visits that it tells of.
+             */
+            visits: number;
+            /**
+             * Format: date
+             * @description The first day.
+             */
+            from: null | string;
+            /**
+             * Format: date
+             * @description The last day.
+             */
+            until: null | string;
+            /** @description The first of the visits. */
+            shown: components["schemas"]["HistoricVisit"][];
+            /** @description What was read of each column. */
+            columns: components["schemas"]["HistoricCount"][];
+            /** @description What to look at, the first of them. */
+            findings: components["schemas"]["HistoricFinding"][];
+            /**
+             * Format: int32
+             * @description How many more there are.
+             */
+            moreFindings: number;
+        };
+        /** @description What a column can be said to hold. */
+        HistoricChoice: {
+            /** @description What. */
+            role: components["schemas"]["HistoricRole"];
+            /** @description Its name for a list. */
+            name: string;
+            /** @description Units to choose from; none where it has none. */
+            units: string[];
+            /** @description The analyte's code, where it is one. */
+            analyte?: null | string;
+        };
+        /** @description How a column is read. */
+        HistoricColumn: {
+            /** @description Its head. */
+            head: string;
+            /** @description What it holds. */
+            role?: components["schemas"]["HistoricRole"];
+            /** @description Its unit; null where none was chosen yet, or it has none. */
+            unit?: null | string;
+            /** @description The analyte's code, where it is one. */
+            analyte?: null | string;
+            /**
+             * @description True where somebody looked at an unusual column and says that it is right.
+             * @default false
+             */
+            sure: boolean;
+        };
+        /** @description What was read of a column. */
+        HistoricCount: {
+            /** @description The column. */
+            head: string;
+            /**
+             * Format: int32
+             * @description Values brought in.
+             */
+            values: number;
+            /**
+             * Format: int32
+             * @description Values left out, each with its finding.
+             */
+            leftOut: number;
+            /**
+             * Format: double
+             * @description The least; null where it has no numbers.
+             */
+            low?: null | number;
+            /**
+             * Format: double
+             * @description The middle one.
+             */
+            median?: null | number;
+            /**
+             * Format: double
+             * @description The greatest.
+             */
+            high?: null | number;
+            /** @description Their unit. */
+            unit?: null | string;
+        };
+        /** @description Something to look at in a table. */
+        HistoricFinding: {
+            /** @description What. */
+            finding: components["schemas"]["Finding"];
+            /**
+             * Format: int32
+             * @description The line; null where it is about a whole column or the whole table.
+             */
+            line?: null | number;
+            /** @description The column; null where it is about the row. */
+            head?: null | string;
+            /**
+             * @description True where “as it stands” is an answer.
+             * @default false
+             */
+            answerable: boolean;
+        };
+        /** @description An import of before. */
+        HistoricImport: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description The file's name. */
+            file: string;
+            /** @description Who brought it in. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: int32
+             * @description Visits that it brought.
+             */
+            visits: number;
+            /**
+             * Format: int32
+             * @description How many of them stand.
+             */
+            standing: number;
+            /**
+             * Format: int32
+             * @description How many of them could be signed off as they are.
+             */
+            ready: number;
+            /**
+             * Format: int32
+             * @description How many have open findings.
+             */
+            open: number;
+            /** @description True where the caller brought it in, and so cannot sign it off. */
+            own: boolean;
+        };
+        /** @description What an old table looks like before it is read. */
+        HistoricLook: {
+            /** @description Its first rows. */
+            first: string[][];
+            /** @description How its columns are read, as far as the heads say. */
+            mapping: components["schemas"]["HistoricMapping"];
+            /** @description What a column can be said to hold. */
+            choices: components["schemas"]["HistoricChoice"][];
+            /**
+             * Format: int32
+             * @description How many rows it has.
+             */
+            rows: number;
+            problem?: null | components["schemas"]["Finding"];
+        };
+        /** @description How a table is read. */
+        HistoricMapping: {
+            /** @description Column by column, in their order. */
+            columns: components["schemas"]["HistoricColumn"][];
+            /** @description The station of the whole table; null where a column names it. */
+            station?: null | string;
+            dates?: null | components["schemas"]["DateOrder"];
+        };
+        /**
+         * @description What a column of an old table holds.
+         * @default none
+         * @enum {unknown}
+         */
+        HistoricRole: "none" | "station" | "date" | "time" | "observers" | "depth" | "clarity" | "clarity-method" | "temperature" | "oxygen" | "salinity" | "analyte";
+        /** @description A visit that the table tells of. */
+        HistoricVisit: {
+            /** @description The station's code. */
+            station: string;
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /**
+             * Format: time
+             * @description Local time; null where the table has none.
+             */
+            time: null | string;
+            /** @description Who read; empty where it does not say. */
+            observers: string[];
+            clarity: null | components["schemas"]["ClarityStatedBody"];
+            /** @description Levels of a profile, from the surface down. */
+            levels: components["schemas"]["LevelBody"][];
+            /** @description What a laboratory measured. */
+            values: components["schemas"]["ValueStatedBody"][];
+            /**
+             * Format: int32
+             * @description The first line that tells of it.
+             */
+            line: number;
+            /** @description What it holds, in a few words. */
+            words?: null | string;
+        };
         /** @description A window of local time. */
         HoursWindow: {
             /**
@@ -4119,6 +4417,11 @@ export interface components {
              * @description How many samples have new results.
              */
             samples: number;
+        };
+        /** @description Why an import is taken back. */
+        ImportUndone: {
+            /** @description In a few words. */
+            why: string;
         };
         /** @description What a device should know about this instance. */
         InstanceInfo: {
@@ -4675,27 +4978,10 @@ export interface components {
         LengthUnit: "m" | "cm" | "ft" | "ft-in" | "in" | null;
         /** @description Body of the entry `level`: what the meter showed at one depth. */
         LevelBody: {
-            /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
-            depth: {
-                /** @description The text as typed, for example `12 9` or `3.85`. */
-                written: string;
-                /** @enum {unknown} */
-                unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
-            };
-            /** @description A temperature exactly as it was written down. */
-            temperature?: {
-                /** @description The text as typed. */
-                written: string;
-                /** @enum {unknown} */
-                unit?: "°C" | "°F" | null;
-            };
-            /** @description An oxygen reading exactly as it was written down. */
-            oxygen?: {
-                /** @description The text as typed. */
-                written: string;
-                /** @enum {unknown} */
-                unit?: "mg/L" | "%" | null;
-            };
+            /** @description Depth as read on the display or the cable. */
+            depth: components["schemas"]["WrittenLength"];
+            temperature?: null | components["schemas"]["WrittenTemperature"];
+            oxygen?: null | components["schemas"]["WrittenOxygen"];
             /** @description Specific conductance at 25 °C, µS/cm, as typed. */
             conductivity?: null | string;
             /** @description pH, as typed. */
@@ -4704,8 +4990,7 @@ export interface components {
             salinity?: null | string;
             /** @description True where it held still, false where it was taken moving; null where that was not asked. */
             settled?: null | boolean;
-            /** @enum {unknown} */
-            from?: "sonde" | "simulated" | "logged" | null;
+            from?: null | components["schemas"]["LevelSource"];
             /**
              * Format: uuid
              * @description The entry of the logged cast that it was made from; it falls with it.
@@ -7537,7 +7822,7 @@ export interface components {
             profiles: components["schemas"]["EarlierProfile"][];
             /** @description What its visits say of analytes, oldest first. */
             values: components["schemas"]["StationValue"][];
-            /** @description What is followed through the years. */
+            /** @description What is followed through the years; the points of clarity are the context's history and do not come twice. */
             series: components["schemas"]["StationSeries"][];
             /** @description True where the caller may sign visits off and join series. */
             mayReview: boolean;
@@ -8050,6 +8335,28 @@ export interface components {
             /** @description The classes, to draw behind the indices. */
             classes: components["schemas"]["TrophicClass"][];
         };
+        /** @description Body of the entry `value-stated`: a result of an old table, without its sample. */
+        ValueStatedBody: {
+            /** @description The analyte's code. */
+            analyte: string;
+            /** @description As it was written. */
+            value: string;
+            /** @description Its unit. */
+            unit: string;
+            qualifier?: null | components["schemas"]["Qualifier"];
+            /**
+             * @description Where in the water.
+             * @default unstated
+             */
+            place: string;
+            /**
+             * @description The depth, in words.
+             * @default depth not stated
+             */
+            depth: string;
+            /** @description The method, in the words of whoever wrote it. */
+            method?: null | string;
+        };
         /** @description What a visit is judged by, beside its own entries. */
         VisitContext: {
             /** @description Where. */
@@ -8147,6 +8454,21 @@ export interface components {
             half?: "am" | "pm" | null;
             /** @description True where the sheet had no time and this is the best estimate. */
             timeEstimated?: null | boolean;
+            /** @description Where a visit of an old table comes from. */
+            import?: {
+                /**
+                 * Format: uuid
+                 * @description The import; all its visits can be taken back together.
+                 */
+                id: string;
+                /** @description The file's name. */
+                file: string;
+                /**
+                 * Format: int32
+                 * @description The line in it, from 1.
+                 */
+                line: number;
+            };
         };
         /**
          * @description How far a visit is.
@@ -8180,6 +8502,14 @@ export interface components {
             working: components["schemas"]["Working"];
             /** @description The method, in the laboratory's words. */
             method?: null | string;
+        };
+        /** @description How many visits it reached. */
+        VisitsReached: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            visits: number;
         };
         /** @description Stations proposed at a water. */
         WaitingProposals: {
@@ -11318,6 +11648,190 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "look-at-table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoricLook"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoricImport"][];
+                };
+            };
+        };
+    };
+    "import-table": {
+        parameters: {
+            query: {
+                mapping: string;
+                name: string;
+                stand?: string;
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HistoricAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "undo-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportUndone"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitsReached"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "sign-off-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitsReached"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

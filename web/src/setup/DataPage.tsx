@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
@@ -36,6 +37,15 @@ export function DataPage() {
             ))}
           </ul>
           <p className="mt-2 text-dim text-sm">People’s accounts, photographs and the raw files of meters are not in it.</p>
+        </section>
+      )}
+      {waters && !empty && known?.coordinates && (
+        <section className="mt-7">
+          <h2 className="caps border-ink border-b-[1.5px] pb-1">Bring an old table in</h2>
+          <p className="mt-2">
+            Years that stand in a spreadsheet become visits of the record, column by column.{' '}
+            <Link to="/setup/data/table">Choose the table</Link>
+          </p>
         </section>
       )}
       {known?.coordinatesAll && waters && <Bring empty={empty ?? false} />}

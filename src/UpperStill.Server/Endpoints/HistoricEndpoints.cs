@@ -1,0 +1,97 @@
+using System.Globalization;
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Features;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Historic;
+using UpperStill.Formats.Historic;
+using UpperStill.Formats.Results;
+using UpperStill.Server.Historic;
+using UpperStill.Server.People;
+
+namespace UpperStill.Server.Endpoints;
+
+/// <summary>Why an import is taken back.</summary>
+/// <param name="Why">In a few words.</param>
+public sealed record ImportUndone(string Why);
+
+/// <summary>How many visits it reached.</summary>
+/// <param name="Visits">How many.</param>
+public sealed record VisitsReached(int Visits);
+
+/// <summary>Old tables: looked at, mapped, brought in, taken back.</summary>
+internal static class HistoricEndpoints
+{
+    private const long LargestFile = 32L * 1024 * 1024;
+    private const int LongestMapping = 64 * 1024;
+
+    internal static void MapHistoric(this IEndpointRouteBuilder app)
+    {
+        var group = app.MapGroup("/api/imports").WithTags("open data").For(AccessLevel.Works);
+        group.MapPost("/look", LookAsync).WithName("look-at-table").WithSummary("Looks at an old table: its columns, its first rows, and what the heads seem to mean; nothing is kept.")
+            .Accepts<string>("text/csv").Produces<HistoricLook>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        group.MapPost("/", ReadAsync).WithName("import-table").WithSummary("Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none.")
+            .Accepts<string>("text/csv").Produces<HistoricAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        group.MapGet("/", (HistoricDesk desk, CancellationToken cancel) => desk.ImportsAsync(cancel)).WithName("imports").WithSummary("Old tables that were brought in, the newest first.");
+        group.MapPost("/{id:guid}/undo", async (Guid id, ImportUndone given, HistoricDesk desk, CancellationToken cancel) => string.IsNullOrWhiteSpace(given.Why) || given.Why.Length > 500
+                ? Results.Problem("Later nobody knows why its visits are gone. Say so in a few words.", statusCode: StatusCodes.Status400BadRequest, title: "The reason is missing.")
+                : await desk.UndoAsync(id, given.Why.Trim(), cancel) is { } visits ? Results.Ok(new VisitsReached(visits)) : Gate.Refused)
+            .WithName("undo-import").WithSummary("Takes a whole import back: its visits are struck with the reason, and stay readable in the log.")
+            .Produces<VisitsReached>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden);
+        group.MapPost("/{id:guid}/sign-off", async (Guid id, HistoricDesk desk, CancellationToken cancel) => await desk.SignOffAsync(id, cancel) is { } visits ? Results.Ok(new VisitsReached(visits)) : Gate.Refused)
+            .WithName("sign-off-import").WithSummary("Signs off every visit of an import that has nothing open; not by who brought it in.").Produces<VisitsReached>().ProducesProblem(StatusCodes.Status403Forbidden);
+    }
+
+    private static async Task<IResult> LookAsync(HttpContext http, CancellationToken cancel)
+    {
+        await using var file = await WholeAsync(http, cancel);
+        using var text = ResultFile.Text(file);
+        var look = HistoricFile.Look(text);
+        return look.Problem is { } problem ? Refused(problem) : Results.Ok(look);
+    }
+
+    private static async Task<IResult> ReadAsync(HttpContext http, string mapping, string name, string? stand, bool? keep, HistoricDesk desk, CancellationToken cancel)
+    {
+        if (mapping.Length > LongestMapping || Read(mapping) is not { Columns.Count: > 0 } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
+        {
+            return Results.Problem("Say of each column what it holds.", statusCode: StatusCodes.Status400BadRequest, title: "How the columns are read is not complete.");
+        }
+
+        await using var file = await WholeAsync(http, cancel);
+        using var text = ResultFile.Text(file);
+        var (heads, rows, problem) = HistoricFile.Read(text);
+        if (problem is not null || !heads.SequenceEqual(columns.Columns.Select(c => c.Head)))
+        {
+            return Refused(problem ?? Finding.Stop("table-differs", "The columns of the file are not those that were looked at.", "Its numbers would be taken for others.", "Choose the file again.") with { NoWayRound = true });
+        }
+
+        var lines = (stand ?? string.Empty).Split(',').Select(l => int.TryParse(l, NumberStyles.None, CultureInfo.InvariantCulture, out var line) ? line : 0).ToHashSet();
+        return Results.Ok(await desk.ReadAsync(rows, columns, name, lines, keep == true, cancel));
+    }
+
+    private static HistoricMapping? Read(string mapping)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<HistoricMapping>(mapping, JsonSerializerOptions.Web);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+
+    private static IResult Refused(Finding problem) => Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);
+
+    private static async Task<MemoryStream> WholeAsync(HttpContext http, CancellationToken cancel)
+    {
+        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
+        {
+            limit.MaxRequestBodySize = LargestFile;
+        }
+
+        var whole = new MemoryStream();
+        await http.Request.Body.CopyToAsync(whole, cancel);
+        whole.Position = 0;
+        return whole;
+    }
+}

@@ -1,0 +1,193 @@
+using System.Text.Json;
+using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Historic;
+using UpperStill.Core.Operations;
+using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
+using UpperStill.Core.Review;
+using UpperStill.Core.Trends;
+using UpperStill.Core.Visits;
+using UpperStill.Server.People;
+using UpperStill.Store;
+using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
+using UpperStill.Store.Reference;
+
+namespace UpperStill.Server.Historic;
+
+/// <summary>What an old table gives, or has given.</summary>
+/// <param name="Import">The import, once it is kept; null where it was only looked at.</param>
+/// <param name="Rows">Rows in the table.</param>
+/// <param name="RowsUsed">Rows of which something is brought in.</param>
+/// <param name="Visits">Visits that it tells of.</param>
+/// <param name="From">The first day.</param>
+/// <param name="Until">The last day.</param>
+/// <param name="Shown">The first of the visits.</param>
+/// <param name="Columns">What was read of each column.</param>
+/// <param name="Findings">What to look at, the first of them.</param>
+/// <param name="MoreFindings">How many more there are.</param>
+public sealed record HistoricAnswer(
+    Guid? Import, int Rows, int RowsUsed, int Visits, DateOnly? From, DateOnly? Until, IReadOnlyList<HistoricVisit> Shown, IReadOnlyList<HistoricCount> Columns, IReadOnlyList<HistoricFinding> Findings, int MoreFindings);
+
+/// <summary>An import of before.</summary>
+/// <param name="Id">Identity.</param>
+/// <param name="File">The file's name.</param>
+/// <param name="By">Who brought it in.</param>
+/// <param name="At">When.</param>
+/// <param name="Visits">Visits that it brought.</param>
+/// <param name="Standing">How many of them stand.</param>
+/// <param name="Ready">How many of them could be signed off as they are.</param>
+/// <param name="Open">How many have open findings.</param>
+/// <param name="Own">True where the caller brought it in, and so cannot sign it off.</param>
+public sealed record HistoricImport(Guid Id, string File, string By, DateTimeOffset At, int Visits, int Standing, int Ready, int Open, bool Own);
+
+/// <summary>Brings old tables into the record, takes a whole one back, and signs a whole one off.</summary>
+public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, TimeProvider clock)
+{
+    private const int MostFindings = 200;
+    private const int MostShown = 10;
+    private const string Device = "old table";
+    private static readonly TrendSubject[] Subjects = [TrendSubject.Clarity, TrendSubject.Chlorophyll, TrendSubject.Phosphorus];
+
+    /// <summary>Reads a table, and keeps its visits where that is asked; all of them or none.</summary>
+    /// <param name="rows">Its rows.</param>
+    /// <param name="mapping">How they are read.</param>
+    /// <param name="file">The file's name.</param>
+    /// <param name="asTheyStand">Lines whose unusual values are right.</param>
+    /// <param name="keep">False to look only.</param>
+    /// <param name="cancel">Gives up.</param>
+    public Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<int> asTheyStand, bool keep, CancellationToken cancel) => keep
+        ? log.AloneAsync(book, () => WorkAsync(rows, mapping, file, asTheyStand, true, cancel), cancel)
+        : WorkAsync(rows, mapping, file, asTheyStand, false, cancel);
+
+    private async Task<HistoricAnswer> WorkAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<int> asTheyStand, bool keep, CancellationToken cancel)
+    {
+        var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Coordinates(s.Water)).ToDictionary(s => s.Code);
+        var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+        var result = HistoricTable.Read(new HistoricRequest(mapping, rows, await KnownAsync(stations.Values, cancel), today, asTheyStand));
+        Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;
+        if (import is { } id)
+        {
+            await KeepAsync(result.Visits, new HistoricSource(id, file, caller.Name, Device), stations, cancel);
+        }
+
+        return new HistoricAnswer(
+            import, result.Rows, result.RowsUsed, result.Visits.Count, result.Visits.Count > 0 ? result.Visits[0].Day : null, result.Visits.Count > 0 ? result.Visits[^1].Day : null, [.. result.Visits.Take(MostShown)],
+            result.Columns, [.. result.Findings.Take(MostFindings)], Math.Max(0, result.Findings.Count - MostFindings));
+    }
+
+    private async Task<IReadOnlyList<HistoricStation>> KnownAsync(IReadOnlyCollection<StationRow> stations, CancellationToken cancel)
+    {
+        var days = (await book.Visits.AsNoTracking().Select(v => new { v.Station, v.Day }).ToListAsync(cancel)).ToLookup(v => v.Station, v => v.Day);
+        Dictionary<TrendSubject, IReadOnlyDictionary<string, List<SeriesPoint>>> points = [];
+        foreach (var subject in Subjects)
+        {
+            points[subject] = await book.PointsOfAllAsync(subject, cancel);
+        }
+
+        return [.. stations.Select(s => new HistoricStation(
+            s.Code, s.Read().Name, days[s.Code].ToHashSet(), Subjects.Where(subject => points[subject].ContainsKey(s.Code)).ToDictionary(subject => subject, subject => Decimals.Median([.. points[subject][s.Code].Select(p => p.Value)]))))];
+    }
+
+    private async Task KeepAsync(IReadOnlyList<HistoricVisit> visits, HistoricSource source, Dictionary<string, StationRow> stations, CancellationToken cancel)
+    {
+        Dictionary<string, Programme> programmes = [];
+        List<Entry> entries = [];
+        var made = clock.GetUtcNow();
+        foreach (var visit in visits)
+        {
+            var code = stations[visit.Station].Programme;
+            if (!programmes.TryGetValue(code, out var programme))
+            {
+                programmes[code] = programme = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
+            }
+
+            entries.AddRange(HistoricEntries.Of(visit, source, programme, clock.LocalTimeZone.GetUtcOffset, () => Guid.CreateVersion7(made = made.AddMilliseconds(1))));
+        }
+
+        await AddAsync(entries, cancel);
+    }
+
+    private async Task AddAsync(IReadOnlyCollection<Entry> entries, CancellationToken cancel)
+    {
+        var receipt = new EntryReceipt(clock.GetUtcNow(), 0, caller.Person!.UserName);
+        book.Entries.AddRange(entries.Select(e => EntryRow.From(e, receipt)));
+        await book.SaveChangesAsync(cancel);
+        book.ChangeTracker.Clear();
+        await book.ProjectAsync(entries.Select(e => e.Visit), cancel);
+    }
+
+    /// <summary>Imports of waters that the caller coordinates, the newest first.</summary>
+    public async Task<IReadOnlyList<HistoricImport>> ImportsAsync(CancellationToken cancel)
+    {
+        var starts = (await StartsAsync(null, cancel)).Where(s => s.Mine).ToList();
+        var visits = (await book.Visits.AsNoTracking().Select(v => new { v.Visit, v.Review }).ToListAsync(cancel)).ToDictionary(v => v.Visit, v => v.Review);
+        return [.. starts.GroupBy(s => s.From.Id).Select(g =>
+        {
+            int Count(ReviewState state) => g.Count(s => visits.GetValueOrDefault(s.Entry.Visit) == state.ToString());
+            var first = g.First();
+            return new HistoricImport(
+                g.Key, first.From.File, first.Entry.By, first.Entry.ReceivedAt, g.Count(), g.Count(s => visits.ContainsKey(s.Entry.Visit)), Count(ReviewState.Ready), Count(ReviewState.Open),
+                string.Equals(first.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase));
+        }).OrderByDescending(i => i.At)];
+    }
+
+    /// <summary>Takes a whole import back: its visits are struck with the reason, and stay readable in the log.</summary>
+    /// <param name="import">The import.</param>
+    /// <param name="why">The reason.</param>
+    /// <param name="cancel">Gives up.</param>
+    /// <returns>How many visits were struck; null where the caller may not, or there is no such import.</returns>
+    public Task<int?> UndoAsync(Guid import, string why, CancellationToken cancel) => log.AloneAsync<int?>(book, async () =>
+    {
+        var starts = await StartsAsync(import, cancel);
+        if (starts.Count == 0 || starts.Exists(s => !s.Mine))
+        {
+            return null;
+        }
+
+        var standing = (await book.Visits.AsNoTracking().Select(v => v.Visit).ToListAsync(cancel)).ToHashSet();
+        var now = clock.GetLocalNow();
+        List<Entry> strikes = [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
+            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why))];
+        await AddAsync(strikes, cancel);
+        return strikes.Count;
+    }, cancel);
+
+    /// <summary>Signs off every visit of an import that has nothing open.</summary>
+    /// <param name="import">The import.</param>
+    /// <param name="cancel">Gives up.</param>
+    /// <returns>How many; null where the caller may not: somebody else than who brought it in must vouch for it.</returns>
+    public Task<int?> SignOffAsync(Guid import, CancellationToken cancel) => log.AloneAsync<int?>(book, async () =>
+    {
+        var starts = await StartsAsync(import, cancel);
+        if (starts.Count == 0 || starts.Exists(s => !s.Mine || string.Equals(s.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase)))
+        {
+            return null;
+        }
+
+        var now = clock.GetLocalNow();
+        List<Entry> signs = [];
+        foreach (var start in starts)
+        {
+            if (await book.ReviewAsync(start.Entry.Visit, cancel) is { State: ReviewState.Ready } review)
+            {
+                var body = new SignedOffBody(review.Field, review.Results);
+                signs.Add(new Entry(
+                    Guid.CreateVersion7(now), start.Entry.Visit, EntryKinds.SignedOff.Name, EntryKinds.SignedOff.Version, JsonSerializer.SerializeToElement(body, CoreJson.Default.SignedOffBody), now, caller.Name, Device));
+            }
+        }
+
+        await AddAsync(signs, cancel);
+        return signs.Count;
+    }, cancel);
+
+    private async Task<List<Start>> StartsAsync(Guid? import, CancellationToken cancel)
+    {
+        var waters = await book.Stations.AsNoTracking().ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
+        var rows = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.import.id') IS NOT NULL").AsNoTracking().ToListAsync(cancel);
+        return [.. rows.Select(row => (Row: row, Body: EntryKinds.VisitStarted.Read(row.ToEntry().Body))).Where(s => s.Body?.Import is { } from && (import is null || from.Id == import))
+            .Select(s => new Start(s.Row, s.Body!.Import!, waters.TryGetValue(s.Body.Station, out var water) && caller.May.Coordinates(water)))];
+    }
+
+    private sealed record Start(EntryRow Entry, ImportedFrom From, bool Mine);
+}
