@@ -36,7 +36,7 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
 
         // What goes out again is the same to the letter, the descriptor's date apart.
         using var again = new MemoryStream();
-        await other.ServiceProvider.GetRequiredService<PackageExport>().WriteAsync(again, "again", [.. await into.Stations.Select(s => s.Code).ToListAsync(Cancel)], true, Cancel);
+        await other.ServiceProvider.GetRequiredService<PackageExport>().WriteAsync(again, "again", [.. await into.Stations.Select(s => s.Code).ToListAsync(Cancel)], true, Cancel, Contents(package)["season.ics"]);
         Assert.Equal(Contents(package), Contents(again.ToArray()));
     }
 
@@ -46,6 +46,8 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         var files = Contents(await ExportAsync("/api/export?water=pell-tarn"));
         Assert.Contains("PEL-1", files["readings.csv"], StringComparison.Ordinal);
         Assert.All(files["visits.csv"].Split("\r\n").Skip(1).Where(l => l.Length > 0), line => Assert.Contains(",PEL-1,", line, StringComparison.Ordinal));
+        Assert.Contains("SUMMARY:Pell Tarn", files["season.ics"], StringComparison.Ordinal);
+        Assert.DoesNotContain("Harrowmere", files["season.ics"], StringComparison.Ordinal);
         Assert.Single(files["stations.csv"].Split("\r\n").Skip(1), l => l.Length > 0);
         Assert.Equal("Point", (string)JsonNode.Parse(files["stations.geojson"])!["features"]![0]!["geometry"]!["type"]!);
     }

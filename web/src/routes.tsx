@@ -189,6 +189,22 @@ const report = createRoute({
   validateSearch: (search: Record<string, unknown>): { year?: number } =>
     Number.isInteger(search.year) ? { year: search.year as number } : {},
 });
+const beside = createRoute({
+  getParentRoute: () => root,
+  path: '/record/beside',
+  component: lazyRouteComponent(() => import('./record/BesidePage'), 'BesidePage'),
+  validateSearch: (search: Record<string, unknown>): { of?: View; year?: number } => ({
+    ...(VIEWS.includes(search.of as View) && { of: search.of as View }),
+    ...(Number.isInteger(search.year) && { year: search.year as number }),
+  }),
+});
+const summary = createRoute({
+  getParentRoute: () => root,
+  path: '/record/summary',
+  component: lazyRouteComponent(() => import('./record/SummaryPage'), 'SummaryPage'),
+  validateSearch: (search: Record<string, unknown>): { year?: number } =>
+    Number.isInteger(search.year) ? { year: search.year as number } : {},
+});
 const workings = createRoute({
   getParentRoute: () => root,
   path: '/workings',
@@ -214,6 +230,8 @@ export const router = createRouter({
     answers,
     record,
     report,
+    beside,
+    summary,
     reviews,
     review,
     workings,

@@ -5,6 +5,7 @@ using UpperStill.Core.Bottles;
 using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Density;
 using UpperStill.Core.Guides;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Outings;
@@ -16,6 +17,8 @@ using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
 using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Sky;
+using UpperStill.Core.Tows;
 using UpperStill.Core.Trends;
 using UpperStill.Core.Trophic;
 using UpperStill.Core.Visits;
@@ -108,6 +111,16 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(ColourBody))]
 [JsonSerializable(typeof(OpinionBody))]
 [JsonSerializable(typeof(MeterCheckBody))]
+[JsonSerializable(typeof(SeriesTextRequest))]
+[JsonSerializable(typeof(SeriesTextResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(DensityRequest))]
+[JsonSerializable(typeof(DensityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SunRequest))]
+[JsonSerializable(typeof(SunResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(TideRequest))]
+[JsonSerializable(typeof(TideResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(NetVolumeRequest))]
+[JsonSerializable(typeof(NetVolumeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(LevelBody))]
 [JsonSerializable(typeof(ClarityStatedBody))]
 [JsonSerializable(typeof(ValueStatedBody))]

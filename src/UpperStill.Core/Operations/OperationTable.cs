@@ -2,6 +2,7 @@ using UpperStill.Core.Bottles;
 using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Density;
 using UpperStill.Core.Guides;
 using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
@@ -12,6 +13,8 @@ using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
 using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
+using UpperStill.Core.Sky;
+using UpperStill.Core.Tows;
 using UpperStill.Core.Trends;
 using UpperStill.Core.Trophic;
 using UpperStill.Core.Visits;
@@ -36,6 +39,9 @@ public static class OperationTable
         new Operation<TrendRequest, TrendResult>(
             "trend", "Looks at a series: by year, is it changing, how sure is that, what holds the answer back, what would it take to know.",
             CoreJson.Default.TrendRequest, CoreJson.Default.TrendResult, TrendRule.Work),
+        new Operation<SeriesTextRequest, SeriesTextResult>(
+            "read-series", "Reads a pasted series, a day or a year and a value in each line, and names the lines that it cannot read.",
+            CoreJson.Default.SeriesTextRequest, CoreJson.Default.SeriesTextResult, SeriesText.Read),
         new Operation<TrophicRequest, TrophicResult>(
             "trophic", "Works out the trophic index of clarity, chlorophyll and phosphorus, each by itself, and reads their differences.",
             CoreJson.Default.TrophicRequest, CoreJson.Default.TrophicResult, TrophicState.Work),
@@ -117,6 +123,18 @@ public static class OperationTable
         new Operation<LoadRequest, LoadResult>(
             "load", "Works out what a stream carries in a day from its flow and a concentration.",
             CoreJson.Default.LoadRequest, CoreJson.Default.LoadResult, Load.Work),
+        new Operation<DensityRequest, DensityResult>(
+            "density", "Works out the density of water from its temperature and salinity, with its working.",
+            CoreJson.Default.DensityRequest, CoreJson.Default.DensityResult, DensityRule.Work),
+        new Operation<SunRequest, SunResult>(
+            "sun", "Says where the sun stands over a place at an instant, and when it stands highest.",
+            CoreJson.Default.SunRequest, CoreJson.Default.SunResult, SunRule.Work),
+        new Operation<TideRequest, TideResult>(
+            "tide", "Works out high and low waters from the harmonic constants of a place.",
+            CoreJson.Default.TideRequest, CoreJson.Default.TideResult, TideRule.Work),
+        new Operation<NetVolumeRequest, NetVolumeResult>(
+            "net-volume", "Works out how much water went through a net from its mouth and the length of the tow.",
+            CoreJson.Default.NetVolumeRequest, CoreJson.Default.NetVolumeResult, NetVolume.Work),
         new Operation<Entry, EntryRefusal>(
             "check-entry", "Says whether an entry can be kept at all, before it is written.",
             CoreJson.Default.Entry, CoreJson.Default.EntryRefusal, e => new EntryRefusal(EntryCheck.Refusal(e))),

@@ -87,12 +87,12 @@ public static class AnnualReport
     {
         var bottom = year.CensoredCount == 0 ? string.Empty : $" {(year.CensoredCount == 1 ? "Once" : $"{year.CensoredCount} times")} the disc lay on the bottom and was still in sight: the water was clearer than it is deep.";
         return !year.Enough ? $"{place}the disc was read {Times(year.Count)} between {trend.Window.Replace(" to ", " and ", StringComparison.Ordinal)}: too few for a {Word(trend)}, which needs {trend.Least}.{bottom}"
-            : $"{place}the disc was seen down to {Written(year)}, the {Word(trend)} of {year.Count} readings from {trend.Window}.{Among(year, trend, which, "clearer")}{Waits(year)}{bottom}";
+            : $"{place}the disc was seen down to {year.Written()}, the {Word(trend)} of {year.Count} readings from {trend.Window}.{Among(year, trend, which, "clearer")}{Waits(year)}{bottom}";
     }
 
     private static string Amount(string place, YearSummary year, TrendResult trend, int which) => !year.Enough
         ? $"{place}{trend.Name} was measured {Times(year.Count)}: too few for a {Word(trend)}, which needs {trend.Least}."
-        : $"{place}{trend.Name} was {Written(year)}, the {Word(trend)} of {(year.Count == 1 ? "1 sample" : $"{year.Count} samples")}{(trend.Least == 1 ? string.Empty : $" from {trend.Window}")}.{Among(year, trend, which, "higher")}{Waits(year)}";
+        : $"{place}{trend.Name} was {year.Written()}, the {Word(trend)} of {(year.Count == 1 ? "1 sample" : $"{year.Count} samples")}{(trend.Least == 1 ? string.Empty : $" from {trend.Window}")}.{Among(year, trend, which, "higher")}{Waits(year)}";
 
     // Held against every other year that has a certain value.
     private static string Among(YearSummary year, TrendResult trend, int which, string more)
@@ -150,8 +150,6 @@ public static class AnnualReport
         .. request.Stations.Any(s => s.Trends.Any(t => t.Breaks.Count > 0)) ? ["Where the way of measuring changed, the years before and after are not compared unless that is said."] : Array.Empty<string>(),
         "Whether to swim, fish or drink is for the local authority to say.",
     ];
-
-    private static string Written(YearSummary year) => year.Text.Split(' ', 2)[1].Split(" of ", 2)[0];
 
     private static string Word(TrendResult trend) => trend.Statistic.ToString().ToLowerInvariant();
 

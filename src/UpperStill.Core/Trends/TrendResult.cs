@@ -44,7 +44,11 @@ public enum TrendVerdict
 /// <param name="Censored">What is known of <paramref name="Value"/>.</param>
 public sealed record YearSummary(
     int Year, int Count, int CensoredCount, bool Enough, string Text, bool Provisional = false, decimal? Mean = null, decimal? Median = null, decimal? Low = null, decimal? High = null,
-    decimal? StandardError = null, decimal? Value = null, Censoring Censored = Censoring.None);
+    decimal? StandardError = null, decimal? Value = null, Censoring Censored = Censoring.None)
+{
+    /// <summary>What stands for the year, without how many values it rests on.</summary>
+    internal string Written() => Text.Split(' ', 2)[1].Split(" of ", 2)[0];
+}
 
 /// <summary>A change of method.</summary>
 /// <param name="Day">The first day of the new one.</param>

@@ -5,6 +5,7 @@ using UpperStill.Core.Findings;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.Packages;
 using UpperStill.Server.People;
+using UpperStill.Server.Seasons;
 using UpperStill.Store;
 
 namespace UpperStill.Server.Endpoints;
@@ -17,13 +18,13 @@ internal static class PackageEndpoints
     internal static void MapPackages(this IEndpointRouteBuilder app)
     {
         app.MapGet("/api/export", ExportAsync).For(AccessLevel.Works).WithName("export").WithTags("open data")
-            .WithSummary("A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON; it restores an instance.")
+            .WithSummary("A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON, dates to come as iCalendar; it restores an instance.")
             .Produces<byte[]>(StatusCodes.Status200OK, "application/zip").ProducesProblem(StatusCodes.Status404NotFound);
         app.MapPost("/api/import/package", ImportAsync).For(AccessLevel.CoordinatesAll).WithName("import-package").WithTags("open data")
             .WithSummary("Brings a package into an instance that holds nothing yet: all of it or nothing.").Accepts<byte[]>("application/octet-stream").Produces<PackageAnswer>();
     }
 
-    private static async Task<IResult> ExportAsync(string? water, string? station, HttpContext http, FieldBook book, PackageExport export, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> ExportAsync(string? water, string? station, HttpContext http, FieldBook book, PackageExport export, SeasonDesk season, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         var all = await book.Stations.AsNoTracking().ToListAsync(cancel);
         var seen = all.Where(s => caller.May.Samples(s.Water) && (water is null || s.Water == water) && (station is null || s.Code == station)).Select(s => s.Code).ToList();
@@ -33,10 +34,12 @@ internal static class PackageEndpoints
             return station is not null ? StationEndpoints.Unknown(station) : WaterEndpoints.Unknown(water ?? "any");
         }
 
+        var calendar = await season.CalendarAsync(caller.May, seen, cancel);
+
         // The archive is written as it is made; its format is written in small steps that cannot wait.
         http.Features.Get<IHttpBodyControlFeature>()!.AllowSynchronousIO = true;
         var name = $"upper-still-{station ?? water ?? "everything"}-{clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.zip";
-        return Results.Stream(stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel), "application/zip", name);
+        return Results.Stream(stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel, calendar), "application/zip", name);
     }
 
     private static async Task<IResult> ImportAsync(HttpContext http, PackageImport import, Instance instance, CancellationToken cancel)

@@ -49,6 +49,10 @@ internal static class RecordEndpoints
             .Produces<WaterReport>().ProducesProblem(StatusCodes.Status404NotFound);
         app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(Named(subject, TrendSubject.Clarity), cancel))
             .For(AccessLevel.SignedIn).WithName("region").WithTags("record").WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
+        app.MapGet("/api/record/stations", async (string? subject, int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.BesideAsync(Named(subject, TrendSubject.Clarity), year, Named(reader, ReaderUnit.AsRead), cancel))
+            .For(AccessLevel.SignedIn).WithName("stations-beside").WithTags("record").WithSummary("Stations that the caller may see, side by side: one subject, one year beside those before it.");
+        app.MapGet("/api/record/summary", async (int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.SummaryAsync(year, Named(reader, ReaderUnit.AsRead), cancel))
+            .For(AccessLevel.SignedIn).WithName("record-summary").WithTags("record").WithSummary("The coordinator's summary of a year across waters: what was done, what changes, what waits.");
     }
 
     private static async Task<IResult> ProfilesAsync(string code, int? year, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)

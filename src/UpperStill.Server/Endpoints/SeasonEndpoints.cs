@@ -3,7 +3,6 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Seasons;
-using UpperStill.Formats.Calendars;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;
@@ -67,20 +66,14 @@ internal static class SeasonEndpoints
         return view;
     }
 
-    private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, CancellationToken cancel)
     {
         if (keys.PersonOf(key) is not { } id || await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active, cancel) is not { } person)
         {
             return Results.Problem("Sign in and take the address from the season’s page.", statusCode: StatusCodes.Status404NotFound, title: "No calendar belongs to this key.");
         }
 
-        var (request, stations, _) = await desk.GatherAsync(desk.Today.Year, person.Permissions, cancel);
-        var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).Select(w => w.Read()).ToDictionary(w => w.Code, w => w.TimeZone);
-        var plan = SeasonPlanner.Work(request);
-        var text = SeasonCalendar.Write(
-            stations.Zip(request.Stations, plan.Stations).Select(s => new CalendarStation(s.First.Station, s.Second.Hours, zones.GetValueOrDefault(s.First.Station.WaterCode, "Etc/UTC"), s.Third)),
-            clock.GetUtcNow());
-        return Results.Text(text, "text/calendar; charset=utf-8");
+        return Results.Text(await desk.CalendarAsync(person.Permissions, null, cancel), "text/calendar; charset=utf-8");
     }
 
     private static async Task<IResult> MoveAsync(SeasonMove given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)

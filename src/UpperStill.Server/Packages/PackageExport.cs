@@ -20,7 +20,8 @@ public sealed class PackageExport(FieldBook book, TimeProvider clock)
     /// <param name="stations">The stations' codes.</param>
     /// <param name="whole">True for everything, also entries whose visit has no beginning yet.</param>
     /// <param name="cancel">Gives up.</param>
-    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel)
+    /// <param name="calendar">The dates to come as iCalendar; null for none.</param>
+    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel, string? calendar = null)
     {
         ArgumentNullException.ThrowIfNull(stations);
         var rows = await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
@@ -31,6 +32,11 @@ public sealed class PackageExport(FieldBook book, TimeProvider clock)
         await package.AddAsync(PackageTables.Visits, VisitsAsync(codes, cancel), cancel);
         await package.AddAsync(PackageTables.Readings, ReadingsAsync(codes, cancel), cancel);
         await package.AddAsync("stations.geojson", StationsGeoJson.Write(rows.Select(s => s.Read())));
+        if (calendar is not null)
+        {
+            await package.AddAsync("season.ics", calendar);
+        }
+
         await package.AddAsync(PackageTables.Waters, EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel), cancel);
         await package.AddAsync(PackageTables.Programmes, EachAsync(book.Programmes.OrderBy(p => p.Code).ThenBy(p => p.Version), p => [p.Code, Number(p.Version), p.Definition], cancel), cancel);
         await package.AddAsync(PackageTables.Kit, EachAsync(book.Kit.OrderBy(k => k.Code), k => [k.Code, k.Kind.ToString(), k.Definition], cancel), cancel);

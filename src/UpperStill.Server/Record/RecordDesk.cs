@@ -5,6 +5,7 @@ using UpperStill.Core.Oxygen;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Reports;
+using UpperStill.Core.Samples;
 using UpperStill.Core.Trends;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -48,6 +49,42 @@ public sealed record ReportSeries(string Station, string Name, TrendResult Trend
 /// <param name="Report">The words.</param>
 /// <param name="Series">What its pictures are drawn from.</param>
 public sealed record WaterReport(string Water, string District, int Year, IReadOnlyList<int> Years, ReportResult Report, IReadOnlyList<ReportSeries> Series);
+
+/// <summary>A station beside others.</summary>
+/// <param name="Station">Its code.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Water">Its water.</param>
+/// <param name="Programme">Its programme's code.</param>
+/// <param name="Answer">What its series says.</param>
+/// <param name="Beside">The year beside those before it; null where nothing was read in it.</param>
+public sealed record StationBeside(string Station, string Name, string Water, string Programme, SeriesAnswer Answer, YearBeside? Beside);
+
+/// <summary>Stations side by side.</summary>
+/// <param name="Subject">What of them.</param>
+/// <param name="Unit">Its unit.</param>
+/// <param name="Year">The year.</param>
+/// <param name="Years">Years with values, the newest first.</param>
+/// <param name="Programmes">Programmes of the stations, by code.</param>
+/// <param name="Stations">The stations, in their order.</param>
+public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IReadOnlyList<int> Years, IReadOnlyDictionary<string, string> Programmes, IReadOnlyList<StationBeside> Stations);
+
+/// <summary>The numbers of a station in a coordinator's summary.</summary>
+/// <param name="Station">Its code.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Water">Its water.</param>
+/// <param name="Visits">Visits of the year.</param>
+/// <param name="Waiting">Of them, not signed off.</param>
+/// <param name="Open">Open findings of the year.</param>
+/// <param name="Lost">Samples lost or rejected.</param>
+/// <param name="Years">The year beside those before it, subject by subject.</param>
+public sealed record StationYear(string Station, string Name, string Water, int Visits, int Waiting, int Open, int Lost, IReadOnlyDictionary<string, YearBeside> Years);
+
+/// <summary>The coordinator's summary.</summary>
+/// <param name="Year">The year.</param>
+/// <param name="Years">Years with visits, the newest first.</param>
+/// <param name="Summary">The words.</param>
+/// <param name="Stations">The numbers.</param>
+public sealed record RecordSummary(int Year, IReadOnlyList<int> Years, SummaryResult Summary, IReadOnlyList<StationYear> Stations);
 
 /// <summary>Asks the record: is it changing, how sure is that, what would it take to know.</summary>
 public sealed class RecordDesk(FieldBook book, Caller caller)
@@ -125,6 +162,53 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
         var years = await book.Visits.Where(v => codes.Contains(v.Station)).Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var report = AnnualReport.Write(new ReportRequest(water.Read().Name, year, visits.Count, visits.Count > 0 ? visits[0].Day : null, visits.Count > 0 ? visits[^1].Day : null, observers, stations));
         return new WaterReport(code, water.Read().District, year, years, report, series);
+    }
+
+    /// <summary>Stations that the caller may see, side by side.</summary>
+    public async Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel)
+    {
+        var points = await book.PointsOfAllAsync(subject, cancel);
+        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && points.ContainsKey(s.Code)).ToList();
+        var years = stations.SelectMany(s => points[s.Code].Select(p => p.Day.Year)).Distinct().OrderDescending().ToList();
+        var which = year ?? (years.Count > 0 ? years[0] : 0);
+        Dictionary<string, Programme> programmes = [];
+        foreach (var code in stations.Select(s => s.Programme).Distinct())
+        {
+            programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
+        }
+
+        return new SideBySide(subject, SubjectWords.Of(subject).Unit, which, years, programmes.ToDictionary(p => p.Key, p => p.Value.Name), [.. stations.Select(s =>
+        {
+            var (station, native) = (s.Read(), s.Read().KnownDepth.Unit ?? LengthUnit.Metre);
+            var trend = TrendRule.Work(new TrendRequest(subject, points[s.Code], SubjectWords.Of(subject).Window(programmes[s.Programme]), Native: native, Reader: reader));
+            return new StationBeside(s.Code, station.Name, station.Water, s.Programme, Short(trend), YearBeside.Of(trend, which, native, reader));
+        })]);
+    }
+
+    /// <summary>The coordinator's summary across the waters that the caller may see.</summary>
+    public async Task<RecordSummary> SummaryAsync(int? year, ReaderUnit reader, CancellationToken cancel)
+    {
+        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
+        var codes = rows.Select(r => r.Code).ToHashSet();
+        var years = (await book.Visits.Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel)).ToList();
+        var which = year ?? (years.Count > 0 ? years[0] : 0);
+        var (from, until) = (new DateOnly(Math.Max(which, 1), 1, 1), new DateOnly(Math.Max(which, 1), 12, 31));
+        var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= from && v.Day <= until).ToListAsync(cancel)).Where(v => codes.Contains(v.Station)).ToLookup(v => v.Station);
+        var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Visit).ToListAsync(cancel)).ToLookup(v => v);
+        List<(StationYear Numbers, SummaryStation Words)> stations = [];
+        foreach (var row in rows)
+        {
+            var (station, native) = (row.Read(), row.Read().KnownDepth.Unit ?? LengthUnit.Metre);
+            var trends = (await SeriesAsync(row, cancel)).Where(s => SubjectWords.Of(s.Series.Subject).Asked).Select(s => TrendRule.Work(s.Series.Ask(s.Native, reader))).ToList();
+            var mine = visits[row.Code].ToList();
+            var numbers = new StationYear(
+                row.Code, station.Name, station.Water, mine.Count, mine.Count(v => !v.FieldSigned), mine.Sum(v => v.OpenFindings), mine.Sum(v => lost[v.Visit].Count()),
+                trends.Select(t => (t.Subject, Year: YearBeside.Of(t, which, native, reader))).Where(t => t.Year is not null).ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!));
+            stations.Add((numbers, new SummaryStation(station.Water, station.Name, numbers.Visits, numbers.Waiting, numbers.Open, numbers.Lost, trends)));
+        }
+
+        var observers = visits.SelectMany(v => v).SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Distinct().Count();
+        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, observers, [.. stations.Select(s => s.Words)])), [.. stations.Select(s => s.Numbers)]);
     }
 
     private async Task<IReadOnlyList<(StationSeries Series, LengthUnit Native)>> SeriesAsync(StationRow row, CancellationToken cancel)

@@ -7,6 +7,7 @@ using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Seasons;
 using UpperStill.Core.Sky;
+using UpperStill.Formats.Calendars;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
 
@@ -74,6 +75,20 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             Today, plan, stations,
             [.. days.Select(d => new SetAside(d.Id, d.Day, d.Kind.ToString(), d.Why, d.By, d.Station))],
             passes.Simulated, from, until, request.SharedDays ?? [], OutingDay.Of(plan, [.. stations.Select(s => s.Station)]), await WaitingAsync(may, cancel));
+    }
+
+    /// <summary>The dates to come as iCalendar.</summary>
+    /// <param name="may">Whose stations.</param>
+    /// <param name="only">Only these stations; null for all of them.</param>
+    /// <param name="cancel">Gives up.</param>
+    public async Task<string> CalendarAsync(Permissions may, IReadOnlyCollection<string>? only, CancellationToken cancel)
+    {
+        var (request, stations, _) = await GatherAsync(Today.Year, may, cancel);
+        var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).Select(w => w.Read()).ToDictionary(w => w.Code, w => w.TimeZone);
+        return SeasonCalendar.Write(
+            stations.Zip(request.Stations, SeasonPlanner.Work(request).Stations).Where(s => only?.Contains(s.First.Station.Code) != false)
+                .Select(s => new CalendarStation(s.First.Station, s.Second.Hours, zones.GetValueOrDefault(s.First.Station.WaterCode, "Etc/UTC"), s.Third)),
+            clock.GetUtcNow());
     }
 
     private async Task<IReadOnlyList<WaitingProposals>> WaitingAsync(Permissions may, CancellationToken cancel)

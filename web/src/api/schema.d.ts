@@ -161,6 +161,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/read-series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a pasted series, a day or a year and a value in each line, and names the lines that it cannot read. */
+        post: operations["read-series"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/trophic": {
         parameters: {
             query?: never;
@@ -620,6 +637,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/density": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out the density of water from its temperature and salinity, with its working. */
+        post: operations["density"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/sun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says where the sun stands over a place at an instant, and when it stands highest. */
+        post: operations["sun"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/tide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out high and low waters from the harmonic constants of a place. */
+        post: operations["tide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/core/net-volume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out how much water went through a net from its mouth and the length of the tow. */
+        post: operations["net-volume"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/check-entry": {
         parameters: {
             query?: never;
@@ -758,6 +843,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/record/stations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Stations that the caller may see, side by side: one subject, one year beside those before it. */
+        get: operations["stations-beside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/record/summary": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The coordinator's summary of a year across waters: what was done, what changes, what waits. */
+        get: operations["record-summary"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reviews": {
         parameters: {
             query?: never;
@@ -782,7 +901,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON; it restores an instance. */
+        /** A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON, dates to come as iCalendar; it restores an instance. */
         get: operations["export"];
         put?: never;
         post?: never;
@@ -3131,6 +3250,33 @@ export interface components {
             /** @description Roles and waters. */
             grants: components["schemas"]["Grant"][];
         };
+        /** @description Water whose density is asked for. */
+        DensityRequest: {
+            /**
+             * Format: double
+             * @description °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Practical salinity; 0 in fresh water.
+             * @default 0
+             */
+            salinity: number;
+        };
+        /** @description The density of water. */
+        DensityResult: {
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description kg/m³; null outside of what the equation holds for.
+             */
+            kgPerM3?: null | number;
+            /** @description For the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
+        };
         /** @description A line of equal depth. */
         DepthContour: {
             /**
@@ -5391,6 +5537,44 @@ export interface components {
              */
             highC: number;
         };
+        /** @description A tow whose volume is asked for. */
+        NetVolumeRequest: {
+            /**
+             * Format: double
+             * @description Inner diameter of the net's mouth, cm.
+             */
+            mouthDiameterCm: number;
+            /**
+             * Format: double
+             * @description Length of the tow: line out for a vertical one, m.
+             */
+            towM: number;
+            /**
+             * Format: double
+             * @description How much of the water in its way goes through the net, %: 100 where nobody measured it.
+             * @default 100
+             */
+            efficiencyPercent: number;
+            /**
+             * Format: double
+             * @description Lean of the line from vertical, degrees; a vertical tow reaches less deep by it.
+             * @default 0
+             */
+            lineAngleDeg: number;
+        };
+        /** @description Water that went through a net. */
+        NetVolumeResult: {
+            /** @description What stands in the way, or weakens it. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description m³; null where it cannot be worked out.
+             */
+            volumeM3?: null | number;
+            /** @description For the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
+        };
         /** @description A limit to be kept. */
         NewBenchmark: {
             /** @description What it is of. */
@@ -6218,6 +6402,20 @@ export interface components {
              */
             clarityM: null | number;
         };
+        /** @description The coordinator's summary. */
+        RecordSummary: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /** @description Years with visits, the newest first. */
+            years: number[];
+            /** @description The words. */
+            summary: components["schemas"]["SummaryResult"];
+            /** @description The numbers. */
+            stations: components["schemas"]["StationYear"][];
+        };
         /** @description One subject over many stations. */
         RegionalResult: {
             /** @description What it is of. */
@@ -7025,6 +7223,19 @@ export interface components {
             /** @description As reported. */
             text?: null | string;
         };
+        /** @description A pasted series. */
+        SeriesTextRequest: {
+            /** @description A day, or a year, and a value in each line; &lt; or &gt; before a value that is only a limit. */
+            text: string;
+            dates?: null | components["schemas"]["DateOrder"];
+        };
+        /** @description What was read of a pasted series. */
+        SeriesTextResult: {
+            /** @description The values, in their order. */
+            points: components["schemas"]["SeriesPoint"][];
+            /** @description Lines that could not be read. */
+            findings: components["schemas"]["Finding"][];
+        };
         /** @description This device's session with the server. */
         SessionInfo: {
             /** @description To be sent with every write, so that no other site can make it. */
@@ -7638,6 +7849,26 @@ export interface components {
             /** @description True where its water can be used. */
             good: boolean;
         };
+        /** @description Stations side by side. */
+        SideBySide: {
+            /** @description What of them. */
+            subject: components["schemas"]["TrendSubject"];
+            /** @description Its unit. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /** @description Years with values, the newest first. */
+            years: number[];
+            /** @description Programmes of the stations, by code. */
+            programmes: {
+                [key: string]: string;
+            };
+            /** @description The stations, in their order. */
+            stations: components["schemas"]["StationBeside"][];
+        };
         /** @description A name and a password. */
         SignIn: {
             /** @description The name. */
@@ -7780,6 +8011,20 @@ export interface components {
              */
             radiusM: number;
         };
+        /** @description A station beside others. */
+        StationBeside: {
+            /** @description Its code. */
+            station: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its water. */
+            water: string;
+            /** @description Its programme's code. */
+            programme: string;
+            /** @description What its series says. */
+            answer: components["schemas"]["SeriesAnswer"];
+            beside: null | components["schemas"]["YearBeside"];
+        };
         /** @description A station and how far it is. */
         StationNear: {
             /** @description The station. */
@@ -7897,6 +8142,39 @@ export interface components {
             /** @description For the reader. */
             text: string;
         };
+        /** @description The numbers of a station in a coordinator's summary. */
+        StationYear: {
+            /** @description Its code. */
+            station: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its water. */
+            water: string;
+            /**
+             * Format: int32
+             * @description Visits of the year.
+             */
+            visits: number;
+            /**
+             * Format: int32
+             * @description Of them, not signed off.
+             */
+            waiting: number;
+            /**
+             * Format: int32
+             * @description Open findings of the year.
+             */
+            open: number;
+            /**
+             * Format: int32
+             * @description Samples lost or rejected.
+             */
+            lost: number;
+            /** @description The year beside those before it, subject by subject. */
+            years: {
+                [key: string]: components["schemas"]["YearBeside"];
+            };
+        };
         /** @description Asks which station lies at a position. */
         StationsHereRequest: {
             /** @description Where the boat is. */
@@ -7967,6 +8245,17 @@ export interface components {
             /** @description True where each is wholly in foil. */
             foil?: null | boolean;
         };
+        /** @description A summary across waters, for whoever coordinates them. */
+        SummaryResult: {
+            /** @description What was done. */
+            done: string;
+            /** @description What changes, station by station; empty where nothing does. */
+            changing: string[];
+            /** @description What can be said of the rest. */
+            still: null | string;
+            /** @description What waits, the most pressing first. */
+            toDo: string[];
+        };
         /** @description The window and the least count of a season's statistic. */
         SummarySettings: {
             /**
@@ -7984,6 +8273,46 @@ export interface components {
              * @description Fewer readings give no mean.
              */
             leastReadings: number;
+        };
+        /** @description Where and when the sun is asked for. */
+        SunRequest: {
+            /**
+             * Format: double
+             * @description North positive, −90–90.
+             */
+            latitudeDeg: number;
+            /**
+             * Format: double
+             * @description East positive, −180–180.
+             */
+            longitudeDeg: number;
+            /**
+             * Format: date-time
+             * @description The instant.
+             */
+            at: string;
+        };
+        /** @description The sun over a place. */
+        SunResult: {
+            /**
+             * Format: double
+             * @description Above the horizon, degrees.
+             */
+            altitudeDeg: number;
+            /**
+             * Format: double
+             * @description Clockwise from north, degrees.
+             */
+            azimuthDeg: number;
+            /**
+             * Format: date-time
+             * @description When it stands highest on that day, with the instant's offset.
+             */
+            noon: string;
+            /** @description For the reader. */
+            text: string;
+            /** @description How it came about. */
+            working: components["schemas"]["Working"];
         };
         /** @description Body of the entry `taken`: something was taken along with the visit, said by the sampler. */
         TakenBody: {
@@ -8072,6 +8401,62 @@ export interface components {
             words: string;
             /** @description True where it is aboard. */
             ticked: boolean;
+        };
+        /**
+         * @description The five constituents that carry most of a tide.
+         * @enum {unknown}
+         */
+        TidalConstituent: "M2" | "S2" | "N2" | "K1" | "O1";
+        /** @description One constituent at a place. */
+        TideHarmonic: {
+            /** @description Which. */
+            constituent: components["schemas"]["TidalConstituent"];
+            /**
+             * Format: double
+             * @description Half its range, m.
+             */
+            amplitudeM: number;
+            /**
+             * Format: double
+             * @description By which it lags behind the equilibrium tide at Greenwich, degrees (g of the tables).
+             */
+            phaseLagDeg: number;
+        };
+        /** @description A tide that is asked for. */
+        TideRequest: {
+            /**
+             * Format: double
+             * @description Mean level above the datum, m.
+             */
+            meanLevelM: number;
+            /** @description The constituents. */
+            harmonics: components["schemas"]["TideHarmonic"][];
+            /**
+             * Format: date-time
+             * @description The first instant.
+             */
+            from: string;
+            /**
+             * Format: int32
+             * @description How many hours, up to 72.
+             * @default 25
+             */
+            hours: number;
+        };
+        /** @description The tide over some hours. */
+        TideResult: {
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description Above the datum at the first instant, m.
+             */
+            heightM?: null | number;
+            /** @description High and low waters, in order. */
+            turns?: null | components["schemas"]["TideTurn"][];
+            /** @description For the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
         };
         /** @description A high or a low water. */
         TideTurn: {
@@ -8787,6 +9172,55 @@ export interface components {
             written: string;
             unit?: null | components["schemas"]["TemperatureUnit"];
         };
+        /** @description One year of a series beside all the years before it. */
+        YearBeside: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /** @description What stands for it, in words; how many values there are where they are too few. */
+            text: string;
+            /**
+             * Format: int32
+             * @description Values inside the window.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Values that a year needs.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description What stands for the year; null where nothing certain does.
+             */
+            value?: null | number;
+            /**
+             * Format: double
+             * @description Median of the earlier years that are certain; null of fewer than three.
+             */
+            median?: null | number;
+            /**
+             * Format: int32
+             * @description How many they are.
+             * @default 0
+             */
+            earlier: number;
+            /**
+             * Format: int32
+             * @description How many of them lie below the year.
+             * @default 0
+             */
+            below: number;
+            /** @description The comparison in words; null where there is none. */
+            words?: null | string;
+            /**
+             * @description True where some of the year waits for review.
+             * @default false
+             */
+            provisional: boolean;
+        };
         /** @description One year of a series. */
         YearSummary: {
             /**
@@ -9048,6 +9482,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrendResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "read-series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeriesTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeriesTextResult"];
                 };
             };
             /** @description Bad Request */
@@ -10456,6 +10941,210 @@ export interface operations {
             };
         };
     };
+    density: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DensityRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DensityResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SunRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SunResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    tide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TideRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TideResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "net-volume": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NetVolumeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NetVolumeResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     "check-entry": {
         parameters: {
             query?: never;
@@ -10800,6 +11489,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RegionalResult"];
+                };
+            };
+        };
+    };
+    "stations-beside": {
+        parameters: {
+            query?: {
+                subject?: string;
+                year?: number;
+                reader?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SideBySide"];
+                };
+            };
+        };
+    };
+    "record-summary": {
+        parameters: {
+            query?: {
+                year?: number;
+                reader?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordSummary"];
                 };
             };
         };

@@ -20,7 +20,13 @@ export function AnswersPage() {
   const { data: region } = usePulled(() => api.GET('/api/record/region'));
   return (
     <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
-      <h1 className="text-2xl sm:text-3xl">Is our water changing?</h1>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1 className="text-2xl sm:text-3xl">Is our water changing?</h1>
+        <p className="flex flex-wrap gap-x-5">
+          <Link to="/record/beside">Stations side by side</Link>
+          <Link to="/record/summary">The year across all waters</Link>
+        </p>
+      </div>
       {region && (
         <p className="mt-1 max-w-[60rem] text-dim">
           {region.headline} {region.detail}

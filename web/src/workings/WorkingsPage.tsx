@@ -5,28 +5,35 @@ import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { Worked } from '../ui/Worked';
-import { type Answer, type Box, CALCULATORS, type Calculator } from './calculators';
+import type { Answer, Box, Calculator } from './calculator';
+import { CALCULATORS } from './calculators';
 
 /** Every calculation by itself, with its working and its source; it works with no signal. */
 export function WorkingsPage() {
   const { of } = useSearch({ from: '/workings' });
-  const calculator = CALCULATORS.find(({ key }) => key === of) ?? CALCULATORS[0];
+  const all = CALCULATORS.flatMap((group) => group.all);
+  const calculator = all.find(({ key }) => key === of) ?? all[0];
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
-      <nav aria-label="Calculations" className="mb-4 flex flex-wrap gap-x-5 border-rule border-b">
-        {CALCULATORS.map(({ key, title }) => (
-          <Link
-            key={key}
-            to="/workings"
-            search={{ of: key }}
-            aria-current={key === calculator?.key ? 'page' : undefined}
-            className="flex min-h-11 items-center border-transparent border-b-[3px] text-dim no-underline aria-[current=page]:border-ink aria-[current=page]:font-bold aria-[current=page]:text-ink"
-          >
-            {title}
-          </Link>
+    <div className="mx-auto grid w-full max-w-[78rem] gap-x-10 px-4 py-5 sm:px-6 lg:grid-cols-[13rem_minmax(0,1fr)]">
+      <nav aria-label="Calculations" className="mb-4 flex flex-wrap gap-x-6 border-rule max-lg:border-b lg:block lg:border-r">
+        {CALCULATORS.map(({ group, all: calculators }) => (
+          <div key={group} className="max-lg:contents lg:mb-4">
+            <p className="caps max-lg:hidden">{group}</p>
+            {calculators.map(({ key, title }) => (
+              <Link
+                key={key}
+                to="/workings"
+                search={{ of: key }}
+                aria-current={key === calculator?.key ? 'page' : undefined}
+                className="flex min-h-11 items-center text-dim no-underline aria-[current=page]:font-bold aria-[current=page]:text-ink lg:min-h-9 lg:border-transparent lg:border-l-[3px] lg:pl-3 lg:aria-[current=page]:border-ink"
+              >
+                {title}
+              </Link>
+            ))}
+          </div>
         ))}
       </nav>
-      {calculator && <Calculation key={calculator.key} calculator={calculator} />}
+      <div className="min-w-0">{calculator && <Calculation key={calculator.key} calculator={calculator} />}</div>
     </div>
   );
 }
@@ -137,7 +144,7 @@ function BoxField({
     <TextField
       label={box.unit ? `${box.label}, ${box.unit}` : box.label}
       value={value}
-      inputMode="decimal"
+      {...(box.kind === 'number' && { inputMode: 'decimal' as const })}
       onChange={onChange}
       {...(problem && { problem })}
     />

@@ -1,0 +1,50 @@
+using System.Globalization;
+using UpperStill.Core.Places;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Sky;
+
+/// <summary>Where and when the sun is asked for.</summary>
+/// <param name="LatitudeDeg">North positive, −90–90.</param>
+/// <param name="LongitudeDeg">East positive, −180–180.</param>
+/// <param name="At">The instant.</param>
+public sealed record SunRequest(double LatitudeDeg, double LongitudeDeg, DateTimeOffset At);
+
+/// <summary>The sun over a place.</summary>
+/// <param name="AltitudeDeg">Above the horizon, degrees.</param>
+/// <param name="AzimuthDeg">Clockwise from north, degrees.</param>
+/// <param name="Noon">When it stands highest on that day, with the instant's offset.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record SunResult(double AltitudeDeg, double AzimuthDeg, DateTimeOffset Noon, string Text, Working Working);
+
+/// <summary>The sun with its working; see <see cref="Sun"/>.</summary>
+public static class SunRule
+{
+    /// <summary>Below this the glare on the water hides a disc.</summary>
+    private const double LowDeg = 30;
+
+    /// <summary>Works it out.</summary>
+    public static SunResult Work(SunRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        var place = new Position(request.LatitudeDeg, request.LongitudeDeg);
+        var sun = Sun.Over(place, request.At);
+        var noon = Sun.Noon(place, DateOnly.FromDateTime(request.At.UtcDateTime)).ToOffset(request.At.Offset);
+        var clock = noon.ToString("HH:mm", CultureInfo.InvariantCulture);
+        var text = sun.AltitudeDeg < 0 ? $"below the horizon; highest at {clock}"
+            : $"{One(sun.AltitudeDeg)}° high in direction {One(sun.AzimuthDeg)}°{(sun.AltitudeDeg < LowDeg ? ", low for a disc" : string.Empty)}; highest at {clock}";
+        return new SunResult(Math.Round(sun.AltitudeDeg, 2), Math.Round(sun.AzimuthDeg, 2), noon, text, new Working(
+            "The sun", [new WorkingInput("place", $"{Five(request.LatitudeDeg)}, {Five(request.LongitudeDeg)}"), new WorkingInput("time", request.At.ToString("yyyy-MM-dd HH:mm zzz", CultureInfo.InvariantCulture))],
+            [
+                $"Declination {One(Sun.DeclinationDeg(request.At))}°, equation of time {One(Sun.EquationOfTimeMinutes(request.At))} min",
+                $"Highest at {clock}: noon by the sun",
+                $"Altitude {One(sun.AltitudeDeg)}° without refraction, azimuth {One(sun.AzimuthDeg)}° from north by east",
+            ],
+            "The shaded side of the boat lies opposite the azimuth. Under 30° the sun is low for reading a disc.", "Meeus, Astronomical Algorithms, 2nd ed. 1998, chapters 25 and 28; 0.01° from 1900 to 2100"));
+    }
+
+    private static string One(double value) => value.ToString("0.0", CultureInfo.InvariantCulture);
+
+    private static string Five(double value) => value.ToString("0.00000", CultureInfo.InvariantCulture);
+}

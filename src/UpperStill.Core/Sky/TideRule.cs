@@ -1,0 +1,48 @@
+using System.Globalization;
+using UpperStill.Core.Findings;
+using UpperStill.Core.Workings;
+
+namespace UpperStill.Core.Sky;
+
+/// <summary>A tide that is asked for.</summary>
+/// <param name="MeanLevelM">Mean level above the datum, m.</param>
+/// <param name="Harmonics">The constituents.</param>
+/// <param name="From">The first instant.</param>
+/// <param name="Hours">How many hours, up to 72.</param>
+public sealed record TideRequest(double MeanLevelM, IReadOnlyList<TideHarmonic> Harmonics, DateTimeOffset From, int Hours = 25);
+
+/// <summary>The tide over some hours.</summary>
+/// <param name="Findings">What stands in the way.</param>
+/// <param name="HeightM">Above the datum at the first instant, m.</param>
+/// <param name="Turns">High and low waters, in order.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Working">How it came about.</param>
+public sealed record TideResult(IReadOnlyList<Finding> Findings, double? HeightM = null, IReadOnlyList<TideTurn>? Turns = null, string? Text = null, Working? Working = null);
+
+/// <summary>High and low waters with their working; see <see cref="Tide"/>.</summary>
+public static class TideRule
+{
+    private const int MostHours = 72;
+
+    /// <summary>Works it out.</summary>
+    public static TideResult Work(TideRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        if (request.Harmonics.Count == 0 || request.Harmonics.Any(h => h.AmplitudeM < 0))
+        {
+            return new TideResult([Finding.Stop("tide-constants", "A constituent needs an amplitude of 0 m or more.", "Without constants there is no tide to work out.", "Copy them from the tables of the place.")]);
+        }
+
+        var constants = new TideConstants(string.Empty, request.MeanLevelM, request.Harmonics);
+        var turns = Tide.Turns(constants, request.From, request.From.AddHours(Math.Clamp(request.Hours, 1, MostHours))).Select(t => t with { At = t.At.ToOffset(request.From.Offset), HeightM = Math.Round(t.HeightM, 3) }).ToList();
+        var height = Tide.HeightM(constants, request.From);
+        return new TideResult(
+            [Finding.Note("tide-predicted", "Wind and air pressure move the water, too.", "By five constituents a tide is right to some decimetres.", "For safety use the local tables.")], Math.Round(height, 3), turns,
+            string.Join("; ", turns.Select(t => $"{(t.High ? "high" : "low")} {t.At.ToString("d MMM HH:mm", CultureInfo.InvariantCulture)}, {Two(t.HeightM)} m")), new Working(
+                "Tide", [new WorkingInput("mean level", $"{Two(request.MeanLevelM)} m"), .. request.Harmonics.Select(h => new WorkingInput(h.Constituent.ToString(), $"{Two(h.AmplitudeM)} m, {h.PhaseLagDeg.ToString("0", CultureInfo.InvariantCulture)}°"))],
+                [.. request.Harmonics.Select(h => Tide.Argument(h.Constituent, request.From) is var (argument, factor) ? $"{h.Constituent}: {factor.ToString("0.000", CultureInfo.InvariantCulture)} × {Two(h.AmplitudeM)} m × cos({argument.ToString("0.0", CultureInfo.InvariantCulture)}° − {h.PhaseLagDeg.ToString("0.0", CultureInfo.InvariantCulture)}°)" : string.Empty), $"Together with the mean level at the first instant: {Two(height)} m"],
+                "h(t) = Z0 + Σ f A cos(V(t) + u − g); high and low water where the curve turns.", "Pugh 1987, Tides, Surges and Mean Sea-Level, tables 4.1–4.3"));
+    }
+
+    private static string Two(double value) => value.ToString("0.00", CultureInfo.InvariantCulture);
+}

@@ -1,0 +1,132 @@
+import { Link, useNavigate, useSearch } from '@tanstack/react-router';
+import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
+import type { View } from '../routes';
+import { useAppearance } from '../ui/appearance';
+import { Problem } from '../ui/Problem';
+import { DataTable } from './DataTable';
+import { MiniYears } from './MiniYears';
+
+const SUBJECTS = [
+  ['clarity', 'clarity'],
+  ['chlorophyll', 'chlorophyll'],
+  ['phosphorus', 'phosphorus'],
+  ['bottom-oxygen', 'oxygen at the bottom'],
+  ['surface-temperature', 'temperature at the surface'],
+  ['thermocline', 'depth of the thermocline'],
+  ['stability', 'stability'],
+] as const;
+
+const AT_ONCE = 60;
+
+/** Stations side by side: one subject, one year beside the years before it, programme by programme. */
+export function BesidePage() {
+  const { of = 'clarity', year } = useSearch({ from: '/record/beside' });
+  const { reader } = useAppearance();
+  return <Beside key={`${of} ${year} ${reader}`} of={of} year={year} reader={reader} />;
+}
+
+function Beside({ of, year, reader }: { of: View; year: number | undefined; reader: Schemas['ReaderUnit'] }) {
+  const navigate = useNavigate();
+  const { data, problem } = usePulled(() =>
+    api.GET('/api/record/stations', { params: { query: { subject: of, reader, ...(year && { year }) } } }),
+  );
+  const go = (search: { of: View; year?: number }) => void navigate({ to: '/record/beside', search });
+  const programmes = Object.entries(data?.programmes ?? {});
+  return (
+    <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
+      <p className="text-sm print:hidden">
+        <Link to="/record">Record</Link>
+      </p>
+      <h1 className="text-2xl sm:text-3xl">Stations side by side</h1>
+      <p className="mt-2 flex flex-wrap gap-3 print:hidden">
+        <label>
+          <span className="sr-only">What of them</span>
+          <select className="field w-auto font-bold" value={of} onChange={(event) => go({ of: event.target.value as View })}>
+            {SUBJECTS.map(([key, name]) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {data && data.years.length > 0 && (
+          <label>
+            <span className="sr-only">Year</span>
+            <select
+              className="field w-auto font-bold"
+              value={data.year}
+              onChange={(event) => go({ of, year: Number(event.target.value) })}
+            >
+              {data.years.map((one) => (
+                <option key={one} value={one}>
+                  {one}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+      </p>
+      <p className="mt-2 max-w-prose text-dim">
+        Only what is signed off. Two stations are held side by side, not made one number; programmes may read in different ways.
+      </p>
+      <Problem words={problem} />
+      {!data && !problem && <p className="mt-6 text-dim">Asking the record…</p>}
+      {data?.stations.length === 0 && <p className="mt-6">Nothing of it has been signed off at any station.</p>}
+      {data &&
+        programmes.map(([code, name]) => (
+          <section key={code} className="mt-6" aria-label={name}>
+            <h2 className="caps border-ink border-b-[1.5px] pb-1">{name}</h2>
+            <ul>
+              {data.stations
+                .filter(({ programme }) => programme === code)
+                .slice(0, AT_ONCE)
+                .map((station) => (
+                  <Row key={station.station} row={station} of={of} year={data.year} />
+                ))}
+            </ul>
+            {data.stations.filter(({ programme }) => programme === code).length > AT_ONCE && (
+              <p className="mt-1 text-dim">The first {AT_ONCE} are drawn; the table below has them all.</p>
+            )}
+          </section>
+        ))}
+      {data && data.stations.length > 0 && (
+        <DataTable
+          title={`All stations, ${data.year}`}
+          file={`stations-${of}-${data.year}`}
+          rows={data.stations}
+          columns={[
+            { name: 'water', of: ({ water }) => water },
+            { name: 'station', of: ({ name }) => name },
+            { name: String(data.year), unit: data.unit, of: ({ beside }) => beside?.value },
+            { name: 'median of the years before', unit: data.unit, of: ({ beside }) => beside?.median },
+            { name: 'years before', of: ({ beside }) => beside?.earlier },
+            { name: 'is it changing', of: ({ answer }) => answer.headline },
+          ]}
+        />
+      )}
+    </div>
+  );
+}
+
+function Row({ row, of, year }: { row: Schemas['StationBeside']; of: View; year: number }) {
+  const { answer, beside } = row;
+  return (
+    <li className="grid items-center gap-x-5 gap-y-1 border-rule border-b py-2 md:grid-cols-[13rem_9rem_12rem_minmax(0,1fr)]">
+      <Link to="/record/$station" params={{ station: row.station }} search={{ of }} className="min-w-0">
+        <b>{row.name}</b> <span className="block text-dim">{row.water}</span>
+      </Link>
+      <p>
+        <span className="num text-xl">{beside?.text ?? '–'}</span>
+        {!beside && <span className="block text-dim text-sm">nothing in {year}</span>}
+      </p>
+      <div className="max-md:hidden">
+        <MiniYears years={answer.years} line={answer.line} depth={answer.depth} height={40} />
+      </div>
+      <p className="text-sm">
+        {beside?.words && <span className="block">{beside.words}.</span>}
+        <span className="text-dim">{answer.headline}</span>
+      </p>
+    </li>
+  );
+}
