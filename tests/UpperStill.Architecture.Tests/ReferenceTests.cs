@@ -55,7 +55,7 @@ public class ReferenceTests
     private static string[] References(string project, string kind) =>
         [.. XDocument.Load(Path.Combine(Source, project, project + ".csproj")).Descendants(kind).Select(r => r.Attribute("Include")!.Value.Replace('\\', '/'))];
 
-    private static string Root()
+    internal static string Root()
     {
         var folder = AppContext.BaseDirectory;
         while (!File.Exists(Path.Combine(folder, "global.json")))

@@ -148,6 +148,20 @@ test('no page of the long record has a fault for those who see or point otherwis
     await expect(page.getByRole('img').first()).toBeVisible();
     await clean(page, of);
   }
+  await page.goto(`${server.address}/record/beside`);
+  await expect(page.getByRole('listitem').filter({ hasText: 'Deep Hole' })).toBeVisible();
+  await clean(page, 'stations side by side');
+  await page.goto(`${server.address}/record/summary`);
+  await expect(page.getByRole('heading', { name: /^All waters/ })).toBeVisible();
+  await clean(page, 'summary');
+  await page.goto(`${server.address}/setup/data/table`);
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'old.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Site,Date,Secchi (m),TP\nDeep Hole,1994-07-12,4.2,14\nNowhere,1994-07-13,4,15\n'),
+  });
+  await expect(page.getByText('“TP” has no unit.')).toBeVisible();
+  await clean(page, 'old table');
   await page.goto(`${server.address}/record/report/harrowmere?year=2025`);
   await expect(page.getByRole('heading', { name: 'Harrowmere, 2025' })).toBeVisible();
   await clean(page, 'report');

@@ -102,3 +102,16 @@ test('a manifest prints on one page with room for both signatures', async ({ pag
   await expect(page.getByRole('button', { name: 'Print it' })).toBeHidden();
   await expect(page.getByText('Handed over, Fri 31 Jul 2026 10:20')).toBeVisible();
 });
+
+test('a water’s year is two pages for neighbours and its numbers behind them, on A4 and on Letter', async ({ page, server }) => {
+  await new Person(page, server.address).opens('reader');
+  await page.goto(`${server.address}/record/report/pell-tarn?year=2025`);
+  await expect(page.getByRole('heading', { name: 'Pell Tarn, 2025' })).toBeVisible();
+  await expect(page.getByRole('img').first()).toBeVisible();
+  for (const format of ['A4', 'Letter']) {
+    const pdf = (await page.pdf({ format, margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' } })).toString(
+      'latin1',
+    );
+    expect([...pdf.matchAll(/\/MediaBox/g)], format).toHaveLength(3);
+  }
+});

@@ -53,12 +53,9 @@ test('a finding is accepted, the visit signed off, and only then it counts', asy
   await sign.click();
   await expect(page.getByText(/^Read by .*Signed off by Ada Fenn/)).toBeVisible();
   await expect(async () => {
-    const { series } = await server.get<{ series: { subject: string; points: { day: string; signedOff: boolean }[] }[] }>(
-      '/api/stations/PEL-1',
-    );
-    const points = series.find(({ subject }) => subject === 'clarity')?.points ?? [];
-    expect(points.find(({ day }) => day === '2026-07-22')?.signedOff).toBe(true);
-    expect(points.find(({ day }) => day === '2026-08-05')?.signedOff).toBe(false);
+    const { context } = await server.get<{ context: { history: { date: string; signedOff: boolean }[] } }>('/api/stations/PEL-1');
+    expect(context.history.find(({ date }) => date === '2026-07-22')?.signedOff).toBe(true);
+    expect(context.history.find(({ date }) => date === '2026-08-05')?.signedOff).toBe(false);
   }).toPass();
 });
 
@@ -87,6 +84,44 @@ test('a calculation by itself follows what is typed, and says what is no number'
   await expect(page.getByRole('button', { name: /^60, eutrophic/ })).toBeVisible();
   await page.getByLabel('Clarity, m').fill('deep');
   await expect(page.getByText('“deep” is not a number.')).toBeVisible();
+});
+
+test('every calculation stands by itself, with its working and its source', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens('reader');
+  await page.goto(`${server.address}/workings`);
+  const places = page.getByRole('navigation', { name: 'Calculations' }).getByRole('link');
+  await expect(places).toHaveCount(14);
+  for (const place of await places.all()) {
+    await place.click();
+    const name = (await place.textContent()) ?? '';
+    const follows = page.getByRole('region', { name: 'What follows' });
+    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+    await follows.getByRole('button').first().click();
+    await expect(page.getByRole('dialog'), name).toContainText(/\d/);
+    await page.keyboard.press('Escape');
+    await expect(follows, name).not.toContainText('cannot be worked out');
+  }
+});
+
+test('stations stand side by side, and the year of all waters in one page', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/record`);
+  await page.getByRole('link', { name: 'Stations side by side' }).click();
+  const deep = page.getByRole('listitem').filter({ hasText: 'Deep Hole' });
+  await expect(deep).toContainText('The water is getting murkier');
+  await expect(deep).toContainText(/is the median of \d+ earlier years; \d+ of them lay below this one/);
+  await page.getByLabel('What of them').selectOption('bottom-oxygen');
+  await expect(page.getByRole('listitem').filter({ hasText: 'North Arm' })).toContainText('mg/L');
+
+  await page.goto(`${server.address}/record/summary`);
+  await expect(page.getByRole('heading', { name: 'All waters, 2026' })).toBeVisible();
+  await expect(page.getByText(/^\d+ people made \d+ visits to 5 of 5 stations of 4 waters in 2026\.$/)).toBeVisible();
+  await expect(page.getByText(/visits wait for sign-off and count in no trend yet/)).toBeVisible();
+  await page.getByLabel('Year').selectOption('2025');
+  await expect(page.getByRole('heading', { name: 'All waters, 2025' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Harrowmere, Deep Hole/ })).toContainText('13 ft 2 in');
 });
 
 test('the record goes out as a package and becomes the same record elsewhere', async ({ page, server }) => {

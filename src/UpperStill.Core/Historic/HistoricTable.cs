@@ -16,7 +16,8 @@ public sealed record HistoricRow(int Line, IReadOnlyList<string> Fields);
 /// <param name="Name">Its name.</param>
 /// <param name="Days">Days on which the record has a visit already.</param>
 /// <param name="Usual">Medians of its record, in each subject's own unit.</param>
-public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<TrendSubject, decimal> Usual);
+/// <param name="DepthM">Its known depth, m; null where nobody knows it.</param>
+public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<TrendSubject, decimal> Usual, decimal? DepthM = null);
 
 /// <summary>A table to be read.</summary>
 /// <param name="Mapping">How.</param>
@@ -86,6 +87,7 @@ public static class HistoricTable
         }
 
         var rows = RowReader.Read(request, findings);
+        DepthChecks.LeaveOut(request, rows, findings);
         var counts = SlipChecks.LeaveOut(request, rows, findings);
         var visits = VisitGroups.Of(request, rows, findings);
         findings.Sort((a, b) => (a.Line ?? 0).CompareTo(b.Line ?? 0));

@@ -21,7 +21,7 @@ internal static class SlipChecks
         List<HistoricCount> counts = [];
         foreach (var column in request.Mapping.Columns.Where(c => MappingChecks.Measures(c.Role)))
         {
-            var cells = lines.SelectMany(l => l.Cells.Where(c => c.Column == column).Select(c => (Line: l, Cell: c))).ToList();
+            var cells = lines.SelectMany(l => l.Cells.Where(c => c.Used && c.Column == column).Select(c => (Line: l, Cell: c))).ToList();
             if (!column.Sure && cells.Count > 0 && Whole(column, cells) is { } slip)
             {
                 findings.Add(new HistoricFinding(slip, null, column.Head, Answerable: true));

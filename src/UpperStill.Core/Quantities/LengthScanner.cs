@@ -21,7 +21,7 @@ internal sealed class LengthScanner
             .Replace('’', '\'').Replace('′', '\'').Replace('”', '"').Replace('″', '"')
             .ToLowerInvariant().Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 
-    /// <summary>Commas between digits made points; null where one stands before just three digits, which may mark thousands or a fraction.</summary>
+    /// <summary>Commas between digits made points; null where one stands before just three digits, which may mark thousands or a fraction, unless a single 0 stands before it.</summary>
     internal static string? PointForComma(string text)
     {
         var read = text.ToCharArray();
@@ -30,7 +30,7 @@ internal sealed class LengthScanner
             if (read[i] == ',' && char.IsAsciiDigit(text[i - 1]))
             {
                 var digits = text.AsSpan(i + 1).IndexOfAnyExceptInRange('0', '9') is var end && end < 0 ? text.Length - i - 1 : end;
-                if (digits == 3)
+                if (digits == 3 && !(text[i - 1] == '0' && (i == 1 || !char.IsAsciiDigit(text[i - 2]))))
                 {
                     return null;
                 }

@@ -18,9 +18,9 @@ public static class NumberText
             return (null, Stop("number-missing", "Nothing is written here.", "An empty box is not a reading.", "Type it as the display shows it."));
         }
 
-        // 1,234 may be a thousand or a fraction; 8,6 cannot.
+        // 1,234 may be a thousand or a fraction; 8,6 and 0,015 cannot.
         var comma = text.IndexOf(',', StringComparison.Ordinal);
-        if (comma >= 0 && text.Length - comma - 1 == 3 && !text.Contains('.', StringComparison.Ordinal))
+        if (comma >= 0 && text.Length - comma - 1 == 3 && !text.Contains('.', StringComparison.Ordinal) && text[..comma].TrimStart('-', '+') is not "0")
         {
             return (null, Stop("number-comma", $"{text} can be read two ways.", "A comma before three digits may mark thousands or a fraction.", "Type it again with a point for the fraction."));
         }

@@ -38,7 +38,7 @@ public static class CoordinatorSummary
         var trends = request.Stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Asked).Select(t => (Station: s, Trend: t))).ToList();
         var moving = trends.Where(t => t.Trend.Verdict is TrendVerdict.Rising or TrendVerdict.Falling or TrendVerdict.Mixed).ToList();
         return new SummaryResult(
-            Done(request, visited), [.. moving.Select(t => $"{Place(t.Station)}: {t.Trend.Headline}")], Still(trends.Count, moving.Count, trends.Count(t => t.Trend.Verdict == TrendVerdict.TooFew), trends.Count(t => t.Trend.Verdict == TrendVerdict.Censored)),
+            Done(request, visited), [.. moving.GroupBy(t => Place(t.Station)).Select(g => $"{g.Key}: {string.Join(' ', g.Select(t => t.Trend.Headline))}")], Still(trends.Count, moving.Count, trends.Count(t => t.Trend.Verdict == TrendVerdict.TooFew), trends.Count(t => t.Trend.Verdict == TrendVerdict.Censored)),
             [.. ToDo(request)]);
     }
 

@@ -86,7 +86,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         }
 
         return [.. stations.Select(s => new HistoricStation(
-            s.Code, s.Read().Name, days[s.Code].ToHashSet(), Subjects.Where(subject => points[subject].ContainsKey(s.Code)).ToDictionary(subject => subject, subject => Decimals.Median([.. points[subject][s.Code].Select(p => p.Value)]))))];
+            s.Code, s.Read().Name, days[s.Code].ToHashSet(), Subjects.Where(subject => points[subject].ContainsKey(s.Code)).ToDictionary(subject => subject, subject => Decimals.Median([.. points[subject][s.Code].Select(p => p.Value)])), s.Read().KnownDepth.Read().Length?.Metres))];
     }
 
     private async Task KeepAsync(IReadOnlyList<HistoricVisit> visits, HistoricSource source, Dictionary<string, StationRow> stations, CancellationToken cancel)

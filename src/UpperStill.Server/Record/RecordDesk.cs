@@ -98,26 +98,30 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
     public async Task<IReadOnlyList<StationAnswer>> AnswersAsync(string water, CancellationToken cancel)
     {
         var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
-        List<StationAnswer> answers = [];
+        var database = book.Database.GetConnectionString() ?? string.Empty;
+        List<((string, string, long) Key, Func<StationAnswer> Answer)> asked = [];
         foreach (var row in await book.Stations.AsNoTracking().Where(s => s.Water == water).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel))
         {
             var changed = (await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0) + setUp;
-            var key = (book.Database.GetConnectionString() ?? string.Empty, row.Code, changed);
-            if (!Known.TryGetValue(key, out var answer))
+            var key = (database, row.Code, changed);
+            if (Known.TryGetValue(key, out var known))
             {
-                answer = await AnswerAsync(row, cancel);
-                if (Known.Count >= MostKept)
-                {
-                    Known.Clear();
-                }
-
-                Known[key] = answer;
+                asked.Add((key, () => known));
             }
-
-            answers.Add(answer);
+            else
+            {
+                var series = await SeriesAsync(row, cancel);
+                asked.Add((key, () => Answer(row, series)));
+            }
         }
 
-        return answers;
+        if (Known.Count + asked.Count > MostKept)
+        {
+            Known.Clear();
+        }
+
+        // Reading is one after the other; the statistics of one station know nothing of another's.
+        return [.. asked.AsParallel().AsOrdered().WithCancellation(cancel).Select(one => Known.GetOrAdd(one.Key, _ => one.Answer()))];
     }
 
     /// <summary>One subject over all stations that the caller may see.</summary>
@@ -170,19 +174,23 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
         var points = await book.PointsOfAllAsync(subject, cancel);
         var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && points.ContainsKey(s.Code)).ToList();
         var years = stations.SelectMany(s => points[s.Code].Select(p => p.Day.Year)).Distinct().OrderDescending().ToList();
-        var which = year ?? (years.Count > 0 ? years[0] : 0);
         Dictionary<string, Programme> programmes = [];
         foreach (var code in stations.Select(s => s.Programme).Distinct())
         {
             programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
         }
 
-        return new SideBySide(subject, SubjectWords.Of(subject).Unit, which, years, programmes.ToDictionary(p => p.Key, p => p.Value.Name), [.. stations.Select(s =>
+        var trends = stations.ConvertAll(row =>
         {
-            var (station, native) = (s.Read(), s.Read().KnownDepth.Unit ?? LengthUnit.Metre);
-            var trend = TrendRule.Work(new TrendRequest(subject, points[s.Code], SubjectWords.Of(subject).Window(programmes[s.Programme]), Native: native, Reader: reader));
-            return new StationBeside(s.Code, station.Name, station.Water, s.Programme, Short(trend), YearBeside.Of(trend, which, native, reader));
-        })]);
+            var (station, native) = (row.Read(), row.Read().KnownDepth.Unit ?? LengthUnit.Metre);
+            return (Row: row, Station: station, Native: native, Trend: TrendRule.Work(new TrendRequest(subject, points[row.Code], SubjectWords.Of(subject).Window(programmes[row.Programme]), Native: native, Reader: reader)));
+        });
+
+        // The newest year that has enough values anywhere: a season that has only begun says little.
+        var which = year ?? trends.SelectMany(t => t.Trend.Years.Where(y => y.Enough).Select(y => y.Year)).DefaultIfEmpty(years.Count > 0 ? years[0] : 0).Max();
+        return new SideBySide(
+            subject, SubjectWords.Of(subject).Unit, which, years, programmes.ToDictionary(p => p.Key, p => p.Value.Name),
+            [.. trends.Select(t => new StationBeside(t.Row.Code, t.Station.Name, t.Station.Water, t.Row.Programme, Short(t.Trend), YearBeside.Of(t.Trend, which, t.Native, reader)))]);
     }
 
     /// <summary>The coordinator's summary across the waters that the caller may see.</summary>
@@ -218,8 +226,8 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
         return [.. (await book.SeriesAsync(row.Code, programme, await book.ClaritiesAsync(row.Code, cancel), cancel)).Select(s => (s, native))];
     }
 
-    private async Task<StationAnswer> AnswerAsync(StationRow row, CancellationToken cancel) =>
-        new(row.Code, row.Read().Name, [.. (await SeriesAsync(row, cancel)).Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
+    private static StationAnswer Answer(StationRow row, IReadOnlyList<(StationSeries Series, LengthUnit Native)> series) =>
+        new(row.Code, row.Read().Name, [.. series.Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
 
     private static SeriesAnswer Short(TrendResult result) => new(
         result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth,

@@ -86,7 +86,7 @@ public class ChlorophyllRuleTests
         { "light-path", Good with { PathCm = "0" }, 500 },
         { "absorbance-range", Good with { At664Before = "312" }, 500 },
         { "number-missing", Good with { At665After = null }, 500 },
-        { "number-comma", Good with { At664Before = "0,312" }, 500 },
+        { "number-comma", Good with { At664Before = "1,312" }, 500 },
         { "calibration-missing", new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24"), 500 },
         { "calibration-missing", new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24", Calibration: new FluorometerCalibration("A", 1, default, 1, 1)), 500 },
     };

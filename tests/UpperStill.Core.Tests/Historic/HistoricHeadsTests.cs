@@ -30,6 +30,10 @@ public sealed class HistoricHeadsTests
 
     private static string Name(HistoricChoice choice) => choice.Role switch
     {
-        HistoricRole.Analyte => choice.Analyte!, HistoricRole.Clarity => "secchi", HistoricRole.Temperature => "temp", HistoricRole.Oxygen => "DO", _ => "depth",
+        HistoricRole.Analyte => choice.Analyte!,
+        HistoricRole.Clarity => "secchi",
+        HistoricRole.Temperature => "temp",
+        HistoricRole.Oxygen => "DO",
+        _ => "depth",
     };
 }

@@ -140,6 +140,15 @@ public sealed class HistoricTableTests
     }
 
     [Fact]
+    public void Nothing_is_read_deeper_than_the_water()
+    {
+        var read = Read(Profile, "North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0", "North,1994-07-14,14,4.2,19,9.0");
+        Assert.Equal([("deeper-than-water", 2, "Secchi (m)"), ("deeper-than-water", 3, "Depth (m)")], read.Findings.Select(f => (f.Finding.Code, f.Line!.Value, f.Head!)));
+        Assert.Equal([(1, false), (0, true), (1, true)], read.Visits.Select(v => (v.Levels.Count, v.Clarity is not null)));
+        Assert.Empty(Read(Profile, [2, 3], ["North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0"]).Findings);
+    }
+
+    [Fact]
     public void Without_a_date_a_place_a_depth_or_a_unit_nothing_is_read_and_each_is_named()
     {
         var mapping = new HistoricMapping([new("When"), new("T", HistoricRole.Temperature), new("Also", HistoricRole.Clarity, "m"), new("Secchi", HistoricRole.Clarity, "m")]);
@@ -172,7 +181,7 @@ public sealed class HistoricTableTests
     private static HistoricResult Read(HistoricMapping mapping, int[] stand, string[] rows) => HistoricTable.Read(new HistoricRequest(
         mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r.Split(r.Contains(';', StringComparison.Ordinal) ? ';' : ',')))],
         [
-            new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 16, [TrendSubject.Clarity] = 4 }),
+            new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 16, [TrendSubject.Clarity] = 4 }, 14.5m),
             new HistoricStation("F1", "Foul", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 1800 }),
         ],
         Today, stand.ToHashSet()));

@@ -60,6 +60,7 @@ public class LengthParserTests
     [InlineData("12 ft 14 in", LengthUnit.Metre, "inches-too-many")]
     [InlineData("12.5 6", LengthUnit.FootInch, "inches-too-many")]
     [InlineData("3,850", LengthUnit.Metre, "number-comma")]
+    [InlineData("10,850", LengthUnit.Metre, "number-comma")]
     [InlineData("3.85", null, "unit-missing")]
     [InlineData("12000", LengthUnit.Metre, "number-too-large")]
     [InlineData("99999999999999999999999999999999", LengthUnit.Metre, "number-unreadable")]
@@ -71,6 +72,9 @@ public class LengthParserTests
         Assert.Equal(code, finding!.Code);
         Assert.All(new[] { finding.Seen, finding.Why, finding.Act }, words => Assert.False(string.IsNullOrWhiteSpace(words)));
     }
+
+    [Fact]
+    public void No_thousand_begins_with_nothing() => Assert.Equal(0.85m, LengthParser.Parse("0,850", LengthUnit.Metre).Length!.Value.Metres);
 
     [Fact]
     public void A_number_without_a_unit_has_no_way_round() => Assert.True(LengthParser.Parse("3.85", null).Finding!.NoWayRound);

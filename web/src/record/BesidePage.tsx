@@ -118,7 +118,9 @@ function Row({ row, of, year }: { row: Schemas['StationBeside']; of: View; year:
       </Link>
       <p>
         <span className="num text-xl">{beside?.text ?? '–'}</span>
-        {!beside && <span className="block text-dim text-sm">nothing in {year}</span>}
+        <span className="block text-dim text-sm">
+          {!beside ? `nothing in ${year}` : beside.count < beside.least ? 'too few for a value' : String(year)}
+        </span>
       </p>
       <div className="max-md:hidden">
         <MiniYears years={answer.years} line={answer.line} depth={answer.depth} height={40} />

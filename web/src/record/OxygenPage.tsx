@@ -30,12 +30,15 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
   if (problem) {
     return <Problem words={problem} />;
   }
+  if (year === undefined) {
+    return <p className="mt-6">No profile has been read here yet.</p>;
+  }
   const season = seasons?.find((one) => one.year === year);
   return (
     <>
       <div className="mt-3 flex flex-wrap items-baseline gap-x-4">
         <h1 className="text-2xl sm:text-3xl">Oxygen and warmth of {year}</h1>
-        {year !== undefined && <YearChoice year={year} years={years} onYear={setYear} />}
+        <YearChoice year={year} years={years} onYear={setYear} />
       </div>
       {season && (
         <p className="text-dim">
@@ -43,7 +46,7 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
           {season.working && <Worked working={season.working}>Show the working</Worked>}
         </p>
       )}
-      {year !== undefined && <Maps key={year} code={code} year={year} />}
+      <Maps key={year} code={code} year={year} />
       {seasons && (
         <DataTable
           title="Season by season"

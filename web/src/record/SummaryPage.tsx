@@ -30,6 +30,7 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
     return <p className="p-6 text-dim">Asking the record…</p>;
   }
   const { summary } = data;
+  const subjects = SUBJECTS.filter(([key]) => data.stations.some(({ years }) => years[key]));
   return (
     <article className="report mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:max-w-none print:p-0">
       <p className="flex flex-wrap items-center gap-x-5 text-sm print:hidden">
@@ -94,7 +95,7 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
                 <th scope="col" className="pr-3 text-right">
                   visits
                 </th>
-                {SUBJECTS.map(([key, name]) => (
+                {subjects.map(([key, name]) => (
                   <th key={key} scope="col" className="pr-3 text-right">
                     {name}
                   </th>
@@ -116,7 +117,7 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
                     </Link>
                   </th>
                   <td className="num pr-3 text-right">{row.visits}</td>
-                  {SUBJECTS.map(([key]) => (
+                  {subjects.map(([key]) => (
                     <td key={key} className="num pr-3 text-right" title={row.years[key]?.words ?? undefined}>
                       {row.years[key]?.text ?? '–'}
                       {row.years[key]?.provisional && <span className="text-dim"> ○</span>}

@@ -236,7 +236,7 @@ function Indices({
                 height={below - above}
                 fill={i % 2 ? 'var(--paper2)' : 'var(--sheet)'}
               />
-              <text x={left + 6} y={above + 15} fill="var(--dim)" fontFamily="var(--font-sans)" fontSize="12">
+              <text x={right - 6} y={above + 15} textAnchor="end" fill="var(--dim)" fontFamily="var(--font-sans)" fontSize="12">
                 {name}
               </text>
             </g>
