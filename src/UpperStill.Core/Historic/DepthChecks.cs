@@ -25,7 +25,7 @@ internal static class DepthChecks
                 Leave(line, c => c.Column.Role != HistoricRole.Clarity, LengthText.Write(depth), request.Mapping.Columns.First(c => c.Role == HistoricRole.Depth).Head, water);
             }
 
-            if (line.Cells.Find(c => c.Column.Role == HistoricRole.Clarity && c.Value > most) is { } clarity)
+            if (line.Cells.Find(c => c.Used && c.Column.Role == HistoricRole.Clarity && c.Value > most) is { } clarity)
             {
                 Leave(line, c => c == clarity, $"{clarity.Written} {clarity.Column.Unit}", clarity.Column.Head, water);
             }

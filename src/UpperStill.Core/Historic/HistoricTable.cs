@@ -87,8 +87,9 @@ public static class HistoricTable
         }
 
         var rows = RowReader.Read(request, findings);
+        SlipChecks.LeaveOutColumns(request, rows, findings);
         DepthChecks.LeaveOut(request, rows, findings);
-        var counts = SlipChecks.LeaveOut(request, rows, findings);
+        var counts = SlipChecks.LeaveOutValues(request, rows, findings);
         var visits = VisitGroups.Of(request, rows, findings);
         findings.Sort((a, b) => (a.Line ?? 0).CompareTo(b.Line ?? 0));
         return new HistoricResult(visits, findings, counts, request.Rows.Count, rows.Count(r => r.Cells.Any(c => c.Used)));

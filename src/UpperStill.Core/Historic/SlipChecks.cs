@@ -16,27 +16,38 @@ internal static class SlipChecks
     private const decimal ClarityFactor = 30;
     private const int LeastForMiddle = 5;
 
-    internal static IReadOnlyList<HistoricCount> LeaveOut(HistoricRequest request, IReadOnlyList<HistoricLine> lines, List<HistoricFinding> findings)
+    /// <summary>Leaves out whole columns.</summary>
+    internal static void LeaveOutColumns(HistoricRequest request, IReadOnlyList<HistoricLine> lines, List<HistoricFinding> findings)
     {
-        List<HistoricCount> counts = [];
-        foreach (var column in request.Mapping.Columns.Where(c => MappingChecks.Measures(c.Role)))
+        foreach (var column in request.Mapping.Columns.Where(c => !c.Sure && MappingChecks.Measures(c.Role)))
         {
-            var cells = lines.SelectMany(l => l.Cells.Where(c => c.Used && c.Column == column).Select(c => (Line: l, Cell: c))).ToList();
-            if (!column.Sure && cells.Count > 0 && Whole(column, cells) is { } slip)
+            var cells = Of(lines, column);
+            if (Whole(column, cells) is { } slip)
             {
                 findings.Add(new HistoricFinding(slip, null, column.Head, Answerable: true));
                 cells.ForEach(c => c.Cell.Used = false);
             }
-            else
-            {
-                Each(request, column, cells, findings);
-            }
+        }
+    }
 
-            counts.Add(Count(column, [.. cells.Select(c => c.Cell)], findings.Count(f => f.Head == column.Head && f.Line is not null && f.Finding.Level == FindingLevel.Stop)));
+    /// <summary>Leaves out single values, and counts what stays.</summary>
+    internal static IReadOnlyList<HistoricCount> LeaveOutValues(HistoricRequest request, IReadOnlyList<HistoricLine> lines, List<HistoricFinding> findings)
+    {
+        List<HistoricCount> counts = [];
+        foreach (var column in request.Mapping.Columns.Where(c => MappingChecks.Measures(c.Role)))
+        {
+            var cells = Of(lines, column);
+            Each(request, column, [.. cells.Where(c => c.Cell.Used)], findings);
+
+            // A field that is no number has its finding and no cell.
+            var unread = findings.Count(f => f is { Answerable: false, Line: not null, Finding.Level: FindingLevel.Stop } && f.Head == column.Head);
+            counts.Add(Count(column, [.. cells.Select(c => c.Cell)], unread));
         }
 
         return counts;
     }
+
+    private static List<(HistoricLine Line, HistoricCell Cell)> Of(IReadOnlyList<HistoricLine> lines, HistoricColumn column) => [.. lines.SelectMany(l => l.Cells.Where(c => c.Column == column).Select(c => (Line: l, Cell: c)))];
 
     private static Finding? Whole(HistoricColumn column, List<(HistoricLine Line, HistoricCell Cell)> cells)
     {
@@ -93,12 +104,13 @@ internal static class SlipChecks
         }
     }
 
-    private static HistoricCount Count(HistoricColumn column, List<HistoricCell> cells, int leftOut)
+    private static HistoricCount Count(HistoricColumn column, List<HistoricCell> cells, int unread)
     {
         var used = cells.Where(c => c.Used).ToList();
+        var leftOut = unread + cells.Count - used.Count;
         var values = used.Where(c => c.Limit == Censoring.None).Select(c => decimal.Round(c.Value / Factor(column), 3)).ToArray();
-        return values.Length == 0 ? new HistoricCount(column.Head, used.Count, Math.Max(leftOut, cells.Count - used.Count))
-            : new HistoricCount(column.Head, used.Count, Math.Max(leftOut, cells.Count - used.Count), values.Min(), decimal.Round(Decimals.Median(values), 3), values.Max(), column.Unit);
+        return values.Length == 0 ? new HistoricCount(column.Head, used.Count, leftOut)
+            : new HistoricCount(column.Head, used.Count, leftOut, values.Min(), decimal.Round(Decimals.Median(values), 3), values.Max(), column.Unit);
     }
 
     private static (decimal Low, decimal High) Usual(HistoricColumn column) => column.Role switch

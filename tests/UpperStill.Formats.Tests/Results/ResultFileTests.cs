@@ -1,5 +1,6 @@
 using System.Text;
 using CsCheck;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
 using UpperStill.Formats.Results;
 
