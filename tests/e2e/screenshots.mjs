@@ -103,8 +103,6 @@ for (const bottle of ['C1-Q', 'C1R-X']) {
 await page.getByRole('button', { name: 'On to leaving' }).click();
 await page.getByRole('button', { name: 'End the visit' }).click();
 await page.getByRole('link', { name: 'See it in the record' }).waitFor();
-await page.getByText(/Written so far/).first().click();
-await shot(page, 'ended');
 await page.getByRole('link', { name: 'See it in the record' }).click();
 await page.getByText(/^By year/).waitFor();
 await shot(page, 'record');
@@ -120,6 +118,25 @@ for (const [path, name, text] of [
   await page.waitForTimeout(1500);
   await shot(page, name);
 }
+
+const table = [
+  'Site,Date,Observer,Depth (m),Secchi (m),Temp (C),TP',
+  'North Arm,12/07/1994,Old Hand,0,4.2,20.1,14',
+  'North Arm,12/07/1994,Old Hand,2,4.2,19.8,',
+  'North Arm,13/06/1995,Old Hand,0,4.8,cold,12',
+  'North Arm,18/07/1995,Old Hand,0,4.4,19.6,0.015',
+  'North Arm,15/08/1995,Old Hand,0,3.8,21.4,18',
+  'North Arm,11/06/1996,Second Hand,0,> 5.1,16.8,13',
+  'North Arm,16/07/1996,Second Hand,0,4.1,19.9,15',
+  'North Arm,20/08/1996,Second Hand,0,39,20.7,17',
+];
+await page.goto(`${address}/setup/data/table`);
+await page.locator('input[type=file]').setInputFiles({ name: 'old years.csv', mimeType: 'text/csv', buffer: Buffer.from(table.join('\n')) });
+await page.getByLabel('Unit of TP').selectOption('µg/L as P');
+await page.getByText(/^This would bring in/).waitFor();
+await page.getByRole('region', { name: 'What comes of it' }).scrollIntoViewIfNeeded();
+await page.mouse.wheel(0, 400);
+await shot(page, 'table');
 
 // At the bench, then into the ledger and out of it.
 const bench = await (await browser.newContext(boat)).newPage();
