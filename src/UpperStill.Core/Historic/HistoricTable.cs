@@ -91,7 +91,6 @@ public static class HistoricTable
         DepthChecks.LeaveOut(request, rows, findings);
         var counts = SlipChecks.LeaveOutValues(request, rows, findings);
         var visits = VisitGroups.Of(request, rows, findings);
-        findings.Sort((a, b) => (a.Line ?? 0).CompareTo(b.Line ?? 0));
-        return new HistoricResult(visits, findings, counts, request.Rows.Count, rows.Count(r => r.Cells.Any(c => c.Used)));
+        return new HistoricResult(visits, [.. findings.OrderBy(f => f.Line ?? 0)], counts, request.Rows.Count, rows.Count(r => r.Cells.Any(c => c.Used)));
     }
 }

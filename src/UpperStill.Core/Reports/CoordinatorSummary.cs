@@ -46,7 +46,7 @@ public static class CoordinatorSummary
     {
         var visits = visited.Sum(s => s.Visits);
         return visits == 0 ? $"Nobody went out in {request.Year}."
-            : $"{Count(request.Observers, "person", "people")} made {Count(visits, "visit", "visits")} to {visited.Count} of {Count(request.Stations.Count, "station", "stations")} of {Count(request.Stations.Select(s => s.Water).Distinct().Count(), "water", "waters")} in {request.Year}.";
+            : $"{(request.Observers == 0 ? "Samplers" : Count(request.Observers, "person", "people"))} made {Count(visits, "visit", "visits")} to {visited.Count} of {Count(request.Stations.Count, "station", "stations")} of {Count(request.Stations.Select(s => s.Water).Distinct().Count(), "water", "waters")} in {request.Year}.";
     }
 
     private static string? Still(int all, int moving, int few, int censored) => all == moving ? null : string.Join(' ', new[]

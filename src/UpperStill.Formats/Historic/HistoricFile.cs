@@ -1,6 +1,4 @@
-using System.Globalization;
 using CsvHelper;
-using CsvHelper.Configuration;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Historic;
 using UpperStill.Core.Quantities;
@@ -41,16 +39,7 @@ public static class HistoricFile
     public static (IReadOnlyList<string> Heads, IReadOnlyList<HistoricRow> Rows, Finding? Problem) Read(TextReader text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        using var csv = new CsvReader(text, new CsvConfiguration(CultureInfo.InvariantCulture)
-        {
-            DetectDelimiter = true,
-            DetectDelimiterValues = [",", ";", "\t"],
-            BadDataFound = null,
-            MissingFieldFound = null,
-            IgnoreBlankLines = true,
-            TrimOptions = TrimOptions.Trim,
-            MaxFieldSize = LongestField,
-        }, leaveOpen: true);
+        using var csv = CsvTable.Open(text, LongestField);
         try
         {
             if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { Length: > 1 } head)

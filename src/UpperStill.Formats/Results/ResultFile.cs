@@ -1,7 +1,5 @@
-using System.Globalization;
 using System.Text;
 using CsvHelper;
-using CsvHelper.Configuration;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Results;
 
@@ -157,16 +155,7 @@ public static class ResultFile
             Of(nameof(ResultMapping.DetectionLimit)), Of(nameof(ResultMapping.Method)), Of(nameof(ResultMapping.Date)));
     }
 
-    private static CsvReader Open(TextReader text) => new(text, new CsvConfiguration(CultureInfo.InvariantCulture)
-    {
-        DetectDelimiter = true,
-        DetectDelimiterValues = [",", ";", "\t"],
-        BadDataFound = null,
-        MissingFieldFound = null,
-        IgnoreBlankLines = true,
-        TrimOptions = TrimOptions.Trim,
-        MaxFieldSize = 100_000,
-    }, leaveOpen: true);
+    private static CsvReader Open(TextReader text) => CsvTable.Open(text, 100_000);
 
     private static bool Head(CsvReader csv, out string[] heads)
     {

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Historic;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
@@ -162,7 +163,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
 
         var codes = rows.Select(r => r.Code).ToList();
         var visits = await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= from && v.Day <= until).OrderBy(v => v.Day).ToListAsync(cancel);
-        var observers = visits.SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Distinct().Order(StringComparer.Ordinal).ToList();
+        var observers = Observers(visits);
         var years = await book.Visits.Where(v => codes.Contains(v.Station)).Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var report = AnnualReport.Write(new ReportRequest(water.Read().Name, year, visits.Count, visits.Count > 0 ? visits[0].Day : null, visits.Count > 0 ? visits[^1].Day : null, observers, stations));
         return new WaterReport(code, water.Read().District, year, years, report, series);
@@ -180,10 +181,12 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
             programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
         }
 
+        var name = subject.ToString();
+        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => j.Subject == name).ToListAsync(cancel)).ToLookup(j => j.Station, j => j.Day);
         var trends = stations.ConvertAll(row =>
         {
             var (station, native) = (row.Read(), row.Read().KnownDepth.Unit ?? LengthUnit.Metre);
-            return (Row: row, Station: station, Native: native, Trend: TrendRule.Work(new TrendRequest(subject, points[row.Code], SubjectWords.Of(subject).Window(programmes[row.Programme]), Native: native, Reader: reader)));
+            return (Row: row, Station: station, Native: native, Trend: TrendRule.Work(new TrendRequest(subject, points[row.Code], SubjectWords.Of(subject).Window(programmes[row.Programme]), Joins: [.. joins[row.Code].Order()], Native: native, Reader: reader)));
         });
 
         // The newest year that has enough values anywhere: a season that has only begun says little.
@@ -215,8 +218,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
             stations.Add((numbers, new SummaryStation(station.Water, station.Name, numbers.Visits, numbers.Waiting, numbers.Open, numbers.Lost, trends)));
         }
 
-        var observers = visits.SelectMany(v => v).SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Distinct().Count();
-        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, observers, [.. stations.Select(s => s.Words)])), [.. stations.Select(s => s.Numbers)]);
+        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, [.. stations.Select(s => s.Words)])), [.. stations.Select(s => s.Numbers)]);
     }
 
     private async Task<IReadOnlyList<(StationSeries Series, LengthUnit Native)>> SeriesAsync(StationRow row, CancellationToken cancel)
@@ -228,6 +230,9 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
 
     private static StationAnswer Answer(StationRow row, IReadOnlyList<(StationSeries Series, LengthUnit Native)> series) =>
         new(row.Code, row.Read().Name, [.. series.Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
+
+    private static List<string> Observers(IEnumerable<VisitRow> visits) =>
+        [.. visits.SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Where(o => o != HistoricEntries.Unknown).Distinct().Order(StringComparer.Ordinal)];
 
     private static SeriesAnswer Short(TrendResult result) => new(
         result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth,

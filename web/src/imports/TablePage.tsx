@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { api } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
+import { FileChoice } from '../ui/FileChoice';
 import { Problem } from '../ui/Problem';
 import { Columns } from './Columns';
 import { Imports } from './Imports';
@@ -80,24 +81,8 @@ export function TablePage() {
         A table of earlier years, saved from the spreadsheet as CSV: a row for each visit, or for each depth of a visit. Rows of
         one station and day become one visit. Nothing is guessed, and a whole table can be taken back.
       </p>
-      <label className={`act mt-4 cursor-pointer ${file ? '' : 'act-next'}`}>
-        {file ? 'Another file…' : 'Choose a file…'}
-        <input
-          type="file"
-          className="sr-only"
-          accept=".csv,.txt,.tsv,text/csv"
-          onChange={(event) => {
-            void choose(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
-      {file && (
-        <span className="ml-3 text-dim">
-          {file.name}
-          {look && `, ${look.rows} rows`}
-        </span>
-      )}
+      <FileChoice chosen={file} next={!file} onChoose={(chosen) => void choose(chosen)} />
+      {look && <span className="ml-3 text-dim">{look.rows} rows</span>}
       <Problem words={problem} />
       {look && mapping && (
         <Columns

@@ -1,5 +1,6 @@
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { rawFile } from '../api/rawFile';
 import { askSession } from '../people/session';
 
 export type Look = Schemas['HistoricLook'];
@@ -7,16 +8,12 @@ export type Mapping = Schemas['HistoricMapping'];
 export type Column = Schemas['HistoricColumn'];
 export type Answer = Schemas['HistoricAnswer'];
 
-function raw(file: File) {
-  return { body: file as never, bodySerializer: (body: unknown) => body as never, headers: { 'Content-Type': 'text/csv' } };
-}
-
 /** What the columns of a file seem to be. */
 export function lookAt(file: File) {
   return asked(async () => {
     // A file may be chosen before the page knows its session.
     await askSession();
-    return api.POST('/api/imports/look', raw(file));
+    return api.POST('/api/imports/look', rawFile(file));
   });
 }
 
@@ -25,7 +22,7 @@ export function read(file: File, mapping: Mapping, stand: readonly number[], kee
   return asked(() =>
     api.POST('/api/imports', {
       params: { query: { mapping: JSON.stringify(mapping), name: file.name, stand: stand.join(','), keep } },
-      ...raw(file),
+      ...rawFile(file),
     }),
   );
 }

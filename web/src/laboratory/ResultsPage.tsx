@@ -2,9 +2,11 @@ import { Link } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { rawFile } from '../api/rawFile';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
 import { askSession } from '../people/session';
+import { FileChoice } from '../ui/FileChoice';
 import { Problem } from '../ui/Problem';
 import { HeldRows } from './HeldRows';
 import { MappingForm } from './MappingForm';
@@ -34,7 +36,7 @@ export function ResultsPage() {
     void asked(async () => {
       // A file may be chosen before the page knows its session.
       await askSession();
-      return api.POST('/api/results/look', raw(file));
+      return api.POST('/api/results/look', rawFile(file));
     }).then(({ data, problem: words }) => {
       if (current) {
         setProblem(words);
@@ -91,19 +93,7 @@ export function ResultsPage() {
         A table saved as CSV, one result a row. Rows are joined to samples by their number; what finds none is listed, never
         dropped. Bringing the same file again changes nothing.
       </p>
-      <label className="act mt-4 cursor-pointer">
-        {file ? 'Another file…' : 'Choose a file…'}
-        <input
-          type="file"
-          className="sr-only"
-          accept=".csv,.txt,.tsv,text/csv"
-          onChange={(event) => {
-            setFile(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
-      {file && <span className="ml-3 text-dim">{file.name}</span>}
+      <FileChoice chosen={file} onChoose={setFile} />
       <Problem words={problem} />
       {look && <MappingForm look={look} mapping={mapping} onChange={setMapping} />}
       {look && !complete && (
@@ -118,15 +108,11 @@ export function ResultsPage() {
   );
 }
 
-function raw(file: File) {
-  return { body: file as never, bodySerializer: (body: unknown) => body as never, headers: { 'Content-Type': 'text/csv' } };
-}
-
 function bring(file: File, mapping: Mapping, keep: boolean) {
   return asked(() =>
     api.POST('/api/results/import', {
       params: { query: { mapping: JSON.stringify(mapping), name: file.name, keep } },
-      ...raw(file),
+      ...rawFile(file),
     }),
   );
 }

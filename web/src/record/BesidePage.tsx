@@ -6,6 +6,7 @@ import { useAppearance } from '../ui/appearance';
 import { Problem } from '../ui/Problem';
 import { DataTable } from './DataTable';
 import { MiniYears } from './MiniYears';
+import { YearChoice } from './YearChoice';
 
 const SUBJECTS = [
   ['clarity', 'clarity'],
@@ -51,20 +52,7 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
           </select>
         </label>
         {data && data.years.length > 0 && (
-          <label>
-            <span className="sr-only">Year</span>
-            <select
-              className="field w-auto font-bold"
-              value={data.year}
-              onChange={(event) => go({ of, year: Number(event.target.value) })}
-            >
-              {data.years.map((one) => (
-                <option key={one} value={one}>
-                  {one}
-                </option>
-              ))}
-            </select>
-          </label>
+          <YearChoice year={data.year} years={data.years} onYear={(one) => go({ of, year: one })} />
         )}
       </p>
       <p className="mt-2 max-w-prose text-dim">

@@ -7,7 +7,8 @@ import { Problem } from '../ui/Problem';
 import { Worked } from '../ui/Worked';
 import { DataTable } from './DataTable';
 import { DepthTimeMap } from './DepthTimeMap';
-import { fullestRecent, YearChoice, yearsWithProfiles } from './ProfilesPage';
+import { fullestRecent, yearsWithProfiles } from './ProfilesPage';
+import { YearChoice } from './YearChoice';
 
 /** Oxygen through the seasons: how long and how much of the bottom is without it, how fast the deep water loses it; a season as a map. */
 export function OxygenPage({ code, record }: { code: string; record: StationRecord }) {

@@ -8,6 +8,7 @@ import { Problem } from '../ui/Problem';
 import { niceTicks } from './axis';
 import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
+import { YearChoice } from './YearChoice';
 
 type Profile = Schemas['RecordProfile'];
 
@@ -37,21 +38,6 @@ export function fullestRecent(record: StationRecord): number | undefined {
 export function yearsWithProfiles(record: StationRecord): number[] {
   const points = (record.series ?? []).find(({ subject }) => subject === 'surface-temperature')?.points ?? [];
   return [...new Set(points.map(({ day }) => Number(day.slice(0, 4))))].toSorted((a, b) => b - a);
-}
-
-export function YearChoice({ year, years, onYear }: { year: number; years: number[]; onYear(year: number): void }) {
-  return (
-    <label className="print:hidden">
-      <span className="sr-only">Year</span>
-      <select className="field w-auto font-bold" value={year} onChange={(event) => onYear(Number(event.target.value))}>
-        {years.map((one) => (
-          <option key={one} value={one}>
-            {one}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
 }
 
 function Year({ code, year, years, onYear }: { code: string; year: number; years: number[]; onYear(year: number): void }) {

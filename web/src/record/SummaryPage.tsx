@@ -3,6 +3,7 @@ import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { useAppearance } from '../ui/appearance';
 import { Problem } from '../ui/Problem';
+import { YearChoice } from './YearChoice';
 
 const SUBJECTS = [
   ['clarity', 'clarity'],
@@ -35,20 +36,11 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
     <article className="report mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:max-w-none print:p-0">
       <p className="flex flex-wrap items-center gap-x-5 text-sm print:hidden">
         <Link to="/record">Record</Link>
-        <label>
-          <span className="sr-only">Year</span>
-          <select
-            className="field w-auto"
-            value={data.year}
-            onChange={(event) => void navigate({ to: '/record/summary', search: { year: Number(event.target.value) } })}
-          >
-            {data.years.map((one) => (
-              <option key={one} value={one}>
-                {one}
-              </option>
-            ))}
-          </select>
-        </label>
+        <YearChoice
+          year={data.year}
+          years={data.years}
+          onYear={(one) => void navigate({ to: '/record/summary', search: { year: one } })}
+        />
         <button type="button" className="act act-next" onClick={() => print()}>
           Print it, or save it as PDF
         </button>

@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { rawFile } from '../api/rawFile';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
 import { askSession, useSession } from '../people/session';
@@ -75,11 +76,7 @@ function Bring({ empty }: { empty: boolean }) {
     setWorking(true);
     await askSession();
     const { data, problem: wrong } = await asked(() =>
-      api.POST('/api/import/package', {
-        body: file as never,
-        bodySerializer: (body: unknown) => body as never,
-        headers: { 'Content-Type': 'application/octet-stream' },
-      }),
+      api.POST('/api/import/package', rawFile(file, 'application/octet-stream')),
     );
     setProblem(wrong);
     setAnswer(data);
