@@ -72,7 +72,7 @@ public class CastFileTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     // A visit of the tarn with a cast whose file has this name.
-    private static async Task<string> DeliveredAsync(HttpClient http, string? sha256 = null)
+    internal static async Task<string> DeliveredAsync(HttpClient http, string? sha256 = null)
     {
         var entries = SentVisit.At("PEL-1");
         var cast = entries[1]!.DeepClone();

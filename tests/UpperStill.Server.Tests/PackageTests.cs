@@ -1,10 +1,12 @@
 using System.IO.Compression;
 using System.Net;
 using System.Net.Http.Json;
+using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using UpperStill.Server.Hosting;
 using UpperStill.Server.Packages;
 using UpperStill.Store;
 
@@ -38,6 +40,30 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         using var again = new MemoryStream();
         await other.ServiceProvider.GetRequiredService<PackageExport>().WriteAsync(again, "again", [.. await into.Stations.Select(s => s.Code).ToListAsync(Cancel)], true, Cancel, Contents(package)["season.ics"]);
         Assert.Equal(Contents(package), Contents(again.ToArray()));
+    }
+
+    [Fact]
+    public async Task Photographs_and_the_files_of_meters_go_with_it()
+    {
+        byte[] picture = [0x89, 0x50, 0x4E, 0x47, 1, 2, 3];
+        var cast = Encoding.UTF8.GetBytes("Depth m,Temp C\n0.3,21.4\n1.0,21.2\n");
+        var sha256 = Convert.ToHexStringLower(SHA256.HashData(cast));
+        using var http = await server.AsAsync("coordinator");
+        using var content = new ByteArrayContent(picture);
+        content.Headers.ContentType = new("image/png");
+        var photo = (string)(await (await http.PostAsync("/api/waters/pell-tarn/photos", content, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
+        using var file = new ByteArrayContent(cast);
+        file.Headers.ContentType = new("text/csv");
+        (await http.PutAsync(await CastFileTests.DeliveredAsync(http, sha256), file, Cancel)).EnsureSuccessStatusCode();
+
+        await using var empty = new EmptyServer();
+        var answer = await ImportAsync(empty, await ExportAsync("/api/export?water=pell-tarn"));
+        Assert.True(answer.Done, string.Join(' ', answer.Findings.Select(f => f.Seen)));
+        using var scope = empty.Services.CreateScope();
+        var kept = await scope.ServiceProvider.GetRequiredService<FieldBook>().Photos.SingleAsync(p => p.Id == Guid.Parse(photo), Cancel);
+        Assert.Equal(picture, kept.Bytes);
+        Assert.Equal(("image/png", "pell-tarn"), (kept.ContentType, kept.Water));
+        Assert.Equal(cast, await File.ReadAllBytesAsync(empty.Services.GetRequiredService<Instance>().CastFile(sha256)!, Cancel));
     }
 
     [Fact]

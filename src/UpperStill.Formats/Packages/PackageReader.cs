@@ -75,6 +75,14 @@ public sealed class PackageReader : IDisposable
         }
     }
 
+    /// <summary>True where the package has a table; those of before had fewer.</summary>
+    public bool Has(PackageTable table) => table is not null && zip.GetEntry(table.Path) is not null;
+
+    /// <summary>The files of a folder in the package, by their names without it.</summary>
+    /// <param name="folder">Such as <c>casts</c>.</param>
+    public IEnumerable<(string Name, Func<Stream> Open)> Files(string folder) =>
+        zip.Entries.Where(e => e.FullName.StartsWith(folder + "/", StringComparison.Ordinal) && e.Name.Length > 0).Select(e => (e.Name, (Func<Stream>)e.Open));
+
     /// <inheritdoc/>
     public void Dispose() => zip.Dispose();
 

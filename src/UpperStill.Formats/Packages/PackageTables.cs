@@ -55,6 +55,10 @@ public static class PackageTables
         "season-days", "Days of the season set aside by hand.",
         [new("id", "string", "identity"), new("station", "string", "code; empty for all"), new("day", "date", "the day"), new("kind", "string", "what for"), new("why", "string", "reason"), new("by", "string", "who"), new("at", "datetime", "when")]);
 
+    /// <summary>Photographs, each a file of the folder photos.</summary>
+    public static PackageTable Photos { get; } = new(
+        "photos", "Photographs of landmarks; each is a file of the folder photos.", [new("id", "string", "identity"), new("water", "string", "code of the water"), new("file", "string", "its file"), new("by", "string", "who brought it"), new("at", "datetime", "when")]);
+
     /// <summary>The log.</summary>
     public static PackageTable Entries { get; } = new(
         "entries", "The log: every entry as it was written, in the order of arrival. The record follows from it.",

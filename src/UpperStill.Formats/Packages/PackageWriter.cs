@@ -54,6 +54,15 @@ public sealed class PackageWriter : IAsyncDisposable
     /// <summary>Adds a document that is no table, such as GeoJSON.</summary>
     public Task AddAsync(string path, string document) => WriteAsync(path, null, text => text.WriteAsync(document));
 
+    /// <summary>Adds a file as it is, such as a photograph.</summary>
+    public async Task AddAsync(string path, Stream content, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(content);
+        await using var counting = new CountingStream(zip.CreateEntry(path, CompressionLevel.Optimal).Open());
+        await content.CopyToAsync(counting, cancel);
+        written.Add(new Written(path, null, counting.Count, counting.Sha256()));
+    }
+
     /// <summary>Writes the descriptor and ends the package.</summary>
     public async ValueTask DisposeAsync()
     {
@@ -97,11 +106,15 @@ public sealed class PackageWriter : IAsyncDisposable
         foreach (var (path, table, bytes, sha256) in written)
         {
             json.WriteStartObject();
-            json.WriteString("name", table?.Name ?? path[..path.IndexOf('.', StringComparison.Ordinal)]);
+            json.WriteString("name", table?.Name ?? Path.ChangeExtension(path, null).Replace('/', '-'));
             json.WriteString("path", path);
             json.WriteString("profile", table is null ? "data-resource" : "tabular-data-resource");
-            json.WriteString("mediatype", table is null ? "application/geo+json" : "text/csv");
-            json.WriteString("encoding", "utf-8");
+            json.WriteString("mediatype", Path.GetExtension(path) switch { ".geojson" => "application/geo+json", ".ics" => "text/calendar", ".jpg" => "image/jpeg", ".png" => "image/png", _ => "text/csv" });
+            if (table is not null || Path.GetExtension(path) is ".geojson" or ".ics")
+            {
+                json.WriteString("encoding", "utf-8");
+            }
+
             json.WriteNumber("bytes", bytes);
             json.WriteString("hash", $"sha256:{sha256}");
             if (table is not null)

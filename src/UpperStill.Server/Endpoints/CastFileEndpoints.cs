@@ -41,14 +41,14 @@ internal static class CastFileEndpoints
             limit.MaxRequestBodySize = LargestFile;
         }
 
-        var folder = Directory.CreateDirectory(Path.Combine(instance.DataFolder, "casts")).FullName;
-        var whole = Path.Combine(folder, sha256);
+        var whole = instance.CastFile(sha256)!;
+        Directory.CreateDirectory(Path.GetDirectoryName(whole)!);
         if (File.Exists(whole))
         {
             return Results.NoContent();
         }
 
-        var part = Path.Combine(folder, $"{sha256}.{Guid.NewGuid():N}.part");
+        var part = $"{whole}.{Guid.NewGuid():N}.part";
         try
         {
             if (await CopyAsync(http.Request.Body, part, cancel) != sha256)
@@ -83,7 +83,7 @@ internal static class CastFileEndpoints
 
     private static async Task<IResult> ShowAsync(Guid visit, string sha256, FieldBook book, Caller caller, Instance instance, CancellationToken cancel)
     {
-        var path = await WaterAsync(book, visit, sha256, cancel) is { } water && caller.May.Sees(water) ? Path.Combine(instance.DataFolder, "casts", sha256) : null;
+        var path = await WaterAsync(book, visit, sha256, cancel) is { } water && caller.May.Sees(water) ? instance.CastFile(sha256) : null;
         return path is not null && File.Exists(path) ? Results.File(path, "text/csv", $"cast-{sha256[..8]}.csv") : Unknown;
     }
 

@@ -8,6 +8,10 @@ public sealed record Instance(string DataFolder, bool Demo)
     /// <summary>The database file.</summary>
     public string DatabaseFile => Path.Combine(DataFolder, "upper-still.db");
 
+    /// <summary>Where the file of a logged cast is kept; null for a name that is no SHA-256.</summary>
+    /// <param name="sha256">SHA-256 of its bytes, in lower-case hexadecimal.</param>
+    public string? CastFile(string sha256) => sha256 is { Length: 64 } && sha256.All(char.IsAsciiHexDigitLower) ? Path.Combine(DataFolder, "casts", sha256) : null;
+
     /// <summary>From <c>--data DIR</c> and <c>--demo true|false</c>.</summary>
     public static Instance From(IConfiguration configuration) => new(
         Path.GetFullPath(configuration["data"] ?? ".data"), configuration.GetValue("demo", false));

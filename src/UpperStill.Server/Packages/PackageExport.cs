@@ -2,7 +2,9 @@ using System.Globalization;
 using System.Runtime.CompilerServices;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Quantities;
+using UpperStill.Core.Visits;
 using UpperStill.Formats.Packages;
+using UpperStill.Server.Hosting;
 using UpperStill.Store;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
@@ -10,7 +12,7 @@ using UpperStill.Store.Reference;
 namespace UpperStill.Server.Packages;
 
 /// <summary>Writes the record of some stations as a package, row by row from the database: nothing of it is held whole.</summary>
-public sealed class PackageExport(FieldBook book, TimeProvider clock)
+public sealed class PackageExport(FieldBook book, Instance instance, TimeProvider clock)
 {
     private const int VisitsAtOnce = 400;
 
@@ -45,8 +47,38 @@ public sealed class PackageExport(FieldBook book, TimeProvider clock)
         await package.AddAsync(PackageTables.Joins, EachAsync(book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day), j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By], cancel), cancel);
         await package.AddAsync(PackageTables.Limits, EachAsync(book.Benchmarks.Where(l => waters.Contains(l.Water)).OrderBy(l => l.Id), l => [l.Id.ToString(), l.Water, l.Subject, Yes(l.Above), Decimals.Text(l.Value), l.Name, l.Source], cancel), cancel);
         await package.AddAsync(PackageTables.SeasonDays, EachAsync(book.SeasonDays.Where(d => d.Station == null || codes.Contains(d.Station)).OrderBy(d => d.Id), d => [d.Id.ToString(), d.Station, Day(d.Day), d.Kind.ToString(), d.Why, d.By, Moment(d.At)], cancel), cancel);
+        await PhotosAsync(package, whole ? null : waters, cancel);
         var entries = whole ? book.Entries : book.Entries.Where(e => book.Visits.Any(v => v.Visit == e.Visit && codes.Contains(v.Station)));
         await package.AddAsync(PackageTables.Entries, EachAsync(entries.OrderBy(e => e.Sequence), Entry, cancel), cancel);
+        await CastsAsync(package, entries, cancel);
+    }
+
+    // One picture at a time.
+    private async Task PhotosAsync(PackageWriter package, List<string>? waters, CancellationToken cancel)
+    {
+        var photos = await book.Photos.Where(p => waters == null || waters.Contains(p.Water)).OrderBy(p => p.Id).Select(p => new { p.Id, p.Water, p.ContentType, p.By, p.At }).ToListAsync(cancel);
+        await package.AddAsync(PackageTables.Photos, Listed(photos, p => [p.Id.ToString(), p.Water, PhotoFile(p.Id, p.ContentType), p.By, Moment(p.At)]), cancel);
+        foreach (var photo in photos)
+        {
+            using var bytes = new MemoryStream(await book.Photos.Where(p => p.Id == photo.Id).Select(p => p.Bytes).FirstAsync(cancel));
+            await package.AddAsync($"photos/{PhotoFile(photo.Id, photo.ContentType)}", bytes, cancel);
+        }
+    }
+
+    private static string PhotoFile(Guid id, string type) => $"{id}.{(type == "image/png" ? "png" : "jpg")}";
+
+    // What came from meters, as it came; a file that was never sent is not there.
+    private async Task CastsAsync(PackageWriter package, IQueryable<EntryRow> entries, CancellationToken cancel)
+    {
+        var bodies = await entries.AsNoTracking().Where(e => e.Kind == EntryKinds.LoggedCast.Name).ToListAsync(cancel);
+        foreach (var sha256 in bodies.Select(e => EntryKinds.LoggedCast.Read(e.ToEntry().Body)?.Sha256).OfType<string>().Distinct().Order(StringComparer.Ordinal))
+        {
+            if (instance.CastFile(sha256) is { } path && File.Exists(path))
+            {
+                await using var file = File.OpenRead(path);
+                await package.AddAsync($"casts/{sha256}.csv", file, cancel);
+            }
+        }
     }
 
     private static string?[] Entry(EntryRow e) =>

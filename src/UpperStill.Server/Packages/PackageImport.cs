@@ -1,10 +1,12 @@
 using System.Globalization;
+using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Visits;
 using UpperStill.Formats.Packages;
+using UpperStill.Server.Hosting;
 using UpperStill.Store;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
@@ -21,7 +23,7 @@ namespace UpperStill.Server.Packages;
 public sealed record PackageAnswer(bool Done, IReadOnlyList<Finding> Findings, int Stations = 0, int Entries = 0, int Visits = 0);
 
 /// <summary>Brings a package into an instance that holds nothing yet: all of it or nothing.</summary>
-public sealed class PackageImport(FieldBook book, LogBook log)
+public sealed class PackageImport(FieldBook book, LogBook log, Instance instance)
 {
     private const int AtOnce = 2000;
 
@@ -83,6 +85,7 @@ public sealed class PackageImport(FieldBook book, LogBook log)
             By = Text(r, 5),
             At = Moment(r, 6),
         }));
+        await PhotosAsync(reader, cancel);
         await book.SaveChangesAsync(cancel);
         book.ChangeTracker.Clear();
         var entries = 0;
@@ -94,8 +97,49 @@ public sealed class PackageImport(FieldBook book, LogBook log)
             entries += part.Length;
         }
 
+        await CastsAsync(reader, cancel);
         await book.RebuildAsync(cancel);
         return new PackageAnswer(true, [], stations.Count, entries, await book.Visits.CountAsync(cancel));
+    }
+
+    private async Task PhotosAsync(PackageReader reader, CancellationToken cancel)
+    {
+        if (!reader.Has(PackageTables.Photos))
+        {
+            return;
+        }
+
+        var files = reader.Files("photos").ToDictionary(f => f.Name, f => f.Open, StringComparer.Ordinal);
+        foreach (var r in reader.Rows(PackageTables.Photos))
+        {
+            var name = Text(r, 2);
+            using var bytes = new MemoryStream();
+            await using (var file = files.TryGetValue(name, out var open) ? open() : throw new FormatException($"The photograph {name} is not in the package."))
+            {
+                await file.CopyToAsync(bytes, cancel);
+            }
+
+            book.Photos.Add(new PhotoRow { Id = Guid.Parse(Text(r, 0)), Water = Text(r, 1), ContentType = name.EndsWith(".png", StringComparison.Ordinal) ? "image/png" : "image/jpeg", Bytes = bytes.ToArray(), By = Text(r, 3), At = Moment(r, 4) });
+        }
+    }
+
+    // A file is named by what it holds: the descriptor's checksum has been compared already, its name has not.
+    private async Task CastsAsync(PackageReader reader, CancellationToken cancel)
+    {
+        foreach (var (name, open) in reader.Files("casts"))
+        {
+            var sha256 = Path.GetFileNameWithoutExtension(name);
+            await using var file = open();
+            if (instance.CastFile(sha256) is not { } path || Convert.ToHexStringLower(await SHA256.HashDataAsync(file, cancel)) != sha256)
+            {
+                throw new FormatException($"casts/{name} is not named by what it holds.");
+            }
+
+            Directory.CreateDirectory(Path.GetDirectoryName(path)!);
+            await using var again = open();
+            await using var kept = File.Create(path);
+            await again.CopyToAsync(kept, cancel);
+        }
     }
 
     // Every entry is judged as one that a device delivers.

@@ -37,7 +37,7 @@ export function DataPage() {
               </Row>
             ))}
           </ul>
-          <p className="mt-2 text-dim text-sm">People’s accounts, photographs and the raw files of meters are not in it.</p>
+          <p className="mt-2 text-dim text-sm">Photographs and the raw files of meters are in it; people’s accounts are not.</p>
         </section>
       )}
       {waters && !empty && known?.coordinates && (
