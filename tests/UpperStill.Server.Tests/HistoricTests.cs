@@ -59,7 +59,8 @@ public sealed class HistoricTests(RunningServer server) : IClassFixture<RunningS
         Assert.Equal(0, (int)again["visits"]!);
         Assert.All(again["findings"]!.AsArray(), f => Assert.Contains((string)f!["finding"]!["code"]!, new[] { "visit-there" }));
 
-        Assert.Equal(HttpStatusCode.Forbidden, (await http.PostAsync($"/api/imports/{import}/sign-off", null, Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await http.PostAsync($"/api/imports/{import}/sign-off", null, Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsync($"/api/imports/{Guid.Empty}/sign-off", null, Cancel)).StatusCode);
         using var other = await server.NewcomerAsync(new Grant(Role.Coordinator, null));
         Assert.Equal(4, (int)(await (await other.PostAsync($"/api/imports/{import}/sign-off", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["visits"]!);
         Assert.True((bool)(await HistoryAsync(http, "SKA-1")).Single(p => (string)p!["date"]! == "1991-07-04")!["signedOff"]!);

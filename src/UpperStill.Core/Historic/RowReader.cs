@@ -104,6 +104,11 @@ internal static class RowReader
             }
         }
 
+        if (depth is null && cells.RemoveAll(c => c.Column.Role is HistoricRole.Temperature or HistoricRole.Oxygen or HistoricRole.Salinity) > 0)
+        {
+            Stop("depth-missing", "The row has a level and no depth.", "A level without a depth is no profile.", "Write the depth into the table.");
+        }
+
         string[] observers = [.. Field(HistoricRole.Observers).Split(',', ';', '&', '/').Select(o => o.Trim()).Where(o => o.Length > 0)];
         return new HistoricLine(row.Line, station, day, at, observers, depth, Field(HistoricRole.ClarityMethod) is { Length: > 0 } method ? method : null, cells);
 

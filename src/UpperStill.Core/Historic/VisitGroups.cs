@@ -87,7 +87,7 @@ internal static class VisitGroups
     {
         string? Of(HistoricRole role) => line.Cells.FirstOrDefault(c => c.Used && c.Column.Role == role)?.Written;
         string? Unit(HistoricRole role) => line.Cells.FirstOrDefault(c => c.Used && c.Column.Role == role)?.Column.Unit;
-        return line.Depth is not { } depth || (Of(HistoricRole.Temperature) ?? Of(HistoricRole.Oxygen)) is null ? null : new LevelBody(
+        return line.Depth is not { } depth || (Of(HistoricRole.Temperature) ?? Of(HistoricRole.Oxygen) ?? Of(HistoricRole.Salinity)) is null ? null : new LevelBody(
             depth, Of(HistoricRole.Temperature) is { } t ? new WrittenTemperature(t, Unit(HistoricRole.Temperature) == "°F" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius) : null,
             Of(HistoricRole.Oxygen) is { } o ? new WrittenOxygen(o, Unit(HistoricRole.Oxygen) == "%" ? OxygenUnit.Percent : OxygenUnit.MgPerL) : null, Salinity: Of(HistoricRole.Salinity));
     }

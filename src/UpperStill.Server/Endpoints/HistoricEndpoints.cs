@@ -34,12 +34,20 @@ internal static class HistoricEndpoints
         group.MapGet("/", (HistoricDesk desk, CancellationToken cancel) => desk.ImportsAsync(cancel)).WithName("imports").WithSummary("Old tables that were brought in, the newest first.");
         group.MapPost("/{id:guid}/undo", async (Guid id, ImportUndone given, HistoricDesk desk, CancellationToken cancel) => string.IsNullOrWhiteSpace(given.Why) || given.Why.Length > 500
                 ? Results.Problem("Later nobody knows why its visits are gone. Say so in a few words.", statusCode: StatusCodes.Status400BadRequest, title: "The reason is missing.")
-                : await desk.UndoAsync(id, given.Why.Trim(), cancel) is { } visits ? Results.Ok(new VisitsReached(visits)) : Gate.Refused)
+                : Answer(await desk.UndoAsync(id, given.Why.Trim(), cancel)))
             .WithName("undo-import").WithSummary("Takes a whole import back: its visits are struck with the reason, and stay readable in the log.")
-            .Produces<VisitsReached>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden);
-        group.MapPost("/{id:guid}/sign-off", async (Guid id, HistoricDesk desk, CancellationToken cancel) => await desk.SignOffAsync(id, cancel) is { } visits ? Results.Ok(new VisitsReached(visits)) : Gate.Refused)
-            .WithName("sign-off-import").WithSummary("Signs off every visit of an import that has nothing open; not by who brought it in.").Produces<VisitsReached>().ProducesProblem(StatusCodes.Status403Forbidden);
+            .Produces<VisitsReached>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapPost("/{id:guid}/sign-off", async (Guid id, HistoricDesk desk, CancellationToken cancel) => Answer(await desk.SignOffAsync(id, cancel)))
+            .WithName("sign-off-import").WithSummary("Signs off every visit of an import that has nothing open; not by who brought it in.").Produces<VisitsReached>().ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
     }
+
+    private static IResult Answer(ImportOutcome outcome) => outcome.Reach switch
+    {
+        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
+        ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in."),
+        ImportReach.Beyond => Gate.Refused,
+        _ => Results.Problem("See GET /api/imports.", statusCode: StatusCodes.Status404NotFound, title: "No such table was brought in."),
+    };
 
     private static async Task<IResult> LookAsync(HttpContext http, CancellationToken cancel)
     {

@@ -41,6 +41,27 @@ public sealed record HistoricAnswer(
 /// <param name="Own">True where the caller brought it in, and so cannot sign it off.</param>
 public sealed record HistoricImport(Guid Id, string File, string By, DateTimeOffset At, int Visits, int Standing, int Ready, int Open, bool Own);
 
+/// <summary>Whether a whole import could be reached.</summary>
+public enum ImportReach
+{
+    /// <summary>There is no such import.</summary>
+    Unknown,
+
+    /// <summary>It is of waters that the caller does not coordinate.</summary>
+    Beyond,
+
+    /// <summary>The caller brought it in, and nobody vouches for what is their own.</summary>
+    Own,
+
+    /// <summary>It was done.</summary>
+    Done,
+}
+
+/// <summary>What became of a whole import.</summary>
+/// <param name="Reach">Whether it could be reached.</param>
+/// <param name="Visits">How many visits it reached.</param>
+public sealed record ImportOutcome(ImportReach Reach, int Visits = 0);
+
 /// <summary>Brings old tables into the record, takes a whole one back, and signs a whole one off.</summary>
 public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, TimeProvider clock)
 {
@@ -136,13 +157,12 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     /// <param name="import">The import.</param>
     /// <param name="why">The reason.</param>
     /// <param name="cancel">Gives up.</param>
-    /// <returns>How many visits were struck; null where the caller may not, or there is no such import.</returns>
-    public Task<int?> UndoAsync(Guid import, string why, CancellationToken cancel) => log.AloneAsync<int?>(book, async () =>
+    public Task<ImportOutcome> UndoAsync(Guid import, string why, CancellationToken cancel) => log.AloneAsync(book, async () =>
     {
         var starts = await StartsAsync(import, cancel);
-        if (starts.Count == 0 || starts.Exists(s => !s.Mine))
+        if (Refused(starts) is { } refused)
         {
-            return null;
+            return refused;
         }
 
         var standing = (await book.Visits.AsNoTracking().Select(v => v.Visit).ToListAsync(cancel)).ToHashSet();
@@ -150,19 +170,23 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         List<Entry> strikes = [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
             Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why))];
         await AddAsync(strikes, cancel);
-        return strikes.Count;
+        return new ImportOutcome(ImportReach.Done, strikes.Count);
     }, cancel);
 
     /// <summary>Signs off every visit of an import that has nothing open.</summary>
     /// <param name="import">The import.</param>
     /// <param name="cancel">Gives up.</param>
-    /// <returns>How many; null where the caller may not: somebody else than who brought it in must vouch for it.</returns>
-    public Task<int?> SignOffAsync(Guid import, CancellationToken cancel) => log.AloneAsync<int?>(book, async () =>
+    public Task<ImportOutcome> SignOffAsync(Guid import, CancellationToken cancel) => log.AloneAsync(book, async () =>
     {
         var starts = await StartsAsync(import, cancel);
-        if (starts.Count == 0 || starts.Exists(s => !s.Mine || string.Equals(s.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase)))
+        if (Refused(starts) is { } refused)
         {
-            return null;
+            return refused;
+        }
+
+        if (starts.Exists(s => string.Equals(s.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase)))
+        {
+            return new ImportOutcome(ImportReach.Own);
         }
 
         var now = clock.GetLocalNow();
@@ -178,8 +202,10 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         }
 
         await AddAsync(signs, cancel);
-        return signs.Count;
+        return new ImportOutcome(ImportReach.Done, signs.Count);
     }, cancel);
+
+    private static ImportOutcome? Refused(List<Start> starts) => starts.Count == 0 ? new ImportOutcome(ImportReach.Unknown) : starts.Exists(s => !s.Mine) ? new ImportOutcome(ImportReach.Beyond) : null;
 
     private async Task<List<Start>> StartsAsync(Guid? import, CancellationToken cancel)
     {

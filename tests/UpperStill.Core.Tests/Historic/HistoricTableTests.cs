@@ -64,6 +64,14 @@ public sealed class HistoricTableTests
     }
 
     [Fact]
+    public void A_level_without_a_depth_is_named_and_the_clarity_of_its_row_stays()
+    {
+        var read = Read(Profile, "North,1994-07-12,,4.2,20.1,9.0", "North,1994-07-13,deep,4.4,18,9.0");
+        Assert.Equal([("depth-missing", 2), ("number-unreadable", 3), ("depth-missing", 3)], read.Findings.Select(f => (f.Finding.Code, f.Line!.Value)));
+        Assert.Equal([(0, "4.2"), (0, "4.4")], read.Visits.Select(v => (v.Levels.Count, v.Clarity!.Depth.Written)));
+    }
+
+    [Fact]
     public void A_decimal_comma_is_read_and_a_date_by_its_order()
     {
         var mapping = Profile with { Dates = DateOrder.MonthFirst };
