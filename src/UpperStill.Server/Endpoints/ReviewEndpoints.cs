@@ -31,15 +31,18 @@ internal static class ReviewEndpoints
     internal static void MapReviews(this IEndpointRouteBuilder app) =>
         app.MapGet("/api/reviews", async (FieldBook book, Caller caller, CancellationToken cancel) =>
             {
-                var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToDictionary(s => s.Code);
-                var codes = stations.Keys.ToList();
+                var codes = (await book.Stations.AsNoTracking().Select(s => new { s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).Select(s => s.Code).ToList();
                 var waiting = await book.Visits.AsNoTracking().Where(v => (v.Review == nameof(ReviewState.Open) || v.Review == nameof(ReviewState.Ready)) && codes.Contains(v.Station))
                     .OrderByDescending(v => v.Day).ThenBy(v => v.Visit).Take(MostShown).ToListAsync(cancel);
+
+                // What a station is called is read once, and only where something waits.
+                var here = waiting.Select(v => v.Station).Distinct().ToList();
+                var stations = await book.Stations.AsNoTracking().Where(s => here.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => (Row: s, Station: s.Read()), cancel);
                 var ids = waiting.Select(v => v.Visit).ToList();
                 var findings = (await book.Findings.AsNoTracking().Where(f => ids.Contains(f.Visit) && f.Kept == null && f.Level != "Note").OrderByDescending(f => f.Level).ThenBy(f => f.Ordinal).ToListAsync(cancel)).ToLookup(f => f.Visit, f => f.Seen);
                 return waiting.Select(v =>
                 {
-                    var (row, station) = (stations[v.Station], stations[v.Station].Read());
+                    var (row, station) = stations[v.Station];
                     return new WaitingVisit(
                         v.Visit, v.Station, station.Name, station.Water, v.Day, v.Observers, Enum.Parse<ReviewState>(v.Review), v.OpenFindings, v.OpenQuestions, [.. findings[v.Visit].Take(MostSeen)],
                         v.FieldSigned && !v.ResultsSigned, caller.May.Coordinates(row.Water));
