@@ -84,6 +84,13 @@ test('a calculation by itself follows what is typed, and says what is no number'
   await expect(page.getByRole('button', { name: /^60, eutrophic/ })).toBeVisible();
   await page.getByLabel('Clarity, m').fill('deep');
   await expect(page.getByText('“deep” is not a number.')).toBeVisible();
+
+  // A blank between two numbers is feet and inches, not two marks: (12 ft 9 + 12 ft 3) / 2.
+  await page.goto(`${server.address}/workings?of=clarity`);
+  await page.getByRole('group', { name: 'The line is marked in' }).getByText('ft', { exact: true }).click();
+  await page.getByLabel(/^One lowering a line/).fill('12 9; 12 3');
+  await page.getByRole('group', { name: 'Reported to' }).getByText('¼ ft', { exact: true }).click();
+  await expect(page.getByRole('region', { name: 'What follows' }).getByRole('button').first()).toHaveText('12 ft 6 in');
 });
 
 test('every calculation stands by itself, with its working and its source', async ({ page, server }) => {

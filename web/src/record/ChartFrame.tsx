@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import type { ReactNode, SVGProps } from 'react';
 import { useSize } from '../column/useSize';
 
 /** Where the drawing stands in its picture, px. */
@@ -83,6 +83,11 @@ export function Upright({
       )}
     </g>
   );
+}
+
+/** Words over a drawing, kept readable by a rim in the colour of the ground. */
+export function Over({ rim = 'var(--water0)', ...text }: SVGProps<SVGTextElement> & { rim?: string }) {
+  return <text stroke={rim} strokeWidth="4" paintOrder="stroke" {...text} />;
 }
 
 /** Numbers as ticks. */

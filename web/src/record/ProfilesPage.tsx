@@ -6,7 +6,7 @@ import { columnScale } from '../column/scale';
 import { plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { niceTicks } from './axis';
-import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
+import { ChartFrame, type Inner, Over, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
 import { YearChoice } from './YearChoice';
 
@@ -231,31 +231,17 @@ function Curves({
             strokeDasharray="6 4"
             strokeWidth="1.5"
           />
-          <text
-            x={left + 8}
-            y={scale.y(shown.thermoclineM) + 16}
-            fill="var(--slate)"
-            stroke="var(--water0)"
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <Over x={left + 8} y={scale.y(shown.thermoclineM) + 16} fill="var(--slate)">
             thermocline {shown.thermoclineM.toFixed(1)} m
-          </text>
+          </Over>
         </g>
       )}
       {shown.clarityM != null && (
         <g>
           <path d={`M${left - 5} ${scale.y(shown.clarityM)}h34`} stroke="var(--ink)" strokeWidth="3" />
-          <text
-            x={left + 36}
-            y={scale.y(shown.clarityM) + 4}
-            fill="var(--ink)"
-            stroke="var(--water0)"
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <Over x={left + 36} y={scale.y(shown.clarityM) + 4} fill="var(--ink)">
             disc {shown.clarityM.toFixed(1)} m
-          </text>
+          </Over>
         </g>
       )}
       <g fill="none" strokeWidth="2.4">

@@ -1,7 +1,7 @@
 import { withRoom } from '../column/scale';
 import { plainDay } from '../ui/days';
 import { niceTicks } from './axis';
-import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
+import { ChartFrame, type Inner, Over, plainTicks, Upright } from './ChartFrame';
 import type { Trend } from './series';
 
 type Year = Trend['years'][number];
@@ -122,17 +122,9 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
       {limits.map(({ id, name, value }) => (
         <g key={id}>
           <path d={`M${left} ${y(value)}H${right}`} stroke="var(--buoy)" strokeDasharray="8 4" strokeWidth="1.4" />
-          <text
-            x={right - 4}
-            y={y(value) - 5}
-            textAnchor="end"
-            fill="var(--buoy)"
-            stroke="var(--sheet)"
-            strokeWidth="4"
-            paintOrder="stroke"
-          >
+          <Over rim="var(--sheet)" x={right - 4} y={y(value) - 5} textAnchor="end" fill="var(--buoy)">
             {name}
-          </text>
+          </Over>
         </g>
       ))}
       {trend.points
@@ -168,18 +160,9 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
           <g key={change.day}>
             <title>{`${plainDay(change.day)}: ${change.before}, then ${change.after}`}</title>
             <path d={`M${x} ${top}V${bottom}`} stroke="var(--madder)" strokeDasharray="2 3" strokeWidth="1.5" />
-            <text
-              x={room ? x + 6 : x - 6}
-              y={bottom - 8}
-              textAnchor={room ? 'start' : 'end'}
-              fill="var(--madder)"
-              stroke="var(--water0)"
-              strokeWidth="4"
-              paintOrder="stroke"
-              fontSize="12"
-            >
+            <Over x={room ? x + 6 : x - 6} y={bottom - 8} textAnchor={room ? 'start' : 'end'} fill="var(--madder)" fontSize="12">
               {words}
-            </text>
+            </Over>
           </g>
         );
       })}
@@ -202,18 +185,15 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
       )}
       {label && <Reading point={label} x={at(label)} y={y(label.value)} hollow={hollow(label)} marked onVisit={onVisit} />}
       {label && (
-        <text
+        <Over
           x={Math.min(right - 4, at(label) + step * 0.4)}
           y={y(label.value) + 26}
           textAnchor="end"
           fill="var(--buoy)"
-          stroke="var(--water0)"
-          strokeWidth="4"
-          paintOrder="stroke"
           fontWeight="700"
         >
           {label.text}
-        </text>
+        </Over>
       )}
     </>
   );

@@ -8,6 +8,15 @@ const SCHOOLS = [
   ['reappear', 'seen again only'],
 ] as const;
 
+const ROUNDED = [
+  ['0.1-m', '0.1 m'],
+  ['0.05-m', '0.05 m'],
+  ['0.01-m', '0.01 m'],
+  ['quarter-ft', '¼ ft'],
+  ['half-ft', '½ ft'],
+  ['1-in', '1 in'],
+] as const;
+
 export const clarity: Calculator = {
   key: 'clarity',
   title: 'Clarity',
@@ -17,10 +26,11 @@ export const clarity: Calculator = {
     { key: 'unit', label: 'The line is marked in', kind: 'choice', options: LENGTHS, initial: 'm' },
     {
       key: 'marks',
-      label: 'One lowering a line: lost, seen again; or the one mark that counts',
+      label: 'One lowering a line: lost; seen again. Or the one mark that counts',
       kind: 'table',
-      initial: '4.3 4.1\n4.4 4.2',
+      initial: '4.3; 4.1\n4.4; 4.2',
     },
+    { key: 'roundTo', label: 'Reported to', kind: 'choice', options: ROUNDED, initial: '0.1-m' },
   ],
   ask: async (values) => {
     const endPoint = values.text('endPoint');
@@ -28,7 +38,8 @@ export const clarity: Calculator = {
     const lowerings = values
       .text('marks')
       .split('\n')
-      .map((line) => line.trim().split(/[\t;]| {2,}|(?<=\d) (?=\d)/))
+      // One blank stays inside a mark: 12 9 is twelve feet nine.
+      .map((line) => line.trim().split(/[\t;]| {2,}/))
       .filter(([first]) => first);
     const events =
       endPoint === 'mean' ? ['disappeared', 'reappeared'] : endPoint === 'disappear' ? ['disappeared'] : ['reappeared'];
@@ -37,7 +48,7 @@ export const clarity: Calculator = {
         endPoint,
         readings: lowerings.length,
         observers: 'same',
-        roundTo: unit === 'ft' ? 'quarter-ft' : '0.1-m',
+        roundTo: values.text('roundTo'),
       },
       marks: lowerings.flatMap((parts, i) =>
         events.flatMap((event, at) =>
