@@ -90,7 +90,9 @@ test('a calculation by itself follows what is typed, and says what is no number'
   await page.getByRole('group', { name: 'The line is marked in' }).getByText('ft', { exact: true }).click();
   await page.getByLabel(/^One lowering a line/).fill('12 9; 12 3');
   await page.getByRole('group', { name: 'Reported to' }).getByText('¼ ft', { exact: true }).click();
-  await expect(page.getByRole('region', { name: 'What follows' }).getByRole('button').first()).toHaveText('12 ft 6 in');
+  await expect(page.getByRole('region', { name: 'What follows' }).getByRole('button').first()).toHaveText(
+    '12 ft 6 in, show the working: Clarity',
+  );
 });
 
 test('every calculation stands by itself, with its working and its source', async ({ page, server }) => {
