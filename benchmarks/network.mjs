@@ -49,8 +49,12 @@ await times((n) => `/api/stations/${code(n)}`, 5);
 row('GET a station with its series, 95th percentile', await times((n) => `/api/stations/${code(n)}`), 100, 'ms');
 row('GET profiles of a year', await times((n) => `/api/stations/${code(n)}/profiles?year=2020`), 100, 'ms');
 row('GET oxygen of a station', await times((n) => `/api/stations/${code(n)}/oxygen`), 100, 'ms');
-row('GET answers of a water, four stations, worked out anew', await times((n) => `/api/waters/water-${String(Math.floor(n / 4)).padStart(4, '0')}/answers`, 40), 100, 'ms');
-row('GET the visits that wait for review', await times(() => '/api/reviews', 10), 100, 'ms');
+const water = (n) => `/api/waters/water-${String(Math.floor(n / 4)).padStart(4, '0')}`;
+const whole = async (what, path) => row(what, await times(() => path, 10), 100, 'ms');
+row('GET answers of a water, four stations, worked out anew', await times((n) => `${water(n)}/answers`, 40), 100, 'ms');
+row('GET report of a water, four stations', await times((n) => `${water(n)}/report?year=2020`, 40), 100, 'ms');
+await whole('GET the visits that wait for review', '/api/reviews');
+await whole('GET all stations', '/api/stations');
 const once = async (path) => {
   const at = performance.now();
   const answer = await http.get(address + path);
@@ -60,13 +64,18 @@ const once = async (path) => {
 for (const subject of ['clarity', 'chlorophyll', 'bottom-oxygen']) {
   row(`trends of all stations, ${subject}`, (await once(`/api/record/region?subject=${subject}`)).seconds, 10, 's');
 }
+row('the year across all waters, worked out anew', (await once('/api/record/summary?year=2020')).seconds, 10, 's');
+await whole('GET answers of a water, kept', `${water(17)}/answers`);
+await whole('GET trends of all stations, kept', '/api/record/region?subject=clarity');
+await whole('GET stations side by side, kept', '/api/record/stations?subject=clarity&year=2020');
+await whole('GET the year across all waters, kept', '/api/record/summary?year=2020');
 row('a station as a package', (await once(`/api/export?station=${code(17)}`)).seconds, null, 's');
 row('server before the whole export', resident(), 300, 'MB');
 let most = 0;
 const watch = setInterval(() => (most = Math.max(most, resident())), 200);
-const whole = await once('/api/export');
+const everything = await once('/api/export');
 clearInterval(watch);
-row(`the whole as a package, ${Math.round(whole.bytes / 1e6)} MB`, whole.seconds, null, 's');
+row(`the whole as a package, ${Math.round(everything.bytes / 1e6)} MB`, everything.seconds, null, 's');
 row('server during it, at most', most, 300, 'MB');
 console.table(rows);
 await http.dispose();

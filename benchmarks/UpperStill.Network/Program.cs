@@ -52,10 +52,10 @@ using (var fast = connection.CreateCommand())
 
 using var transaction = connection.BeginTransaction();
 var (visitRows, clarityRows) = (new Table(connection, "Visits", "Visit", "Station", "Day", "StartedAt", "Closed", "LastSequence", "Took", "Observers", "Review", "FieldSigned", "ResultsSigned", "OpenFindings", "OpenQuestions"),
-    new Table(connection, "Clarities", "Visit", "Station", "Day", "ClarityM", "Censored", "Usable", "Text", "Method"));
+    new Table(connection, "Clarities", "Visit", "Station", "Day", "ClarityM", "Censored", "Usable", "Text", "Method", "SignedOff"));
 var (levelRows, profileRows) = (new Table(connection, "Levels", "Visit", "Ordinal", "Station", "Day", "DepthM", "TemperatureC", "OxygenMgL"),
-    new Table(connection, "Profiles", "Visit", "Station", "Day", "Usable", "SurfaceC", "BottomC", "ThermoclineM", "BottomOxygenMgL", "BottomM", "HypoxicM", "AnoxicM", "StabilityJM2", "AnoxicArea", "DeepOxygenMgL", "DeepThicknessM"));
-var valueRows = new Table(connection, "Values", "Visit", "Analyte", "Place", "Station", "Day", "Depth", "Value", "Below", "Text", "Method");
+    new Table(connection, "Profiles", "Visit", "Station", "Day", "Usable", "SurfaceC", "BottomC", "ThermoclineM", "BottomOxygenMgL", "BottomM", "HypoxicM", "AnoxicM", "StabilityJM2", "AnoxicArea", "DeepOxygenMgL", "DeepThicknessM", "SignedOff"));
+var valueRows = new Table(connection, "Values", "Visit", "Analyte", "Place", "Station", "Day", "Depth", "Value", "Below", "Text", "Method", "SignedOff");
 for (var i = 0; i < stations; i++)
 {
     var chance = new Chance(scenario.Seed + (ulong)(7919 * i));
@@ -71,7 +71,7 @@ for (var i = 0; i < stations; i++)
             var text = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
             var clarity = Math.Max(0.4, 4.5 + (trend * season) + (0.3 * shift) + (0.4 * chance.Bell())).ToString("F1", CultureInfo.InvariantCulture);
             visitRows.Add(visit, code, text, at.ToString("O", CultureInfo.InvariantCulture), 1, i, "Clarity,Profile", "Asa", "SignedOff", 1, 1, 0, 0);
-            clarityRows.Add(visit, code, text, clarity, 0, 1, $"{clarity} m", "disc seen again");
+            clarityRows.Add(visit, code, text, clarity, 0, 1, $"{clarity} m", "disc seen again", 1);
             var column = new LakeColumn(depth, false, day, shift);
             List<ProfileLevel> read = [];
             for (var level = 0; level < levels; level++)
@@ -85,11 +85,11 @@ for (var i = 0; i < stations; i++)
             var numbers = ProfileNumbers.Of(new ProfileRequest(read, model.Hypsography))!;
             profileRows.Add(
                 visit, code, text, 1, numbers.SurfaceC, numbers.BottomC, numbers.ThermoclineM, numbers.BottomOxygenMgL, numbers.BottomM, numbers.HypoxicM, numbers.AnoxicM, numbers.StabilityJM2, numbers.AnoxicArea, numbers.DeepOxygenMgL,
-                numbers.DeepThicknessM);
+                numbers.DeepThicknessM, 1);
             if (v % 2 == 0)
             {
                 var chlorophyll = Math.Round(3 + Math.Abs(chance.Bell()), 2).ToString(CultureInfo.InvariantCulture);
-                valueRows.Add(visit, "chlorophyll-a", "composite", code, text, "0 to 6 m", chlorophyll, 0, $"{chlorophyll} µg/L", "monochromatic");
+                valueRows.Add(visit, "chlorophyll-a", "composite", code, text, "0 to 6 m", chlorophyll, 0, $"{chlorophyll} µg/L", "monochromatic", 1);
             }
         }
     }

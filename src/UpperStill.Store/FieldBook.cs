@@ -64,6 +64,12 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>What profiles leave in the record, from the log.</summary>
     public DbSet<ProfileRow> Profiles => Set<ProfileRow>();
 
+    /// <summary>What series say, kept until something under them changes.</summary>
+    public DbSet<AnswerRow> Answers => Set<AnswerRow>();
+
+    /// <summary>How often what a station's series rest on has changed; counted by triggers.</summary>
+    public DbSet<StationMarkRow> StationMarks => Set<StationMarkRow>();
+
     /// <summary>Changes of method across which a series is joined.</summary>
     public DbSet<SeriesJoinRow> SeriesJoins => Set<SeriesJoinRow>();
 
@@ -172,6 +178,13 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             profile.HasKey(p => p.Visit);
             profile.HasIndex(p => new { p.Station, p.Day });
         });
+        builder.Entity<AnswerRow>(answer =>
+        {
+            answer.HasKey(a => new { a.Reader, a.Subject, a.Station });
+            answer.Property(a => a.Reader).HasConversion<string>();
+            answer.Property(a => a.Subject).HasConversion<string>();
+        });
+        builder.Entity<StationMarkRow>().HasKey(m => m.Station);
         builder.Entity<SeriesJoinRow>().HasKey(j => new { j.Station, j.Subject, j.Day });
         builder.Entity<BenchmarkRow>(limit =>
         {

@@ -17,15 +17,25 @@ public sealed record HistoricRow(int Line, IReadOnlyList<string> Fields);
 /// <param name="Days">Days on which the record has a visit already.</param>
 /// <param name="Usual">Medians of its record, in each subject's own unit.</param>
 /// <param name="DepthM">Its known depth, m; null where nobody knows it.</param>
-public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<TrendSubject, decimal> Usual, decimal? DepthM = null);
+/// <param name="Mine">False where whoever brings the table does not coordinate its water.</param>
+public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<TrendSubject, decimal> Usual, decimal? DepthM = null, bool Mine = true);
+
+/// <summary>A field of a table.</summary>
+/// <param name="Line">Its line in the file, from 1.</param>
+/// <param name="Column">Its column, from 0.</param>
+public readonly record struct HistoricField(int Line, int Column);
 
 /// <summary>A table to be read.</summary>
 /// <param name="Mapping">How.</param>
 /// <param name="Rows">Its rows.</param>
 /// <param name="Stations">Stations that it may be of.</param>
 /// <param name="Today">No reading is later.</param>
-/// <param name="AsTheyStand">Lines that somebody looked at: their unusual values are brought in as they stand.</param>
-public sealed record HistoricRequest(HistoricMapping Mapping, IReadOnlyList<HistoricRow> Rows, IReadOnlyList<HistoricStation> Stations, DateOnly Today, IReadOnlySet<int>? AsTheyStand = null);
+/// <param name="AsTheyStand">Unusual fields that somebody looked at: they are brought in as they stand.</param>
+public sealed record HistoricRequest(HistoricMapping Mapping, IReadOnlyList<HistoricRow> Rows, IReadOnlyList<HistoricStation> Stations, DateOnly Today, IReadOnlySet<HistoricField>? AsTheyStand = null)
+{
+    /// <summary>True where somebody said that a field is right.</summary>
+    internal bool Stands(int line, int column) => AsTheyStand?.Contains(new HistoricField(line, column)) == true;
+}
 
 /// <summary>A visit that the table tells of.</summary>
 /// <param name="Station">The station's code.</param>
@@ -52,8 +62,9 @@ public sealed record HistoricVisit(
 /// <param name="Finding">What.</param>
 /// <param name="Line">The line; null where it is about a whole column or the whole table.</param>
 /// <param name="Head">The column; null where it is about the row.</param>
+/// <param name="Column">The same column by its place, from 0: two may have one head.</param>
 /// <param name="Answerable">True where “as it stands” is an answer.</param>
-public sealed record HistoricFinding(Finding Finding, int? Line = null, string? Head = null, bool Answerable = false);
+public sealed record HistoricFinding(Finding Finding, int? Line = null, string? Head = null, int? Column = null, bool Answerable = false);
 
 /// <summary>What was read of a column.</summary>
 /// <param name="Head">The column.</param>
@@ -76,6 +87,16 @@ public sealed record HistoricResult(IReadOnlyList<HistoricVisit> Visits, IReadOn
 /// <summary>Reads an old table: rows of one station and day become one visit. Nothing is guessed; what cannot be read is left out and listed with its line.</summary>
 public static class HistoricTable
 {
+    /// <summary>The stations that a table names, as it writes them.</summary>
+    /// <param name="mapping">How it is read.</param>
+    /// <param name="rows">Its rows.</param>
+    public static IReadOnlySet<string> StationsNamed(HistoricMapping mapping, IReadOnlyList<HistoricRow> rows)
+    {
+        ArgumentNullException.ThrowIfNull(mapping);
+        ArgumentNullException.ThrowIfNull(rows);
+        return rows.Select(row => RowReader.Station(mapping, row)).ToHashSet(StringComparer.OrdinalIgnoreCase);
+    }
+
     /// <summary>Reads it.</summary>
     public static HistoricResult Read(HistoricRequest request)
     {

@@ -43,5 +43,5 @@ internal static class MappingChecks
 
     internal static bool Measures(HistoricRole role) => role is HistoricRole.Clarity or HistoricRole.Temperature or HistoricRole.Oxygen or HistoricRole.Salinity or HistoricRole.Analyte;
 
-    private static HistoricFinding Stop(string code, string seen, string why, string act, string? head = null) => new(Finding.Stop(code, seen, why, act) with { NoWayRound = true }, null, head);
+    private static HistoricFinding Stop(string code, string seen, string why, string act, string? head = null) => new(Finding.Stop(code, seen, why, act) with { NoWayRound = true }, Head: head);
 }

@@ -7,12 +7,15 @@ namespace UpperStill.Core.Historic;
 
 /// <summary>A measurement in a row.</summary>
 /// <param name="column">Its column.</param>
+/// <param name="at">The place of its column, from 0.</param>
 /// <param name="written">As it was written, without a mark of a limit.</param>
 /// <param name="value">In the role's own unit.</param>
 /// <param name="limit">Whether it is a limit only.</param>
-internal sealed class HistoricCell(HistoricColumn column, string written, decimal value, Trends.Censoring limit)
+internal sealed class HistoricCell(HistoricColumn column, int at, string written, decimal value, Trends.Censoring limit)
 {
     internal HistoricColumn Column => column;
+
+    internal int At => at;
 
     internal string Written => written;
 
@@ -50,7 +53,7 @@ internal static class RowReader
 
     private static HistoricLine? One(HistoricRequest request, HistoricRow row, Dictionary<string, List<HistoricStation>> stations, List<HistoricFinding> findings)
     {
-        var name = request.Mapping.Columns.Any(c => c.Role == HistoricRole.Station) ? Field(HistoricRole.Station) : request.Mapping.Station!;
+        var name = Station(request.Mapping, row);
         if (!stations.TryGetValue(name, out var found) || found.Count > 1)
         {
             Stop("station-unknown", found is null ? $"No station “{Short(name)}” is known here." : $"“{name}” is the name of {found.Count} stations.", "A reading without a place joins no record.", "Set the station up first, or write its code into the table.");
@@ -58,6 +61,12 @@ internal static class RowReader
         }
 
         var station = found[0];
+        if (!station.Mine)
+        {
+            Stop("station-beyond", $"You do not coordinate the water of {station.Name}.", "Whoever does answers for its record.", "Give the table to its coordinator, or leave its rows out.");
+            return null;
+        }
+
         var date = Field(HistoricRole.Date);
         if (WrittenDate.Read(date, request.Mapping.Dates, request.Today) is not { } day)
         {
@@ -94,11 +103,11 @@ internal static class RowReader
                 depth = new WrittenLength(written, Length(column.Unit));
                 if (depth.Read() is (null, { } finding))
                 {
-                    findings.Add(new HistoricFinding(finding, row.Line, column.Head));
+                    findings.Add(new HistoricFinding(finding, row.Line, column.Head, i));
                     depth = null;
                 }
             }
-            else if (written.Length > 0 && MappingChecks.Measures(column.Role) && Cell(column, written, row.Line, findings) is { } cell)
+            else if (written.Length > 0 && MappingChecks.Measures(column.Role) && Cell(column, i, written, row.Line, findings) is { } cell)
             {
                 cells.Add(cell);
             }
@@ -112,24 +121,29 @@ internal static class RowReader
         string[] observers = [.. Field(HistoricRole.Observers).Split(',', ';', '&', '/').Select(o => o.Trim()).Where(o => o.Length > 0)];
         return new HistoricLine(row.Line, station, day, at, observers, depth, Field(HistoricRole.ClarityMethod) is { Length: > 0 } method ? method : null, cells);
 
-        string Field(HistoricRole role)
-        {
-            for (var i = 0; i < request.Mapping.Columns.Count && i < row.Fields.Count; i++)
-            {
-                if (request.Mapping.Columns[i].Role == role)
-                {
-                    return row.Fields[i].Trim();
-                }
-            }
-
-            return string.Empty;
-        }
+        string Field(HistoricRole role) => RowReader.Field(request.Mapping, row, role);
 
         void Stop(string code, string seen, string why, string act) => findings.Add(new HistoricFinding(Finding.Stop(code, seen, why, act) with { NoWayRound = true }, row.Line));
     }
 
+    /// <summary>The station of a row, as it is written; empty where nothing says it.</summary>
+    internal static string Station(HistoricMapping mapping, HistoricRow row) => mapping.Columns.Any(c => c.Role == HistoricRole.Station) ? Field(mapping, row, HistoricRole.Station) : mapping.Station?.Trim() ?? string.Empty;
+
+    private static string Field(HistoricMapping mapping, HistoricRow row, HistoricRole role)
+    {
+        for (var i = 0; i < mapping.Columns.Count && i < row.Fields.Count; i++)
+        {
+            if (mapping.Columns[i].Role == role)
+            {
+                return row.Fields[i].Trim();
+            }
+        }
+
+        return string.Empty;
+    }
+
     // A limit is kept as one: > before a clarity is the disc on the bottom, < before a result lies below what can be seen.
-    private static HistoricCell? Cell(HistoricColumn column, string written, int line, List<HistoricFinding> findings)
+    private static HistoricCell? Cell(HistoricColumn column, int at, string written, int line, List<HistoricFinding> findings)
     {
         var bottom = column.Role == HistoricRole.Clarity && (written.StartsWith('>') || written.EndsWith("bottom", StringComparison.OrdinalIgnoreCase) || (written.EndsWith('b') || written.EndsWith('B')) && written.Length > 1);
         var below = column.Role == HistoricRole.Analyte && written.StartsWith('<');
@@ -147,11 +161,11 @@ internal static class RowReader
 
         if (value is not { } number || finding is not null)
         {
-            findings.Add(new HistoricFinding(finding ?? NumberText.Read(plain).Finding!, line, column.Head));
+            findings.Add(new HistoricFinding(finding ?? NumberText.Read(plain).Finding!, line, column.Head, at));
             return null;
         }
 
-        return new HistoricCell(column, plain, number, bottom ? Trends.Censoring.Above : below ? Trends.Censoring.Below : Trends.Censoring.None);
+        return new HistoricCell(column, at, plain, number, bottom ? Trends.Censoring.Above : below ? Trends.Censoring.Below : Trends.Censoring.None);
     }
 
     private static (decimal? Value, Finding? Finding) Number(HistoricColumn column, string plain)

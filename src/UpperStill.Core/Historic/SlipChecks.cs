@@ -19,12 +19,12 @@ internal static class SlipChecks
     /// <summary>Leaves out whole columns.</summary>
     internal static void LeaveOutColumns(HistoricRequest request, IReadOnlyList<HistoricLine> lines, List<HistoricFinding> findings)
     {
-        foreach (var column in request.Mapping.Columns.Where(c => !c.Sure && MappingChecks.Measures(c.Role)))
+        foreach (var (at, column) in request.Mapping.Columns.Index().Where(c => !c.Item.Sure && MappingChecks.Measures(c.Item.Role)))
         {
-            var cells = Of(lines, column);
+            var cells = Of(lines, at);
             if (Whole(column, cells) is { } slip)
             {
-                findings.Add(new HistoricFinding(slip, null, column.Head, Answerable: true));
+                findings.Add(new HistoricFinding(slip, null, column.Head, at, Answerable: true));
                 cells.ForEach(c => c.Cell.Used = false);
             }
         }
@@ -34,20 +34,20 @@ internal static class SlipChecks
     internal static IReadOnlyList<HistoricCount> LeaveOutValues(HistoricRequest request, IReadOnlyList<HistoricLine> lines, List<HistoricFinding> findings)
     {
         List<HistoricCount> counts = [];
-        foreach (var column in request.Mapping.Columns.Where(c => MappingChecks.Measures(c.Role)))
+        foreach (var (at, column) in request.Mapping.Columns.Index().Where(c => MappingChecks.Measures(c.Item.Role)))
         {
-            var cells = Of(lines, column);
+            var cells = Of(lines, at);
             Each(request, column, [.. cells.Where(c => c.Cell.Used)], findings);
 
             // A field that is no number has its finding and no cell.
-            var unread = findings.Count(f => f is { Answerable: false, Line: not null, Finding.Level: FindingLevel.Stop } && f.Head == column.Head);
+            var unread = findings.Count(f => f is { Answerable: false, Line: not null, Finding.Level: FindingLevel.Stop } && f.Column == at);
             counts.Add(Count(column, [.. cells.Select(c => c.Cell)], unread));
         }
 
         return counts;
     }
 
-    private static List<(HistoricLine Line, HistoricCell Cell)> Of(IReadOnlyList<HistoricLine> lines, HistoricColumn column) => [.. lines.SelectMany(l => l.Cells.Where(c => c.Column == column).Select(c => (Line: l, Cell: c)))];
+    private static List<(HistoricLine Line, HistoricCell Cell)> Of(IReadOnlyList<HistoricLine> lines, int at) => [.. lines.SelectMany(l => l.Cells.Where(c => c.At == at).Select(c => (Line: l, Cell: c)))];
 
     private static Finding? Whole(HistoricColumn column, List<(HistoricLine Line, HistoricCell Cell)> cells)
     {
@@ -87,7 +87,7 @@ internal static class SlipChecks
         var known = cells.Where(c => c.Cell is { Limit: Censoring.None, Value: > 0 }).Select(c => c.Cell.Value).ToArray();
         var middle = known.Length >= LeastForMiddle ? Decimals.Median(known) : 0;
         var (least, most) = Possible(column);
-        foreach (var (line, cell) in cells.Where(c => request.AsTheyStand?.Contains(c.Line.Line) != true))
+        foreach (var (line, cell) in cells.Where(c => !request.Stands(c.Line.Line, c.Cell.At)))
         {
             var finding = cell.Value < least || cell.Value > most
                 ? Finding.Stop("value-impossible", $"{cell.Written} {column.Unit} is outside what water has.", "It is a slip of the hand or of the unit.", "Correct it in the table, or bring it in as it stands.")
@@ -99,7 +99,7 @@ internal static class SlipChecks
             if (finding is not null)
             {
                 cell.Used = false;
-                findings.Add(new HistoricFinding(finding, line.Line, column.Head, Answerable: true));
+                findings.Add(new HistoricFinding(finding, line.Line, column.Head, cell.At, Answerable: true));
             }
         }
     }

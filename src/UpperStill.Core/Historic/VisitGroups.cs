@@ -74,7 +74,7 @@ internal static class VisitGroups
                 {
                     // A table with a row for each level repeats the clarity in each; only another value is a question.
                     findings.Add(new HistoricFinding(
-                        Finding.Check("day-twice", $"{line.Station.Name} has two clarities on {line.Day:yyyy-MM-dd}.", "One day is one piece of evidence.", "The first line stands; correct the table if it should be the other."), line.Line, cell.Column.Head));
+                        Finding.Check("day-twice", $"{line.Station.Name} has two clarities on {line.Day:yyyy-MM-dd}.", "One day is one piece of evidence.", "The first line stands; correct the table if it should be the other."), line.Line, cell.Column.Head, cell.At));
                     cell.Used = false;
                 }
             }

@@ -6,6 +6,7 @@ using UpperStill.Core.Places;
 using UpperStill.Core.Results;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Seasons;
+using UpperStill.Core.Trends;
 
 namespace UpperStill.Core.Operations;
 
@@ -23,4 +24,6 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(LedgerSample))]
 [JsonSerializable(typeof(ResultBody))]
 [JsonSerializable(typeof(LabDoor))]
+[JsonSerializable(typeof(SeriesAnswer))]
+[JsonSerializable(typeof(RegionalStation))]
 public sealed partial class SetupJson : JsonSerializerContext;

@@ -5,10 +5,24 @@ using UpperStill.Core.Trends;
 namespace UpperStill.Core.Reports;
 
 /// <summary>A station in a report.</summary>
+/// <param name="Code">Its code.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Trends">What its series say.</param>
 /// <param name="Oxygen">Oxygen of the year; null where no profile was read.</param>
-public sealed record ReportStation(string Name, IReadOnlyList<TrendResult> Trends, OxygenSeason? Oxygen = null);
+public sealed record ReportStation(string Code, string Name, IReadOnlyList<TrendResult> Trends, OxygenSeason? Oxygen = null)
+{
+    /// <summary>A station by its series and the profiles of the year.</summary>
+    /// <param name="code">Its code.</param>
+    /// <param name="name">Its name.</param>
+    /// <param name="series">Its series.</param>
+    /// <param name="profiles">Usable profiles of the year, oldest first.</param>
+    public static ReportStation Of(string code, string name, IReadOnlyList<TrendRequest> series, IReadOnlyList<OxygenVisit> profiles)
+    {
+        ArgumentNullException.ThrowIfNull(series);
+        var oxygen = OxygenSeasons.Work(new OxygenSeasonsRequest(profiles)).Seasons;
+        return new ReportStation(code, name, [.. series.Select(TrendRule.Work)], oxygen.Count > 0 ? oxygen[0] : null);
+    }
+}
 
 /// <summary>What a report on a water is written from.</summary>
 /// <param name="Water">The water.</param>
@@ -118,12 +132,12 @@ public static class AnnualReport
     })];
 
     private static List<string> Changing(ReportRequest request, bool many) =>
-        [.. request.Stations.SelectMany(s => s.Trends.Where(t => t.Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.Phosphorus or TrendSubject.BottomOxygen)
+        [.. request.Stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Asked)
             .Select(t => $"{(many ? $"{s.Name}: " : string.Empty)}{t.Headline} {t.Detail}{(t.Verdict is TrendVerdict.None or TrendVerdict.TooFew && t.WouldKnow is { } know ? $" {know.Text}" : string.Empty)}"))];
 
     private static string InShort(ReportRequest request)
     {
-        var all = request.Stations.SelectMany(s => s.Trends.Select(t => (Station: s.Name, Trend: t))).Where(t => t.Trend.Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.BottomOxygen).ToList();
+        var all = request.Stations.SelectMany(s => s.Trends.Select(t => (Station: s.Name, Trend: t))).Where(t => SubjectWords.Of(t.Trend.Subject).Pictured).ToList();
         var moving = all.Where(t => t.Trend.Verdict is TrendVerdict.Rising or TrendVerdict.Falling).ToList();
         var apart = all.Where(t => t.Trend.Verdict == TrendVerdict.Mixed).ToList();
         var still = all.Where(t => t.Trend.Verdict == TrendVerdict.None).ToList();

@@ -1,16 +1,16 @@
+using UpperStill.Core.Places;
 using UpperStill.Core.Trends;
 
 namespace UpperStill.Core.Reports;
 
 /// <summary>A station in a coordinator's summary.</summary>
-/// <param name="Water">Its water.</param>
-/// <param name="Name">Its name.</param>
+/// <param name="Station">The station.</param>
 /// <param name="Visits">Visits of the year.</param>
 /// <param name="Waiting">Visits of the year that nobody has signed off.</param>
 /// <param name="Open">Open findings of the year.</param>
 /// <param name="Lost">Samples of the year that were lost or rejected.</param>
 /// <param name="Trends">What its series say.</param>
-public sealed record SummaryStation(string Water, string Name, int Visits, int Waiting, int Open, int Lost, IReadOnlyList<TrendResult> Trends);
+public sealed record SummaryStation(Station Station, int Visits, int Waiting, int Open, int Lost, IReadOnlyList<SeriesAnswer> Trends);
 
 /// <summary>What a summary is written from.</summary>
 /// <param name="Year">The year.</param>
@@ -46,7 +46,7 @@ public static class CoordinatorSummary
     {
         var visits = visited.Sum(s => s.Visits);
         return visits == 0 ? $"Nobody went out in {request.Year}."
-            : $"{(request.Observers == 0 ? "Samplers" : Count(request.Observers, "person", "people"))} made {Count(visits, "visit", "visits")} to {visited.Count} of {Count(request.Stations.Count, "station", "stations")} of {Count(request.Stations.Select(s => s.Water).Distinct().Count(), "water", "waters")} in {request.Year}.";
+            : $"{(request.Observers == 0 ? "Samplers" : Count(request.Observers, "person", "people"))} made {Count(visits, "visit", "visits")} to {visited.Count} of {Count(request.Stations.Count, "station", "stations")} of {Count(request.Stations.Select(s => s.Station.Water).Distinct().Count(), "water", "waters")} in {request.Year}.";
     }
 
     private static string? Still(int all, int moving, int few, int censored) => all == moving ? null : string.Join(' ', new[]
@@ -93,7 +93,7 @@ public static class CoordinatorSummary
 
     private static string Named<T>(List<T> all, Func<T, string> name) => string.Join(", ", all.Take(MostNamed).Select(name)) + (all.Count > MostNamed ? $" and {all.Count - MostNamed} more" : string.Empty);
 
-    private static string Place(SummaryStation station) => $"{station.Water}, {station.Name}";
+    private static string Place(SummaryStation station) => $"{station.Station.Water}, {station.Station.Name}";
 
     private static string Count(int count, string one, string many) => $"{count} {(count == 1 ? one : many)}";
 }

@@ -68,10 +68,9 @@ internal sealed class ReviewFold
         }
     }
 
-    // Nobody vouches for their own reading.
     private bool ByAnother(Read<SignedOffBody> sign, List<Finding> said)
     {
-        var own = sheet.Observers.Append(draft.Start?.Entry.By).Any(name => string.Equals(name?.Trim(), sign.Entry.By.Trim(), StringComparison.OrdinalIgnoreCase));
+        var own = Vouching.IsOwn(sign.Entry.By, sheet.Observers, draft.Start?.Entry.By);
         if (own)
         {
             said.Add(Finding.Check("signed-by-sampler", $"{sign.Entry.By} made this visit.", "Nobody sees their own slips.", "Somebody else signs it off; until then it does not count.").On(Beside.Header, sign.Entry.Id));

@@ -44,9 +44,15 @@ public sealed record SeasonalKendall(
         var variance = scores.Sum(s => s.Score.Variance);
         double? with = covariance && years.Count >= LeastYearsForCovariance ? variance + Covariances([.. seasons.Select(s => s.Points)], years) : null;
 
-        // Limits rest on the values that have slopes.
-        List<IReadOnlyList<TrendPoint>> plain = [.. seasons.Select(s => s.Points.Where(p => p.Censored == Censoring.None).ToList())];
-        var spread = plain.Sum(p => KendallScore.Of(p).Variance) + (with is null ? 0 : Covariances(plain, years));
+        // Limits rest on the values that have slopes: all of them, where none is censored.
+        IReadOnlyList<IReadOnlyList<TrendPoint>> plain = [.. seasons.Select(s => s.Points)];
+        var spread = with ?? variance;
+        if (points.Any(p => p.Point.Censored != Censoring.None))
+        {
+            plain = [.. plain.Select(s => s.Where(p => p.Censored == Censoring.None).ToList())];
+            spread = plain.Sum(p => KendallScore.Of(p).Variance) + (with is null ? 0 : Covariances(plain, years));
+        }
+
         return new SeasonalKendall(scores, scores.Sum(s => s.Score.S), variance, with > 0 ? with : null, TheilSen.Of(plain, Math.Max(0, spread), confidence), Heterogeneity(scores), years.Count);
     }
 

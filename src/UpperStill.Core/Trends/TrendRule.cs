@@ -22,8 +22,14 @@ public static class TrendRule
         return new Look(request).Result();
     }
 
-    /// <summary>The annual test of yearly values alone, for who needs the numbers of many series.</summary>
-    internal static TestNumbers Annual(IReadOnlyList<TrendPoint> years)
+    /// <summary>Looks at it for a list of many: the same answer without its values and its working.</summary>
+    public static SeriesAnswer Answer(TrendRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        return new Look(request).Answer();
+    }
+
+    private static TestNumbers Annual(IReadOnlyList<TrendPoint> years)
     {
         var (score, line) = (KendallScore.Of(years), TheilSen.Of(years));
         return new TestNumbers(TrendTest.Annual, years.Count, years.Count, score.S, score.Variance, score.Z, score.P, line.Slope * 10, line.Low * 10, line.High * 10, Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)));
@@ -43,6 +49,7 @@ public static class TrendRule
         private readonly IReadOnlyList<SeriesBreak> breaks;
         private readonly IReadOnlyList<SeriesPoint> used;
         private readonly List<YearSummary> years;
+        private readonly IReadOnlyList<YearSummary> shown;
         private readonly bool earlier;
 
         internal Look(TrendRequest request)
@@ -53,9 +60,10 @@ public static class TrendRule
             all = YearSums.ByDay(request.Points.Where(p => p.Usable));
             statistic = request.Statistic != AnnualStatistic.Usual ? request.Statistic
                 : all.Any(p => p.Censored != Censoring.None && request.Window.Holds(p.Day.Month)) ? AnnualStatistic.Median : AnnualStatistic.Mean;
-            var counted = YearSums.ByDay(request.Points.Where(p => p.Usable && (p.SignedOff || request.Provisional)));
+            var counted = request.Provisional || all.All(p => p.SignedOff) ? all : YearSums.ByDay(request.Points.Where(p => p.Usable && p.SignedOff));
             (breaks, var parts) = SeriesBreaks.Of(counted, (request.Joins ?? []).ToHashSet());
-            var enough = parts.Select(p => (Points: p, Years: Sum(p).Where(y => y.Enough).ToList())).ToList();
+            shown = Sum(all);
+            var enough = parts.Select(p => (Points: p, Years: (parts.Count == 1 && counted == all ? shown : Sum(p)).Where(y => y.Enough).ToList())).ToList();
 
             // The newest part that carries a test; the newest of all where none does.
             var chosen = enough.FindLastIndex(p => p.Years.Count >= request.LeastYears);
@@ -65,6 +73,25 @@ public static class TrendRule
 
         internal TrendResult Result()
         {
+            var (annual, seasonal, test, verdict, line, would, waiting) = Said();
+            var greatest = all.Count == 0 ? 5m : all.Max(p => p.Value);
+            return new TrendResult(
+                request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(waiting)], shown,
+                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings()], words.Window(), request.Window.LeastReadings, statistic, waiting,
+                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Depth ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
+                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]);
+        }
+
+        internal SeriesAnswer Answer()
+        {
+            var (annual, seasonal, test, verdict, line, would, waiting) = Said();
+            return new SeriesAnswer(
+                request.Subject, subject.Name, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), waiting, [.. shown.Select(YearBrief.Of)], subject.Depth,
+                subject.Asked || verdict is TrendVerdict.Rising or TrendVerdict.Falling, request.Window.LeastReadings, would?.Text, line is null ? null : [line[0], line[^1]], annual);
+        }
+
+        private (TestNumbers? Annual, TestNumbers? Seasonal, TestNumbers? Test, TrendVerdict Verdict, IReadOnlyList<TrendAt>? Line, WouldKnow? Would, int Waiting) Said()
+        {
             var tested = !request.YearsOnly && years.Count >= request.LeastYears;
             var annual = tested ? Annual([.. years.Select(Point)]) : null;
             var seasonal = tested ? Seasonal() : null;
@@ -72,14 +99,7 @@ public static class TrendRule
             var verdict = Verdict(test, seasonal);
             var line = annual?.PerDecade is { } slope && verdict is not TrendVerdict.Mixed ? Line(annual, slope / 10) : null;
             var would = request.YearsOnly ? null : Would(annual, verdict is TrendVerdict.Rising or TrendVerdict.Falling ? annual?.PerDecade : null);
-            var shown = Sum(all);
-            var waiting = request.Points.Count(p => p.Usable && !p.SignedOff);
-            var greatest = all.Count == 0 ? 5m : all.Max(p => p.Value);
-            return new TrendResult(
-                request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(shown, waiting)], shown,
-                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings()], words.Window(), request.Window.LeastReadings, statistic, waiting,
-                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Depth ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
-                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]);
+            return (annual, seasonal, test, verdict, line, would, request.Points.Count(p => p.Usable && !p.SignedOff));
         }
 
         private IReadOnlyList<YearSummary> Sum(IReadOnlyList<SeriesPoint> points) => YearSums.Of(points, request.Window, statistic, words.Value);
@@ -157,7 +177,7 @@ public static class TrendRule
             return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, years.Count, shown));
         }
 
-        private IEnumerable<string> HeldBack(IReadOnlyList<YearSummary> shown, int waiting)
+        private IEnumerable<string> HeldBack(int waiting)
         {
             foreach (var change in breaks)
             {

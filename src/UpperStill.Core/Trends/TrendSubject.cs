@@ -62,8 +62,20 @@ public sealed record SubjectWords(TrendSubject Subject, string Name, string Unit
     /// <summary>The analyte that a laboratory reports for it; null where none does.</summary>
     public string? Analyte => Subject switch { TrendSubject.Chlorophyll => "chlorophyll-a", TrendSubject.Phosphorus => "total-phosphorus", _ => null };
 
+    /// <summary>What a station measures: everything but a pasted table.</summary>
+    public static IReadOnlyList<TrendSubject> Measured { get; } = [.. Enum.GetValues<TrendSubject>().Where(s => s != TrendSubject.Value)];
+
+    /// <summary>What people who live by a water ask after.</summary>
+    public static IReadOnlyList<TrendSubject> AskedAfter { get; } = [.. Measured.Where(s => Of(s).Asked)];
+
+    /// <summary>True for what is a number of a profile.</summary>
+    public static bool OfProfiles(TrendSubject subject) => subject is TrendSubject.BottomOxygen or TrendSubject.SurfaceTemperature or TrendSubject.Thermocline or TrendSubject.Stability;
+
     /// <summary>True for what people who live by a water ask after, whatever it says; the rest is told where it moves.</summary>
     public bool Asked => Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.Phosphorus or TrendSubject.BottomOxygen;
+
+    /// <summary>True for what a report draws.</summary>
+    public bool Pictured => Asked && Subject != TrendSubject.Phosphorus;
 
     /// <summary>The number of a profile that is followed; null where the subject is no number of a profile, or the profile has none.</summary>
     /// <param name="profile">The profile.</param>

@@ -22,7 +22,7 @@ public sealed record YearBeside(int Year, string Text, int Count, int Least, dec
     /// <param name="year">The year.</param>
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>
-    public static YearBeside? Of(TrendResult trend, int year, LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead)
+    public static YearBeside? Of(SeriesAnswer trend, int year, LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead)
     {
         ArgumentNullException.ThrowIfNull(trend);
         if (trend.Years.FirstOrDefault(y => y.Year == year) is not { Count: > 0 } here)
@@ -30,7 +30,7 @@ public sealed record YearBeside(int Year, string Text, int Count, int Least, dec
             return null;
         }
 
-        var text = here.Enough ? here.Written() : $"{here.Count} of {trend.Least}";
+        var text = here.Text ?? $"{here.Count} of {trend.Least}";
         var earlier = trend.Years.Where(y => y.Year < year && y is { Value: not null, Censored: Censoring.None }).Select(y => y.Value!.Value).ToArray();
         if (here is not { Value: { } value, Censored: Censoring.None } || earlier.Length < LeastEarlier)
         {

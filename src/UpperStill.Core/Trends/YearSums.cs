@@ -13,8 +13,14 @@ internal static class YearSums
         : month >= window.FromMonth || month <= window.UntilMonth;
 
     /// <summary>Values of one day are one: their mean, where none is censored; else the first that is not.</summary>
-    internal static IReadOnlyList<SeriesPoint> ByDay(IEnumerable<SeriesPoint> points) =>
-        [.. points.GroupBy(p => p.Day).OrderBy(g => g.Key).Select(g => g.Count() == 1 ? g.First() : Mean([.. g.OrderBy(p => p.Visit)]))];
+    internal static IReadOnlyList<SeriesPoint> ByDay(IEnumerable<SeriesPoint> points)
+    {
+        SeriesPoint[] all = [.. points];
+
+        // Most series come in order with one value a day, and there are thousands of them.
+        return Enumerable.Range(1, Math.Max(0, all.Length - 1)).All(i => all[i - 1].Day < all[i].Day) ? all
+            : [.. all.GroupBy(p => p.Day).OrderBy(g => g.Key).Select(g => g.Count() == 1 ? g.First() : Mean([.. g.OrderBy(p => p.Visit)]))];
+    }
 
     /// <summary>The years in which there is anything, oldest first.</summary>
     internal static IReadOnlyList<YearSummary> Of(IReadOnlyList<SeriesPoint> points, SummarySettings window, AnnualStatistic statistic, Func<decimal, string> show)

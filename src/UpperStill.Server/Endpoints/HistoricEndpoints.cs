@@ -1,6 +1,3 @@
-using System.Globalization;
-using System.Text.Json;
-using Microsoft.AspNetCore.Http.Features;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Historic;
 using UpperStill.Formats.Historic;
@@ -51,7 +48,7 @@ internal static class HistoricEndpoints
 
     private static async Task<IResult> LookAsync(HttpContext http, CancellationToken cancel)
     {
-        await using var file = await WholeAsync(http, cancel);
+        await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         using var text = ResultFile.Text(file);
         var look = HistoricFile.Look(text);
         return look.Problem is { } problem ? Refused(problem) : Results.Ok(look);
@@ -59,12 +56,12 @@ internal static class HistoricEndpoints
 
     private static async Task<IResult> ReadAsync(HttpContext http, string mapping, string name, string? stand, bool? keep, HistoricDesk desk, CancellationToken cancel)
     {
-        if (mapping.Length > LongestMapping || Read(mapping) is not { Columns.Count: > 0 } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
+        if (RawBody.Beside<HistoricMapping>(mapping, LongestMapping) is not { Columns.Count: > 0 } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
         {
             return Results.Problem("Say of each column what it holds.", statusCode: StatusCodes.Status400BadRequest, title: "How the columns are read is not complete.");
         }
 
-        await using var file = await WholeAsync(http, cancel);
+        await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         using var text = ResultFile.Text(file);
         var (heads, rows, problem) = HistoricFile.Read(text);
         if (problem is not null || !heads.SequenceEqual(columns.Columns.Select(c => c.Head)))
@@ -72,34 +69,9 @@ internal static class HistoricEndpoints
             return Refused(problem ?? Finding.Stop("table-differs", "The columns of the file are not those that were looked at.", "Its numbers would be taken for others.", "Choose the file again.") with { NoWayRound = true });
         }
 
-        var lines = (stand ?? string.Empty).Split(',').Select(l => int.TryParse(l, NumberStyles.None, CultureInfo.InvariantCulture, out var line) ? line : 0).ToHashSet();
-        return Results.Ok(await desk.ReadAsync(rows, columns, name, lines, keep == true, cancel));
-    }
-
-    private static HistoricMapping? Read(string mapping)
-    {
-        try
-        {
-            return JsonSerializer.Deserialize<HistoricMapping>(mapping, JsonSerializerOptions.Web);
-        }
-        catch (JsonException)
-        {
-            return null;
-        }
+        var fields = RawBody.Beside<HistoricField[]>(stand ?? "[]", LongestMapping) ?? [];
+        return Results.Ok(await desk.ReadAsync(rows, columns, name, fields.ToHashSet(), keep == true, cancel));
     }
 
     private static IResult Refused(Finding problem) => Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);
-
-    private static async Task<MemoryStream> WholeAsync(HttpContext http, CancellationToken cancel)
-    {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
-        {
-            limit.MaxRequestBodySize = LargestFile;
-        }
-
-        var whole = new MemoryStream();
-        await http.Request.Body.CopyToAsync(whole, cancel);
-        whole.Position = 0;
-        return whole;
-    }
 }

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Microsoft.AspNetCore.Http.Features;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.People;
 using UpperStill.Core.Results;
@@ -45,7 +44,7 @@ internal static class ResultEndpoints
 
     private static async Task<IResult> LookAsync(HttpContext http, FieldBook book, CancellationToken cancel)
     {
-        await using var file = await WholeAsync(http, cancel);
+        await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         using var text = ResultFile.Text(file);
         var look = ResultFile.Look(text);
         if (look.Problem is not null)
@@ -65,12 +64,12 @@ internal static class ResultEndpoints
             return Results.Problem("Ask one of them to bring the file. Nothing was changed.", statusCode: StatusCodes.Status403Forbidden, title: "Results come in from the laboratory or a coordinator.");
         }
 
-        if (mapping.Length > LongestMapping || Read(mapping) is not { Number: not null, Value: not null } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
+        if (RawBody.Beside<ResultMapping>(mapping, LongestMapping) is not { Number: not null, Value: not null } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
         {
             return Results.Problem("Say at least which column is the sample number and which the value.", statusCode: StatusCodes.Status400BadRequest, title: "How the columns are read is not complete.");
         }
 
-        await using var file = await WholeAsync(http, cancel);
+        await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         if (keep == true)
         {
             using var head = ResultFile.Text(file);
@@ -80,18 +79,6 @@ internal static class ResultEndpoints
 
         using var text = ResultFile.Text(file);
         return Results.Ok(await desk.ImportAsync(ResultFile.Read(text, columns, name), name, keep == true, cancel));
-    }
-
-    private static ResultMapping? Read(string mapping)
-    {
-        try
-        {
-            return JsonSerializer.Deserialize<ResultMapping>(mapping, JsonSerializerOptions.Web);
-        }
-        catch (JsonException)
-        {
-            return null;
-        }
     }
 
     private static async Task RememberAsync(string heads, ResultMapping mapping, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -112,18 +99,4 @@ internal static class ResultEndpoints
         : await desk.SettleAsync(id, given.Why.Trim(), cancel)
             ? Results.NoContent()
             : Results.Problem("Somebody may have settled it already.", statusCode: StatusCodes.Status404NotFound, title: "No such row is held.");
-
-    // On disk, so that a long file fills no memory; gone when it is closed.
-    private static async Task<FileStream> WholeAsync(HttpContext http, CancellationToken cancel)
-    {
-        if (http.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
-        {
-            limit.MaxRequestBodySize = LargestFile;
-        }
-
-        var file = new FileStream(Path.Combine(Path.GetTempPath(), $"upper-still-{Guid.NewGuid():N}"), FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 81920, FileOptions.DeleteOnClose | FileOptions.Asynchronous);
-        await http.Request.Body.CopyToAsync(file, cancel);
-        file.Position = 0;
-        return file;
-    }
 }

@@ -31,9 +31,10 @@ internal static class ReviewEndpoints
     internal static void MapReviews(this IEndpointRouteBuilder app) =>
         app.MapGet("/api/reviews", async (FieldBook book, Caller caller, CancellationToken cancel) =>
             {
-                var codes = (await book.Stations.AsNoTracking().Select(s => new { s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).Select(s => s.Code).ToList();
-                var waiting = await book.Visits.AsNoTracking().Where(v => (v.Review == nameof(ReviewState.Open) || v.Review == nameof(ReviewState.Ready)) && codes.Contains(v.Station))
-                    .OrderByDescending(v => v.Day).ThenBy(v => v.Visit).Take(MostShown).ToListAsync(cancel);
+                // From the newest on, until there are enough: what waits is few, and the waters of most callers are fewer still.
+                var seen = (await book.Stations.AsNoTracking().Select(s => new { s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).Select(s => s.Code).ToHashSet();
+                var waiting = await book.Visits.AsNoTracking().Where(v => v.Review == nameof(ReviewState.Open) || v.Review == nameof(ReviewState.Ready)).OrderByDescending(v => v.Day).ThenBy(v => v.Visit)
+                    .AsAsyncEnumerable().Where(v => seen.Contains(v.Station)).Take(MostShown).ToListAsync(cancel);
 
                 // What a station is called is read once, and only where something waits.
                 var here = waiting.Select(v => v.Station).Distinct().ToList();

@@ -51,24 +51,13 @@ internal static class StationEndpoints
     {
         app.MapGet("/api/stations", async (FieldBook book, Caller caller, CancellationToken cancel) =>
             {
-                List<StationSummary> list = [];
-
                 // What is set up counts like an entry: a device fetches anew when either has grown.
                 var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
-                foreach (var row in await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel))
-                {
-                    if (!caller.May.Sees(row.Water))
-                    {
-                        continue;
-                    }
-
-                    var last = await book.Clarities.AsNoTracking().Where(c => c.Station == row.Code).OrderByDescending(c => c.Day).ThenByDescending(c => c.Visit)
-                        .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text)).FirstOrDefaultAsync(cancel);
-                    var changed = (await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0) + setUp;
-                    list.Add(new StationSummary(row.Read(), (await book.ProgrammeAsync(row.Programme, null, cancel))!.Name, changed, caller.May.Samples(row.Water), last));
-                }
-
-                return list;
+                var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
+                var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
+                var changed = await book.Stations.Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code).Max(v => (long?)v.LastSequence) }).ToDictionaryAsync(s => s.Code, s => s.Last ?? 0, cancel);
+                var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(c => c.Station, c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text));
+                return rows.ConvertAll(row => new StationSummary(row.Read(), programmes[row.Programme].Name, changed[row.Code] + setUp, caller.May.Samples(row.Water), last.GetValueOrDefault(row.Code)));
             })
             .For(AccessLevel.SignedIn).WithName("stations").WithTags("stations").WithSummary("The stations that the caller may see, with their last clarity.");
         app.MapGet("/api/stations/{code}", async (string code, FieldBook book, Caller caller, CancellationToken cancel) =>
@@ -78,12 +67,12 @@ internal static class StationEndpoints
                     return Unknown(code);
                 }
 
-                var line = await book.Stations.Where(s => s.Code == code).Select(s => s.Line).FirstAsync(cancel);
+                var row = await book.Stations.AsNoTracking().FirstAsync(s => s.Code == code, cancel);
                 var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
-                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
+                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), row.Line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
                     await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
                         .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel),
-                    [.. (await book.SeriesAsync(code, context.Programme, context.History, cancel)).Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode)));
+                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode)));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

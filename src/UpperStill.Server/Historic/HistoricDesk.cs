@@ -50,7 +50,7 @@ public enum ImportReach
     /// <summary>It is of waters that the caller does not coordinate.</summary>
     Beyond,
 
-    /// <summary>The caller brought it in, and nobody vouches for what is their own.</summary>
+    /// <summary>The caller brought it in or read all of it, and nobody vouches for what is their own.</summary>
     Own,
 
     /// <summary>It was done.</summary>
@@ -74,16 +74,17 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     /// <param name="rows">Its rows.</param>
     /// <param name="mapping">How they are read.</param>
     /// <param name="file">The file's name.</param>
-    /// <param name="asTheyStand">Lines whose unusual values are right.</param>
+    /// <param name="asTheyStand">Unusual fields that are right.</param>
     /// <param name="keep">False to look only.</param>
     /// <param name="cancel">Gives up.</param>
-    public Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<int> asTheyStand, bool keep, CancellationToken cancel) => keep
+    public Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel) => keep
         ? log.AloneAsync(book, () => WorkAsync(rows, mapping, file, asTheyStand, true, cancel), cancel)
         : WorkAsync(rows, mapping, file, asTheyStand, false, cancel);
 
-    private async Task<HistoricAnswer> WorkAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<int> asTheyStand, bool keep, CancellationToken cancel)
+    private async Task<HistoricAnswer> WorkAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
     {
-        var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Coordinates(s.Water)).ToDictionary(s => s.Code);
+        var named = HistoricTable.StationsNamed(mapping, rows);
+        var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && (named.Contains(s.Code) || named.Contains(s.Read().Name.Trim()))).ToDictionary(s => s.Code);
         var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
         var result = HistoricTable.Read(new HistoricRequest(mapping, rows, await KnownAsync(stations.Values, cancel), today, asTheyStand));
         Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;
@@ -99,15 +100,12 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
 
     private async Task<IReadOnlyList<HistoricStation>> KnownAsync(IReadOnlyCollection<StationRow> stations, CancellationToken cancel)
     {
-        var days = (await book.Visits.AsNoTracking().Select(v => new { v.Station, v.Day }).ToListAsync(cancel)).ToLookup(v => v.Station, v => v.Day);
-        Dictionary<TrendSubject, IReadOnlyDictionary<string, List<SeriesPoint>>> points = [];
-        foreach (var subject in Subjects)
-        {
-            points[subject] = await book.PointsOfAllAsync(subject, cancel);
-        }
-
+        List<string> codes = [.. stations.Select(s => s.Code)];
+        var days = (await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station)).Select(v => new { v.Station, v.Day }).ToListAsync(cancel)).ToLookup(v => v.Station, v => v.Day);
+        var series = await book.SeriesAsync(stations, Subjects, cancel);
         return [.. stations.Select(s => new HistoricStation(
-            s.Code, s.Read().Name, days[s.Code].ToHashSet(), Subjects.Where(subject => points[subject].ContainsKey(s.Code)).ToDictionary(subject => subject, subject => Decimals.Median([.. points[subject][s.Code].Select(p => p.Value)])), s.Read().KnownDepth.Read().Length?.Metres))];
+            s.Code, s.Read().Name, days[s.Code].ToHashSet(), series[s.Code].Series.Select(one => (one.Subject, Values: one.Points.Where(p => p is { Usable: true, SignedOff: true }).Select(p => p.Value).ToArray()))
+                .Where(one => one.Values.Length > 0).ToDictionary(one => one.Subject, one => Decimals.Median(one.Values)), s.Read().KnownDepth.Read().Length?.Metres, caller.May.Coordinates(s.Water)))];
     }
 
     private async Task KeepAsync(IReadOnlyList<HistoricVisit> visits, HistoricSource source, Dictionary<string, StationRow> stations, CancellationToken cancel)
@@ -149,7 +147,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
             var first = g.First();
             return new HistoricImport(
                 g.Key, first.From.File, first.Entry.By, first.Entry.ReceivedAt, g.Count(), g.Count(s => visits.ContainsKey(s.Entry.Visit)), Count(ReviewState.Ready), Count(ReviewState.Open),
-                string.Equals(first.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase));
+                g.All(Own));
         }).OrderByDescending(i => i.At)];
     }
 
@@ -184,14 +182,14 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
             return refused;
         }
 
-        if (starts.Exists(s => string.Equals(s.Entry.By, caller.Name, StringComparison.OrdinalIgnoreCase)))
+        if (starts.TrueForAll(Own))
         {
             return new ImportOutcome(ImportReach.Own);
         }
 
         var now = clock.GetLocalNow();
         List<Entry> signs = [];
-        foreach (var start in starts)
+        foreach (var start in starts.Where(s => !Own(s)))
         {
             if (await book.ReviewAsync(start.Entry.Visit, cancel) is { State: ReviewState.Ready } review)
             {
@@ -205,6 +203,8 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         return new ImportOutcome(ImportReach.Done, signs.Count);
     }, cancel);
 
+    private bool Own(Start start) => Vouching.IsOwn(caller.Name, start.Observers, start.Entry.By);
+
     private static ImportOutcome? Refused(List<Start> starts) => starts.Count == 0 ? new ImportOutcome(ImportReach.Unknown) : starts.Exists(s => !s.Mine) ? new ImportOutcome(ImportReach.Beyond) : null;
 
     private async Task<List<Start>> StartsAsync(Guid? import, CancellationToken cancel)
@@ -212,8 +212,8 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         var waters = await book.Stations.AsNoTracking().ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
         var rows = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.import.id') IS NOT NULL").AsNoTracking().ToListAsync(cancel);
         return [.. rows.Select(row => (Row: row, Body: EntryKinds.VisitStarted.Read(row.ToEntry().Body))).Where(s => s.Body?.Import is { } from && (import is null || from.Id == import))
-            .Select(s => new Start(s.Row, s.Body!.Import!, waters.TryGetValue(s.Body.Station, out var water) && caller.May.Coordinates(water)))];
+            .Select(s => new Start(s.Row, s.Body!.Import!, s.Body.Observers, waters.TryGetValue(s.Body.Station, out var water) && caller.May.Coordinates(water)))];
     }
 
-    private sealed record Start(EntryRow Entry, ImportedFrom From, bool Mine);
+    private sealed record Start(EntryRow Entry, ImportedFrom From, IReadOnlyList<string> Observers, bool Mine);
 }

@@ -1,9 +1,5 @@
-using System.Collections.Concurrent;
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Historic;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Reports;
 using UpperStill.Core.Samples;
@@ -21,21 +17,6 @@ namespace UpperStill.Server.Record;
 /// <param name="Answers">Series by series.</param>
 public sealed record StationAnswer(string Station, string Name, IReadOnlyList<SeriesAnswer> Answers);
 
-/// <summary>What a series says, in short.</summary>
-/// <param name="Subject">What it is of.</param>
-/// <param name="Name">Its name in a sentence.</param>
-/// <param name="Verdict">What it says.</param>
-/// <param name="Headline">The sentence.</param>
-/// <param name="Detail">How sure, and from what.</param>
-/// <param name="WouldKnow">How long until we would know; null where the scatter is not known yet.</param>
-/// <param name="Waiting">Values that wait for review.</param>
-/// <param name="Years">Year by year, to be drawn small.</param>
-/// <param name="Line">The trend, to be drawn.</param>
-/// <param name="Depth">True where it is drawn from the surface down.</param>
-/// <param name="Matters">True where people ask after it, or it moves.</param>
-public sealed record SeriesAnswer(
-    TrendSubject Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, string? WouldKnow, int Waiting, IReadOnlyList<YearSummary> Years, IReadOnlyList<TrendAt>? Line, bool Depth, bool Matters);
-
 /// <summary>A picture of a report.</summary>
 /// <param name="Station">The station's code.</param>
 /// <param name="Name">Its name.</param>
@@ -51,35 +32,6 @@ public sealed record ReportSeries(string Station, string Name, TrendResult Trend
 /// <param name="Series">What its pictures are drawn from.</param>
 public sealed record WaterReport(string Water, string District, int Year, IReadOnlyList<int> Years, ReportResult Report, IReadOnlyList<ReportSeries> Series);
 
-/// <summary>A station beside others.</summary>
-/// <param name="Station">Its code.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Water">Its water.</param>
-/// <param name="Programme">Its programme's code.</param>
-/// <param name="Answer">What its series says.</param>
-/// <param name="Beside">The year beside those before it; null where nothing was read in it.</param>
-public sealed record StationBeside(string Station, string Name, string Water, string Programme, SeriesAnswer Answer, YearBeside? Beside);
-
-/// <summary>Stations side by side.</summary>
-/// <param name="Subject">What of them.</param>
-/// <param name="Unit">Its unit.</param>
-/// <param name="Year">The year.</param>
-/// <param name="Years">Years with values, the newest first.</param>
-/// <param name="Programmes">Programmes of the stations, by code.</param>
-/// <param name="Stations">The stations, in their order.</param>
-public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IReadOnlyList<int> Years, IReadOnlyDictionary<string, string> Programmes, IReadOnlyList<StationBeside> Stations);
-
-/// <summary>The numbers of a station in a coordinator's summary.</summary>
-/// <param name="Station">Its code.</param>
-/// <param name="Name">Its name.</param>
-/// <param name="Water">Its water.</param>
-/// <param name="Visits">Visits of the year.</param>
-/// <param name="Waiting">Of them, not signed off.</param>
-/// <param name="Open">Open findings of the year.</param>
-/// <param name="Lost">Samples lost or rejected.</param>
-/// <param name="Years">The year beside those before it, subject by subject.</param>
-public sealed record StationYear(string Station, string Name, string Water, int Visits, int Waiting, int Open, int Lost, IReadOnlyDictionary<string, YearBeside> Years);
-
 /// <summary>The coordinator's summary.</summary>
 /// <param name="Year">The year.</param>
 /// <param name="Years">Years with visits, the newest first.</param>
@@ -90,54 +42,19 @@ public sealed record RecordSummary(int Year, IReadOnlyList<int> Years, SummaryRe
 /// <summary>Asks the record: is it changing, how sure is that, what would it take to know.</summary>
 public sealed class RecordDesk(FieldBook book, Caller caller)
 {
-    private const int MostKept = 2000;
-
-    // What was worked out holds until something reaches the station's log or the reference tables.
-    private static readonly ConcurrentDictionary<(string Database, string Station, long Changed), StationAnswer> Known = new();
-
     /// <summary>The answers of a water's stations.</summary>
     public async Task<IReadOnlyList<StationAnswer>> AnswersAsync(string water, CancellationToken cancel)
     {
-        var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
-        var database = book.Database.GetConnectionString() ?? string.Empty;
-        List<((string, string, long) Key, Func<StationAnswer> Answer)> asked = [];
-        foreach (var row in await book.Stations.AsNoTracking().Where(s => s.Water == water).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel))
-        {
-            var changed = (await book.Visits.Where(v => v.Station == row.Code).MaxAsync(v => (long?)v.LastSequence, cancel) ?? 0) + setUp;
-            var key = (database, row.Code, changed);
-            if (Known.TryGetValue(key, out var known))
-            {
-                asked.Add((key, () => known));
-            }
-            else
-            {
-                var series = await SeriesAsync(row, cancel);
-                asked.Add((key, () => Answer(row, series)));
-            }
-        }
-
-        if (Known.Count + asked.Count > MostKept)
-        {
-            Known.Clear();
-        }
-
-        // Reading is one after the other; the statistics of one station know nothing of another's.
-        return [.. asked.AsParallel().AsOrdered().WithCancellation(cancel).Select(one => Known.GetOrAdd(one.Key, _ => one.Answer()))];
+        var rows = await RowsAsync(water, cancel);
+        var answers = await book.AnswersAsync(rows, null, ReaderUnit.AsRead, cancel);
+        return [.. rows.Select(row => new StationAnswer(row.Code, row.Read().Name, [.. answers[row.Code]]))];
     }
 
     /// <summary>One subject over all stations that the caller may see.</summary>
     public async Task<RegionalResult> RegionAsync(TrendSubject subject, CancellationToken cancel)
     {
-        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
-        Dictionary<string, Programme?> programmes = [];
-        foreach (var code in stations.Select(s => s.Programme).Distinct())
-        {
-            programmes[code] = await book.ProgrammeAsync(code, null, cancel);
-        }
-
-        var points = await book.PointsOfAllAsync(subject, cancel);
-        return RegionalTrend.Together(subject, [.. stations.Where(s => points.ContainsKey(s.Code) && programmes[s.Programme] is not null)
-            .Select(s => RegionalTrend.Station(s.Code, subject, points[s.Code], SubjectWords.Of(subject).Window(programmes[s.Programme]!)))]);
+        var tests = await book.TestsAsync(await RowsAsync(null, cancel), subject, cancel);
+        return RegionalTrend.Together(subject, [.. tests.Select(t => t.First())]);
     }
 
     /// <summary>The report on a water in a year, with the series that its pictures are drawn from; null where there is no such water.</summary>
@@ -148,93 +65,49 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
             return null;
         }
 
-        List<ReportStation> stations = [];
-        List<ReportSeries> series = [];
-        var rows = await book.Stations.AsNoTracking().Where(s => s.Water == code).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
+        var rows = await RowsAsync(code, cancel);
+        var codes = rows.ConvertAll(r => r.Code);
         var (from, until) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
-        foreach (var row in rows)
-        {
-            var trends = (await SeriesAsync(row, cancel)).Select(s => TrendRule.Work(s.Series.Ask(s.Native, reader))).ToList();
-            var profiles = await book.Profiles.AsNoTracking().Where(p => p.Station == row.Code && p.Usable && p.Day >= from && p.Day <= until).OrderBy(p => p.Day).ToListAsync(cancel);
-            var oxygen = OxygenSeasons.Work(new OxygenSeasonsRequest([.. profiles.Select(p => p.Oxygen())])).Seasons;
-            stations.Add(new ReportStation(row.Read().Name, trends, oxygen.Count > 0 ? oxygen[0] : null));
-            series.AddRange(trends.Where(t => t.Subject is TrendSubject.Clarity or TrendSubject.Chlorophyll or TrendSubject.BottomOxygen).Select(t => new ReportSeries(row.Code, row.Read().Name, t)));
-        }
-
-        var codes = rows.Select(r => r.Code).ToList();
+        var series = await book.SeriesAsync(rows, SubjectWords.AskedAfter, cancel);
+        var profiles = (await book.Profiles.AsNoTracking().Where(p => codes.Contains(p.Station) && p.Usable && p.Day >= from && p.Day <= until).OrderBy(p => p.Day).ToListAsync(cancel)).ToLookup(p => p.Station, p => p.Oxygen());
+        List<ReportStation> stations = [.. rows.AsParallel().AsOrdered().Select(row => ReportStation.Of(row.Code, row.Read().Name, [.. series[row.Code].Series.Select(s => s.Ask(series[row.Code].Native, reader))], [.. profiles[row.Code]]))];
         var visits = await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= from && v.Day <= until).OrderBy(v => v.Day).ToListAsync(cancel);
         var observers = Observers(visits);
         var years = await book.Visits.Where(v => codes.Contains(v.Station)).Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var report = AnnualReport.Write(new ReportRequest(water.Read().Name, year, visits.Count, visits.Count > 0 ? visits[0].Day : null, visits.Count > 0 ? visits[^1].Day : null, observers, stations));
-        return new WaterReport(code, water.Read().District, year, years, report, series);
+        return new WaterReport(code, water.Read().District, year, years, report, [.. stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Pictured).Select(t => new ReportSeries(s.Code, s.Name, t)))]);
     }
 
     /// <summary>Stations that the caller may see, side by side.</summary>
     public async Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel)
     {
-        var points = await book.PointsOfAllAsync(subject, cancel);
-        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && points.ContainsKey(s.Code)).ToList();
-        var years = stations.SelectMany(s => points[s.Code].Select(p => p.Day.Year)).Distinct().OrderDescending().ToList();
-        Dictionary<string, Programme> programmes = [];
-        foreach (var code in stations.Select(s => s.Programme).Distinct())
-        {
-            programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
-        }
-
-        var name = subject.ToString();
-        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => j.Subject == name).ToListAsync(cancel)).ToLookup(j => j.Station, j => j.Day);
-        var trends = stations.ConvertAll(row =>
-        {
-            var (station, native) = (row.Read(), row.Read().KnownDepth.Unit ?? LengthUnit.Metre);
-            return (Row: row, Station: station, Native: native, Trend: TrendRule.Work(new TrendRequest(subject, points[row.Code], SubjectWords.Of(subject).Window(programmes[row.Programme]), Joins: [.. joins[row.Code].Order()], Native: native, Reader: reader)));
-        });
-
-        // The newest year that has enough values anywhere: a season that has only begun says little.
-        var which = year ?? trends.SelectMany(t => t.Trend.Years.Where(y => y.Enough).Select(y => y.Year)).DefaultIfEmpty(years.Count > 0 ? years[0] : 0).Max();
-        return new SideBySide(
-            subject, SubjectWords.Of(subject).Unit, which, years, programmes.ToDictionary(p => p.Key, p => p.Value.Name),
-            [.. trends.Select(t => new StationBeside(t.Row.Code, t.Station.Name, t.Station.Water, t.Row.Programme, Short(t.Trend), YearBeside.Of(t.Trend, which, t.Native, reader)))]);
+        var rows = await RowsAsync(null, cancel);
+        var answers = await book.AnswersAsync(rows, [subject], reader, cancel);
+        rows.RemoveAll(r => !answers.Contains(r.Code));
+        var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
+        return SideBySide.Of(subject, rows.ConvertAll(r => new StationSaid(r.Read(), r.Programme, programmes[r.Programme].Name, answers[r.Code].First())), year, reader);
     }
 
     /// <summary>The coordinator's summary across the waters that the caller may see.</summary>
     public async Task<RecordSummary> SummaryAsync(int? year, ReaderUnit reader, CancellationToken cancel)
     {
-        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
+        var rows = await RowsAsync(null, cancel);
         var codes = rows.Select(r => r.Code).ToHashSet();
-        var years = (await book.Visits.Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel)).ToList();
+        var years = await book.Visits.Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var which = year ?? (years.Count > 0 ? years[0] : 0);
         var (from, until) = (new DateOnly(Math.Max(which, 1), 1, 1), new DateOnly(Math.Max(which, 1), 12, 31));
         var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= from && v.Day <= until).ToListAsync(cancel)).Where(v => codes.Contains(v.Station)).ToLookup(v => v.Station);
-        var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Visit).ToListAsync(cancel)).ToLookup(v => v);
-        List<(StationYear Numbers, SummaryStation Words)> stations = [];
-        foreach (var row in rows)
-        {
-            var (station, native) = (row.Read(), row.Read().KnownDepth.Unit ?? LengthUnit.Metre);
-            var trends = (await SeriesAsync(row, cancel)).Where(s => SubjectWords.Of(s.Series.Subject).Asked).Select(s => TrendRule.Work(s.Series.Ask(s.Native, reader))).ToList();
-            var mine = visits[row.Code].ToList();
-            var numbers = new StationYear(
-                row.Code, station.Name, station.Water, mine.Count, mine.Count(v => !v.FieldSigned), mine.Sum(v => v.OpenFindings), mine.Sum(v => lost[v.Visit].Count()),
-                trends.Select(t => (t.Subject, Year: YearBeside.Of(t, which, native, reader))).Where(t => t.Year is not null).ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!));
-            stations.Add((numbers, new SummaryStation(station.Water, station.Name, numbers.Visits, numbers.Waiting, numbers.Open, numbers.Lost, trends)));
-        }
-
-        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, [.. stations.Select(s => s.Words)])), [.. stations.Select(s => s.Numbers)]);
+        var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Station).ToListAsync(cancel)).ToLookup(s => s);
+        var answers = await book.AnswersAsync(rows, SubjectWords.AskedAfter, reader, cancel);
+        var stations = rows.ConvertAll(row => new SummaryStation(
+            row.Read(), visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));
+        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, stations)), stations.ConvertAll(s => StationYear.Of(s, which, reader)));
     }
 
-    private async Task<IReadOnlyList<(StationSeries Series, LengthUnit Native)>> SeriesAsync(StationRow row, CancellationToken cancel)
-    {
-        var programme = await book.ProgrammeAsync(row.Programme, null, cancel) ?? throw new JsonException($"Programme {row.Programme} is missing.");
-        var native = row.Read().KnownDepth.Unit ?? LengthUnit.Metre;
-        return [.. (await book.SeriesAsync(row.Code, programme, await book.ClaritiesAsync(row.Code, cancel), cancel)).Select(s => (s, native))];
-    }
-
-    private static StationAnswer Answer(StationRow row, IReadOnlyList<(StationSeries Series, LengthUnit Native)> series) =>
-        new(row.Code, row.Read().Name, [.. series.Select(s => Short(TrendRule.Work(s.Series.Ask(s.Native))))]);
+    // The stations of a water, or of every water that the caller may see, in their order.
+    private async Task<List<StationRow>> RowsAsync(string? water, CancellationToken cancel) =>
+        [.. (await book.Stations.AsNoTracking().Where(s => water == null || s.Water == water).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water))];
 
     private static List<string> Observers(IEnumerable<VisitRow> visits) =>
         [.. visits.SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Where(o => o != HistoricEntries.Unknown).Distinct().Order(StringComparer.Ordinal)];
-
-    private static SeriesAnswer Short(TrendResult result) => new(
-        result.Subject, result.Name, result.Verdict, result.Headline, result.Detail, result.WouldKnow?.Text, result.Waiting, result.Years, result.Line, SubjectWords.Of(result.Subject).Depth,
-        SubjectWords.Of(result.Subject).Asked || result.Verdict is TrendVerdict.Rising or TrendVerdict.Falling);
 }

@@ -217,6 +217,35 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("People", (string)null);
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Projections.AnswerRow", b =>
+                {
+                    b.Property<string>("Reader")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Subject")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Station")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Definition")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Mark")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Rules")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Test")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Reader", "Subject", "Station");
+
+                    b.ToTable("Answers");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Projections.ClarityRow", b =>
                 {
                     b.Property<Guid>("Visit")
@@ -234,6 +263,9 @@ namespace UpperStill.Store.Migrations
 
                     b.Property<string>("Method")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("SignedOff")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Station")
                         .IsRequired()
@@ -345,6 +377,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<double?>("HypoxicM")
                         .HasColumnType("REAL");
 
+                    b.Property<bool>("SignedOff")
+                        .HasColumnType("INTEGER");
+
                     b.Property<double?>("StabilityJM2")
                         .HasColumnType("REAL");
 
@@ -416,6 +451,19 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Samples");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Projections.StationMarkRow", b =>
+                {
+                    b.Property<string>("Station")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Mark")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Station");
+
+                    b.ToTable("StationMarks");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Projections.ValueRow", b =>
                 {
                     b.Property<Guid>("Visit")
@@ -439,6 +487,9 @@ namespace UpperStill.Store.Migrations
 
                     b.Property<string>("Method")
                         .HasColumnType("TEXT");
+
+                    b.Property<bool>("SignedOff")
+                        .HasColumnType("INTEGER");
 
                     b.Property<string>("Station")
                         .IsRequired()

@@ -75,6 +75,9 @@ public sealed class ClarityRow
 
     /// <summary>How it was read.</summary>
     public string? Method { get; set; }
+
+    /// <summary>True where a reviewer vouches for it.</summary>
+    public bool SignedOff { get; set; }
 }
 
 /// <summary>A level of a visit's profile, in working units; levels that may be mud are not among them.</summary>
@@ -190,6 +193,9 @@ public sealed class ValueRow
 
     /// <summary>The method, in the laboratory's words.</summary>
     public string? Method { get; set; }
+
+    /// <summary>True where a reviewer vouches for it.</summary>
+    public bool SignedOff { get; set; }
 }
 
 /// <summary>What the profile of a visit leaves in the record.</summary>
@@ -239,4 +245,7 @@ public sealed class ProfileRow
 
     /// <summary>Mean thickness of that water, m.</summary>
     public double? DeepThicknessM { get; set; }
+
+    /// <summary>True where a reviewer vouches for it.</summary>
+    public bool SignedOff { get; set; }
 }

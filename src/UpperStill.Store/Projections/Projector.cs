@@ -167,6 +167,7 @@ public static class Projector
             Usable = point.Usable,
             Text = point.Text!,
             Method = point.Method,
+            SignedOff = review.FieldSigned,
         };
         if (clarity is not null)
         {
@@ -208,6 +209,7 @@ public static class Projector
             Below = v.Below,
             Text = v.Text,
             Method = v.Method,
+            SignedOff = review.ResultsSigned,
         }));
         if (Profile(sheet, context) is { } numbers)
         {
@@ -228,6 +230,7 @@ public static class Projector
                 AnoxicArea = numbers.AnoxicArea,
                 DeepOxygenMgL = numbers.DeepOxygenMgL,
                 DeepThicknessM = numbers.DeepThicknessM,
+                SignedOff = review.FieldSigned,
             });
         }
 

@@ -1,88 +1,105 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Clarity;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
+using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;
 
-/// <summary>Reads the series of a station from the projections.</summary>
+/// <summary>A station's series, and the unit in which its depths are read.</summary>
+/// <param name="Series">Those that have any value, in the order of the subjects.</param>
+/// <param name="Native">The unit.</param>
+public sealed record SeriesOfStation(IReadOnlyList<StationSeries> Series, LengthUnit Native);
+
+/// <summary>Reads series from the projections.</summary>
 public static class SeriesBook
 {
-    /// <summary>The series of a station that have any value.</summary>
+    /// <summary>The series of some stations, each table read once.</summary>
     /// <param name="book">The book.</param>
-    /// <param name="station">The station's code.</param>
-    /// <param name="programme">The programme that sums them up.</param>
-    /// <param name="clarity">The station's clarities.</param>
+    /// <param name="stations">The stations; not so many that their values would not fit in memory.</param>
+    /// <param name="subjects">What of them; null for everything.</param>
     /// <param name="cancel">Gives up.</param>
-    public static async Task<IReadOnlyList<StationSeries>> SeriesAsync(this FieldBook book, string station, Programme programme, IReadOnlyList<ClarityPoint> clarity, CancellationToken cancel)
+    public static async Task<IReadOnlyDictionary<string, SeriesOfStation>> SeriesAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyCollection<TrendSubject>? subjects, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        ArgumentNullException.ThrowIfNull(clarity);
-        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => j.Station == station).ToListAsync(cancel)).ToLookup(j => j.Subject, j => j.Day);
-        var values = await book.Values.AsNoTracking().Where(v => v.Station == station).Join(book.Visits, v => v.Visit, v => v.Visit, (value, visit) => new { Value = value, visit.ResultsSigned }).ToListAsync(cancel);
-        var profiles = await book.Profiles.AsNoTracking().Where(p => p.Station == station).Join(book.Visits, p => p.Visit, v => v.Visit, (profile, visit) => new { Profile = profile, visit.FieldSigned }).ToListAsync(cancel);
-        return [.. Enum.GetValues<TrendSubject>().Select(subject => (Subject: subject, Points: Points(subject))).Where(s => s.Points.Count > 0)
-            .Select(s => new StationSeries(s.Subject, SubjectWords.Of(s.Subject).Window(programme), s.Points, [.. joins[s.Subject.ToString()].Order()]))];
-
-        IReadOnlyList<SeriesPoint> Points(TrendSubject subject) => subject switch
+        ArgumentNullException.ThrowIfNull(stations);
+        subjects ??= SubjectWords.Measured;
+        List<string> codes = [.. stations.Select(s => s.Code)];
+        Dictionary<(string Station, TrendSubject Subject), List<SeriesPoint>> all = [];
+        if (subjects.Contains(TrendSubject.Clarity))
         {
-            TrendSubject.Clarity => [.. clarity.Select(c => new SeriesPoint(c.Visit, c.Date, c.ClarityM, c.Censored ? Censoring.Above : Censoring.None, c.Usable, c.SignedOff, c.Method, c.Text))],
-            TrendSubject.Chlorophyll or TrendSubject.Phosphorus => [.. values.Where(v => v.Value.Analyte == SubjectWords.Of(subject).Analyte).GroupBy(v => v.Value.Visit)
-                .Select(g => SubjectWords.Followed(g, v => v.Value.Place)).OrderBy(v => v.Value.Day).ThenBy(v => v.Value.Visit)
-                .Select(v => new SeriesPoint(v.Value.Visit, v.Value.Day, v.Value.Value, v.Value.Below ? Censoring.Below : Censoring.None, true, v.ResultsSigned, v.Value.Method, v.Value.Text))],
-            _ => [.. profiles.Select(p => (p, Value: SubjectWords.Of(subject).Number(p.Profile.Numbers()))).Where(p => p.Value is not null).OrderBy(p => p.p.Profile.Day).ThenBy(p => p.p.Profile.Visit)
-                .Select(p => new SeriesPoint(p.p.Profile.Visit, p.p.Profile.Day, decimal.Round((decimal)p.Value!.Value, 3), Censoring.None, p.p.Profile.Usable, p.p.FieldSigned))],
-        };
-    }
-
-    /// <summary>Usable values of one subject that are signed off, of all stations, oldest first.</summary>
-    public static async Task<IReadOnlyDictionary<string, List<SeriesPoint>>> PointsOfAllAsync(this FieldBook book, TrendSubject subject, CancellationToken cancel)
-    {
-        ArgumentNullException.ThrowIfNull(book);
-        Dictionary<string, List<SeriesPoint>> all = [];
-        if (subject == TrendSubject.Clarity)
-        {
-            await foreach (var c in book.Clarities.AsNoTracking().Where(c => c.Usable).Join(book.Visits.Where(v => v.FieldSigned), c => c.Visit, v => v.Visit, (c, _) => new { c.Visit, c.Station, c.Day, c.ClarityM, c.Censored, c.Method }).AsAsyncEnumerable().WithCancellation(cancel))
+            foreach (var c in await book.Clarities.AsNoTracking().Where(c => codes.Contains(c.Station)).ToListAsync(cancel))
             {
-                Add(c.Station, new SeriesPoint(c.Visit, c.Day, c.ClarityM, c.Censored ? Censoring.Above : Censoring.None, Method: c.Method));
+                Add(c.Station, TrendSubject.Clarity, new SeriesPoint(c.Visit, c.Day, c.ClarityM, c.Censored ? Censoring.Above : Censoring.None, c.Usable, c.SignedOff, c.Method, c.Text));
             }
         }
-        else if (SubjectWords.Of(subject).Analyte is { } analyte)
+
+        var analytes = subjects.Select(s => (Subject: s, SubjectWords.Of(s).Analyte)).Where(s => s.Analyte is not null).ToDictionary(s => s.Analyte!, s => s.Subject);
+        if (analytes.Count > 0)
         {
-            await foreach (var v in book.Values.AsNoTracking().Where(v => v.Analyte == analyte).Join(book.Visits.Where(v => v.ResultsSigned), v => v.Visit, v => v.Visit, (v, _) => new { v.Visit, v.Station, v.Day, v.Value, v.Below, v.Method }).AsAsyncEnumerable().WithCancellation(cancel))
+            List<string> asked = [.. analytes.Keys];
+            var values = await book.Values.AsNoTracking().Where(v => codes.Contains(v.Station) && asked.Contains(v.Analyte)).ToListAsync(cancel);
+            foreach (var v in values.GroupBy(v => (v.Visit, v.Analyte)).Select(g => SubjectWords.Followed(g, v => v.Place)))
             {
-                Add(v.Station, new SeriesPoint(v.Visit, v.Day, v.Value, v.Below ? Censoring.Below : Censoring.None, Method: v.Method));
+                Add(v.Station, analytes[v.Analyte], new SeriesPoint(v.Visit, v.Day, v.Value, v.Below ? Censoring.Below : Censoring.None, true, v.SignedOff, v.Method, v.Text));
             }
         }
-        else
+
+        var ofProfiles = subjects.Where(SubjectWords.OfProfiles).ToList();
+        if (ofProfiles.Count > 0)
         {
-            await foreach (var p in book.Profiles.AsNoTracking().Where(p => p.Usable).Join(book.Visits.Where(v => v.FieldSigned), p => p.Visit, v => v.Visit, (p, _) => p).AsAsyncEnumerable().WithCancellation(cancel))
+            foreach (var p in await book.Profiles.AsNoTracking().Where(p => codes.Contains(p.Station)).ToListAsync(cancel))
             {
-                if (SubjectWords.Of(subject).Number(p.Numbers()) is { } value)
+                var numbers = p.Numbers();
+                foreach (var subject in ofProfiles)
                 {
-                    Add(p.Station, new SeriesPoint(p.Visit, p.Day, decimal.Round((decimal)value, 3)));
+                    if (SubjectWords.Of(subject).Number(numbers) is { } value)
+                    {
+                        Add(p.Station, subject, new SeriesPoint(p.Visit, p.Day, decimal.Round((decimal)value, 3), Censoring.None, p.Usable, p.SignedOff));
+                    }
                 }
             }
         }
 
-        foreach (var points in all.Values)
-        {
-            points.Sort((a, b) => a.Day.CompareTo(b.Day) is not 0 and var by ? by : a.Visit.CompareTo(b.Visit));
-        }
+        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => codes.Contains(j.Station)).ToListAsync(cancel)).ToLookup(j => (j.Station, j.Subject), j => j.Day);
+        var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
+        return stations.ToDictionary(s => s.Code, station => new SeriesOfStation(
+            [.. subjects.Order().Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
+                subject, SubjectWords.Of(subject).Window(programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]))],
+            station.Read().KnownDepth.Unit ?? LengthUnit.Metre));
 
-        return all;
-
-        void Add(string station, SeriesPoint point)
+        void Add(string station, TrendSubject subject, SeriesPoint point)
         {
-            if (!all.TryGetValue(station, out var points))
+            if (!all.TryGetValue((station, subject), out var points))
             {
-                all[station] = points = [];
+                all[(station, subject)] = points = [];
             }
 
             points.Add(point);
         }
+    }
+
+    private static List<SeriesPoint> Sorted(List<SeriesPoint> points)
+    {
+        points.Sort((a, b) => a.Day.CompareTo(b.Day) is not 0 and var by ? by : a.Visit.CompareTo(b.Visit));
+        return points;
+    }
+
+    /// <summary>The newest versions of programmes, by code.</summary>
+    /// <exception cref="JsonException">One is missing, though a station names it.</exception>
+    public static async Task<IReadOnlyDictionary<string, Programme>> ProgrammesAsync(this FieldBook book, IEnumerable<string> codes, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(codes);
+        Dictionary<string, Programme> programmes = [];
+        foreach (var code in codes.Distinct())
+        {
+            programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
+        }
+
+        return programmes;
     }
 
     /// <summary>The oxygen of a profile.</summary>

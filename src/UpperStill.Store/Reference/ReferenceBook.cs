@@ -9,6 +9,7 @@ using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Seasons;
 using UpperStill.Core.Visits;
+using UpperStill.Store.Projections;
 
 namespace UpperStill.Store.Reference;
 
@@ -71,9 +72,20 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<ClarityPoint>> ClaritiesAsync(this FieldBook book, string station, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return await book.Clarities.AsNoTracking().Where(c => c.Station == station).Join(book.Visits, c => c.Visit, v => v.Visit, (c, v) => new { Clarity = c, v.FieldSigned })
-            .OrderBy(c => c.Clarity.Day).ThenBy(c => c.Clarity.Visit)
-            .Select(c => new ClarityPoint(c.Clarity.Visit, c.Clarity.Day, c.Clarity.ClarityM, c.Clarity.Censored, c.Clarity.Usable, c.Clarity.Text, c.Clarity.Method, c.FieldSigned)).ToListAsync(cancel);
+        return await book.Clarities.AsNoTracking().Where(c => c.Station == station).OrderBy(c => c.Day).ThenBy(c => c.Visit)
+            .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text, c.Method, c.SignedOff)).ToListAsync(cancel);
+    }
+
+    /// <summary>The newest clarity of each station that has one.</summary>
+    public static async Task<IReadOnlyList<ClarityRow>> LastClaritiesAsync(this FieldBook book, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+
+        // One look at the end of the index for each station, instead of a walk through all clarities.
+        return await book.Clarities.FromSql($"""
+            SELECT c.* FROM Stations s JOIN Clarities c ON c.Visit =
+                (SELECT n.Visit FROM Clarities n WHERE n.Station = s.Code ORDER BY n.Day DESC, n.Visit DESC LIMIT 1)
+            """).AsNoTracking().ToListAsync(cancel);
     }
 
     /// <summary>What a visit at a station is judged by; null if station or programme is unknown.</summary>

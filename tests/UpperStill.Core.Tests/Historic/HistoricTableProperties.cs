@@ -41,10 +41,10 @@ public sealed class HistoricTableProperties
     public void What_was_left_out_as_unusual_comes_in_once_it_is_said_to_be_right() => Row.Array[1, 12].Sample(rows =>
     {
         var read = Read(rows);
-        var again = Read(rows, [.. read.Findings.Where(f => f is { Answerable: true, Line: not null }).Select(f => f.Line!.Value)]);
-        Assert.DoesNotContain(again.Findings, f => f is { Answerable: true, Line: not null } && read.Findings.Any(b => b.Line == f.Line && b.Answerable));
+        var again = Read(rows, [.. read.Findings.Where(f => f is { Answerable: true, Line: not null }).Select(f => new HistoricField(f.Line!.Value, f.Column!.Value))]);
+        Assert.DoesNotContain(again.Findings, f => f is { Answerable: true, Line: not null } && read.Findings.Any(b => (b.Line, b.Column) == (f.Line, f.Column) && b.Answerable));
     });
 
-    private static HistoricResult Read(string[][] rows, HashSet<int>? stand = null) => HistoricTable.Read(new HistoricRequest(
+    private static HistoricResult Read(string[][] rows, HashSet<HistoricField>? stand = null) => HistoricTable.Read(new HistoricRequest(
         Mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r))], [new HistoricStation("N1", "North", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal>(), 14)], new DateOnly(2026, 8, 12), stand));
 }

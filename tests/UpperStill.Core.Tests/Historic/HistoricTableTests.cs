@@ -37,6 +37,7 @@ public sealed class HistoricTableTests
 
     [Theory]
     [InlineData("Elsewhere,1994-07-12,0,4.2,20,9", "station-unknown")]
+    [InlineData("Yonder,1994-07-12,0,4.2,20,9", "station-beyond")]
     [InlineData("North,12.13.1994,0,4.2,20,9", null)]
     [InlineData("North,6.7.1994,0,4.2,20,9", "date-two-ways")]
     [InlineData("North,summer,0,4.2,20,9", "date-unreadable")]
@@ -108,7 +109,34 @@ public sealed class HistoricTableTests
         Assert.Equal(("value-thousandfold", 10, true), (caught.Finding.Code, caught.Line, caught.Answerable));
         Assert.Equal(8, read.Visits.Count);
         Assert.Equal((8, 1), (read.Columns.Single().Values, read.Columns.Single().LeftOut));
-        Assert.Equal(9, Read(Phosphorus(), [10], rows).Visits.Count);
+        Assert.Equal(9, Read(Phosphorus(), [new(10, 2)], rows).Visits.Count);
+    }
+
+    [Fact]
+    public void What_is_said_of_one_field_says_nothing_of_another_in_its_line()
+    {
+        string[] rows = ["North,1994-07-12,0,4.2,68,90", "North,1994-07-13,0,4.2,18,9.0", "North,1994-07-14,0,4.2,19,9.0"];
+        Assert.Equal([4, 5], Read(Profile, rows).Findings.Select(f => f.Column!.Value));
+        var read = Read(Profile, [new(2, 4)], rows);
+        Assert.Equal((2, "DO"), (read.Findings.Single().Line, read.Findings.Single().Head));
+        Assert.Equal(("68", (string?)null), (read.Visits[0].Levels.Single().Temperature!.Written, read.Visits[0].Levels.Single().Oxygen?.Written));
+    }
+
+    [Fact]
+    public void Two_columns_that_look_alike_are_counted_each_by_itself()
+    {
+        HistoricColumn phosphorus = new("TP", HistoricRole.Analyte, "µg/L as P", "total-phosphorus");
+        var read = Read(new HistoricMapping([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), phosphorus, phosphorus]), "North,1994-07-12,14,", "North,1994-08-12,15,17");
+        Assert.Equal([2, 1], read.Columns.Select(c => c.Values));
+    }
+
+    [Fact]
+    public void The_stations_that_a_table_names_are_known_before_it_is_read()
+    {
+        HistoricRow[] rows = [new(2, [" North ", "1994-07-12", "4"]), new(3, ["n1", "1994-07-13", "4"]), new(4, ["NORTH", "1994-07-14", "4"])];
+        HistoricMapping mapping = new([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), new("Secchi", HistoricRole.Clarity, "m")]);
+        Assert.Equal(["n1", "North"], HistoricTable.StationsNamed(mapping, rows).Order(StringComparer.OrdinalIgnoreCase));
+        Assert.Equal(["F1"], HistoricTable.StationsNamed(mapping with { Columns = [new("Site"), .. mapping.Columns.Skip(1)], Station = "F1" }, rows));
     }
 
     [Fact]
@@ -153,7 +181,7 @@ public sealed class HistoricTableTests
         var read = Read(Profile, "North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0", "North,1994-07-14,14,4.2,19,9.0");
         Assert.Equal([("deeper-than-water", 2, "Secchi (m)"), ("deeper-than-water", 3, "Depth (m)")], read.Findings.Select(f => (f.Finding.Code, f.Line!.Value, f.Head!)));
         Assert.Equal([(1, false), (0, true), (1, true)], read.Visits.Select(v => (v.Levels.Count, v.Clarity is not null)));
-        Assert.Empty(Read(Profile, [2, 3], ["North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0"]).Findings);
+        Assert.Empty(Read(Profile, [new(2, 3), new(3, 2)], ["North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0"]).Findings);
     }
 
     [Fact]
@@ -186,11 +214,12 @@ public sealed class HistoricTableTests
 
     private static HistoricResult Read(HistoricMapping mapping, params string[] rows) => Read(mapping, [], rows);
 
-    private static HistoricResult Read(HistoricMapping mapping, int[] stand, string[] rows) => HistoricTable.Read(new HistoricRequest(
+    private static HistoricResult Read(HistoricMapping mapping, HistoricField[] stand, string[] rows) => HistoricTable.Read(new HistoricRequest(
         mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r.Split(r.Contains(';', StringComparison.Ordinal) ? ';' : ',')))],
         [
             new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 16, [TrendSubject.Clarity] = 4 }, 14.5m),
             new HistoricStation("F1", "Foul", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 1800 }),
+            new HistoricStation("Y1", "Yonder", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal>(), Mine: false),
         ],
         Today, stand.ToHashSet()));
 }

@@ -63,7 +63,7 @@ public sealed class AnnualReportTests
     {
         var up = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, Clarity((year, _) => 4 + (0.1 * year) + Wobble[year]), Summer));
         var still = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, Clarity((year, _) => 4 + (year % 2)), Summer));
-        var report = AnnualReport.Write(new ReportRequest("Harrowmere", 2022, 8, new DateOnly(2022, 6, 1), new DateOnly(2022, 9, 1), ["Asa"], [new("Deep Hole", [up]), new("North Arm", [still])]));
+        var report = AnnualReport.Write(new ReportRequest("Harrowmere", 2022, 8, new DateOnly(2022, 6, 1), new DateOnly(2022, 9, 1), ["Asa"], [new("D", "Deep Hole", [up]), new("N", "North Arm", [still])]));
         Assert.Equal($"At Deep Hole: {up.Headline} For the rest no change could be told from chance; that is not the same as no change.", report.InShort);
         Assert.StartsWith("At North Arm the disc was seen down to ", Section(report, "How clear")[1], StringComparison.Ordinal);
     }
@@ -87,7 +87,7 @@ public sealed class AnnualReportTests
     private static IReadOnlyList<string> Section(ReportResult report, string title) => report.Sections.First(s => s.Title == title).Paragraphs;
 
     private static ReportResult Report(List<SeriesPoint> clarity, OxygenSeason? oxygen = null) => AnnualReport.Write(new ReportRequest(
-        "Harrowmere", 2022, 4, new DateOnly(2022, 6, 15), new DateOnly(2022, 9, 15), ["Asa"], [new ReportStation("Deep Hole", clarity.Count == 0 ? [] : [TrendRule.Work(new TrendRequest(TrendSubject.Clarity, clarity, Summer))], oxygen)]));
+        "Harrowmere", 2022, 4, new DateOnly(2022, 6, 15), new DateOnly(2022, 9, 15), ["Asa"], [new ReportStation("HAR-1", "Deep Hole", clarity.Count == 0 ? [] : [TrendRule.Work(new TrendRequest(TrendSubject.Clarity, clarity, Summer))], oxygen)]));
 
     private static List<SeriesPoint> Clarity(Func<int, int, double> value) =>
         [.. from i in Enumerable.Range(0, 10) from month in Enumerable.Range(6, 4) select new SeriesPoint(new Guid(i, (short)month, 0, new byte[8]), new DateOnly(2013 + i, month, 15), (decimal)Math.Round(value(i, month), 4))];

@@ -1,4 +1,6 @@
+using UpperStill.Core.Places;
 using UpperStill.Core.Programmes;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Reports;
 using UpperStill.Core.Trends;
 
@@ -68,9 +70,19 @@ public sealed class CoordinatorSummaryTests
         Assert.Equal("4 of 6", YearBeside.Of(Trend((_, _) => 4, least: 6), 2022)!.Text);
     }
 
-    private static SummaryStation Station(string name, int visits, TrendResult? clarity = null, string water = "Harrowmere") => new(water, name, visits, 0, 0, 0, clarity is null ? [] : [clarity]);
+    [Fact]
+    public void The_numbers_of_a_station_stand_beside_the_words()
+    {
+        var year = StationYear.Of(Station("Deep Hole", 4, Trend((year, _) => 4 + (0.1 * year))) with { Waiting = 1, Lost = 2 }, 2022, ReaderUnit.AsRead);
+        Assert.Equal(("Deep Hole", 4, 1, 0, 2), (year.Name, year.Visits, year.Waiting, year.Open, year.Lost));
+        Assert.Equal(4.9m, year.Years["clarity"].Value);
+        Assert.Empty(StationYear.Of(Station("Deep Hole", 0), 2022, ReaderUnit.AsRead).Years);
+    }
 
-    private static TrendResult Trend(Func<int, int, double> value, int from = 2013, int least = 4) => TrendRule.Work(new TrendRequest(
+    private static SummaryStation Station(string name, int visits, SeriesAnswer? clarity = null, string water = "Harrowmere") =>
+        new(new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), visits, 0, 0, 0, clarity is null ? [] : [clarity]);
+
+    private static SeriesAnswer Trend(Func<int, int, double> value, int from = 2013, int least = 4) => TrendRule.Answer(new TrendRequest(
         TrendSubject.Clarity,
         [.. Enumerable.Range(from, 2023 - from).SelectMany(year => Enumerable.Range(6, 4).Select(month => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(year, month, 15), decimal.Round((decimal)value(year - 2013, month), 2))))],
         new SummarySettings(6, 9, least)));

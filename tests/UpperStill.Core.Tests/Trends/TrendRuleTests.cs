@@ -211,6 +211,16 @@ public sealed class TrendRuleTests
         },
         iter: 20);
 
+    [Fact]
+    public void The_short_answer_says_what_the_long_one_says() => Gen.Int[0, 12].SelectMany(years => Gen.Double[0.2, 12].Array[years * 4]).Sample(values =>
+    {
+        var request = Request(Years(values.Length / 4, (year, month) => values[(year * 4) + (month - 6)]));
+        var (whole, brief) = (TrendRule.Work(request), TrendRule.Answer(request));
+        Assert.Equal((whole.Verdict, whole.Headline, whole.Detail, whole.WouldKnow?.Text, whole.Annual), (brief.Verdict, brief.Headline, brief.Detail, brief.WouldKnow, brief.Annual));
+        Assert.Equal(whole.Years.Select(y => (y.Year, y.Count, y.Value)), brief.Years.Select(y => (y.Year, y.Count, y.Value)));
+        Assert.Equal(whole.Line is null ? null : [whole.Line[0], whole.Line[^1]], brief.Line);
+    });
+
     private static TrendResult Trend(IReadOnlyList<SeriesPoint> points) => TrendRule.Work(Request(points));
 
     private static TrendRequest Request(IReadOnlyList<SeriesPoint> points) => new(TrendSubject.Clarity, points, Summer);

@@ -4415,6 +4415,11 @@ export interface components {
             /** @description The column; null where it is about the row. */
             head?: null | string;
             /**
+             * Format: int32
+             * @description The same column by its place, from 0: two may have one head.
+             */
+            column?: null | number;
+            /**
              * @description True where “as it stands” is an answer.
              * @default false
              */
@@ -6454,19 +6459,6 @@ export interface components {
              * @description The median of the stations' slopes, per decade.
              */
             medianPerDecade: null | number;
-            /** @description Station by station. */
-            stations: components["schemas"]["RegionalStation"][];
-        };
-        /** @description A station in a summary over many. */
-        RegionalStation: {
-            /** @description The station's code. */
-            station: string;
-            /**
-             * Format: int32
-             * @description Years with enough values.
-             */
-            years: number;
-            numbers: null | components["schemas"]["TestNumbers"];
         };
         /** @description What re-planning changes. */
         ReplanAnswer: {
@@ -7135,7 +7127,7 @@ export interface components {
             /** @description Proposed stations that wait for the caller's decision, water by water. */
             proposals: components["schemas"]["WaitingProposals"][];
         };
-        /** @description What a series says, in short. */
+        /** @description What a series says, in short: what lists and summaries of many stations need of it. */
         SeriesAnswer: {
             /** @description What it is of. */
             subject: components["schemas"]["TrendSubject"];
@@ -7147,21 +7139,27 @@ export interface components {
             headline: string;
             /** @description How sure, and from what. */
             detail: string;
-            /** @description How long until we would know; null where the scatter is not known yet. */
-            wouldKnow: null | string;
             /**
              * Format: int32
              * @description Values that wait for review.
              */
             waiting: number;
             /** @description Year by year, to be drawn small. */
-            years: components["schemas"]["YearSummary"][];
-            /** @description The trend, to be drawn. */
-            line: null | components["schemas"]["TrendAt"][];
+            years: components["schemas"]["YearBrief"][];
             /** @description True where it is drawn from the surface down. */
             depth: boolean;
             /** @description True where people ask after it, or it moves. */
             matters: boolean;
+            /**
+             * Format: int32
+             * @description Values that a year needs.
+             */
+            least: number;
+            /** @description How long until we would know; null where the scatter is not known yet. */
+            wouldKnow?: null | string;
+            /** @description The two ends of the trend, to be drawn; null where there is none. */
+            line?: null | components["schemas"]["TrendAt"][];
+            annual?: null | components["schemas"]["TestNumbers"];
         };
         /** @description A change of method. */
         SeriesBreak: {
@@ -7849,7 +7847,7 @@ export interface components {
             /** @description True where its water can be used. */
             good: boolean;
         };
-        /** @description Stations side by side. */
+        /** @description Stations side by side: one subject, one year beside those before it. */
         SideBySide: {
             /** @description What of them. */
             subject: components["schemas"]["TrendSubject"];
@@ -8022,8 +8020,14 @@ export interface components {
             /** @description Its programme's code. */
             programme: string;
             /** @description What its series says. */
-            answer: components["schemas"]["SeriesAnswer"];
-            beside: null | components["schemas"]["YearBeside"];
+            headline: string;
+            /** @description True where it is drawn from the surface down. */
+            depth: boolean;
+            /** @description Year by year, to be drawn small; null where a page would be too long. */
+            years?: null | components["schemas"]["YearBrief"][];
+            /** @description The two ends of the trend, to be drawn. */
+            line?: null | components["schemas"]["TrendAt"][];
+            beside?: null | components["schemas"]["YearBeside"];
         };
         /** @description A station and how far it is. */
         StationNear: {
@@ -8170,7 +8174,7 @@ export interface components {
              * @description Samples lost or rejected.
              */
             lost: number;
-            /** @description The year beside those before it, subject by subject. */
+            /** @description The year beside those before it, by the subject's name in JSON. */
             years: {
                 [key: string]: components["schemas"]["YearBeside"];
             };
@@ -9217,6 +9221,33 @@ export interface components {
             words?: null | string;
             /**
              * @description True where some of the year waits for review.
+             * @default false
+             */
+            provisional: boolean;
+        };
+        /** @description A year of a series, in short. */
+        YearBrief: {
+            /**
+             * Format: int32
+             * @description The year.
+             */
+            year: number;
+            /**
+             * Format: int32
+             * @description Usable values inside the window.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description What stands for the year; a limit where Censored says so; null where there are too few values.
+             */
+            value?: null | number;
+            /** @description The same in words. */
+            text?: null | string;
+            /** @description What is known of Value. */
+            censored?: components["schemas"]["Censoring"];
+            /**
+             * @description True where a value of it waits for review.
              * @default false
              */
             provisional: boolean;

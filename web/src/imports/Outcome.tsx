@@ -1,14 +1,14 @@
 import { Link } from '@tanstack/react-router';
 import { plainDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
-import type { Answer } from './table';
+import type { Answer, Field } from './table';
 
 interface Props {
   answer: Answer;
-  stand: readonly number[];
+  stand: readonly Field[];
   busy: boolean;
-  onStand(lines: number[]): void;
-  onSure(head: string): void;
+  onStand(fields: Field[]): void;
+  onSure(column: number): void;
   onKeep(): void;
 }
 
@@ -37,10 +37,10 @@ export function Outcome({ answer, stand, busy, onStand, onSure, onKeep }: Props)
         )}
       </div>
       {!kept &&
-        whole.map(({ finding, head, answerable }) => (
+        whole.map(({ finding, column, answerable }) => (
           <FindingNote key={finding.seen} finding={finding}>
-            {answerable && head && (
-              <button type="button" className="act" onClick={() => onSure(head)}>
+            {answerable && column != null && (
+              <button type="button" className="act" onClick={() => onSure(column)}>
                 It is right, bring it in
               </button>
             )}
@@ -124,26 +124,27 @@ function Lines({
 }: {
   answer: Answer;
   lines: Answer['findings'];
-  stand: readonly number[];
-  onStand(lines: number[]): void;
+  stand: readonly Field[];
+  onStand(fields: Field[]): void;
 }) {
-  const all = [...new Set(lines.filter(({ answerable }) => answerable).map(({ line }) => line ?? 0))];
+  const field = ({ line, column }: Answer['findings'][number]) => ({ line: line ?? 0, column: column ?? 0 });
+  const all = lines.filter(({ answerable }) => answerable).map(field);
   return (
     <section className="mt-4" aria-label="Left out, or to look at">
       <h3 className="caps border-ink border-b">Left out, or to look at: {lines.length + answer.moreFindings}</h3>
       <ul className="max-h-[22rem] overflow-y-auto">
-        {lines.map(({ finding, line, head, answerable }) => (
+        {lines.map((one) => (
           <li
-            key={`${line} ${head} ${finding.code}`}
+            key={`${one.line} ${one.column} ${one.finding.code}`}
             className="flex flex-wrap items-baseline gap-x-3 border-rule border-b py-1.5"
           >
-            <span className="num w-20 shrink-0 text-dim text-sm">line {line}</span>
+            <span className="num w-20 shrink-0 text-dim text-sm">line {one.line}</span>
             <span className="min-w-0 flex-1">
-              {head && <b>{head}: </b>}
-              {finding.seen} <span className="text-dim">{finding.why}</span>
+              {one.head && <b>{one.head}: </b>}
+              {one.finding.seen} <span className="text-dim">{one.finding.why}</span>
             </span>
-            {answerable && (
-              <button type="button" className="act-quiet" onClick={() => onStand([...stand, line ?? 0])}>
+            {one.answerable && (
+              <button type="button" className="act-quiet" onClick={() => onStand([...stand, field(one)])}>
                 As it stands
               </button>
             )}
@@ -152,7 +153,7 @@ function Lines({
       </ul>
       {all.length > 1 && (
         <button type="button" className="act-quiet" onClick={() => onStand([...stand, ...all])}>
-          All {all.length} unusual ones as they stand
+          {all.length === 2 ? 'Both' : `All ${all.length} of them`} as they stand
         </button>
       )}
       {stand.length > 0 && (

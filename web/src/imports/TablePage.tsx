@@ -8,14 +8,14 @@ import { Problem } from '../ui/Problem';
 import { Columns } from './Columns';
 import { Imports } from './Imports';
 import { Outcome } from './Outcome';
-import { type Answer, type Look, lookAt, type Mapping, read } from './table';
+import { type Answer, type Field, type Look, lookAt, type Mapping, read } from './table';
 
 /** An old table: looked at, its columns and units named, what would come of it shown, then brought in; and taken back whole. */
 export function TablePage() {
   const [file, setFile] = useState<File>();
   const [look, setLook] = useState<Look>();
   const [mapping, setMapping] = useState<Mapping>();
-  const [stand, setStand] = useState<number[]>([]);
+  const [stand, setStand] = useState<Field[]>([]);
   const [answer, setAnswer] = useState<Answer>();
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
@@ -38,7 +38,7 @@ export function TablePage() {
 
   // What would come of it follows each change of the columns.
   const key = JSON.stringify([mapping, stand]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for mapping and lines
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for mapping and fields
   useEffect(() => {
     if (!file || !mapping) {
       return;
@@ -101,11 +101,11 @@ export function TablePage() {
           stand={stand}
           busy={busy}
           onStand={setStand}
-          onSure={(head) =>
+          onSure={(at) =>
             mapping &&
             setMapping({
               ...mapping,
-              columns: mapping.columns.map((column) => (column.head === head ? { ...column, sure: true } : column)),
+              columns: mapping.columns.map((column, i) => (i === at ? { ...column, sure: true } : column)),
             })
           }
           onKeep={() => void keep()}

@@ -17,11 +17,17 @@ export function lookAt(file: File) {
   });
 }
 
+/** A field that somebody looked at: it is brought in as it stands. */
+export interface Field {
+  line: number;
+  column: number;
+}
+
 /** What would come of it, or has come. */
-export function read(file: File, mapping: Mapping, stand: readonly number[], keep: boolean) {
+export function read(file: File, mapping: Mapping, stand: readonly Field[], keep: boolean) {
   return asked(() =>
     api.POST('/api/imports', {
-      params: { query: { mapping: JSON.stringify(mapping), name: file.name, stand: stand.join(','), keep } },
+      params: { query: { mapping: JSON.stringify(mapping), name: file.name, stand: JSON.stringify(stand), keep } },
       ...rawFile(file),
     }),
   );

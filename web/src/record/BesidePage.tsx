@@ -18,8 +18,6 @@ const SUBJECTS = [
   ['stability', 'stability'],
 ] as const;
 
-const AT_ONCE = 60;
-
 /** Stations side by side: one subject, one year beside the years before it, programme by programme. */
 export function BesidePage() {
   const { of = 'clarity', year } = useSearch({ from: '/record/beside' });
@@ -56,25 +54,25 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
         )}
       </p>
       <p className="mt-2 max-w-prose text-dim">
-        Only what is signed off. Two stations are held side by side, not made one number; programmes may read in different ways.
+        Two stations are held side by side, not made one number; programmes may read in different ways. ○ some of it waits for
+        review.
       </p>
       <Problem words={problem} />
       {!data && !problem && <p className="mt-6 text-dim">Asking the record…</p>}
-      {data?.stations.length === 0 && <p className="mt-6">Nothing of it has been signed off at any station.</p>}
+      {data?.stations.length === 0 && <p className="mt-6">Nothing of it has been read at any station yet.</p>}
       {data &&
         programmes.map(([code, name]) => (
           <section key={code} className="mt-6" aria-label={name}>
             <h2 className="caps border-ink border-b-[1.5px] pb-1">{name}</h2>
             <ul>
               {data.stations
-                .filter(({ programme }) => programme === code)
-                .slice(0, AT_ONCE)
+                .filter(({ programme, years }) => programme === code && years)
                 .map((station) => (
                   <Row key={station.station} row={station} of={of} year={data.year} />
                 ))}
             </ul>
-            {data.stations.filter(({ programme }) => programme === code).length > AT_ONCE && (
-              <p className="mt-1 text-dim">The first {AT_ONCE} are drawn; the table below has them all.</p>
+            {data.stations.some(({ programme, years }) => programme === code && !years) && (
+              <p className="mt-1 text-dim">Only the first are drawn; the table below has them all.</p>
             )}
           </section>
         ))}
@@ -89,7 +87,7 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
             { name: String(data.year), unit: data.unit, of: ({ beside }) => beside?.value },
             { name: 'median of the years before', unit: data.unit, of: ({ beside }) => beside?.median },
             { name: 'years before', of: ({ beside }) => beside?.earlier },
-            { name: 'is it changing', of: ({ answer }) => answer.headline },
+            { name: 'is it changing', of: ({ headline }) => headline },
           ]}
         />
       )}
@@ -98,7 +96,7 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
 }
 
 function Row({ row, of, year }: { row: Schemas['StationBeside']; of: View; year: number }) {
-  const { answer, beside } = row;
+  const { years, line, depth, headline, beside } = row;
   return (
     <li className="grid items-center gap-x-5 gap-y-1 border-rule border-b py-2 md:grid-cols-[13rem_9rem_12rem_minmax(0,1fr)]">
       <Link to="/record/$station" params={{ station: row.station }} search={{ of }} className="min-w-0">
@@ -106,16 +104,17 @@ function Row({ row, of, year }: { row: Schemas['StationBeside']; of: View; year:
       </Link>
       <p>
         <span className="num text-xl">{beside?.text ?? '–'}</span>
+        {beside?.provisional && <span className="text-dim"> ○</span>}
         <span className="block text-dim text-sm">
           {!beside ? `nothing in ${year}` : beside.count < beside.least ? 'too few for a value' : String(year)}
         </span>
       </p>
       <div className="max-md:hidden">
-        <MiniYears years={answer.years} line={answer.line} depth={answer.depth} height={40} />
+        <MiniYears years={years ?? []} line={line} depth={depth} height={40} />
       </div>
       <p className="text-sm">
         {beside?.words && <span className="block">{beside.words}.</span>}
-        <span className="text-dim">{answer.headline}</span>
+        <span className="text-dim">{headline}</span>
       </p>
     </li>
   );

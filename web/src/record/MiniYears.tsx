@@ -1,6 +1,10 @@
-import type { Trend } from './series';
+import type { Schemas } from '../api/client';
 
-type Shown = Pick<Trend, 'years'> & { line?: Trend['line']; depth: boolean };
+interface Shown {
+  years: readonly Pick<Schemas['YearBrief'], 'year' | 'value' | 'provisional'>[];
+  line?: readonly Pick<Schemas['TrendAt'], 'year' | 'value'>[] | null | undefined;
+  depth: boolean;
+}
 
 /** A series in a few strokes: a depth hangs from the surface, anything else stands. Decoration beside the words; the record has the chart. */
 export function MiniYears({ years, line, depth, width = 180, height = 44 }: Shown & { width?: number; height?: number }) {
