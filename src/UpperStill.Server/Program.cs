@@ -46,6 +46,7 @@ builder.Services.AddScoped<PeopleEndpoints.Register>();
 builder.Services.AddScoped<SeasonDesk>();
 builder.Services.AddSingleton<CalendarKeys>();
 builder.Services.AddScoped<OutingDesk>();
+builder.Services.AddSingleton<WholePages>();
 builder.Services.AddScoped<LedgerDesk>().AddScoped<RecordDesk>().AddScoped<PackageExport>().AddScoped<PackageImport>();
 builder.Services.AddScoped<ResultDesk>().AddScoped<HistoricDesk>();
 builder.Services.AddSingleton(InstrumentSettings.From(builder.Configuration, instance.Demo));

@@ -15,13 +15,16 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         using var http = await server.AsAsync("coordinator");
         var (visit, review) = await ReadyAsync(http, "PEL-1");
         Assert.False(await SignedOffAsync(http, "PEL-1", visit));
+        var waits = await WaitingAsync(http, "PEL-1");
 
         Assert.Equal("kept", await DeliverAsync(http, Entry(visit, "signed-off", new JsonObject { ["field"] = (string)review["field"]!, ["results"] = (string)review["results"]! })));
         Assert.True(await SignedOffAsync(http, "PEL-1", visit));
+        Assert.Equal(waits - 1, await WaitingAsync(http, "PEL-1"));
         Assert.DoesNotContain(visit, (await http.GetStringAsync("/api/reviews", Cancel)), StringComparison.Ordinal);
 
         Assert.Equal("kept", await DeliverAsync(http, Entry(visit, "sounding", new JsonObject { ["depth"] = new JsonObject { ["written"] = "2.5", ["unit"] = "m" } })));
         Assert.False(await SignedOffAsync(http, "PEL-1", visit));
+        Assert.Equal(waits, await WaitingAsync(http, "PEL-1"));
         Assert.Contains(visit, (await http.GetStringAsync("/api/reviews", Cancel)), StringComparison.Ordinal);
     }
 
@@ -102,6 +105,22 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         var region = (await http.GetFromJsonAsync<JsonObject>("/api/record/region?subject=clarity", Cancel))!;
         Assert.Equal(5, (int)region["rising"]! + (int)region["falling"]! + (int)region["unclear"]! + (int)region["tooFew"]!);
     }
+
+    [Fact]
+    public async Task Pages_over_all_stations_show_each_caller_only_their_waters()
+    {
+        using var coordinator = await server.AsAsync("coordinator");
+        using var reader = await server.AsAsync("reader");
+        foreach (var path in new[] { "/api/record/summary?year=2025", "/api/record/stations?subject=clarity&year=2025" })
+        {
+            Assert.Contains("HAR-1", await coordinator.GetStringAsync(path, Cancel), StringComparison.Ordinal);
+            Assert.DoesNotContain("HAR-1", await reader.GetStringAsync(path, Cancel), StringComparison.Ordinal);
+            Assert.Contains("PEL-1", await reader.GetStringAsync(path, Cancel), StringComparison.Ordinal);
+        }
+    }
+
+    private static async Task<int> WaitingAsync(HttpClient http, string station) =>
+        (int)(await http.GetFromJsonAsync<JsonObject>("/api/record/summary", Cancel))!["stations"]!.AsArray().Single(s => (string)s!["station"]! == station)!["waiting"]!;
 
     private static async Task<JsonArray> SeriesAsync(HttpClient http, string station) => (await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["series"]!.AsArray();
 

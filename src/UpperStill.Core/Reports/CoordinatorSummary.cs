@@ -1,7 +1,28 @@
 using UpperStill.Core.Places;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
 
 namespace UpperStill.Core.Reports;
+
+/// <summary>What a summary needs of a series.</summary>
+/// <param name="Subject">What it is of.</param>
+/// <param name="Verdict">What it says.</param>
+/// <param name="Headline">The sentence.</param>
+/// <param name="Least">Values that a year needs.</param>
+/// <param name="Year">The year beside those before it; null where nothing was read in it.</param>
+public sealed record SummaryTrend(TrendSubject Subject, TrendVerdict Verdict, string Headline, int Least, YearBeside? Year)
+{
+    /// <summary>Of a whole answer.</summary>
+    /// <param name="answer">The answer.</param>
+    /// <param name="year">The year.</param>
+    /// <param name="native">The unit in which depths were read.</param>
+    /// <param name="reader">Unit for the words.</param>
+    public static SummaryTrend Of(SeriesAnswer answer, int year, LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead)
+    {
+        ArgumentNullException.ThrowIfNull(answer);
+        return new SummaryTrend(answer.Subject, answer.Verdict, answer.Headline, answer.Least, YearBeside.Of(answer, year, native, reader));
+    }
+}
 
 /// <summary>A station in a coordinator's summary.</summary>
 /// <param name="Station">The station.</param>
@@ -10,7 +31,7 @@ namespace UpperStill.Core.Reports;
 /// <param name="Open">Open findings of the year.</param>
 /// <param name="Lost">Samples of the year that were lost or rejected.</param>
 /// <param name="Trends">What its series say.</param>
-public sealed record SummaryStation(Station Station, int Visits, int Waiting, int Open, int Lost, IReadOnlyList<SeriesAnswer> Trends);
+public sealed record SummaryStation(Station Station, int Visits, int Waiting, int Open, int Lost, IReadOnlyList<SummaryTrend> Trends);
 
 /// <summary>What a summary is written from.</summary>
 /// <param name="Year">The year.</param>
@@ -72,7 +93,7 @@ public static class CoordinatorSummary
 
         // What a year still needs is worth knowing while the season lasts.
         var few = request.Stations.Select(s => (Station: s, Clarity: s.Trends.FirstOrDefault(t => t.Subject == TrendSubject.Clarity))).Where(s => s.Clarity is not null)
-            .Select(s => (s.Station, s.Clarity!.Least, Count: s.Clarity.Years.FirstOrDefault(y => y.Year == request.Year)?.Count ?? 0)).Where(s => s.Count < s.Least).ToList();
+            .Select(s => (s.Station, s.Clarity!.Least, Count: s.Clarity.Year?.Count ?? 0)).Where(s => s.Count < s.Least).ToList();
         if (few.Count > 0)
         {
             yield return $"Clarity of {request.Year} has no {(few.Count == 1 ? "value" : "values")} yet at {Named(few, s => $"{Place(s.Station)} ({s.Count} of {s.Least})")}.";

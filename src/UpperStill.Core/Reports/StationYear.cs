@@ -1,5 +1,4 @@
 using System.Text.Json;
-using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
 
 namespace UpperStill.Core.Reports;
@@ -17,14 +16,11 @@ public sealed record StationYear(string Station, string Name, string Water, int 
 {
     /// <summary>The numbers of a station in a year.</summary>
     /// <param name="of">The station.</param>
-    /// <param name="year">The year.</param>
-    /// <param name="reader">Unit for the words.</param>
-    public static StationYear Of(SummaryStation of, int year, ReaderUnit reader)
+    public static StationYear Of(SummaryStation of)
     {
         ArgumentNullException.ThrowIfNull(of);
-        var native = of.Station.KnownDepth.Unit ?? LengthUnit.Metre;
         return new StationYear(
             of.Station.Code, of.Station.Name, of.Station.Water, of.Visits, of.Waiting, of.Open, of.Lost,
-            of.Trends.Select(t => (t.Subject, Year: YearBeside.Of(t, year, native, reader))).Where(t => t.Year is not null).ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!));
+            of.Trends.Where(t => t.Year is not null).ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!));
     }
 }

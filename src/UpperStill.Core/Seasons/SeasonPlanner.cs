@@ -12,6 +12,13 @@ public static class SeasonPlanner
     public static SeasonPlan Work(SeasonRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        return new SeasonPlan(request.Year, [.. request.Stations.Select(s => new StationPlanner(request, s).Plan())]);
+        return new SeasonPlan(request.Year, [.. Each(request)]);
+    }
+
+    /// <summary>The plans one after the other, each made when it is asked for: no station waits for another.</summary>
+    public static IEnumerable<StationPlan> Each(SeasonRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        return request.Stations.Select(s => new StationPlanner(request, s).Plan());
     }
 }

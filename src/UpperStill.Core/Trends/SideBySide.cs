@@ -37,13 +37,13 @@ public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IRe
     /// <summary>Puts stations side by side.</summary>
     /// <param name="subject">What of them.</param>
     /// <param name="stations">The stations, in their order.</param>
-    /// <param name="year">The year; null for the newest that has enough values anywhere: a season that has only begun says little.</param>
+    /// <param name="year">The year; null for the newest that somewhere has enough values, all signed off: a season that has only begun says little.</param>
     /// <param name="reader">Unit for the words.</param>
     public static SideBySide Of(TrendSubject subject, IReadOnlyList<StationSaid> stations, int? year = null, ReaderUnit reader = ReaderUnit.AsRead)
     {
         ArgumentNullException.ThrowIfNull(stations);
         List<int> years = [.. stations.SelectMany(s => s.Answer.Years.Where(y => y.Count > 0).Select(y => y.Year)).Distinct().OrderDescending()];
-        var which = year ?? stations.SelectMany(s => s.Answer.Years.Where(y => y.Value is not null).Select(y => y.Year)).DefaultIfEmpty(years.FirstOrDefault()).Max();
+        var which = year ?? stations.SelectMany(s => s.Answer.Years.Where(y => y is { Value: not null, Provisional: false }).Select(y => y.Year)).DefaultIfEmpty(years.FirstOrDefault()).Max();
         Dictionary<string, int> drawn = [];
         return new SideBySide(subject, SubjectWords.Of(subject).Unit, which, years, stations.DistinctBy(s => s.Programme).ToDictionary(s => s.Programme, s => s.ProgrammeName), [.. stations.Select(Beside)]);
 

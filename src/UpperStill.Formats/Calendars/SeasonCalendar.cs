@@ -18,23 +18,30 @@ public sealed record CalendarStation(Station Station, HoursWindow Hours, string 
 /// <summary>The season as iCalendar (RFC 5545): a date to come is an event in the hours of its programme, with its alternate and its reasons.</summary>
 public static class SeasonCalendar
 {
-    /// <summary>Writes the dates to come; the same plan gives the same text but for the stamp.</summary>
-    /// <param name="stations">The stations.</param>
+    private const string End = "END:VCALENDAR";
+
+    /// <summary>Writes the dates to come, event by event; the same plan gives the same text but for the stamp.</summary>
+    /// <param name="text">Where it goes.</param>
+    /// <param name="stations">The stations; each is asked for when those before it are written.</param>
     /// <param name="stamp">When it is written.</param>
-    public static string Write(IEnumerable<CalendarStation> stations, DateTimeOffset stamp)
+    public static void Write(TextWriter text, IEnumerable<CalendarStation> stations, DateTimeOffset stamp)
     {
+        ArgumentNullException.ThrowIfNull(text);
         ArgumentNullException.ThrowIfNull(stations);
         var calendar = new Calendar { ProductId = "-//Upper Still//Season//EN" };
         calendar.AddProperty("X-WR-CALNAME", "Upper Still, the season");
+        var frame = new CalendarSerializer().SerializeToString(calendar)!;
+        text.Write(frame[..frame.LastIndexOf(End, StringComparison.Ordinal)]);
+        var events = new ComponentSerializer();
         foreach (var station in stations)
         {
             foreach (var date in station.Plan.Dates.Where(d => d.Ahead))
             {
-                calendar.Events.Add(Event(station, date, stamp));
+                text.Write(events.SerializeToString(Event(station, date, stamp)));
             }
         }
 
-        return new CalendarSerializer().SerializeToString(calendar) ?? string.Empty;
+        text.Write($"{End}\r\n");
     }
 
     private static CalendarEvent Event(CalendarStation station, SeasonDate date, DateTimeOffset stamp) => new()

@@ -54,6 +54,13 @@ public sealed class PackageWriter : IAsyncDisposable
     /// <summary>Adds a document that is no table, such as GeoJSON.</summary>
     public Task AddAsync(string path, string document) => WriteAsync(path, null, text => text.WriteAsync(document));
 
+    /// <summary>Adds a document that is written as it is made.</summary>
+    public Task AddAsync(string path, Action<TextWriter> write) => WriteAsync(path, null, text =>
+    {
+        write(text);
+        return Task.CompletedTask;
+    });
+
     /// <summary>Adds a file as it is, such as a photograph.</summary>
     public async Task AddAsync(string path, Stream content, CancellationToken cancel)
     {

@@ -27,19 +27,19 @@ internal static class PackageEndpoints
     private static async Task<IResult> ExportAsync(string? water, string? station, HttpContext http, FieldBook book, PackageExport export, SeasonDesk season, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         var all = await book.Stations.AsNoTracking().ToListAsync(cancel);
-        var seen = all.Where(s => caller.May.Samples(s.Water) && (water is null || s.Water == water) && (station is null || s.Code == station)).Select(s => s.Code).ToList();
+        var seen = all.Where(s => caller.May.Samples(s.Water) && (water is null || s.Water == water) && (station is null || s.Code == station)).Select(s => s.Code).ToHashSet();
         var whole = water is null && station is null && caller.May.CoordinatesAll;
         if (seen.Count == 0 && !whole)
         {
             return station is not null ? StationEndpoints.Unknown(station) : WaterEndpoints.Unknown(water ?? "any");
         }
 
-        var calendar = await season.CalendarAsync(caller.May, seen, cancel);
+        var dates = await season.DatesAsync(caller.May, seen, cancel);
 
         // The archive is written as it is made; its format is written in small steps that cannot wait.
         http.Features.Get<IHttpBodyControlFeature>()!.AllowSynchronousIO = true;
         var name = $"upper-still-{station ?? water ?? "everything"}-{clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.zip";
-        return Results.Stream(stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel, calendar), "application/zip", name);
+        return Results.Stream(stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel, dates), "application/zip", name);
     }
 
     private static async Task<IResult> ImportAsync(HttpContext http, PackageImport import, Instance instance, CancellationToken cancel)

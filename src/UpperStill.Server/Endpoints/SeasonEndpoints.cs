@@ -3,6 +3,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Seasons;
+using UpperStill.Formats.Calendars;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;
@@ -66,14 +67,16 @@ internal static class SeasonEndpoints
         return view;
     }
 
-    private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, CancellationToken cancel)
+    private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, TimeProvider clock, CancellationToken cancel)
     {
         if (keys.PersonOf(key) is not { } id || await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active, cancel) is not { } person)
         {
             return Results.Problem("Sign in and take the address from the season’s page.", statusCode: StatusCodes.Status404NotFound, title: "No calendar belongs to this key.");
         }
 
-        return Results.Text(await desk.CalendarAsync(person.Permissions, null, cancel), "text/calendar; charset=utf-8");
+        using var text = new StringWriter(CultureInfo.InvariantCulture);
+        SeasonCalendar.Write(text, await desk.DatesAsync(person.Permissions, null, cancel), clock.GetUtcNow());
+        return Results.Text(text.ToString(), "text/calendar; charset=utf-8");
     }
 
     private static async Task<IResult> MoveAsync(SeasonMove given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)

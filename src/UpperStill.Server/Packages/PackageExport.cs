@@ -3,6 +3,7 @@ using System.Runtime.CompilerServices;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
+using UpperStill.Formats.Calendars;
 using UpperStill.Formats.Packages;
 using UpperStill.Server.Hosting;
 using UpperStill.Store;
@@ -22,8 +23,8 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     /// <param name="stations">The stations' codes.</param>
     /// <param name="whole">True for everything, also entries whose visit has no beginning yet.</param>
     /// <param name="cancel">Gives up.</param>
-    /// <param name="calendar">The dates to come as iCalendar; null for none.</param>
-    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel, string? calendar = null)
+    /// <param name="dates">The dates to come, for a calendar; null for none.</param>
+    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel, IEnumerable<CalendarStation>? dates = null)
     {
         ArgumentNullException.ThrowIfNull(stations);
         var rows = await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
@@ -34,9 +35,9 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
         await package.AddAsync(PackageTables.Visits, VisitsAsync(codes, cancel), cancel);
         await package.AddAsync(PackageTables.Readings, ReadingsAsync(codes, cancel), cancel);
         await package.AddAsync("stations.geojson", StationsGeoJson.Write(rows.Select(s => s.Read())));
-        if (calendar is not null)
+        if (dates is not null)
         {
-            await package.AddAsync("season.ics", calendar);
+            await package.AddAsync("season.ics", text => SeasonCalendar.Write(text, dates, clock.GetUtcNow()));
         }
 
         await package.AddAsync(PackageTables.Waters, EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel), cancel);

@@ -40,7 +40,7 @@ public sealed record WaterReport(string Water, string District, int Year, IReadO
 public sealed record RecordSummary(int Year, IReadOnlyList<int> Years, SummaryResult Summary, IReadOnlyList<StationYear> Stations);
 
 /// <summary>Asks the record: is it changing, how sure is that, what would it take to know.</summary>
-public sealed class RecordDesk(FieldBook book, Caller caller)
+public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
 {
     /// <summary>The answers of a water's stations.</summary>
     public async Task<IReadOnlyList<StationAnswer>> AnswersAsync(string water, CancellationToken cancel)
@@ -79,17 +79,17 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
     }
 
     /// <summary>Stations that the caller may see, side by side.</summary>
-    public async Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel)
+    public Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (subject, year, reader), async () =>
     {
         var rows = await RowsAsync(null, cancel);
         var answers = await book.AnswersAsync(rows, [subject], reader, cancel);
         rows.RemoveAll(r => !answers.Contains(r.Code));
         var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
         return SideBySide.Of(subject, rows.ConvertAll(r => new StationSaid(r.Read(), r.Programme, programmes[r.Programme].Name, answers[r.Code].First())), year, reader);
-    }
+    }, cancel);
 
     /// <summary>The coordinator's summary across the waters that the caller may see.</summary>
-    public async Task<RecordSummary> SummaryAsync(int? year, ReaderUnit reader, CancellationToken cancel)
+    public Task<RecordSummary> SummaryAsync(int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (year, reader), async () =>
     {
         var rows = await RowsAsync(null, cancel);
         var codes = rows.Select(r => r.Code).ToHashSet();
@@ -98,11 +98,13 @@ public sealed class RecordDesk(FieldBook book, Caller caller)
         var (from, until) = (new DateOnly(Math.Max(which, 1), 1, 1), new DateOnly(Math.Max(which, 1), 12, 31));
         var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= from && v.Day <= until).ToListAsync(cancel)).Where(v => codes.Contains(v.Station)).ToLookup(v => v.Station);
         var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Station).ToListAsync(cancel)).ToLookup(s => s);
-        var answers = await book.AnswersAsync(rows, SubjectWords.AskedAfter, reader, cancel);
-        var stations = rows.ConvertAll(row => new SummaryStation(
-            row.Read(), visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));
-        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, stations)), stations.ConvertAll(s => StationYear.Of(s, which, reader)));
-    }
+        var places = rows.ConvertAll(r => r.Read());
+        var natives = places.ToDictionary(p => p.Code, p => p.KnownDepth.Unit ?? LengthUnit.Metre);
+        var answers = await book.AnswersAsync(rows, SubjectWords.AskedAfter, reader, (station, answer) => SummaryTrend.Of(answer, which, natives[station], reader), cancel);
+        var stations = places.ConvertAll(row => new SummaryStation(
+            row, visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));
+        return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, stations)), stations.ConvertAll(StationYear.Of));
+    }, cancel);
 
     // The stations of a water, or of every water that the caller may see, in their order.
     private async Task<List<StationRow>> RowsAsync(string? water, CancellationToken cancel) =>

@@ -77,18 +77,15 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             passes.Simulated, from, until, request.SharedDays ?? [], OutingDay.Of(plan, [.. stations.Select(s => s.Station)]), await WaitingAsync(may, cancel));
     }
 
-    /// <summary>The dates to come as iCalendar.</summary>
+    /// <summary>The dates of stations for a calendar, each planned when it is asked for.</summary>
     /// <param name="may">Whose stations.</param>
     /// <param name="only">Only these stations; null for all of them.</param>
     /// <param name="cancel">Gives up.</param>
-    public async Task<string> CalendarAsync(Permissions may, IReadOnlyCollection<string>? only, CancellationToken cancel)
+    public async Task<IEnumerable<CalendarStation>> DatesAsync(Permissions may, IReadOnlySet<string>? only, CancellationToken cancel)
     {
-        var (request, stations, _) = await GatherAsync(Today.Year, may, cancel);
+        var (request, stations, _) = await GatherAsync(Today.Year, may, cancel, only);
         var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).Select(w => w.Read()).ToDictionary(w => w.Code, w => w.TimeZone);
-        return SeasonCalendar.Write(
-            stations.Zip(request.Stations, SeasonPlanner.Work(request).Stations).Where(s => only?.Contains(s.First.Station.Code) != false)
-                .Select(s => new CalendarStation(s.First.Station, s.Second.Hours, zones.GetValueOrDefault(s.First.Station.WaterCode, "Etc/UTC"), s.Third)),
-            clock.GetUtcNow());
+        return stations.Zip(request.Stations, SeasonPlanner.Each(request)).Select(s => new CalendarStation(s.First.Station, s.Second.Hours, zones.GetValueOrDefault(s.First.Station.WaterCode, "Etc/UTC"), s.Third));
     }
 
     private async Task<IReadOnlyList<WaitingProposals>> WaitingAsync(Permissions may, CancellationToken cancel)
@@ -98,11 +95,12 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         return [.. waiting.Where(w => may.Coordinates(w.Key)).Select(w => new WaitingProposals(w.Key, names.GetValueOrDefault(w.Key, w.Key), w.Count))];
     }
 
-    /// <summary>The request to the planner, the stations in its order, and the days set aside.</summary>
-    public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel)
+    /// <summary>The request to the planner, the stations in its order, and the days set aside; of only some stations where they are named.</summary>
+    public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel, IReadOnlySet<string>? only = null)
     {
         ArgumentNullException.ThrowIfNull(may);
-        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water)).ToList();
+        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water) && only?.Contains(s.Code) != false).ToList();
+        var codes = rows.ConvertAll(r => r.Code);
         var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => TimeZoneInfo.FindSystemTimeZoneById(w.Read().TimeZone), StringComparer.Ordinal);
         var programmes = new Dictionary<string, Programme>(StringComparer.Ordinal);
         foreach (var code in rows.Select(r => r.Programme).Distinct())
@@ -114,8 +112,9 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         }
 
         var (begin, end) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
-        var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= begin && v.Day <= end).Select(v => new { v.Station, v.Day, v.Took }).ToListAsync(cancel)).ToLookup(v => v.Station);
-        var before = await book.Visits.AsNoTracking().Where(v => v.Day < begin).GroupBy(v => v.Station).Select(g => new { g.Key, Last = g.Max(v => v.Day) }).ToDictionaryAsync(g => g.Key, g => g.Last, cancel);
+        var visits = (await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= begin && v.Day <= end).Select(v => new { v.Station, v.Day, v.Took }).ToListAsync(cancel)).ToLookup(v => v.Station);
+        var before = await book.Stations.Where(s => codes.Contains(s.Code)).Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code && v.Day < begin).Max(v => (DateOnly?)v.Day) })
+            .Where(s => s.Last != null).ToDictionaryAsync(s => s.Code, s => s.Last!.Value, cancel);
         var days = await book.SeasonDays.AsNoTracking().Where(d => d.Day >= begin && d.Day <= end).OrderBy(d => d.Day).ToListAsync(cancel);
         List<StationSeason> seasons = [];
         List<PlannedStation> stations = [];

@@ -16,6 +16,9 @@ public static class AnswerBook
     // The values of so many stations are in memory at once.
     private const int StationsAtOnce = 50;
 
+    // Kept answers are read so many at a time, and each is made short before the next come.
+    private const int AnswersAtOnce = 200;
+
     // Whoever asks does not wait for an import to finish only to keep what was worked out.
     private const int KeepWithinS = 1;
 
@@ -28,15 +31,28 @@ public static class AnswerBook
     /// <param name="reader">Unit of the words.</param>
     /// <param name="cancel">Gives up.</param>
     public static Task<ILookup<string, SeriesAnswer>> AnswersAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject>? subjects, ReaderUnit reader, CancellationToken cancel) =>
-        AskAsync(book, stations, subjects ?? SubjectWords.Measured, reader, whole: true, json => JsonSerializer.Deserialize(json, SetupJson.Default.SeriesAnswer)!, answer => answer, cancel);
+        AnswersAsync(book, stations, subjects, reader, (_, answer) => answer, cancel);
+
+    /// <summary>What is made of the answers of some stations, by station; of thousands the whole answers need not be in memory.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="stations">The stations.</param>
+    /// <param name="subjects">What of them; null for everything.</param>
+    /// <param name="reader">Unit of the words.</param>
+    /// <param name="brief">What is made of a station's answer; called from several threads.</param>
+    /// <param name="cancel">Gives up.</param>
+    public static Task<ILookup<string, T>> AnswersAsync<T>(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject>? subjects, ReaderUnit reader, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
+        where T : class => AskAsync(book, stations, subjects ?? SubjectWords.Measured, reader, whole: true, (station, json) => brief(station, JsonSerializer.Deserialize(json, SetupJson.Default.SeriesAnswer)!), brief, cancel);
 
     /// <summary>The tests alone of one subject, by station.</summary>
-    /// <inheritdoc cref="AnswersAsync"/>
+    /// <param name="book">The book.</param>
+    /// <param name="stations">The stations.</param>
+    /// <param name="subject">What of them.</param>
+    /// <param name="cancel">Gives up.</param>
     public static Task<ILookup<string, RegionalStation>> TestsAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, TrendSubject subject, CancellationToken cancel) =>
-        AskAsync(book, stations, [subject], ReaderUnit.AsRead, whole: false, json => JsonSerializer.Deserialize(json, SetupJson.Default.RegionalStation)!, RegionalStation.Of, cancel);
+        AskAsync(book, stations, [subject], ReaderUnit.AsRead, whole: false, (_, json) => JsonSerializer.Deserialize(json, SetupJson.Default.RegionalStation)!, (_, answer) => RegionalStation.Of(answer), cancel);
 
     private static async Task<ILookup<string, T>> AskAsync<T>(
-        FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject> subjects, ReaderUnit reader, bool whole, Func<string, T> read, Func<SeriesAnswer, T> brief, CancellationToken cancel)
+        FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject> subjects, ReaderUnit reader, bool whole, Func<string, string, T> read, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
         where T : class
     {
         ArgumentNullException.ThrowIfNull(book);
@@ -46,18 +62,23 @@ public static class AnswerBook
         // Marks first: what changes while the values are read makes the answer old, not wrong for good.
         var few = stations.Count <= StationsAtOnce ? stations.Select(s => s.Code).ToList() : null;
         var marks = await book.StationMarks.AsNoTracking().Where(m => few == null || few.Contains(m.Station)).ToDictionaryAsync(m => m.Station, m => m.Mark, cancel);
-        var kept = await book.Answers.AsNoTracking().Where(a => a.Reader == reader && subjects.Contains(a.Subject) && (few == null || few.Contains(a.Station)) && a.Rules == Rules)
-            .Select(a => new { a.Station, a.Subject, a.Mark, Json = whole ? a.Definition : a.Test }).ToListAsync(cancel);
-        Parallel.ForEach(kept.Where(a => a.Mark == marks.GetValueOrDefault(a.Station)), row => found[(row.Station, row.Subject)] = row.Json is null ? null : read(row.Json));
+        var kept = book.Answers.AsNoTracking().Where(a => a.Reader == reader && subjects.Contains(a.Subject) && (few == null || few.Contains(a.Station)) && a.Rules == Rules)
+            .Select(a => new { a.Station, a.Subject, a.Mark, Json = whole ? a.Definition : a.Test }).AsAsyncEnumerable();
+        await foreach (var some in kept.Chunk(AnswersAtOnce).WithCancellation(cancel))
+        {
+            Parallel.ForEach(some.Where(a => a.Mark == marks.GetValueOrDefault(a.Station)), row => found[(row.Station, row.Subject)] = row.Json is null ? null : read(row.Station, row.Json));
+        }
+
         foreach (var old in stations.Where(s => subjects.Any(subject => !found.ContainsKey((s.Code, subject)))).Chunk(StationsAtOnce))
         {
-            var series = await book.SeriesAsync(old, subjects, cancel);
+            var missing = subjects.Where(subject => old.Any(s => !found.ContainsKey((s.Code, subject)))).ToList();
+            var series = await book.SeriesAsync(old, missing, cancel);
             ConcurrentBag<AnswerRow> rows = [];
-            Parallel.ForEach(old.SelectMany(s => subjects.Select(subject => (s.Code, subject))).Where(one => !found.ContainsKey(one)), one =>
+            Parallel.ForEach(old.SelectMany(s => missing.Select(subject => (s.Code, subject))).Where(one => !found.ContainsKey(one)), one =>
             {
                 var (all, native) = series[one.Code];
                 var answer = all.FirstOrDefault(s => s.Subject == one.subject) is { } values ? TrendRule.Answer(values.Ask(native, reader)) : null;
-                found[one] = answer is null ? null : brief(answer);
+                found[one] = answer is null ? null : brief(one.Code, answer);
                 rows.Add(new AnswerRow
                 {
                     Reader = reader,

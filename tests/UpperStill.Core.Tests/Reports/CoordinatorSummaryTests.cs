@@ -73,14 +73,14 @@ public sealed class CoordinatorSummaryTests
     [Fact]
     public void The_numbers_of_a_station_stand_beside_the_words()
     {
-        var year = StationYear.Of(Station("Deep Hole", 4, Trend((year, _) => 4 + (0.1 * year))) with { Waiting = 1, Lost = 2 }, 2022, ReaderUnit.AsRead);
+        var year = StationYear.Of(Station("Deep Hole", 4, Trend((year, _) => 4 + (0.1 * year))) with { Waiting = 1, Lost = 2 });
         Assert.Equal(("Deep Hole", 4, 1, 0, 2), (year.Name, year.Visits, year.Waiting, year.Open, year.Lost));
         Assert.Equal(4.9m, year.Years["clarity"].Value);
-        Assert.Empty(StationYear.Of(Station("Deep Hole", 0), 2022, ReaderUnit.AsRead).Years);
+        Assert.Empty(StationYear.Of(Station("Deep Hole", 0)).Years);
     }
 
     private static SummaryStation Station(string name, int visits, SeriesAnswer? clarity = null, string water = "Harrowmere") =>
-        new(new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), visits, 0, 0, 0, clarity is null ? [] : [clarity]);
+        new(new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), visits, 0, 0, 0, clarity is null ? [] : [SummaryTrend.Of(clarity, 2022)]);
 
     private static SeriesAnswer Trend(Func<int, int, double> value, int from = 2013, int least = 4) => TrendRule.Answer(new TrendRequest(
         TrendSubject.Clarity,

@@ -16,6 +16,9 @@ public sealed class SideBySideTests
         Assert.Equal((2024, 2026, 2018), (beside.Year, beside.Years[0], beside.Years[^1]));
         Assert.Equal([("A", "4.0 m"), ("B", "1 of 2")], beside.Stations.Select(s => (s.Name, s.Beside!.Text)));
         Assert.Null(SideBySide.Of(TrendSubject.Clarity, stations, 2019).Stations[1].Beside);
+        StationSaid waits = Said("C", "lake", Years(2018, 2026, least: 1, signedOff: false));
+        Assert.Equal(2024, SideBySide.Of(TrendSubject.Clarity, [.. stations, waits]).Year);
+        Assert.True(SideBySide.Of(TrendSubject.Clarity, [.. stations, waits]).Stations[2].Beside!.Provisional);
         Assert.Equal((0, 0), (SideBySide.Of(TrendSubject.Clarity, []).Year, SideBySide.Of(TrendSubject.Clarity, []).Stations.Count));
     }
 
@@ -32,6 +35,6 @@ public sealed class SideBySideTests
 
     private static StationSaid Said(string name, string programme, SeriesAnswer answer) => new(new Station(name, "harrowmere", "Harrowmere", "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), programme, programme, answer);
 
-    private static SeriesAnswer Years(int from, int until, int least) => TrendRule.Answer(new TrendRequest(
-        TrendSubject.Clarity, [.. Enumerable.Range(from, until - from + 1).Select(y => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(y, 7, 1), 4))], new SummarySettings(6, 9, least)));
+    private static SeriesAnswer Years(int from, int until, int least, bool signedOff = true) => TrendRule.Answer(new TrendRequest(
+        TrendSubject.Clarity, [.. Enumerable.Range(from, until - from + 1).Select(y => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(y, 7, 1), 4, SignedOff: signedOff))], new SummarySettings(6, 9, least)));
 }

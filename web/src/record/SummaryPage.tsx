@@ -80,8 +80,8 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
         <section className="overflow-x-auto" tabIndex={0} aria-label="Station by station">
           <table className="w-full min-w-[46rem] text-sm">
             <thead>
-              <tr className="border-ink border-b text-left align-bottom">
-                <th scope="col" className="py-1 pr-3">
+              <tr className="border-ink border-b text-left align-bottom [&>th]:py-1">
+                <th scope="col" className="pr-3">
                   station
                 </th>
                 <th scope="col" className="pr-3 text-right">

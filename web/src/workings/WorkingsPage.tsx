@@ -135,7 +135,7 @@ function BoxField({
   const id = useId();
   return box.kind === 'table' ? (
     <div className="mt-3">
-      <label htmlFor={id} className="font-bold text-sm">
+      <label htmlFor={id} className="mb-1.5 block font-bold text-sm">
         {box.label}
       </label>
       <textarea id={id} className="field num h-52" value={value} onChange={(event) => onChange(event.target.value)} />

@@ -22,15 +22,20 @@ export const profile: Calculator = {
     },
   ],
   ask: async (values) => {
-    const levels = rowsOf(values.text('levels'));
-    const areas = rowsOf(values.text('areas'));
+    const levels = rowsOf(values.text('levels'), 'a depth with temperature and oxygen', 0, 2, 3);
+    const areas = rowsOf(values.text('areas'), 'a depth and an area');
     const result = await compute('profile', {
-      levels: levels.map(([depthM, temperatureC, oxygenMgL]) => ({ depthM, temperatureC, oxygenMgL })),
-      hypsography: areas.length > 1 ? areas.map(([depthM, areaM2]) => ({ depthM, areaM2 })) : undefined,
+      levels: levels.rows
+        .map((row) => row.map(Number))
+        .map(([depthM, temperatureC, oxygenMgL]) => ({ depthM, temperatureC, oxygenMgL })),
+      hypsography:
+        areas.rows.length > 1
+          ? areas.rows.map((row) => row.map(Number)).map(([depthM, areaM2]) => ({ depthM, areaM2 }))
+          : undefined,
     } as unknown as OperationRequest<'profile'>);
     return {
       outcomes: result.figures.map((figure) => ({ label: figure.label, text: figure.text, working: figure.working })),
-      findings: result.findings,
+      findings: [...levels.findings, ...areas.findings, ...result.findings],
     };
   },
 };

@@ -17,11 +17,14 @@ export const resection: Calculator = {
     },
   ],
   ask: async (values) => {
+    const marks = rowsOf(values.text('bearings'), 'a latitude, a longitude and a bearing', 0, 3);
     const result = await compute('resection', {
-      bearings: rowsOf(values.text('bearings')).map(([latitudeDeg, longitudeDeg, bearingDeg], i) => ({
-        mark: { name: `landmark ${i + 1}`, latitudeDeg, longitudeDeg },
-        bearingDeg,
-      })),
+      bearings: marks.rows
+        .map((row) => row.map(Number))
+        .map(([latitudeDeg, longitudeDeg, bearingDeg], i) => ({
+          mark: { name: `landmark ${i + 1}`, latitudeDeg, longitudeDeg },
+          bearingDeg,
+        })),
       declinationDeg: values.number('declinationDeg') ?? 0,
     } as unknown as OperationRequest<'resection'>);
     return {
@@ -37,7 +40,7 @@ export const resection: Calculator = {
           ? [{ label: 'longest side of the error triangle', text: `${result.longestSideM} m` }]
           : []),
       ],
-      findings: result.findings.map(({ finding }) => finding),
+      findings: [...marks.findings, ...result.findings.map(({ finding }) => finding)],
     };
   },
 };

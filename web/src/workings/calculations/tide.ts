@@ -1,6 +1,7 @@
 import type { OperationRequest } from '../../api/client';
 import { compute } from '../../field/core';
 import { type Calculator, number } from '../calculator';
+import { rowsOf } from '../rowsOf';
 import { instant } from './sun';
 
 export const tide: Calculator = {
@@ -19,18 +20,14 @@ export const tide: Calculator = {
     { key: 'offset', label: 'Offset from UTC', kind: 'text', initial: '+01:00' },
   ],
   ask: async (values) => {
+    const constants = rowsOf(values.text('harmonics'), 'a constituent with amplitude and phase lag', 1, 3);
     const result = await compute('tide', {
       meanLevelM: values.number('meanLevelM') ?? 0,
-      harmonics: values
-        .text('harmonics')
-        .split('\n')
-        .map((line) => line.trim().split(/[\s;,]+/))
-        .filter(([name, amplitude, lag]) => name && Number.isFinite(Number(amplitude)) && Number.isFinite(Number(lag)))
-        .map(([name, amplitude, lag]) => ({
-          constituent: name?.toUpperCase(),
-          amplitudeM: Number(amplitude),
-          phaseLagDeg: Number(lag),
-        })),
+      harmonics: constants.rows.map(([name, amplitude, lag]) => ({
+        constituent: name?.toUpperCase(),
+        amplitudeM: Number(amplitude),
+        phaseLagDeg: Number(lag),
+      })),
       from: instant(values.text('at'), values.text('offset')),
     } as OperationRequest<'tide'>);
     return {
@@ -40,7 +37,7 @@ export const tide: Calculator = {
           : []),
         ...(result.text ? [{ label: 'the next 25 h', text: result.text }] : []),
       ],
-      findings: result.findings,
+      findings: [...constants.findings, ...result.findings],
     };
   },
 };
