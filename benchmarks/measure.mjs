@@ -42,7 +42,9 @@ const framework = join(app, 'wwwroot/core/_framework');
 const compressed = (folder, pick) =>
   readdirSync(folder).filter(pick).reduce((sum, name) => sum + brotliCompressSync(readFileSync(join(folder, name))).length, 0);
 row('WebAssembly and its loader, brotli', round(compressed(framework, (n) => /\.(wasm|js)$/.test(n)) / 1e6, 2), 1.8, 'MB');
-row('application script at first load, brotli', round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.js')) / 1e3), 250, 'kB');
+const first = [...readFileSync(join(app, 'wwwroot/index.html'), 'utf8').matchAll(/assets\/([^"]+\.js)/g)].map(([, name]) => name);
+row('application script at first load, brotli', round(compressed(join(app, 'wwwroot/assets'), (n) => first.includes(n)) / 1e3), 250, 'kB');
+row('… with every page that can follow', round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.js')) / 1e3), null, 'kB');
 row('styles, brotli', round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.css')) / 1e3), null, 'kB');
 row('typefaces', round(readdirSync(join(app, 'wwwroot/assets')).filter((n) => n.endsWith('.woff2')).reduce((s, n) => s + statSync(join(app, 'wwwroot/assets', n)).size, 0) / 1e3), null, 'kB');
 
