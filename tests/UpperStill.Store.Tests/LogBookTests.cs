@@ -44,6 +44,28 @@ public class LogBookTests
     }
 
     [Fact]
+    public async Task Many_visits_at_once_are_projected_as_one_by_one()
+    {
+        var visits = Demo.GroupBy(e => e.Visit).Where(v => v.First().At.Year >= 2018).ToList();
+        await using var slowly = await TestBook.OpenAsync();
+        foreach (var visit in visits)
+        {
+            await slowly.DeliverAsync([.. visit]);
+        }
+
+        // The newer half first, so that what is there already is made anew with what comes before it.
+        await using var atOnce = await TestBook.OpenAsync();
+        await atOnce.DeliverAsync([.. visits.Skip(visits.Count / 2).Take(40).SelectMany(v => v)]);
+        await atOnce.DeliverAsync([.. visits.SelectMany(v => v)]);
+
+        Assert.True(visits.Count > 200);
+        Assert.Equal(Sorted(await slowly.ProjectionsAsync()), Sorted(await atOnce.ProjectionsAsync()));
+
+        // The order in which entries came is told by their sequence, and differs.
+        static string Sorted(string text) => System.Text.RegularExpressions.Regex.Replace(text, "\"LastSequence\":\\d+", string.Empty);
+    }
+
+    [Fact]
     public async Task Delivering_again_is_harmless_and_says_so()
     {
         await using var test = await TestBook.OpenAsync();

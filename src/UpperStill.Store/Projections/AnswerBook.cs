@@ -1,5 +1,4 @@
 using System.Collections.Concurrent;
-using System.Data.Common;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -107,7 +106,7 @@ public static class AnswerBook
                 INSERT OR REPLACE INTO Answers (Reader, Subject, Station, Mark, Rules, Test, Definition)
                 SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6 FROM json_each($rows)
                 """;
-            Give(command, JsonSerializer.Serialize(rows.Select(r => new object?[] { r.Reader.ToString(), r.Subject.ToString(), r.Station, r.Mark, r.Rules, r.Test, r.Definition })));
+            command.Parameters.Add(new SqliteParameter("$rows", JsonSerializer.Serialize(rows.Select(r => new object?[] { r.Reader.ToString(), r.Subject.ToString(), r.Station, r.Mark, r.Rules, r.Test, r.Definition }))));
             await command.ExecuteNonQueryAsync(cancel);
         }
         catch (SqliteException busy) when (busy.SqliteErrorCode is 5 or 6)
@@ -118,12 +117,5 @@ public static class AnswerBook
         {
             await book.Database.CloseConnectionAsync();
         }
-    }
-
-    private static void Give(DbCommand command, string rows)
-    {
-        var parameter = command.CreateParameter();
-        (parameter.ParameterName, parameter.Value) = ("$rows", rows);
-        command.Parameters.Add(parameter);
     }
 }

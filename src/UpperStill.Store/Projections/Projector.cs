@@ -15,12 +15,23 @@ public static class Projector
 {
     private const int VisitsAtOnce = 500;
 
+    // From so many visits on the records of their stations are made anew in one go: an old table, or its undoing.
+    private const int Many = 100;
+
     /// <summary>Projects these visits anew, oldest first, and the later ones of the same station and month, whose comparison rests on them.</summary>
     public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(visits);
         var given = visits.ToHashSet();
+        if (given.Count >= Many)
+        {
+            var places = await StationsAsync(book, given, cancel);
+            var whole = await book.Visits.Where(v => places.Contains(v.Station)).Select(v => v.Visit).ToListAsync(cancel);
+            await MakeAsync(book, [.. whole.Union(given)], null, cancel);
+            return;
+        }
+
         var starts = (await book.Entries.AsNoTracking().Where(e => given.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.At);
         Dictionary<(string Station, int Month), DateOnly> touched = [];
         foreach (var visit in given.OrderBy(v => starts[v].Order().FirstOrDefault()).ThenBy(v => v))
@@ -65,16 +76,37 @@ public static class Projector
         // Whoever brings a whole record in has begun one already.
         await using var transaction = book.Database.CurrentTransaction is null ? await book.Database.BeginTransactionAsync(cancel) : null;
         var before = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
-        await book.Visits.ExecuteDeleteAsync(cancel);
-        await book.Clarities.ExecuteDeleteAsync(cancel);
-        await book.Findings.ExecuteDeleteAsync(cancel);
-        await book.Levels.ExecuteDeleteAsync(cancel);
-        await book.Samples.ExecuteDeleteAsync(cancel);
-        await book.Values.ExecuteDeleteAsync(cancel);
-        await book.Profiles.ExecuteDeleteAsync(cancel);
+        await MakeAsync(book, null, reviewed, cancel);
+        var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
+        if (transaction is not null)
+        {
+            await transaction.CommitAsync(cancel);
+        }
+
+        return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version")).OfType<string>()];
+    }
+
+    // Where visits are, and where they were.
+    private static async Task<List<string>> StationsAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
+    {
+        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).ToListAsync(cancel);
+        var were = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => v.Station).Distinct().ToListAsync(cancel);
+        return [.. begun.Select(e => EntryKinds.VisitStarted.Read(e.ToEntry().Body)?.Station).OfType<string>().Union(were)];
+    }
+
+    // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station, so a station's come together.
+    private static async Task MakeAsync(FieldBook book, List<Guid>? visits, Action<VisitReview>? reviewed, CancellationToken cancel)
+    {
+        await book.Visits.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Clarities.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Findings.Where(f => visits == null || visits.Contains(f.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Levels.Where(l => visits == null || visits.Contains(l.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Samples.Where(s => visits == null || visits.Contains(s.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Values.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
-        var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
+        var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {
             var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
@@ -91,14 +123,6 @@ public static class Projector
             await book.SaveChangesAsync(cancel);
             book.ChangeTracker.Clear();
         }
-
-        var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
-        if (transaction is not null)
-        {
-            await transaction.CommitAsync(cancel);
-        }
-
-        return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version")).OfType<string>()];
     }
 
     private static string? Change(ClarityRow? before, ClarityRow? after, string why)

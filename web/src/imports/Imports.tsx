@@ -53,9 +53,9 @@ function Row({ one, onChanged }: { one: Import; onChanged(): Promise<unknown> })
             {one.standing === 0
               ? `Taken back: its ${one.visits} visits are struck.`
               : [
-                  `${one.standing} visits`,
-                  one.ready > 0 && `${one.ready} wait to be signed off`,
-                  one.open > 0 && `${one.open} have open findings`,
+                  `${one.standing} ${one.standing === 1 ? 'visit' : 'visits'}`,
+                  one.ready > 0 && `${one.ready} ${one.ready === 1 ? 'waits' : 'wait'} to be signed off`,
+                  one.open > 0 && `${one.open} ${one.open === 1 ? 'has' : 'have'} open findings`,
                 ]
                   .filter(Boolean)
                   .join(', ')}
