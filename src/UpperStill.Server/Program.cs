@@ -25,6 +25,9 @@ using UpperStill.Store.Projections;
 
 const long LargestBody = 1024 * 1024;
 
+// Beside a table stands how its columns are read, and which of its fields are right.
+const int LongestAddress = 64 * 1024;
+
 var rebuild = args is ["rebuild", ..];
 var builder = WebApplication.CreateBuilder(rebuild ? args[1..] : args);
 var instance = Instance.From(builder.Configuration);
@@ -33,6 +36,7 @@ var clock = new InstanceClock();
 builder.WebHost.ConfigureKestrel(kestrel =>
 {
     kestrel.Limits.MaxRequestBodySize = LargestBody;
+    kestrel.Limits.MaxRequestLineSize = LongestAddress;
     kestrel.AddServerHeader = false;
 });
 builder.Services.AddSingleton(instance);

@@ -119,6 +119,22 @@ public sealed class HistoricTests(RunningServer server) : IClassFixture<RunningS
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
     }
 
+    [Fact]
+    public async Task Fields_that_somebody_says_are_right_come_in_however_many_they_are()
+    {
+        using var http = await server.AsAsync("coordinator");
+        var start = new DateOnly(1960, 5, 1);
+        var table = "Date,Secchi (ft),TP (ug/L)\n" + string.Join('\n', Enumerable.Range(0, 1500).Select(i => $"{start.AddDays(i):yyyy-MM-dd},7,{(i % 3 == 0 ? "0.01" : "14")}"));
+        var mapping = Mapped(await LookAsync(http, table), "PEL-1");
+        var caught = await ReadAsync(http, table, mapping, keep: false);
+        Assert.Equal((1000, 500), ((int)caught["columns"]![1]!["values"]!, (int)caught["columns"]![1]!["leftOut"]!));
+
+        var stand = string.Join(',', Enumerable.Range(0, 500).Select(i => $"{2 + (3 * i)}.2"));
+        var read = (await (await SendAsync(http, table, mapping, keep: false, stand)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        Assert.Equal((1500, 0), ((int)read["columns"]![1]!["values"]!, (int)read["columns"]![1]!["leftOut"]!));
+        Assert.Equal(HttpStatusCode.BadRequest, (await SendAsync(http, table, mapping, keep: false, "2,3")).StatusCode);
+    }
+
     private static JsonNode Mapped(JsonNode look, string station)
     {
         var mapping = look["mapping"]!.DeepClone();
@@ -131,8 +147,8 @@ public sealed class HistoricTests(RunningServer server) : IClassFixture<RunningS
     private static async Task<JsonNode> ReadAsync(HttpClient http, string table, JsonNode mapping, bool keep) =>
         (await (await SendAsync(http, table, mapping, keep)).EnsureSuccessStatusCode().Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
 
-    private static Task<HttpResponseMessage> SendAsync(HttpClient http, string table, JsonNode mapping, bool keep) =>
-        http.PostAsync($"/api/imports?mapping={Uri.EscapeDataString(mapping.ToJsonString())}&name=old.csv&keep={(keep ? "true" : "false")}", Csv(table), Cancel);
+    private static Task<HttpResponseMessage> SendAsync(HttpClient http, string table, JsonNode mapping, bool keep, string? stand = null) =>
+        http.PostAsync($"/api/imports?mapping={Uri.EscapeDataString(mapping.ToJsonString())}&name=old.csv&keep={(keep ? "true" : "false")}&stand={stand}", Csv(table), Cancel);
 
     private static StringContent Csv(string text) => new(text, Encoding.UTF8, new MediaTypeHeaderValue("text/csv"));
 

@@ -1,3 +1,4 @@
+using System.Globalization;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Historic;
 using UpperStill.Formats.Historic;
@@ -61,6 +62,11 @@ internal static class HistoricEndpoints
             return Results.Problem("Say of each column what it holds.", statusCode: StatusCodes.Status400BadRequest, title: "How the columns are read is not complete.");
         }
 
+        if (Fields(stand) is not { } fields)
+        {
+            return Results.Problem("Write each as its line and its column from 0, such as 12.3, with commas between.", statusCode: StatusCodes.Status400BadRequest, title: "The fields that stand cannot be read.");
+        }
+
         await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         using var text = ResultFile.Text(file);
         var (heads, rows, problem) = HistoricFile.Read(text);
@@ -69,8 +75,24 @@ internal static class HistoricEndpoints
             return Refused(problem ?? Finding.Stop("table-differs", "The columns of the file are not those that were looked at.", "Its numbers would be taken for others.", "Choose the file again.") with { NoWayRound = true });
         }
 
-        var fields = RawBody.Beside<HistoricField[]>(stand ?? "[]", LongestMapping) ?? [];
-        return Results.Ok(await desk.ReadAsync(rows, columns, name, fields.ToHashSet(), keep == true, cancel));
+        return Results.Ok(await desk.ReadAsync(rows, columns, name, fields, keep == true, cancel));
+    }
+
+    // "12.3,15.4": line and column of each; null where one is neither.
+    private static HashSet<HistoricField>? Fields(string? stand)
+    {
+        HashSet<HistoricField> fields = [];
+        foreach (var one in (stand ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries))
+        {
+            if (one.Split('.') is not [var line, var column] || !int.TryParse(line, NumberStyles.None, CultureInfo.InvariantCulture, out var at) || !int.TryParse(column, NumberStyles.None, CultureInfo.InvariantCulture, out var place))
+            {
+                return null;
+            }
+
+            fields.Add(new HistoricField(at, place));
+        }
+
+        return fields;
     }
 
     private static IResult Refused(Finding problem) => Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);

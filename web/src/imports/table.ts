@@ -27,7 +27,14 @@ export interface Field {
 export function read(file: File, mapping: Mapping, stand: readonly Field[], keep: boolean) {
   return asked(() =>
     api.POST('/api/imports', {
-      params: { query: { mapping: JSON.stringify(mapping), name: file.name, stand: JSON.stringify(stand), keep } },
+      params: {
+        query: {
+          mapping: JSON.stringify(mapping),
+          name: file.name,
+          stand: stand.map(({ line, column }) => `${line}.${column}`).join(','),
+          keep,
+        },
+      },
       ...rawFile(file),
     }),
   );
