@@ -35,6 +35,9 @@ public sealed record Station(
     IReadOnlyList<Bearing>? Bearings = null,
     double DeclinationDeg = 0)
 {
+    /// <summary>The unit in which depths are read here: that of the known depth.</summary>
+    public LengthUnit NativeUnit() => KnownDepth.Unit ?? LengthUnit.Metre;
+
     /// <summary>The radius where nothing else is said, m.</summary>
     public const decimal UsualRadiusM = 30;
 

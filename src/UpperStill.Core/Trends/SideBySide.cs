@@ -50,9 +50,8 @@ public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IRe
         StationBeside Beside(StationSaid said)
         {
             var draw = (drawn[said.Programme] = drawn.GetValueOrDefault(said.Programme) + 1) <= MostDrawn;
-            var native = said.Station.KnownDepth.Unit ?? LengthUnit.Metre;
             return new StationBeside(
-                said.Station.Code, said.Station.Name, said.Station.Water, said.Programme, said.Answer.Headline, said.Answer.Depth, draw ? said.Answer.Years : null, draw ? said.Answer.Line : null, YearBeside.Of(said.Answer, which, native, reader));
+                said.Station.Code, said.Station.Name, said.Station.Water, said.Programme, said.Answer.Headline, said.Answer.Depth, draw ? said.Answer.Years : null, draw ? said.Answer.Line : null, YearBeside.Of(said.Answer, which, said.Station.NativeUnit(), reader));
         }
     }
 }

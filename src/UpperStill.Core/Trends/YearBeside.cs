@@ -18,28 +18,28 @@ public sealed record YearBeside(int Year, string Text, int Count, int Least, dec
     private const int LeastEarlier = 3;
 
     /// <summary>The year beside those before it; null where nothing was read in it.</summary>
-    /// <param name="trend">The series.</param>
+    /// <param name="answer">What the series says.</param>
     /// <param name="year">The year.</param>
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>
-    public static YearBeside? Of(SeriesAnswer trend, int year, LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead)
+    public static YearBeside? Of(SeriesAnswer answer, int year, LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead)
     {
-        ArgumentNullException.ThrowIfNull(trend);
-        if (trend.Years.FirstOrDefault(y => y.Year == year) is not { Count: > 0 } here)
+        ArgumentNullException.ThrowIfNull(answer);
+        if (answer.Years.FirstOrDefault(y => y.Year == year) is not { Count: > 0 } here)
         {
             return null;
         }
 
-        var text = here.Text ?? $"{here.Count} of {trend.Least}";
-        var earlier = trend.Years.Where(y => y.Year < year && y is { Value: not null, Censored: Censoring.None }).Select(y => y.Value!.Value).ToArray();
+        var text = here.Text ?? $"{here.Count} of {answer.Least}";
+        var earlier = answer.Years.Where(y => y.Year < year && y is { Value: not null, Censored: Censoring.None }).Select(y => y.Value!.Value).ToArray();
         if (here is not { Value: { } value, Censored: Censoring.None } || earlier.Length < LeastEarlier)
         {
-            return new YearBeside(year, text, here.Count, trend.Least, here.Censored == Censoring.None ? here.Value : null, Provisional: here.Provisional);
+            return new YearBeside(year, text, here.Count, answer.Least, here.Censored == Censoring.None ? here.Value : null, Provisional: here.Provisional);
         }
 
         var (median, below) = (Decimals.Median(earlier), earlier.Count(v => v < value));
         return new YearBeside(
-            year, text, here.Count, trend.Least, value, Decimals.Published(median), earlier.Length, below, $"{Show(trend.Subject, median, native, reader)} is the median of {earlier.Length} earlier years; {below} of them lay below this one", here.Provisional);
+            year, text, here.Count, answer.Least, value, Decimals.Published(median), earlier.Length, below, $"{Show(answer.Subject, median, native, reader)} is the median of {earlier.Length} earlier years; {below} of them lay below this one", here.Provisional);
     }
 
     private static string Show(TrendSubject subject, decimal value, LengthUnit native, ReaderUnit reader)

@@ -48,7 +48,7 @@ internal sealed class SheetDraft(FoldRequest request)
     internal SheetSounding? Sounding { get; set; }
 
     /// <summary>The unit of the line; before one is chosen, that of the station's known depth.</summary>
-    internal LengthUnit Native => Line?.Unit ?? Context.Station.KnownDepth.Unit ?? LengthUnit.Metre;
+    internal LengthUnit Native => Line?.Unit ?? Context.Station.NativeUnit();
 
     internal IReadOnlyList<Read<T>> Standing<T>(EntryKind<T> kind)
         where T : class

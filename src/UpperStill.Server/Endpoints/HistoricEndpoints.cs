@@ -42,7 +42,7 @@ internal static class HistoricEndpoints
     private static IResult Answer(ImportOutcome outcome) => outcome.Reach switch
     {
         ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
-        ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in."),
+        ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in, or read all of it."),
         ImportReach.Beyond => Gate.Refused,
         _ => Results.Problem("See GET /api/imports.", statusCode: StatusCodes.Status404NotFound, title: "No such table was brought in."),
     };

@@ -2,7 +2,6 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Historic;
 using UpperStill.Core.Operations;
-using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Review;
 using UpperStill.Core.Trends;
@@ -110,18 +109,12 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
 
     private async Task KeepAsync(IReadOnlyList<HistoricVisit> visits, HistoricSource source, Dictionary<string, StationRow> stations, CancellationToken cancel)
     {
-        Dictionary<string, Programme> programmes = [];
+        var programmes = await book.ProgrammesAsync(visits.Select(v => stations[v.Station].Programme), cancel);
         List<Entry> entries = [];
         var made = clock.GetUtcNow();
         foreach (var visit in visits)
         {
-            var code = stations[visit.Station].Programme;
-            if (!programmes.TryGetValue(code, out var programme))
-            {
-                programmes[code] = programme = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
-            }
-
-            entries.AddRange(HistoricEntries.Of(visit, source, programme, clock.LocalTimeZone.GetUtcOffset, () => Guid.CreateVersion7(made = made.AddMilliseconds(1))));
+            entries.AddRange(HistoricEntries.Of(visit, source, programmes[stations[visit.Station].Programme], clock.LocalTimeZone.GetUtcOffset, () => Guid.CreateVersion7(made = made.AddMilliseconds(1))));
         }
 
         await AddAsync(entries, cancel);

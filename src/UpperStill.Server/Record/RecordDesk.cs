@@ -99,7 +99,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
         var visits = (await book.Visits.AsNoTracking().Where(v => v.Day >= from && v.Day <= until).ToListAsync(cancel)).Where(v => codes.Contains(v.Station)).ToLookup(v => v.Station);
         var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Station).ToListAsync(cancel)).ToLookup(s => s);
         var places = rows.ConvertAll(r => r.Read());
-        var natives = places.ToDictionary(p => p.Code, p => p.KnownDepth.Unit ?? LengthUnit.Metre);
+        var natives = places.ToDictionary(p => p.Code, p => p.NativeUnit());
         var answers = await book.AnswersAsync(rows, SubjectWords.AskedAfter, reader, (station, answer) => SummaryTrend.Of(answer, which, natives[station], reader), cancel);
         var stations = places.ConvertAll(row => new SummaryStation(
             row, visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));

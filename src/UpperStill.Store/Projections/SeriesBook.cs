@@ -1,8 +1,6 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
-using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
 using UpperStill.Store.Reference;
@@ -69,7 +67,7 @@ public static class SeriesBook
         return stations.ToDictionary(s => s.Code, station => new SeriesOfStation(
             [.. subjects.Order().Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
                 subject, SubjectWords.Of(subject).Window(programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]))],
-            station.Read().KnownDepth.Unit ?? LengthUnit.Metre));
+            station.Read().NativeUnit()));
 
         void Add(string station, TrendSubject subject, SeriesPoint point)
         {
@@ -86,20 +84,6 @@ public static class SeriesBook
     {
         points.Sort((a, b) => a.Day.CompareTo(b.Day) is not 0 and var by ? by : a.Visit.CompareTo(b.Visit));
         return points;
-    }
-
-    /// <summary>The newest versions of programmes, by code.</summary>
-    /// <exception cref="JsonException">One is missing, though a station names it.</exception>
-    public static async Task<IReadOnlyDictionary<string, Programme>> ProgrammesAsync(this FieldBook book, IEnumerable<string> codes, CancellationToken cancel)
-    {
-        ArgumentNullException.ThrowIfNull(codes);
-        Dictionary<string, Programme> programmes = [];
-        foreach (var code in codes.Distinct())
-        {
-            programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
-        }
-
-        return programmes;
     }
 
     /// <summary>The oxygen of a profile.</summary>

@@ -39,6 +39,20 @@ public static class ReferenceBook
         return row is null ? null : JsonSerializer.Deserialize(row.Definition, CoreJson.Default.Programme);
     }
 
+    /// <summary>The newest versions of programmes, by code.</summary>
+    /// <exception cref="JsonException">One is missing, though a station names it.</exception>
+    public static async Task<IReadOnlyDictionary<string, Programme>> ProgrammesAsync(this FieldBook book, IEnumerable<string> codes, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(codes);
+        Dictionary<string, Programme> programmes = [];
+        foreach (var code in codes.Distinct())
+        {
+            programmes[code] = await book.ProgrammeAsync(code, null, cancel) ?? throw new JsonException($"Programme {code} is missing.");
+        }
+
+        return programmes;
+    }
+
     /// <summary>The water itself.</summary>
     public static Water Read(this WaterRow row)
     {
