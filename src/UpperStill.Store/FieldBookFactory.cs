@@ -25,18 +25,29 @@ public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
 
     private sealed class FullySynchronous : DbConnectionInterceptor
     {
+        private const string Pragmas = "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;";
+
         public override void ConnectionOpened(DbConnection connection, ConnectionEndEventData eventData)
         {
-            using var command = connection.CreateCommand();
-            command.CommandText = "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;";
-            command.ExecuteNonQuery();
+            if (Writes(connection))
+            {
+                using var command = connection.CreateCommand();
+                command.CommandText = Pragmas;
+                command.ExecuteNonQuery();
+            }
         }
 
         public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
         {
-            await using var command = connection.CreateCommand();
-            command.CommandText = "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL;";
-            await command.ExecuteNonQueryAsync(cancellationToken);
+            if (Writes(connection))
+            {
+                await using var command = connection.CreateCommand();
+                command.CommandText = Pragmas;
+                await command.ExecuteNonQueryAsync(cancellationToken);
+            }
         }
+
+        // Whether there is a database is asked of a connection that may only read; a copy that is not in WAL yet would refuse the pragma there.
+        private static bool Writes(DbConnection connection) => !connection.ConnectionString.Contains("Mode=ReadOnly", StringComparison.OrdinalIgnoreCase);
     }
 }

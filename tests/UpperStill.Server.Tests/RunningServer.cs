@@ -4,16 +4,26 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
-using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
 using UpperStill.Core.Operations;
 using UpperStill.Core.People;
+using UpperStill.Server.People;
 using UpperStill.StandIns.Demo;
+using UpperStill.Store;
 
 namespace UpperStill.Server.Tests;
 
 /// <summary>The real server on a real port, with the demo in a real database file.</summary>
 public class RunningServer : WebApplicationFactory<Program>
 {
+    // Filling the demo takes seconds: the first server of the run does, the others begin with a copy.
+    private static readonly Lazy<string> Demo = new(() =>
+    {
+        using var first = new FirstServer();
+        return first.Left;
+    });
+
     private readonly bool demo;
     private readonly string folder = Directory.CreateTempSubdirectory("upper-still-").FullName;
 
@@ -25,6 +35,7 @@ public class RunningServer : WebApplicationFactory<Program>
     protected RunningServer(bool demo)
     {
         this.demo = demo;
+        Prepare(folder);
         UseKestrel(0);
         StartServer();
     }
@@ -73,6 +84,25 @@ public class RunningServer : WebApplicationFactory<Program>
         http.DefaultRequestHeaders.Add("X-Upper-Still", (string)session["token"]!);
     }
 
+    /// <summary>Puts into the folder what the server is to begin with.</summary>
+    protected virtual void Prepare(string folder)
+    {
+        if (demo)
+        {
+            File.Copy(Demo.Value, Path.Combine(folder, "upper-still.db"));
+        }
+    }
+
+    /// <summary>The coordinator of an instance that had nobody.</summary>
+    public async Task<HttpClient> FirstAsync()
+    {
+        var http = await AsAsync(null);
+        var answer = await http.PostAsJsonAsync("/api/session/first", new { token = Services.GetRequiredService<FirstCoordinator>().Token, name = "First", signInName = "first", password = "a long enough one" });
+        answer.EnsureSuccessStatusCode();
+        Bear(http, (await answer.Content.ReadFromJsonAsync<JsonObject>())!);
+        return http;
+    }
+
     /// <summary>What it is started with beside its data.</summary>
     protected virtual IReadOnlyDictionary<string, string> Options => new Dictionary<string, string>();
 
@@ -91,10 +121,32 @@ public class RunningServer : WebApplicationFactory<Program>
     protected override void Dispose(bool disposing)
     {
         base.Dispose(disposing);
-        SqliteConnection.ClearAllPools();
         if (disposing && Directory.Exists(folder))
         {
             Directory.Delete(folder, true);
+        }
+    }
+
+    // Makes the demo, and leaves its database alone when it ends.
+    private sealed class FirstServer() : RunningServer(true)
+    {
+        private static readonly string Kept = Path.Combine(Path.GetTempPath(), $"upper-still-demo-{Environment.ProcessId}.db");
+
+        public string Left
+        {
+            get
+            {
+                using var scope = Services.CreateScope();
+                var book = scope.ServiceProvider.GetRequiredService<FieldBook>();
+                File.Delete(Kept);
+                book.Database.ExecuteSql($"VACUUM INTO {Kept}");
+                AppDomain.CurrentDomain.ProcessExit += (_, _) => File.Delete(Kept);
+                return Kept;
+            }
+        }
+
+        protected override void Prepare(string folder)
+        {
         }
     }
 }

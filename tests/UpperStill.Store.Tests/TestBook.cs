@@ -1,6 +1,5 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
-using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.People;
@@ -14,6 +13,9 @@ namespace UpperStill.Store.Tests;
 /// <summary>A real database file with the demo's stations and an empty log; gone after the test.</summary>
 internal sealed class TestBook : IAsyncDisposable
 {
+    // Made once; each test works on a copy.
+    private static readonly Lazy<Task<byte[]>> Prepared = new(PrepareAsync);
+
     private readonly string file = Path.Combine(Path.GetTempPath(), $"upper-still-{Guid.NewGuid():N}.db");
 
     internal static EntryReceipt Receipt { get; } = new(new DateTimeOffset(2026, 8, 12, 12, 0, 0, TimeSpan.Zero), 0);
@@ -23,14 +25,25 @@ internal sealed class TestBook : IAsyncDisposable
     internal static async Task<TestBook> OpenAsync()
     {
         var test = new TestBook();
-        await using var book = test.Book();
-        await book.Database.MigrateAsync();
-        var scenario = DemoScenario.Load();
-        book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow { Code = p.Code, Version = p.Version, Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme) }));
-        book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
-        book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Water = s.Station.WaterCode, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
-        await book.SaveChangesAsync();
+        await File.WriteAllBytesAsync(test.file, await Prepared.Value);
         return test;
+    }
+
+    private static async Task<byte[]> PrepareAsync()
+    {
+        await using var test = new TestBook();
+        await using (var book = test.Book())
+        {
+            await book.Database.MigrateAsync();
+            var scenario = DemoScenario.Load();
+            book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow { Code = p.Code, Version = p.Version, Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme) }));
+            book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
+            book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Water = s.Station.WaterCode, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
+            await book.SaveChangesAsync();
+            await book.Database.ExecuteSqlRawAsync("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+
+        return await File.ReadAllBytesAsync(test.file);
     }
 
     internal FieldBook Book()
@@ -64,7 +77,6 @@ internal sealed class TestBook : IAsyncDisposable
     public ValueTask DisposeAsync()
     {
         Log.Dispose();
-        SqliteConnection.ClearAllPools();
         foreach (var part in new[] { file, file + "-wal", file + "-shm" })
         {
             File.Delete(part);

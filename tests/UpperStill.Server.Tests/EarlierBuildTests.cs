@@ -1,0 +1,90 @@
+using System.IO.Compression;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
+using UpperStill.Store;
+using UpperStill.Store.Projections;
+
+namespace UpperStill.Server.Tests;
+
+/// <summary>A database as an earlier build left it; see tests/earlier.</summary>
+public sealed class EarlierServer() : RunningServer(false)
+{
+    /// <summary>The password of its accounts.</summary>
+    public const string Password = "eight hundred geese";
+
+    /// <summary>Where the files of that build lie.</summary>
+    public static string Kept { get; } = Path.Combine(AppContext.BaseDirectory, "earlier", "2026-11-29");
+
+    /// <summary>What that build answered, by address.</summary>
+    public static JsonObject Answers()
+    {
+        using var packed = new GZipStream(File.OpenRead(Path.Combine(Kept, "answers.json.gz")), CompressionMode.Decompress);
+        return JsonNode.Parse(packed)!.AsObject();
+    }
+
+    protected override void Prepare(string folder)
+    {
+        using var packed = new GZipStream(File.OpenRead(Path.Combine(Kept, "upper-still.db.gz")), CompressionMode.Decompress);
+        using var database = File.Create(Path.Combine(folder, "upper-still.db"));
+        packed.CopyTo(database);
+    }
+}
+
+/// <summary>What an earlier build kept opens in this one, and reads the same.</summary>
+public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<EarlierServer>
+{
+    [Fact]
+    public async Task A_database_of_an_earlier_build_reads_the_same()
+    {
+        using var http = await earlier.AsAsync("coordinator", EarlierServer.Password);
+        List<string> differs = [];
+        foreach (var (address, then) in EarlierServer.Answers())
+        {
+            differs.AddRange(Differences(address, then, await http.GetFromJsonAsync<JsonNode>(address)));
+        }
+
+        Assert.Empty(differs);
+    }
+
+    [Fact]
+    public async Task A_package_of_an_earlier_build_becomes_the_same_record()
+    {
+        using var empty = new EmptyServer();
+        using var http = await empty.FirstAsync();
+        await using var package = File.OpenRead(Path.Combine(EarlierServer.Kept, "package.zip"));
+        using var content = new StreamContent(package);
+        content.Headers.ContentType = new("application/octet-stream");
+        var answer = (await (await http.PostAsync("/api/import/package", content)).Content.ReadFromJsonAsync<JsonObject>())!;
+        Assert.True((bool)answer["done"]!, answer.ToJsonString());
+
+        List<string> differs = [];
+        foreach (var (address, then) in EarlierServer.Answers().Where(a => a.Key.StartsWith("/api/stations/", StringComparison.Ordinal) || a.Key.StartsWith("/api/record", StringComparison.Ordinal) || a.Key.EndsWith("/answers", StringComparison.Ordinal)))
+        {
+            differs.AddRange(Differences(address, then, await http.GetFromJsonAsync<JsonNode>(address)));
+        }
+
+        Assert.Empty(differs);
+    }
+
+    [Fact]
+    public async Task Rebuilding_its_projections_changes_no_published_value()
+    {
+        using var scope = earlier.Services.CreateScope();
+        Assert.Empty(await scope.ServiceProvider.GetRequiredService<FieldBook>().RebuildAsync(TestContext.Current.CancellationToken));
+    }
+
+    // All that was said then is said now; a later build may say more beside it.
+    private static IEnumerable<string> Differences(string at, JsonNode? then, JsonNode? now)
+    {
+        switch (then, now)
+        {
+            case (JsonObject was, JsonObject given):
+                return was.SelectMany(p => Differences($"{at}.{p.Key}", p.Value, given[p.Key]));
+            case (JsonArray was, JsonArray given) when was.Count == given.Count:
+                return was.Zip(given).SelectMany((pair, i) => Differences($"{at}[{i}]", pair.First, pair.Second));
+            default:
+                return JsonNode.DeepEquals(then, now) ? [] : [$"{at}: was {then?.ToJsonString()}, is {now?.ToJsonString()}"];
+        }
+    }
+}
