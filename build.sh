@@ -1,5 +1,6 @@
 #!/usr/bin/env bash
 # Builds what ./start serves into artifacts/app; each part only when something it is made of is newer.
+# ./build.sh core|web|server builds that part alone; QUICK=1 leaves out compiling ahead, which tests do not need.
 set -euo pipefail
 cd "$(dirname "$0")"
 
@@ -15,20 +16,18 @@ needs() {
   command -v "$1" >/dev/null || { say "$1 is not installed: $2"; exit 1; }
 }
 run() {
-  local log=artifacts/build.log
+  local log=artifacts/build-$part.log
   if ! "$@" >"$log" 2>&1; then
     tail -n 40 "$log" >&2
     say "This failed: $*"
     exit 1
   fi
 }
-
-needs dotnet "get the .NET 10 SDK"
-needs npm "get Node.js 20 or newer"
-mkdir -p artifacts
+in_web() { (cd web && "$@"); }
 shared=(src/UpperStill.Core Directory.Build.props Directory.Build.targets Directory.Packages.props global.json)
 
-if stale artifacts/.browser "${shared[@]}" src/UpperStill.Formats src/UpperStill.StandIns demo src/UpperStill.Browser; then
+build_core() {
+  stale artifacts/.browser "${shared[@]}" src/UpperStill.Formats src/UpperStill.StandIns demo src/UpperStill.Browser || return 0
   say "Building the core for the browser…"
   rm -rf artifacts/browser
   run dotnet publish src/UpperStill.Browser -c Release -o artifacts/browser
@@ -37,24 +36,37 @@ if stale artifacts/.browser "${shared[@]}" src/UpperStill.Formats src/UpperStill
   cp -r artifacts/browser/wwwroot/_framework web/public/core/
   rm -f web/public/core/_framework/*.br web/public/core/_framework/*.gz
   touch artifacts/.browser
-fi
-if stale artifacts/.packages web/package.json web/package-lock.json; then
+}
+
+build_packages() {
+  stale artifacts/.packages web/package.json web/package-lock.json || return 0
   say "Fetching the web application's packages…"
-  (cd web && npm ci --no-audit --no-fund >../artifacts/build.log 2>&1) || { tail -n 40 artifacts/build.log >&2; exit 1; }
+  run in_web npm ci --no-audit --no-fund
   touch artifacts/.packages
-fi
-if stale artifacts/.web artifacts/.browser web/src web/public web/index.html web/vite.config.ts web/package-lock.json web/tsconfig.json; then
+}
+
+build_web() {
+  stale artifacts/.web artifacts/.browser web/src web/public web/index.html web/vite.config.ts web/package-lock.json web/tsconfig.json || return 0
   say "Building the web application…"
-  (cd web && npx vite build >../artifacts/build.log 2>&1) || { tail -n 40 artifacts/build.log >&2; exit 1; }
+  run in_web npx vite build
   touch artifacts/.web
-fi
-if stale artifacts/.app artifacts/.web "${shared[@]}" src demo; then
+}
+
+build_server() {
+  stale artifacts/.app artifacts/.web "${shared[@]}" src demo || return 0
   say "Building the server…"
   rm -rf artifacts/app
   # Compiled ahead for this machine the server starts in two thirds of the time; where that cannot be had it runs all the same.
-  if ! dotnet publish src/UpperStill.Server -c Release --use-current-runtime --self-contained false -p:PublishReadyToRun=true -o artifacts/app >artifacts/build.log 2>&1; then
+  if [ -n "${QUICK:-}" ] || ! dotnet publish src/UpperStill.Server -c Release --use-current-runtime --self-contained false -p:PublishReadyToRun=true -o artifacts/app >artifacts/build-server.log 2>&1; then
     rm -rf artifacts/app
     run dotnet publish src/UpperStill.Server -c Release -o artifacts/app
   fi
   touch artifacts/.app
-fi
+}
+
+needs dotnet "get the .NET 10 SDK"
+needs npm "get Node.js 20 or newer"
+mkdir -p artifacts
+for part in ${1:-core packages web server}; do
+  "build_$part"
+done

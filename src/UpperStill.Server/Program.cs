@@ -110,6 +110,11 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
         return;
     }
 
+    if (DemoAfresh.IsOffered(builder.Configuration, instance))
+    {
+        await DemoAfresh.KeepAsync(book, instance, CancellationToken.None);
+    }
+
     if (await FirstCoordinator.IsNeededAsync(book, CancellationToken.None))
     {
         var token = app.Services.GetRequiredService<FirstCoordinator>().Token;
@@ -170,6 +175,11 @@ app.MapLedger();
 app.MapResults();
 app.MapInstruments();
 app.MapCastFiles();
+if (DemoAfresh.IsOffered(builder.Configuration, instance))
+{
+    app.MapDemoAfresh();
+}
+
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
     .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
 app.MapWebApplication();

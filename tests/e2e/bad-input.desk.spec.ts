@@ -1,27 +1,27 @@
 import { Person } from './person';
 import { expect, test } from './server';
 
-for (const [written, words] of [
-  ['', 'Nothing is written here.'],
-  ['-3', '-3 is above the water.'],
-  ['deep', '“deep” is not a length.'],
-  ['12 14', '12 ft 14 in is not a length on this line.'],
-  ['3,850', '3,850 can be read two ways.'],
-] as const) {
-  test(`“${written}” as a mark is answered beside the field and nothing is kept`, async ({ page, server }) => {
-    const person = new Person(page, server.address);
-    await person.opens();
-    await person.starts('Harrowmere, Deep Hole');
-    await person.answers('How deep is it here?', '102');
-    const box = person.question('Where was it lost?');
+test('what is no mark is answered beside the field, and nothing is kept', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await person.starts('Harrowmere, Deep Hole');
+  await person.answers('How deep is it here?', '102');
+  const box = person.question('Where was it lost?');
+  for (const [written, words] of [
+    ['', 'Nothing is written here.'],
+    ['-3', '-3 is above the water.'],
+    ['deep', '“deep” is not a length.'],
+    ['12 14', '12 ft 14 in is not a length on this line.'],
+    ['3,850', '3,850 can be read two ways.'],
+  ] as const) {
     await box.fill(written);
     await box.press('Enter');
 
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
     await expect(box).toHaveValue(written);
     await expect(page.getByText('Written so far (2)')).toBeVisible();
-  });
-}
+  }
+});
 
 test('a decimal comma is read as people mean it', async ({ page, server }) => {
   const person = new Person(page, server.address);

@@ -13,10 +13,16 @@ interface Sent {
   };
 }
 
+// What the simulated boat is told stays in the server's memory.
+test.use({ ownServer: true });
+
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow' });
 
-  test('position, depth and profile come from the simulated instruments of the device itself', async ({ page, server }) => {
+  test('position, depth and profile come from the simulated instruments of the device itself', { tag: '@boat' }, async ({
+    page,
+    server,
+  }) => {
     test.slow();
     const person = new Person(page, server.address);
     await person.castsOff(server, 'Harrowmere, North Arm', ['clarity', 'profile']);
@@ -75,7 +81,7 @@ test('a sonde on the network whose display was left on per cent is caught at the
   await expect(page.getByText(/hardly possible/)).toHaveCount(0);
 });
 
-test('the pier in the tide: a sounding, a live profile with salinity down to the bottom, and clarity', async ({
+test('the pier in the tide: a sounding, a live profile with salinity down to the bottom, and clarity', { tag: '@boat' }, async ({
   page,
   server,
 }) => {

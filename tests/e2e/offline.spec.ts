@@ -1,14 +1,14 @@
 import { Person } from './person';
 import { expect, test } from './server';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', ownServer: true });
 
 interface Sent {
   id: string;
   kind: string;
 }
 
-test('with the network cut and the server stopped the whole visit works, and is delivered once', async ({
+test('with the network cut and the server stopped the whole visit works, and is delivered once', { tag: '@boat' }, async ({
   page,
   context,
   server,
@@ -60,7 +60,10 @@ test('with the network cut and the server stopped the whole visit works, and is 
   await expect(page.locator(`[data-visit="${visit}"] circle`)).toHaveAttribute('fill', 'var(--sheet)');
 });
 
-test('a server that comes back without the network noticing still gets everything', async ({ page, server }) => {
+test('a server that comes back without the network noticing still gets everything', { tag: '@boat' }, async ({
+  page,
+  server,
+}) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.waitsForOffline();
@@ -75,7 +78,7 @@ test('a server that comes back without the network noticing still gets everythin
   expect(await server.get<Sent[]>(`/api/visits/${person.visit()}/entries`)).toHaveLength(2);
 });
 
-test('an acknowledged entry survives the server being killed', async ({ page, server }) => {
+test('an acknowledged entry survives the server being killed', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Pell Tarn, Middle');
@@ -88,7 +91,7 @@ test('an acknowledged entry survives the server being killed', async ({ page, se
   expect(await server.get<Sent[]>(`/api/visits/${person.visit()}/entries`)).toHaveLength(2);
 });
 
-test('an answer that is lost on the way does not make an entry twice', async ({ page, server }) => {
+test('an answer that is lost on the way does not make an entry twice', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
   let lost = 0;

@@ -2,7 +2,7 @@ import { Person } from './person';
 import { expect, test } from './server';
 import { DEMO_PASSWORD } from './session.mjs';
 
-test('the demo is entered with one touch, and left again', async ({ page, server }) => {
+test('the demo is entered with one touch, and left again', { tag: '@boat' }, async ({ page, server }) => {
   await page.goto(server.address);
   await expect(page.getByRole('heading', { name: 'Who is at the water?' })).toBeVisible();
   await page.getByRole('button', { name: 'Go in as Asa Lindqvist' }).click();
@@ -21,7 +21,11 @@ test('a reader sees the waters that are theirs, and no button that is not', asyn
   await expect(page.getByRole('link', { name: 'Start a visit' })).toHaveCount(0);
 });
 
-test('a sign-in that lapses on the water loses nothing and asks on delivery', async ({ page, server, context }) => {
+test('a sign-in that lapses on the water loses nothing and asks on delivery', { tag: '@boat' }, async ({
+  page,
+  server,
+  context,
+}) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Pell Tarn, Middle');

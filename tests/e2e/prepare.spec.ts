@@ -4,9 +4,13 @@ import { expect, test } from './server';
 const OUTING = '/prepare/2026-08-12/harrowmere';
 
 test.describe('with no signal', () => {
-  test.use({ serviceWorkers: 'allow' });
+  test.use({ serviceWorkers: 'allow', ownServer: true });
 
-  test('what was packed stays packed with the network cut and the server stopped', async ({ page, context, server }) => {
+  test('what was packed stays packed with the network cut and the server stopped', { tag: '@boat' }, async ({
+    page,
+    context,
+    server,
+  }) => {
     const person = new Person(page, server.address);
     await person.opens('sampler');
     await person.waitsForOffline();
@@ -44,7 +48,7 @@ test.describe('with no signal', () => {
   });
 });
 
-test('a pier in the tide: low water, no anchor, what is simulated is marked', async ({ page, server }) => {
+test('a pier in the tide: low water, no anchor, what is simulated is marked', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await page.goto(`${server.address}/prepare`);

@@ -1,7 +1,10 @@
 import { Person } from './person';
 import { expect, RealServer, test } from './server';
 
-test('is it changing, how sure are we, what would we need: and down from there to the rope', async ({ page, server }) => {
+test('is it changing, how sure are we, what would we need: and down from there to the rope', { tag: '@both' }, async ({
+  page,
+  server,
+}) => {
   const person = new Person(page, server.address);
   await person.opens();
   await page.goto(`${server.address}/record`);

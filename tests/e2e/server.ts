@@ -79,6 +79,8 @@ export class RealServer {
         this.data,
         '--demo',
         String(this.demo),
+        '--demo-afresh',
+        'true',
         '--laboratory-works-s',
         '1',
       ],
@@ -120,6 +122,14 @@ export class RealServer {
     rmSync(this.data, { recursive: true, force: true });
   }
 
+  /** Puts the demo back to its first state. */
+  async afresh(): Promise<void> {
+    const answer = await fetch(`${this.address}/api/demo/afresh`, { method: 'POST' });
+    if (!answer.ok) {
+      throw new Error(`The demo could not be put back: ${answer.status}.`);
+    }
+  }
+
   /** What a coordinator would be told. */
   async get<T>(path: string): Promise<T> {
     const asker = await request.newContext();
@@ -131,13 +141,30 @@ export class RealServer {
   }
 }
 
-/** Each test has a server of its own. */
-export const test = base.extend<{ server: RealServer }>({
-  // biome-ignore lint/correctness/noEmptyPattern: the fixture depends on nothing
-  server: async ({}, use) => {
-    const server = await RealServer.start();
-    await use(server);
-    await server.end();
+/**
+ * The server of a worker, put back to the demo's first state before each test. What kills it, or changes what it holds in
+ * memory, asks for one of its own: `test.use({ ownServer: true })`.
+ */
+export const test = base.extend<{ server: RealServer; ownServer: boolean }, { shared: RealServer }>({
+  ownServer: [false, { option: true }],
+  shared: [
+    // biome-ignore lint/correctness/noEmptyPattern: the fixture depends on nothing
+    async ({}, use) => {
+      const server = await RealServer.start();
+      await use(server);
+      await server.end();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ shared, ownServer }, use) => {
+    if (ownServer) {
+      const server = await RealServer.start();
+      await use(server);
+      await server.end();
+    } else {
+      await shared.afresh();
+      await use(shared);
+    }
   },
 });
 

@@ -7,7 +7,7 @@ interface Sent {
   strikes?: string;
 }
 
-test('one clarity reading, from the rope to the long record', async ({ page, server }) => {
+test('one clarity reading, from the rope to the long record', { tag: '@both' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Harrowmere, Deep Hole');
@@ -66,7 +66,7 @@ test('the disc on the bottom of the tarn is "greater than" and is never doubled'
   await expect(person.figure('2 × clarity')).toHaveCount(0);
 });
 
-test('two observers read one after the other, and each is asked by name', async ({ page, server }) => {
+test('two observers read one after the other, and each is asked by name', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Harrowmere, North Arm');

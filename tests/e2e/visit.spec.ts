@@ -7,9 +7,12 @@ interface Sent {
 }
 
 test.describe('with no signal', () => {
-  test.use({ serviceWorkers: 'allow' });
+  test.use({ serviceWorkers: 'allow', ownServer: true });
 
-  test('the whole visit to a layered lake, the network cut and the server stopped', async ({ page, server }) => {
+  test('the whole visit to a layered lake, the network cut and the server stopped', { tag: '@both' }, async ({
+    page,
+    server,
+  }) => {
     test.slow();
     const person = new Person(page, server.address);
     await person.castsOff(server, 'Harrowmere, North Arm', ['clarity', 'profile', 'chlorophyll']);
@@ -115,7 +118,7 @@ test('what is half typed at a level survives the page being closed', async ({ pa
   await expect(page.getByRole('textbox', { name: /^Temperature/ })).toHaveValue('21.8');
 });
 
-test('a step that is left out says why, and can be done after all', async ({ page, server }) => {
+test('a step that is left out says why, and can be done after all', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Harrowmere, North Arm', ['clarity', 'profile']);
@@ -128,10 +131,9 @@ test('a step that is left out says why, and can be done after all', async ({ pag
   await expect(page.getByRole('button', { name: 'Not done, because…' })).toBeVisible();
 });
 
-test('steps are taken in another order: what it costs is said, and the programme’s order is one touch away', async ({
-  page,
-  server,
-}) => {
+test('steps are taken in another order: what it costs is said, and the programme’s order is one touch away', {
+  tag: '@both',
+}, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Harrowmere, North Arm', ['clarity', 'profile', 'chlorophyll']);
@@ -150,7 +152,7 @@ test('steps are taken in another order: what it costs is said, and the programme
   await expect(page.getByText('Composite before profile', { exact: false })).toHaveCount(0);
 });
 
-test('how a step is done, and why, is one touch away', async ({ page, server }) => {
+test('how a step is done, and why, is one touch away', { tag: '@boat' }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Harrowmere, North Arm', ['clarity', 'profile']);
@@ -167,11 +169,9 @@ test('how a step is done, and why, is one touch away', async ({ page, server }) 
   );
 });
 
-test('the device says where it is: the nearest station comes first, and where there is none it says so', async ({
-  page,
-  context,
-  server,
-}) => {
+test('the device says where it is: the nearest station comes first, and where there is none it says so', {
+  tag: '@boat',
+}, async ({ page, context, server }) => {
   const person = new Person(page, server.address);
   await context.grantPermissions(['geolocation']);
   const known = await server.get<{ context: { station: { latitudeDeg: number; longitudeDeg: number } } }>('/api/stations/SKA-1');
@@ -185,7 +185,10 @@ test('the device says where it is: the nearest station comes first, and where th
   await expect(page.getByText(/^No station is known here; .* is the nearest, 1\.\d km S\.$/)).toBeVisible();
 });
 
-test('the tarn: the disc on the bottom, and the composite from the sounding less the clearance', async ({ page, server }) => {
+test('the tarn: the disc on the bottom, and the composite from the sounding less the clearance', { tag: '@boat' }, async ({
+  page,
+  server,
+}) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Pell Tarn, Middle', ['clarity']);
@@ -199,10 +202,9 @@ test('the tarn: the disc on the bottom, and the composite from the sounding less
   await expect(page.getByText('> 2.5 m').first()).toBeVisible();
 });
 
-test('the pier: clarity where the disc is lost, a profile with salinity, a bottle of sea water by hand', async ({
-  page,
-  server,
-}) => {
+test('the pier: clarity where the disc is lost, a profile with salinity, a bottle of sea water by hand', {
+  tag: '@boat',
+}, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);

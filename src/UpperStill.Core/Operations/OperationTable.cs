@@ -29,114 +29,114 @@ public static class OperationTable
     {
         new Operation<LengthRequest, LengthResult>(
             "length", "Reads a length as people type it, such as 12 9 or 3.85, and says what it means or what is wrong.",
-            CoreJson.Default.LengthRequest, CoreJson.Default.LengthResult, LengthOperation.Work),
+            j => j.LengthRequest, j => j.LengthResult, LengthOperation.Work),
         new Operation<ClarityRequest, ClarityResult>(
             "clarity", "Works out a clarity (Secchi depth) from marks on the line by the programme's school, with its working and findings.",
-            CoreJson.Default.ClarityRequest, CoreJson.Default.ClarityResult, ClarityRule.Work),
+            j => j.ClarityRequest, j => j.ClarityResult, ClarityRule.Work),
         new Operation<CompositeRequest, CompositeResult>(
             "composite-depth", "Works out how deep to take a composite: the lit layer, kept off the bottom, to the nearest mark of the line.",
-            CoreJson.Default.CompositeRequest, CoreJson.Default.CompositeResult, CompositeRule.Work),
+            j => j.CompositeRequest, j => j.CompositeResult, CompositeRule.Work),
         new Operation<TrendRequest, TrendResult>(
             "trend", "Looks at a series: by year, is it changing, how sure is that, what holds the answer back, what would it take to know.",
-            CoreJson.Default.TrendRequest, CoreJson.Default.TrendResult, TrendRule.Work),
+            j => j.TrendRequest, j => j.TrendResult, TrendRule.Work),
         new Operation<SeriesTextRequest, SeriesTextResult>(
             "read-series", "Reads a pasted series, a day or a year and a value in each line, and names the lines that it cannot read.",
-            CoreJson.Default.SeriesTextRequest, CoreJson.Default.SeriesTextResult, SeriesText.Read),
+            j => j.SeriesTextRequest, j => j.SeriesTextResult, SeriesText.Read),
         new Operation<TrophicRequest, TrophicResult>(
             "trophic", "Works out the trophic index of clarity, chlorophyll and phosphorus, each by itself, and reads their differences.",
-            CoreJson.Default.TrophicRequest, CoreJson.Default.TrophicResult, TrophicState.Work),
+            j => j.TrophicRequest, j => j.TrophicResult, TrophicState.Work),
         new Operation<ChlorophyllClarityRequest, ChlorophyllClarityResult>(
             "chlorophyll-clarity", "Draws how clarity follows chlorophyll at a station, beside what algae alone would leave.",
-            CoreJson.Default.ChlorophyllClarityRequest, CoreJson.Default.ChlorophyllClarityResult, ChlorophyllClarity.Work),
+            j => j.ChlorophyllClarityRequest, j => j.ChlorophyllClarityResult, ChlorophyllClarity.Work),
         new Operation<OxygenSeasonsRequest, OxygenSeasonsResult>(
             "oxygen-seasons", "Sums up oxygen by season: anoxic factor, deficit of the deep water, the least at the bottom.",
-            CoreJson.Default.OxygenSeasonsRequest, CoreJson.Default.OxygenSeasonsResult, OxygenSeasons.Work),
+            j => j.OxygenSeasonsRequest, j => j.OxygenSeasonsResult, OxygenSeasons.Work),
         new Operation<DepthTimeRequest, DepthTimeResult>(
             "depth-time", "Lays profiles out over depth and time, to be contoured; never across a gap of more than 45 days.",
-            CoreJson.Default.DepthTimeRequest, CoreJson.Default.DepthTimeResult, DepthTime.Work),
+            j => j.DepthTimeRequest, j => j.DepthTimeResult, DepthTime.Work),
         new Operation<MonthHistoryRequest, MonthHistoryResult>(
             "month-history", "Picks from a station's record what a reading of a day is compared with: the same month of earlier years.",
-            CoreJson.Default.MonthHistoryRequest, CoreJson.Default.MonthHistoryResult, MonthHistory.Work),
+            j => j.MonthHistoryRequest, j => j.MonthHistoryResult, MonthHistory.Work),
         new Operation<ResectionRequest, ResectionResult>(
             "resection", "Works out a position from three or more compass bearings to charted landmarks, with its error triangle.",
-            CoreJson.Default.ResectionRequest, CoreJson.Default.ResectionResult, Resection.Work),
+            j => j.ResectionRequest, j => j.ResectionResult, Resection.Work),
         new Operation<TransitRequest, TransitResult>(
             "transit-crossing", "Works out where two pairs of landmarks in line cross, and at what angle.",
-            CoreJson.Default.TransitRequest, CoreJson.Default.TransitResult, TransitCrossing.Work),
+            j => j.TransitRequest, j => j.TransitResult, TransitCrossing.Work),
         new Operation<OxygenRequest, OxygenResult>(
             "oxygen", "Turns an oxygen reading in mg/L into per cent of saturation at the station, or back, with its working, and says what looks like another unit.",
-            CoreJson.Default.OxygenRequest, CoreJson.Default.OxygenResult, OxygenRule.Work),
+            j => j.OxygenRequest, j => j.OxygenResult, OxygenRule.Work),
         new Operation<ProfileRequest, ProfileResult>(
             "profile", "Works out what a profile says: thermocline by both schools, mixed layer, where oxygen ends, stability and means by volume.",
-            CoreJson.Default.ProfileRequest, CoreJson.Default.ProfileResult, ProfileRule.Work),
+            j => j.ProfileRequest, j => j.ProfileResult, ProfileRule.Work),
         new Operation<SettlingRequest, SettlingResult>(
             "settling", "Says whether a probe has settled at its depth, or what still moves.",
-            CoreJson.Default.SettlingRequest, CoreJson.Default.SettlingResult, Settling.Work),
+            j => j.SettlingRequest, j => j.SettlingResult, Settling.Work),
         new Operation<BottleDepthRequest, BottleDepthResult>(
             "bottle-depth", "Works out how deep a bottle is closed by the programme’s school, kept off the bottom, to the nearest mark of the line.",
-            CoreJson.Default.BottleDepthRequest, CoreJson.Default.BottleDepthResult, BottleDepthRule.Work),
+            j => j.BottleDepthRequest, j => j.BottleDepthResult, BottleDepthRule.Work),
         new Operation<OpenProtocolsRequest, OpenProtocolsResult>(
             "open-protocols", "Says which protocols of a programme are open on a day, to propose what a visit takes.",
-            CoreJson.Default.OpenProtocolsRequest, CoreJson.Default.OpenProtocolsResult, OpenProtocols.Work),
+            j => j.OpenProtocolsRequest, j => j.OpenProtocolsResult, OpenProtocols.Work),
         new Operation<ColourBody, ColourResult>(
             "colour", "Says a colour of the water in words, with the chart from blue-green to brown that it is compared with.",
-            CoreJson.Default.ColourBody, CoreJson.Default.ColourResult, ColourChart.Work),
+            j => j.ColourBody, j => j.ColourResult, ColourChart.Work),
         new Operation<StationsHereRequest, StationsHereResult>(
             "stations-here", "Orders stations by their distance from a position, and says where none is known there.",
-            CoreJson.Default.StationsHereRequest, CoreJson.Default.StationsHereResult, StationsHere.Work),
+            j => j.StationsHereRequest, j => j.StationsHereResult, StationsHere.Work),
         new Operation<CastingOffRequest, CastingOffResult>(
             "before-casting-off", "Names what of the safety gear on a pack list is not confirmed.",
-            CoreJson.Default.CastingOffRequest, CoreJson.Default.CastingOffResult, BeforeCastingOff.Work),
+            j => j.CastingOffRequest, j => j.CastingOffResult, BeforeCastingOff.Work),
         new Operation<StepGuideRequest, StepGuideResult>(
             "step-guide", "Says how a step of a visit is done by the programme's schools, why, and what can hurt.",
-            CoreJson.Default.StepGuideRequest, CoreJson.Default.StepGuideResult, StepGuide.Work),
+            j => j.StepGuideRequest, j => j.StepGuideResult, StepGuide.Work),
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
-            CoreJson.Default.SheetTimeRequest, CoreJson.Default.SheetTimeResult, SheetTimes.Work),
+            j => j.SheetTimeRequest, j => j.SheetTimeResult, SheetTimes.Work),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
-            CoreJson.Default.FoldRequest, CoreJson.Default.FieldSheet, FieldSheet.Fold),
+            j => j.FoldRequest, j => j.FieldSheet, FieldSheet.Fold),
         new Operation<FoldRequest, VisitSamples>(
             "fold-samples", "Folds the entries of a visit into its samples: where each is, how long it may wait, its filter, its results.",
-            CoreJson.Default.FoldRequest, CoreJson.Default.VisitSamples, VisitSamples.Fold),
+            j => j.FoldRequest, j => j.VisitSamples, VisitSamples.Fold),
         new Operation<FoldRequest, VisitReview>(
             "fold-review", "Folds the entries of a visit into its review: what is open, what was asked, and what is signed off.",
-            CoreJson.Default.FoldRequest, CoreJson.Default.VisitReview, VisitReview.Fold),
+            j => j.FoldRequest, j => j.VisitReview, VisitReview.Fold),
         new Operation<SampleClocksRequest, SampleClocksResult>(
             "sample-clocks", "Says how long samples may still wait and what must move next, from their holds and the laboratory’s door.",
-            CoreJson.Default.SampleClocksRequest, CoreJson.Default.SampleClocksResult, SampleClocks.Work),
+            j => j.SampleClocksRequest, j => j.SampleClocksResult, SampleClocks.Work),
         new Operation<HandOverRequest, HandOverResult>(
             "hand-over", "Checks a hand-over before anything leaves: what can go, what cannot, and why.",
-            CoreJson.Default.HandOverRequest, CoreJson.Default.HandOverResult, HandOver.Work),
+            j => j.HandOverRequest, j => j.HandOverResult, HandOver.Work),
         new Operation<SampleNumberRequest, SampleNumberResult>(
             "sample-number", "Reads a sample number as typed or scanned, and sees a wrong character by its check character.",
-            CoreJson.Default.SampleNumberRequest, CoreJson.Default.SampleNumberResult, SampleNumberResult.Work),
+            j => j.SampleNumberRequest, j => j.SampleNumberResult, SampleNumberResult.Work),
         new Operation<NewNumberRequest, NewNumberResult>(
             "new-sample-number", "Gives the next free number for a replicate, a part or a blank of a sample.",
-            CoreJson.Default.NewNumberRequest, CoreJson.Default.NewNumberResult, NewNumberResult.Work),
+            j => j.NewNumberRequest, j => j.NewNumberResult, NewNumberResult.Work),
         new Operation<FilterVolumeRequest, FilterVolumeResult>(
             "filter-volume", "Works out how much water is worth filtering, from the clarity or the usual chlorophyll and the lab’s detection limit.",
-            CoreJson.Default.FilterVolumeRequest, CoreJson.Default.FilterVolumeResult, FilterVolume.Work),
+            j => j.FilterVolumeRequest, j => j.FilterVolumeResult, FilterVolume.Work),
         new Operation<ChlorophyllRequest, ChlorophyllResult>(
             "chlorophyll", "Works out chlorophyll a from absorbances or fluorescence of a filter’s extract, with its working.",
-            CoreJson.Default.ChlorophyllRequest, CoreJson.Default.ChlorophyllResult, ChlorophyllRule.Work),
+            j => j.ChlorophyllRequest, j => j.ChlorophyllResult, ChlorophyllRule.Work),
         new Operation<LoadRequest, LoadResult>(
             "load", "Works out what a stream carries in a day from its flow and a concentration.",
-            CoreJson.Default.LoadRequest, CoreJson.Default.LoadResult, Load.Work),
+            j => j.LoadRequest, j => j.LoadResult, Load.Work),
         new Operation<DensityRequest, DensityResult>(
             "density", "Works out the density of water from its temperature and salinity, with its working.",
-            CoreJson.Default.DensityRequest, CoreJson.Default.DensityResult, DensityRule.Work),
+            j => j.DensityRequest, j => j.DensityResult, DensityRule.Work),
         new Operation<SunRequest, SunResult>(
             "sun", "Says where the sun stands over a place at an instant, and when it stands highest.",
-            CoreJson.Default.SunRequest, CoreJson.Default.SunResult, SunRule.Work),
+            j => j.SunRequest, j => j.SunResult, SunRule.Work),
         new Operation<TideRequest, TideResult>(
             "tide", "Works out high and low waters from the harmonic constants of a place.",
-            CoreJson.Default.TideRequest, CoreJson.Default.TideResult, TideRule.Work),
+            j => j.TideRequest, j => j.TideResult, TideRule.Work),
         new Operation<NetVolumeRequest, NetVolumeResult>(
             "net-volume", "Works out how much water went through a net from its mouth and the length of the tow.",
-            CoreJson.Default.NetVolumeRequest, CoreJson.Default.NetVolumeResult, NetVolume.Work),
+            j => j.NetVolumeRequest, j => j.NetVolumeResult, NetVolume.Work),
         new Operation<Entry, EntryRefusal>(
             "check-entry", "Says whether an entry can be kept at all, before it is written.",
-            CoreJson.Default.Entry, CoreJson.Default.EntryRefusal, e => new EntryRefusal(EntryCheck.Refusal(e))),
+            j => j.Entry, j => j.EntryRefusal, e => new EntryRefusal(EntryCheck.Refusal(e))),
     }.ToDictionary(o => o.Name, StringComparer.Ordinal);
 }

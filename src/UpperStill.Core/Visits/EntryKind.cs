@@ -1,6 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Operations;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -8,9 +9,9 @@ namespace UpperStill.Core.Visits;
 /// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
 public abstract class EntryKind
 {
-    private protected EntryKind(string name, int version, string description, JsonTypeInfo body, bool ofLaboratory, bool ofReview)
+    private protected EntryKind(string name, int version, string description, bool ofLaboratory, bool ofReview)
     {
-        (Name, Version, Description, Body, OfLaboratory, OfReview) = (name, version, description, body, ofLaboratory, ofReview);
+        (Name, Version, Description, OfLaboratory, OfReview) = (name, version, description, ofLaboratory, ofReview);
     }
 
     /// <summary>The name in the log.</summary>
@@ -23,7 +24,7 @@ public abstract class EntryKind
     public string Description { get; }
 
     /// <summary>The body's shape.</summary>
-    public JsonTypeInfo Body { get; }
+    public abstract JsonTypeInfo Body { get; }
 
     /// <summary>True where a laboratory writes it.</summary>
     public bool OfLaboratory { get; }
@@ -46,17 +47,21 @@ public sealed class EntryKind<T> : EntryKind
     // An entry never changes: what was read of it once holds for every fold that has the same entry in its hands.
     private readonly ConditionalWeakTable<Entry, object> known = [];
     private readonly ConditionalWeakTable<Entry, Said> said = [];
+    private readonly Func<CoreJson, JsonTypeInfo<T>> body;
     private readonly Func<T, ReaderUnit, string> words;
 
-    internal EntryKind(string name, int version, string description, JsonTypeInfo<T> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false, bool ofReview = false)
-        : base(name, version, description, body, ofLaboratory, ofReview) => this.words = words;
+    internal EntryKind(string name, int version, string description, Func<CoreJson, JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false, bool ofReview = false)
+        : base(name, version, description, ofLaboratory, ofReview) => (this.body, this.words) = (body, words);
+
+    /// <inheritdoc/>
+    public override JsonTypeInfo Body => body(CoreJson.Default);
 
     /// <summary>The body; null where it cannot be read.</summary>
-    public T? Read(JsonElement body)
+    public T? Read(JsonElement given)
     {
         try
         {
-            return body.Deserialize((JsonTypeInfo<T>)Body);
+            return given.Deserialize(body(CoreJson.Default));
         }
         catch (JsonException)
         {
@@ -67,9 +72,9 @@ public sealed class EntryKind<T> : EntryKind
     /// <summary>The body of an entry of this kind; null where it cannot be read.</summary>
     internal T? Read(Entry entry)
     {
-        if (known.TryGetValue(entry, out var body))
+        if (known.TryGetValue(entry, out var already))
         {
-            return (T)body;
+            return (T)already;
         }
 
         if (Read(entry.Body) is not { } read)

@@ -38,6 +38,9 @@ public sealed class WholePages : IDisposable
         return page;
     }
 
+    /// <summary>Forgets all of them: another database stands where theirs did.</summary>
+    public void Forget() => kept.Clear();
+
     /// <inheritdoc/>
     public void Dispose() => kept.Dispose();
 }

@@ -75,6 +75,21 @@ public sealed class LogBook : IDisposable
         }
     }
 
+    /// <summary>Does something to the whole database while nobody writes, without a transaction around it.</summary>
+    public async Task<T> UntouchedAsync<T>(Func<Task<T>> work, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(work);
+        await writer.WaitAsync(cancel);
+        try
+        {
+            return await work();
+        }
+        finally
+        {
+            writer.Release();
+        }
+    }
+
     private static async Task<List<Delivered>> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, Permissions may, CancellationToken cancel)
     {
         var ids = entries.Select(e => e.Id).Distinct().ToList();
