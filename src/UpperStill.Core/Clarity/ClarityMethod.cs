@@ -10,6 +10,6 @@ internal static class ClarityMethod
     {
         var end = school.EndPoint switch { EndPoint.Disappear => "disc lost", EndPoint.Reappear => "disc seen again", _ => "disc lost and seen again" };
         var disc = now.Disc is { } code ? gear.FirstOrDefault(g => g.Code == code)?.Name ?? code : null;
-        return $"{end}{(now.Tube == true ? ", through a tube" : string.Empty)}{(disc is null ? string.Empty : $"; {char.ToLowerInvariant(disc[0])}{disc[1..]}")}";
+        return $"{end}{(now.Tube == true ? ", through a tube" : string.Empty)}{(string.IsNullOrWhiteSpace(disc) ? string.Empty : $"; {char.ToLowerInvariant(disc[0])}{disc[1..]}")}";
     }
 }

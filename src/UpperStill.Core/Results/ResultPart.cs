@@ -53,7 +53,7 @@ internal static class ResultPart
             {
                 var analyte = Analytes.Find(code)!;
                 yield return new SampleResult(
-                    measured.Entry.Id, code, analyte.Name, $"{Decimals.Fixed(number, 2)} {analyte.Unit}", analyte.Unit, number, false, false, Method: measured.Body.Readings.Method.ToString().ToLowerInvariant(), On: measured.Body.On,
+                    measured.Entry.Id, code, analyte.Name, $"{Decimals.Fixed(number, 2)} {analyte.Unit}", analyte.Unit, false, false, number, Method: measured.Body.Readings.Method.ToString().ToLowerInvariant(), On: measured.Body.On,
                     Working: result.Working, Final: released);
             }
         }
@@ -64,7 +64,7 @@ internal static class ResultPart
         var value = ReportedValue.Read(result.Body);
         sample.Findings.AddRange(value.Findings.Select(f => f.On(Beside.Result, result.Entry.Id)));
         return new SampleResult(
-            result.Entry.Id, result.Body.Analyte, value.Analyte?.Name ?? result.Body.Analyte, value.Text, value.Analyte?.Unit ?? result.Body.Unit ?? string.Empty, value.Value, value.Below, false, result.Body.Qualifier,
+            result.Entry.Id, result.Body.Analyte, value.Analyte?.Name ?? result.Body.Analyte, value.Text, value.Analyte?.Unit ?? result.Body.Unit ?? string.Empty, value.Below, false, value.Value, result.Body.Qualifier,
             result.Body.Method, result.Body.On, value.Conversion, Load: LoadOf(draft, sample, value));
     }
 

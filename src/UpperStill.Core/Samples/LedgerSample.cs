@@ -29,9 +29,9 @@ public sealed record SampleHold(DateTimeOffset From, DateTimeOffset Limit, strin
 /// <param name="Name">The analyte's name.</param>
 /// <param name="Text">As reported.</param>
 /// <param name="Unit">The analyte's own unit.</param>
-/// <param name="Value">In that unit; null where it cannot be used.</param>
 /// <param name="Below">True where it is a limit that the value lies under.</param>
 /// <param name="Stands">True where it is the one that counts.</param>
+/// <param name="Value">In that unit; null where it cannot be used.</param>
 /// <param name="Qualifier">What the laboratory says beside it.</param>
 /// <param name="Method">The method.</param>
 /// <param name="On">The day of the analysis.</param>
@@ -40,7 +40,7 @@ public sealed record SampleHold(DateTimeOffset From, DateTimeOffset Limit, strin
 /// <param name="Final">True once it is reported; until then it is the laboratory's own.</param>
 /// <param name="Load">What a stream carries of it.</param>
 public sealed record SampleResult(
-    Guid Entry, string Analyte, string Name, string Text, string Unit, decimal? Value, bool Below, bool Stands, Qualifier? Qualifier = null, string? Method = null, DateOnly? On = null,
+    Guid Entry, string Analyte, string Name, string Text, string Unit, bool Below, bool Stands, decimal? Value = null, Qualifier? Qualifier = null, string? Method = null, DateOnly? On = null,
     string? Conversion = null, Workings.Working? Working = null, bool Final = true, LoadResult? Load = null);
 
 /// <summary>A sample of a visit, from the plan to the report.</summary>

@@ -1,4 +1,6 @@
+using System.Text.Json;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Operations;
 
 namespace UpperStill.Core.Visits;
 
@@ -12,8 +14,32 @@ public static class EntryCheck
     private const int LongestReason = 2000;
     private const int UuidVersion = 7;
 
+    /// <summary>Reads an entry as it was sent; where it is none, says why.</summary>
+    public static (Entry? Entry, Finding? Unreadable) Read(JsonElement sent)
+    {
+        string? fault;
+        try
+        {
+            var entry = sent.Deserialize(CoreJson.Default.Entry);
+            fault = entry is null ? "it is empty" : BodyShape.Fault(sent, CoreJson.Default.Entry, anew: true);
+            if (fault is null)
+            {
+                return (entry, null);
+            }
+        }
+        catch (Exception e) when (e is JsonException or InvalidOperationException)
+        {
+            // The second is a text that is no Unicode.
+            fault = e.Message;
+        }
+
+        return (null, Stop("entry-shape", "This is not an entry.", $"{fault}.", "See GET /api/kinds for the shapes."));
+    }
+
     /// <summary>The reason why the entry cannot be kept; null where it can.</summary>
-    public static Finding? Refusal(Entry entry)
+    /// <param name="entry">The entry.</param>
+    /// <param name="anew">False for an entry of a log that is brought in: an earlier build may have kept what none writes today, and it is read as it was then.</param>
+    public static Finding? Refusal(Entry entry, bool anew = true)
     {
         if (entry.Id.Version != UuidVersion || entry.Visit.Version != UuidVersion)
         {
@@ -35,9 +61,14 @@ public static class EntryCheck
             return Stop("entry-too-long", "The entry is longer than any reading.", "It would crowd out the record.", $"A body has at most {LongestBody / 1024} kB, a reason {LongestReason} characters.");
         }
 
-        if (!kind.Reads(entry.Body))
+        if (anew && !BodyShape.Plausible(entry.At.Year))
         {
-            return Stop("entry-body", $"The body is not a {entry.Kind} of version {entry.Version}.", "It could not be read back.", "See GET /api/kinds for its shape.");
+            return Stop("entry-at", $"The year {entry.At.Year} is none in which anybody read this.", "It would stand at the wrong end of the record.", "Set the device’s clock, and write it again.");
+        }
+
+        if (kind.Fault(entry.Body, anew) is { } fault)
+        {
+            return Stop("entry-body", $"The body is not a {entry.Kind} of version {entry.Version}: {fault}.", "It could not be read back as it was meant.", "See GET /api/kinds for its shape.");
         }
 
         if ((entry.Strikes is not null || kind == EntryKinds.Kept || kind == EntryKinds.SampleLost || kind == EntryKinds.SampleRejected) && string.IsNullOrWhiteSpace(entry.Why))

@@ -6,12 +6,28 @@ using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
 
+/// <summary>Who writes a kind of entry and may strike it; a coordinator of the water is each of them.</summary>
+public enum EntryOwner
+{
+    /// <summary>Samplers: what is read and done on the water and at the bench.</summary>
+    Sampler,
+
+    /// <summary>Laboratories: what they take in, reject, measure and report.</summary>
+    Laboratory,
+
+    /// <summary>Reviewers, who are coordinators.</summary>
+    Reviewer,
+
+    /// <summary>Samplers and laboratories: the answer to a finding that speaks of a laboratory’s entries alone.</summary>
+    Either,
+}
+
 /// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
 public abstract class EntryKind
 {
-    private protected EntryKind(string name, int version, string description, bool ofLaboratory, bool ofReview)
+    private protected EntryKind(string name, int version, string description, EntryOwner owner)
     {
-        (Name, Version, Description, OfLaboratory, OfReview) = (name, version, description, ofLaboratory, ofReview);
+        (Name, Version, Description, Owner) = (name, version, description, owner);
     }
 
     /// <summary>The name in the log.</summary>
@@ -26,14 +42,11 @@ public abstract class EntryKind
     /// <summary>The body's shape.</summary>
     public abstract JsonTypeInfo Body { get; }
 
-    /// <summary>True where a laboratory writes it.</summary>
-    public bool OfLaboratory { get; }
+    /// <summary>Who writes it, and who may strike it.</summary>
+    public EntryOwner Owner { get; }
 
-    /// <summary>True where a reviewer writes it.</summary>
-    public bool OfReview { get; }
-
-    /// <summary>True if a body of this kind can be read.</summary>
-    internal abstract bool Reads(JsonElement body);
+    /// <summary>Why a body cannot be kept as one of this kind; null where it can.</summary>
+    internal abstract string? Fault(JsonElement body, bool anew);
 
     /// <summary>The entry in a few words for the log of the visit.</summary>
     internal abstract string Words(Entry entry, ReaderUnit reader);
@@ -50,18 +63,18 @@ public sealed class EntryKind<T> : EntryKind
     private readonly Func<CoreJson, JsonTypeInfo<T>> body;
     private readonly Func<T, ReaderUnit, string> words;
 
-    internal EntryKind(string name, int version, string description, Func<CoreJson, JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, bool ofLaboratory = false, bool ofReview = false)
-        : base(name, version, description, ofLaboratory, ofReview) => (this.body, this.words) = (body, words);
+    internal EntryKind(string name, int version, string description, Func<CoreJson, JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, EntryOwner owner = EntryOwner.Sampler)
+        : base(name, version, description, owner) => (this.body, this.words) = (body, words);
 
     /// <inheritdoc/>
     public override JsonTypeInfo Body => body(CoreJson.Default);
 
-    /// <summary>The body; null where it cannot be read.</summary>
+    /// <summary>The body; null where it cannot be read. What the log holds is read as long as it can be represented.</summary>
     public T? Read(JsonElement given)
     {
         try
         {
-            return given.Deserialize(body(CoreJson.Default));
+            return given.Deserialize(body(CoreJson.Default)) is { } read && BodyShape.Fault(given, Body, anew: false) is null ? read : null;
         }
         catch (JsonException)
         {
@@ -86,7 +99,7 @@ public sealed class EntryKind<T> : EntryKind
         return read;
     }
 
-    internal override bool Reads(JsonElement body) => Read(body) is not null;
+    internal override string? Fault(JsonElement given, bool anew) => BodyShape.Fault(given, Body, anew) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
 
     internal override string Words(Entry entry, ReaderUnit reader)
     {

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using UpperStill.Core.Arrival;
 using UpperStill.Core.Bottles;
 using UpperStill.Core.Chlorophyll;
@@ -167,19 +168,19 @@ public static class EntryKinds
 
     /// <summary>The laboratory takes samples in.</summary>
     public static readonly EntryKind<ReceivedBody> Received = new(
-        "received", 1, "Samples taken in by the laboratory, and how they arrived.", j => j.ReceivedBody, (b, _) => $"{string.Join(", ", b.Samples)} received {b.As.ToString().ToLowerInvariant()}, signed {b.Signature}", ofLaboratory: true);
+        "received", 1, "Samples taken in by the laboratory, and how they arrived.", j => j.ReceivedBody, (b, _) => $"{string.Join(", ", b.Samples)} received {b.As.ToString().ToLowerInvariant()}, signed {b.Signature}", EntryOwner.Laboratory);
 
     /// <summary>The laboratory rejects samples.</summary>
     public static readonly EntryKind<SamplesBody> SampleRejected = new(
-        "sample-rejected", 1, "Samples rejected by the laboratory; `why` says the reason.", j => j.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)} rejected", ofLaboratory: true);
+        "sample-rejected", 1, "Samples rejected by the laboratory; `why` says the reason.", j => j.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)} rejected", EntryOwner.Laboratory);
 
     /// <summary>An extract measured.</summary>
     public static readonly EntryKind<MeasuredBody> Measured = new(
-        "measured", 1, "What an instrument showed of a filter’s extract.", j => j.MeasuredBody, (b, _) => $"{b.Sample}: extract measured", ofLaboratory: true);
+        "measured", 1, "What an instrument showed of a filter’s extract.", j => j.MeasuredBody, (b, _) => $"{b.Sample}: extract measured", EntryOwner.Laboratory);
 
     /// <summary>A result.</summary>
     public static readonly EntryKind<ResultBody> Result = new(
-        "result", 1, "A result as the laboratory reports it.", j => j.ResultBody, (b, _) => $"{b.Sample}: {b.Analyte} {(b.Qualifier == Qualifier.Below ? "< " : string.Empty)}{b.Value} {b.Unit}", ofLaboratory: true);
+        "result", 1, "A result as the laboratory reports it.", j => j.ResultBody, (b, _) => $"{b.Sample}: {b.Analyte} {(b.Qualifier == Qualifier.Below ? "< " : string.Empty)}{b.Value} {b.Unit}", EntryOwner.Laboratory);
 
     /// <summary>A result without its sample.</summary>
     public static readonly EntryKind<ValueStatedBody> ValueStated = new(
@@ -187,7 +188,7 @@ public static class EntryKinds
 
     /// <summary>Results released.</summary>
     public static readonly EntryKind<SamplesBody> Reported = new(
-        "reported", 1, "Results worked out from measurements are released.", j => j.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)}: results released", ofLaboratory: true);
+        "reported", 1, "Results worked out from measurements are released.", j => j.SamplesBody, (b, _) => $"{string.Join(", ", b.Samples)}: results released", EntryOwner.Laboratory);
 
     /// <summary>Flow of a stream.</summary>
     public static readonly EntryKind<FlowBody> Flow = new(
@@ -199,7 +200,7 @@ public static class EntryKinds
 
     /// <summary>A reviewer's question.</summary>
     public static readonly EntryKind<AskedBody> Asked = new(
-        "asked", 1, "A reviewer asks whoever made the visit.", j => j.AskedBody, (b, _) => $"Asked: {b.Question}", ofReview: true);
+        "asked", 1, "A reviewer asks whoever made the visit.", j => j.AskedBody, (b, _) => $"Asked: {b.Question}", EntryOwner.Reviewer);
 
     /// <summary>The answer to it.</summary>
     public static readonly EntryKind<AnsweredBody> Answered = new(
@@ -207,7 +208,7 @@ public static class EntryKinds
 
     /// <summary>A reviewer vouches for the visit.</summary>
     public static readonly EntryKind<SignedOffBody> SignedOff = new(
-        "signed-off", 1, "A reviewer vouches for what stands; it holds as long as just that stands.", j => j.SignedOffBody, (_, _) => "Signed off", ofReview: true);
+        "signed-off", 1, "A reviewer vouches for what stands; it holds as long as just that stands.", j => j.SignedOffBody, (_, _) => "Signed off", EntryOwner.Reviewer);
 
     /// <summary>The visit ends.</summary>
     public static readonly EntryKind<EmptyBody> VisitClosed = new(
@@ -222,6 +223,9 @@ public static class EntryKinds
             SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow, Asked, Answered, SignedOff,
             ClarityStated, ValueStated,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
+
+    /// <summary>The entries that an answer to a finding speaks of; of other kinds none.</summary>
+    public static IReadOnlyList<Guid> About(string kind, JsonElement body) => kind == Kept.Name ? Kept.Read(body)?.About ?? [] : [];
 
     private static string DiscWords(DiscConditionsBody b) => string.Join(", ", new[]
     {

@@ -1,7 +1,6 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
-using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -17,9 +16,9 @@ public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElem
 
 /// <summary>What became of one entry.</summary>
 /// <param name="Index">Its place in the delivery.</param>
-/// <param name="Status">kept, already or refused.</param>
+/// <param name="Status">kept, already, refused; or waits: it strikes an entry that has not come yet, send it again after that.</param>
 /// <param name="Id">Its id, where it could be read.</param>
-/// <param name="Problem">Why it was refused.</param>
+/// <param name="Problem">Why it was refused, or what it waits for.</param>
 public sealed record EntryAnswer(int Index, string Status, Guid? Id = null, EntryProblem? Problem = null);
 
 /// <summary>Problem details (RFC 9457) for one refused entry.</summary>
@@ -68,7 +67,7 @@ internal static class EntryEndpoints
             return Results.Problem($"At most {MostEntries} entries at once; nothing was kept. Send them in parts.", statusCode: StatusCodes.Status400BadRequest, title: "Too many entries in one delivery.");
         }
 
-        var read = delivery.Entries.Select(Read).ToList();
+        var read = delivery.Entries.Select(EntryCheck.Read).ToList();
         var now = clock.GetUtcNow();
         var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds, caller.Person!.UserName);
         var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, caller.May, cancel));
@@ -77,20 +76,8 @@ internal static class EntryEndpoints
             : Answer(i, r.Entry.Id, results.Dequeue()))]));
     }
 
-    private static (Entry? Entry, Finding? Unreadable) Read(JsonElement element)
-    {
-        try
-        {
-            return (element.Deserialize(CoreJson.Default.Entry) ?? throw new JsonException("It is null."), null);
-        }
-        catch (JsonException e)
-        {
-            return (null, Finding.Stop("entry-shape", "This is not an entry.", e.Message, "See GET /api/kinds for the shapes."));
-        }
-    }
-
     private static EntryAnswer Answer(int index, Guid id, Delivered delivered) => new(
-        index, delivered.Delivery switch { Delivery.Kept => "kept", Delivery.Already => "already", _ => "refused" }, id,
+        index, delivered.Delivery switch { Delivery.Kept => "kept", Delivery.Already => "already", Delivery.Waits => "waits", _ => "refused" }, id,
         delivered.Refusal is { } refusal ? Problem(refusal) : null);
 
     private static EntryProblem Problem(Finding finding) =>

@@ -160,7 +160,7 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
             ReceivedAt = Moment(r, 10),
             ClockOffS = long.Parse(Text(r, 11), CultureInfo.InvariantCulture),
         };
-        return EntryCheck.Refusal(row.ToEntry()) is { } refusal ? throw new FormatException($"Entry {row.Id}: {refusal.Seen}") : row;
+        return EntryCheck.Refusal(row.ToEntry(), anew: false) is { } refusal ? throw new FormatException($"Entry {row.Id}: {refusal.Seen}") : row;
     }
 
     private static string Text(string?[] row, int at) => row[at] ?? throw new FormatException($"Column {at + 1} is empty in “{string.Join(", ", row.Take(3))}”.");

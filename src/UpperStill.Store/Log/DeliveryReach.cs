@@ -4,43 +4,112 @@ using UpperStill.Core.Visits;
 
 namespace UpperStill.Store.Log;
 
-/// <summary>What the person who delivers may write to which visit: samplers what is done on water and bench, laboratories what is theirs, coordinators both.</summary>
-internal sealed class DeliveryReach(Permissions may, IReadOnlyDictionary<Guid, string> struckKinds)
+/// <summary>An entry as far as its owner is judged by it.</summary>
+internal sealed record KnownEntry(Guid Visit, string Kind, Guid? Strikes, IReadOnlyList<Guid> About);
+
+/// <summary>
+/// What the person who delivers may write to which visit, and what they may strike. Where a visit lies is decided by what the log
+/// holds first; only where it holds no beginning does one in the delivery say so.
+/// </summary>
+internal sealed class DeliveryReach(Permissions may)
 {
     private readonly Dictionary<Guid, (string Station, string? Water)> places = [];
-    private readonly Dictionary<Guid, Finding> refused = [];
+    private readonly Dictionary<Guid, KnownEntry> entries = [];
+    private readonly HashSet<Guid> ofOthers = [];
+    private readonly Dictionary<Guid, Finding> notBegun = [];
 
-    internal void Place(Guid visit, string station, string? water) => places[visit] = (station, water);
+    /// <summary>Where a visit lies.</summary>
+    internal void Place(Guid visit, string station, string? water) => places.TryAdd(visit, (station, water));
 
-    internal void Refuse(Guid visit, Finding finding) => refused[visit] = finding;
+    /// <summary>Somebody else delivered to this visit, whose beginning has not come yet.</summary>
+    internal void OfOthers(Guid visit) => ofOthers.Add(visit);
 
-    internal Finding? Refusal(Entry entry)
+    /// <summary>The beginning of a visit was refused: where it has no place already, nothing of it is kept, so that it stays whole on the device.</summary>
+    internal void NotBegun(Guid visit, Finding finding) => notBegun.TryAdd(visit, finding);
+
+    /// <summary>An entry of the log, or one that was just judged good.</summary>
+    internal void Know(Guid id, KnownEntry entry) => entries[id] = entry;
+
+    /// <summary>True where an entry strikes one that is not here yet: it can be judged when that comes.</summary>
+    internal bool Waits(Entry entry) => entry.Strikes is { } struck && !entries.ContainsKey(struck);
+
+    /// <summary>A beginning: never the one by which a visit changes its place or its owner.</summary>
+    /// <param name="start">The entry.</param>
+    /// <param name="station">The station it names.</param>
+    /// <param name="water">That station's water.</param>
+    internal Finding? Begins(Entry start, string station, string? water)
     {
-        if (refused.TryGetValue(entry.Visit, out var finding))
+        if (places.TryGetValue(start.Visit, out var place))
         {
-            return finding;
+            return place.Station == station
+                ? Refusal(start)
+                : Finding.Stop(
+                    "visit-elsewhere", $"This visit lies at {place.Station}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
+                    "Begin another visit there, or ask the coordinator.") with
+                { NoWayRound = true };
         }
 
-        // Before its beginning has arrived a visit has no water; a laboratory has nothing to say of it yet.
-        if (!places.TryGetValue(entry.Visit, out var place))
+        if (water is null || !may.Samples(water))
         {
-            return may.Works ? null : Missing("this visit, which is not known here yet");
+            return Missing(station);
         }
 
-        var laboratory = EntryKinds.All.TryGetValue(entry.Kind, out var kind) && kind.OfLaboratory;
-        if (kind?.OfReview == true)
+        if (ofOthers.Contains(start.Visit) && !may.Coordinates(water))
         {
-            return place.Water is { } reviewed && may.Coordinates(reviewed) ? null : Missing(place.Station);
+            return Finding.Stop(
+                "visit-of-another", "Somebody else has written to this visit, and its beginning has not come yet.", "Who begins a visit says where its readings belong.",
+                "Let their device send first; until then this waits here.") with
+            { NoWayRound = true };
         }
 
-        var ofLaboratory = laboratory || kind == EntryKinds.Kept || kind == EntryKinds.Strike;
-        var reaches = place.Water is { } water && (laboratory ? may.Reports(water) : may.Samples(water) || (ofLaboratory && may.Reports(water))) && MayStrike(entry, water);
-        return reaches ? null : Missing(place.Station);
+        Place(start.Visit, station, water);
+        return null;
     }
 
-    // Each strikes its own kinds of entry; a coordinator any.
-    private bool MayStrike(Entry entry, string water) => entry.Strikes is not { } struck || !struckKinds.TryGetValue(struck, out var kind) || may.Coordinates(water)
-        || (EntryKinds.All.TryGetValue(kind, out var known) && known.OfLaboratory ? may.Reports(water) : may.Samples(water));
+    /// <summary>Why an entry that is no first beginning cannot be kept; null where it can.</summary>
+    internal Finding? Refusal(Entry entry)
+    {
+        if (entry.Strikes is { } struck && entries.TryGetValue(struck, out var target) && target.Visit != entry.Visit)
+        {
+            return Finding.Stop("strike-elsewhere", "It strikes an entry of another visit.", "A visit is corrected where it stands.", "Strike it in its own visit.") with { NoWayRound = true };
+        }
+
+        // Before its beginning has arrived a visit has no water; a laboratory and a reviewer have nothing to say of it yet.
+        if (!places.TryGetValue(entry.Visit, out var place))
+        {
+            return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
+        }
+
+        return place.Water is { } water && Owns(OwnerOf(entry), water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), water)) ? null : Missing(place.Station);
+    }
+
+    private bool Owns(EntryOwner owner, string water) => owner switch
+    {
+        EntryOwner.Reviewer => may.Coordinates(water),
+        EntryOwner.Laboratory => may.Reports(water),
+        EntryOwner.Either => may.Samples(water) || may.Reports(water),
+        _ => may.Samples(water),
+    };
+
+    private EntryOwner OwnerOf(Entry entry) => OwnerOf(new KnownEntry(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body)), 0);
+
+    private EntryOwner OwnerOf(Guid id) => entries.TryGetValue(id, out var entry) ? OwnerOf(entry, 0) : EntryOwner.Sampler;
+
+    // A bare strike belongs to whoever owns what it strikes, and an answer to a finding to whoever wrote all that the finding is about.
+    private EntryOwner OwnerOf(KnownEntry entry, int deep)
+    {
+        if (deep < entries.Count && entry.Kind == EntryKinds.Strike.Name && entry.Strikes is { } struck && entries.TryGetValue(struck, out var target))
+        {
+            return OwnerOf(target, deep + 1);
+        }
+
+        if (entry.Kind == EntryKinds.Kept.Name)
+        {
+            return entry.About.Count > 0 && entry.About.All(a => entries.TryGetValue(a, out var about) && about.Kind != EntryKinds.Kept.Name && OwnerOf(about, deep + 1) == EntryOwner.Laboratory) ? EntryOwner.Either : EntryOwner.Sampler;
+        }
+
+        return EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Owner : EntryOwner.Sampler;
+    }
 
     private static Finding Missing(string where) => Finding.Stop(
         "role-missing", $"Your role does not reach {where}.", "Samplers and coordinators of a water write to its record, laboratories what they receive and find, coordinators review.",

@@ -3548,7 +3548,7 @@ export interface components {
              * @description Its place in the delivery.
              */
             index: number;
-            /** @description kept, already or refused. */
+            /** @description kept, already, refused; or waits: it strikes an entry that has not come yet, send it again after that. */
             status: string;
             /**
              * Format: uuid
@@ -6804,15 +6804,15 @@ export interface components {
             text: string;
             /** @description The analyte's own unit. */
             unit: string;
-            /**
-             * Format: double
-             * @description In that unit; null where it cannot be used.
-             */
-            value: null | number;
             /** @description True where it is a limit that the value lies under. */
             below: boolean;
             /** @description True where it is the one that counts. */
             stands: boolean;
+            /**
+             * Format: double
+             * @description In that unit; null where it cannot be used.
+             */
+            value?: null | number;
             qualifier?: null | components["schemas"]["Qualifier"];
             /** @description The method. */
             method?: null | string;

@@ -48,6 +48,19 @@ test('what the server takes, or has already, is no longer on this device only', 
   expect(await states()).toEqual({ a: 'sent', b: 'sent' });
 });
 
+test('what strikes an entry that has not come yet waits for the next round, and holds nothing up', async () => {
+  await writes('a', 'b');
+  const { calls } = server((ids) => answers(ids, (id) => (id === 'a' ? 'waits' : 'kept')));
+
+  expect(await deliverWaiting()).toBe(true);
+  expect(calls).toEqual([['a', 'b']]);
+  expect(await states()).toEqual({ a: 'waiting', b: 'sent' });
+
+  server((ids) => answers(ids, () => 'kept'));
+  await deliverWaiting();
+  expect(await states()).toEqual({ a: 'sent', b: 'sent' });
+});
+
 test('a refused entry stays here with the reason, and the others go', async () => {
   await writes('a', 'b');
   server((ids) => answers(ids, (id) => (id === 'a' ? 'refused' : 'kept')));

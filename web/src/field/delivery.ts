@@ -38,8 +38,15 @@ function setReach(next: Reach): void {
 
 /** Sends what waits, once; says whether the server was there. */
 export async function deliverWaiting(): Promise<boolean> {
+  // What strikes an entry that the server does not have yet is tried again in the next round, not in this one.
+  const early = new Set<string>();
   for (;;) {
-    const waiting = await store.entries.where('state').equals('waiting').limit(MOST_AT_ONCE).toArray();
+    const waiting = await store.entries
+      .where('state')
+      .equals('waiting')
+      .filter(({ id }) => !early.has(id))
+      .limit(MOST_AT_ONCE)
+      .toArray();
     if (waiting.length === 0) {
       return true;
     }
@@ -57,7 +64,9 @@ export async function deliverWaiting(): Promise<boolean> {
     await store.transaction('rw', store.entries, async () => {
       for (const answer of data.answers) {
         const kept = waiting[answer.index];
-        if (kept) {
+        if (kept && answer.status === 'waits') {
+          early.add(kept.id);
+        } else if (kept) {
           await store.entries.update(
             kept.id,
             answer.status === 'refused'
