@@ -63,6 +63,12 @@ internal sealed class DeliveryReach(Permissions may)
         }
 
         Place(start.Visit, station, water);
+        if (Refusal(start) is { } refusal)
+        {
+            places.Remove(start.Visit);
+            return refusal;
+        }
+
         return null;
     }
 

@@ -149,7 +149,8 @@ public sealed class LogBook : IDisposable
         var ids = entries.Select(e => e.Id).Distinct().ToList();
         var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
         var reach = await ReachAsync(book, entries, receipt, may, cancel);
-        var stations = (await book.Stations.Select(s => new { s.Code, s.Water }).ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Water);
+        var named = entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => EntryKinds.VisitStarted.Read(e.Body)?.Station).OfType<string>().Distinct().ToList();
+        var stations = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
         var results = new Delivered[entries.Count];
         var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != EntryKinds.VisitStarted.Name).ToList();
         for (var before = -1; open.Count != before;)

@@ -1,5 +1,6 @@
 import { useEffect, useId, useRef, useState } from 'react';
 import { useDensity } from '../ui/appearance';
+import { focusNext } from '../ui/focusNext';
 import { Keypad } from '../ui/Keypad';
 
 /** Asks for one amount: by keyboard at the desk, by large keys for wet fingers. */
@@ -26,7 +27,7 @@ export function AskAmount({
   const readable = /^\s*\d+([.,]\d+)?\s*$/.test(written);
   useEffect(() => {
     if (!boat) {
-      box.current?.focus({ preventScroll: true });
+      focusNext(box.current);
     }
   }, [boat]);
   return (

@@ -1,5 +1,6 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { compute } from '../field/core';
+import { focusNext } from '../ui/focusNext';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
 import { BOXES, type Box, type Level, type LevelToRead, type Profile, type Typed, unitOf } from './columns';
@@ -254,7 +255,7 @@ function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes
   const depth = again?.depthText ?? target?.text ?? '';
   // biome-ignore lint/correctness/useExhaustiveDependencies: the next level takes the keyboard
   useEffect(() => {
-    first.current?.focus({ preventScroll: true });
+    focusNext(first.current);
     row.current?.scrollIntoView({ block: 'nearest' });
   }, [depth, turn]);
   return (

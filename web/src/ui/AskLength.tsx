@@ -3,6 +3,7 @@ import type { LengthUnit, Schemas } from '../api/client';
 import { compute } from '../field/core';
 import { useAppearance, useDensity } from './appearance';
 import { FindingNote } from './FindingNote';
+import { focusNext } from './focusNext';
 import { Keypad } from './Keypad';
 import { UNITS } from './units';
 
@@ -40,7 +41,7 @@ export function AskLength({
 
   useEffect(() => {
     if (!boat) {
-      box.current?.focus({ preventScroll: true });
+      focusNext(box.current);
     }
   }, [boat]);
 

@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { densityNow } from './appearance';
+import { focusNext } from './focusNext';
 
 /** The one next thing to do. At the desk it takes the keyboard, so that Enter goes on. */
 export function NextButton({
@@ -14,7 +15,7 @@ export function NextButton({
   const button = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (!disabled && densityNow() === 'desk') {
-      button.current?.focus({ preventScroll: true });
+      focusNext(button.current);
     }
   }, [disabled]);
   return (
