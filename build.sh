@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Builds what ./start serves into artifacts/app; each part only when something it is made of is newer.
-# ./build.sh core|web|server builds that part alone; QUICK=1 leaves out compiling ahead, which tests do not need.
+# ./build.sh core|web|server builds that part alone; QUICK=1 leaves out compiling ahead and compressing, which tests do not need.
 set -euo pipefail
 cd "$(dirname "$0")"
 
@@ -30,11 +30,11 @@ build_core() {
   stale artifacts/.browser "${shared[@]}" src/UpperStill.Formats src/UpperStill.StandIns demo src/UpperStill.Browser || return 0
   say "Building the core for the browser…"
   rm -rf artifacts/browser
-  run dotnet publish src/UpperStill.Browser -c Release -o artifacts/browser
+  # The server's build compresses it; here it would be done for nothing.
+  run dotnet publish src/UpperStill.Browser -c Release -p:CompressionEnabled=false -o artifacts/browser
   rm -rf web/public/core
   mkdir -p web/public/core
   cp -r artifacts/browser/wwwroot/_framework web/public/core/
-  rm -f web/public/core/_framework/*.br web/public/core/_framework/*.gz
   touch artifacts/.browser
 }
 
@@ -59,7 +59,7 @@ build_server() {
   # Compiled ahead for this machine the server starts in two thirds of the time; where that cannot be had it runs all the same.
   if [ -n "${QUICK:-}" ] || ! dotnet publish src/UpperStill.Server -c Release --use-current-runtime --self-contained false -p:PublishReadyToRun=true -o artifacts/app >artifacts/build-server.log 2>&1; then
     rm -rf artifacts/app
-    run dotnet publish src/UpperStill.Server -c Release -o artifacts/app
+    run dotnet publish src/UpperStill.Server -c Release ${QUICK:+-p:CompressionEnabled=false} -o artifacts/app
   fi
   touch artifacts/.app
 }

@@ -17,6 +17,8 @@ public class OwnersTests
         ["sampler"] = new([new Grant(Role.Sampler, [Own])]),
         ["laboratory"] = new([new Grant(Role.Laboratory, [Own])]),
         ["coordinator"] = new([new Grant(Role.Coordinator, [Own])]),
+        ["both"] = new([new Grant(Role.Coordinator, [Own, "pell-tarn"])]),
+        ["everywhere"] = new([new Grant(Role.Coordinator)]),
         ["reader"] = new([new Grant(Role.Reader)]),
         ["sampler elsewhere"] = new([new Grant(Role.Sampler, ["pell-tarn"])]),
         ["laboratory elsewhere"] = new([new Grant(Role.Laboratory, ["pell-tarn"])]),
@@ -26,9 +28,10 @@ public class OwnersTests
     // By the owner of a kind, the roles that may write it and strike it.
     private static readonly Dictionary<EntryOwner, string[]> May = new()
     {
-        [EntryOwner.Sampler] = ["sampler", "coordinator"],
-        [EntryOwner.Laboratory] = ["laboratory", "coordinator"],
-        [EntryOwner.Reviewer] = ["coordinator"],
+        [EntryOwner.Sampler] = ["sampler", "coordinator", "both", "everywhere"],
+        [EntryOwner.Laboratory] = ["laboratory", "coordinator", "both", "everywhere"],
+        [EntryOwner.Reviewer] = ["coordinator", "both", "everywhere"],
+        [EntryOwner.Mover] = ["coordinator", "both", "everywhere"],
     };
 
     public static TheoryData<string, EntryOwner> Kinds => new()
@@ -36,11 +39,12 @@ public class OwnersTests
         { EntryKinds.Sounding.Name, EntryOwner.Sampler }, { EntryKinds.Answered.Name, EntryOwner.Sampler }, { EntryKinds.HandedOver.Name, EntryOwner.Sampler }, { EntryKinds.VisitClosed.Name, EntryOwner.Sampler },
         { EntryKinds.Received.Name, EntryOwner.Laboratory }, { EntryKinds.SampleRejected.Name, EntryOwner.Laboratory }, { EntryKinds.Measured.Name, EntryOwner.Laboratory }, { EntryKinds.Result.Name, EntryOwner.Laboratory }, { EntryKinds.Reported.Name, EntryOwner.Laboratory },
         { EntryKinds.Asked.Name, EntryOwner.Reviewer }, { EntryKinds.SignedOff.Name, EntryOwner.Reviewer },
+        { EntryKinds.VisitMoved.Name, EntryOwner.Mover },
     };
 
     [Fact]
     public void Every_kind_says_who_owns_it() => Assert.Equal(
-        ["received", "sample-rejected", "measured", "result", "reported", "asked", "signed-off"],
+        ["received", "sample-rejected", "measured", "result", "reported", "asked", "signed-off", "visit-moved"],
         EntryKinds.All.Values.Where(k => k.Owner != EntryOwner.Sampler).OrderBy(k => k.Owner).Select(k => k.Name));
 
     [Theory]
@@ -123,6 +127,59 @@ public class OwnersTests
         Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", again))[0].Delivery);
         await using var after = test.Book();
         Assert.Equal("PEL-1", (await after.Visits.SingleAsync()).Station);
+    }
+
+    [Fact]
+    public async Task A_visit_is_moved_by_whoever_coordinates_both_waters()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Begin(out var start, "HAR-1");
+        var sign = TestBook.Entry(visit, EntryKinds.SignedOff, new SignedOffBody("0", "0"));
+        await DeliverAsync(test, "coordinator", start, Any(visit, EntryKinds.Sounding.Name), sign);
+        var move = Move(visit, "PEL-1");
+
+        foreach (var role in Roles.Keys.Except(["both", "everywhere"]))
+        {
+            Assert.Equal((role, Delivery.Refused), (role, (await DeliverAsync(test, role, move))[0].Delivery));
+        }
+
+        Assert.Equal("station-unknown", (await DeliverAsync(test, "both", Move(visit, "NOWHERE")))[0].Refusal!.Code);
+        Assert.Equal("reason-missing", (await DeliverAsync(test, "both", move with { Why = null }))[0].Refusal!.Code);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "both", move))[0].Delivery);
+        Assert.Equal("PEL-1", await StationAsync(test));
+
+        // From then on it is the other water's: its people write to it, the first one's no more.
+        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "sampler", Any(visit, EntryKinds.Sounding.Name)))[0].Delivery);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", Any(visit, EntryKinds.Sounding.Name)))[0].Delivery);
+
+        // Its head may still be put right under the name on its labels; that moves it neither back nor elsewhere.
+        Begin(out var again, "HAR-1", visit);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", again with { Strikes = start.Id, Why = "two read" }))[0].Delivery);
+        Begin(out var third, "HAR-2", visit);
+        Assert.Equal("visit-elsewhere", (await DeliverAsync(test, "both", third))[0].Refusal!.Code);
+        Assert.Equal("PEL-1", await StationAsync(test));
+
+        // It goes back the same way: neither water's coordinator alone.
+        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "coordinator elsewhere", Strike(visit, move)))[0].Delivery);
+        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "coordinator elsewhere", Move(visit, "PEL-1") with { Strikes = move.Id }))[0].Delivery);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "both", Strike(visit, move)))[0].Delivery);
+        Assert.Equal("HAR-1", await StationAsync(test));
+
+        static async Task<string> StationAsync(TestBook test)
+        {
+            await using var book = test.Book();
+            return (await book.Visits.SingleAsync()).Station;
+        }
+    }
+
+    [Fact]
+    public async Task A_move_before_its_beginning_is_refused()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visit = Begin(out var start, "HAR-1");
+
+        Assert.Equal([Delivery.Refused], (await DeliverAsync(test, "everywhere", Move(visit, "PEL-1"))).Select(d => d.Delivery));
+        Assert.Equal([Delivery.Kept, Delivery.Kept], (await DeliverAsync(test, "everywhere", Move(visit, "PEL-1"), start)).Select(d => d.Delivery));
     }
 
     [Fact]
@@ -215,11 +272,14 @@ public class OwnersTests
 
     private static Entry Strike(Guid visit, Entry target) => TestBook.Entry(visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = target.Id, Why = "misread" };
 
+    private static Entry Move(Guid visit, string station) => TestBook.Entry(visit, EntryKinds.VisitMoved, new VisitMovedBody(station)) with { Why = "the wrong name was touched" };
+
     private static Entry Kept(Guid visit, params Guid[] about) => TestBook.Entry(visit, EntryKinds.Kept, new KeptBody("code", about)) with { Why = "it is so" };
 
     private static Entry Any(Guid visit, string kind) => kind switch
     {
         "answered" => TestBook.Entry(visit, EntryKinds.Answered, new AnsweredBody(Guid.CreateVersion7(), "yes")),
+        "visit-moved" => Move(visit, "HAR-2"),
         "asked" => TestBook.Entry(visit, EntryKinds.Asked, new AskedBody("Was it taped?")),
         "signed-off" => TestBook.Entry(visit, EntryKinds.SignedOff, new SignedOffBody("0", "0")),
         _ => TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Kind = kind, Why = kind == "sample-rejected" ? "warm" : null, Body = JsonDocument.Parse(Bodies.GetValueOrDefault(kind, """{"depth":{"written":"9","unit":"m"}}""")).RootElement },

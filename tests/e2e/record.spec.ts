@@ -77,6 +77,25 @@ test('a reviewer asks, and the visit waits for the answer', async ({ page, serve
   await expect(page.getByText(/question is not answered/)).toHaveCount(0);
 });
 
+test('a visit begun at the wrong station is moved, and counts there', async ({ page, server }) => {
+  const person = new Person(page, server.address);
+  await person.opens();
+  await page.goto(`${server.address}/review`);
+  await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
+  await page.getByRole('button', { name: 'Made at another station…' }).click();
+  await page.getByLabel('Where it was made').selectOption({ label: 'Harrowmere, North Arm (HAR-2)' });
+  await page.getByRole('button', { name: 'the position says so' }).click();
+  await page.getByRole('button', { name: 'Move it', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /^Harrowmere, North Arm, 22 July 2026/ })).toBeVisible();
+  await expect(page.getByText('Begun at PEL-1, moved to HAR-2 by Ada Fenn (the position says so).')).toBeVisible();
+  await expect(async () => {
+    const days = async (station: string) =>
+      (await server.get<{ context: { history: { date: string }[] } }>(`/api/stations/${station}`)).context.history.map(({ date }) => date);
+    expect(await days('PEL-1')).not.toContain('2026-07-22');
+    expect(await days('HAR-2')).toContain('2026-07-22');
+  }).toPass();
+});
+
 test('a calculation by itself follows what is typed, and says what is no number', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('reader');

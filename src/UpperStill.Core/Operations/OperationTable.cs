@@ -93,6 +93,9 @@ public static class OperationTable
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
             j => j.SheetTimeRequest, j => j.SheetTimeResult, SheetTimes.Work),
+        new Operation<VisitPlaceRequest, VisitPlaceResult>(
+            "visit-place", "Says at which station a visit lies: where it was begun, or where a coordinator moved it.",
+            j => j.VisitPlaceRequest, j => j.VisitPlaceResult, VisitPlace.Of),
         new Operation<FoldRequest, FieldSheet>(
             "fold-visit", "Folds the entries of a visit into its state: readings, derived values, findings and what is still to do.",
             j => j.FoldRequest, j => j.FieldSheet, FieldSheet.Fold),

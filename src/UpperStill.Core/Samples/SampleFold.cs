@@ -71,7 +71,7 @@ internal sealed class SampleFold
     private void Planned(IReadOnlyList<Protocol> due, DateOnly day)
     {
         SampleDraft? first = null;
-        foreach (var planned in PlannedSamples.Of(draft.Context.Station, draft.Context.Programme, [.. due], day))
+        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day))
         {
             var sample = new SampleDraft(planned.Number, planned.Type, planned.Place, Depth(planned), planned.Replicate);
             if (planned.Replicate == 0)

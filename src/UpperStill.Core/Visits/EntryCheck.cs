@@ -71,9 +71,9 @@ public static class EntryCheck
             return Stop("entry-body", $"The body is not a {entry.Kind} of version {entry.Version}: {fault}.", "It could not be read back as it was meant.", "See GET /api/kinds for its shape.");
         }
 
-        if ((entry.Strikes is not null || kind == EntryKinds.Kept || kind == EntryKinds.SampleLost || kind == EntryKinds.SampleRejected) && string.IsNullOrWhiteSpace(entry.Why))
+        if ((entry.Strikes is not null || kind == EntryKinds.Kept || kind == EntryKinds.SampleLost || kind == EntryKinds.SampleRejected || kind == EntryKinds.VisitMoved) && string.IsNullOrWhiteSpace(entry.Why))
         {
-            return Stop("reason-missing", "Struck, kept, lost or rejected without a reason.", "Later nobody knows what stood, and why.", "Say why in a few words.");
+            return Stop("reason-missing", "Struck, kept, lost, rejected or moved without a reason.", "Later nobody knows what stood, and why.", "Say why in a few words.");
         }
 
         return kind == EntryKinds.Strike && entry.Strikes is null

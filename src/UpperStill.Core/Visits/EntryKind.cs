@@ -18,6 +18,9 @@ public enum EntryOwner
     /// <summary>Reviewers, who are coordinators.</summary>
     Reviewer,
 
+    /// <summary>Coordinators of every water at which the visit lies, lay or will lie.</summary>
+    Mover,
+
     /// <summary>Samplers and laboratories: the answer to a finding that speaks of a laboratory’s entries alone.</summary>
     Either,
 }
@@ -76,8 +79,9 @@ public sealed class EntryKind<T> : EntryKind
         {
             return given.Deserialize(body(CoreJson.Default)) is { } read && BodyShape.Fault(given, Body, anew: false) is null ? read : null;
         }
-        catch (JsonException)
+        catch (Exception e) when (e is JsonException or InvalidOperationException)
         {
+            // The second is a text that is no Unicode.
             return null;
         }
     }
@@ -99,7 +103,17 @@ public sealed class EntryKind<T> : EntryKind
         return read;
     }
 
-    internal override string? Fault(JsonElement given, bool anew) => BodyShape.Fault(given, Body, anew) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
+    internal override string? Fault(JsonElement given, bool anew)
+    {
+        try
+        {
+            return BodyShape.Fault(given, Body, anew) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
+        }
+        catch (InvalidOperationException)
+        {
+            return "a text in it is no Unicode";
+        }
+    }
 
     internal override string Words(Entry entry, ReaderUnit reader)
     {

@@ -22,6 +22,10 @@ public static class EntryKinds
         "visit-started", 1, "A visit begins at a station, under a version of a programme.", j => j.VisitStartedBody,
         (b, _) => $"Visit begun at {b.Station}, {string.Join(" and ", b.Observers)}" + (b.Import is { } from ? $", from {from.File}, line {from.Line}" : b.Paper == true ? ", typed from a sheet" : string.Empty) + (b.TimeEstimated == true ? ", the time estimated" : string.Empty));
 
+    /// <summary>A visit moved to the station at which it was made.</summary>
+    public static readonly EntryKind<VisitMovedBody> VisitMoved = new(
+        "visit-moved", 1, "The visit was begun at the wrong station and lies at this one; `why` says how that is known.", j => j.VisitMovedBody, (b, _) => $"Moved to {b.Station}", EntryOwner.Mover);
+
     /// <summary>Where the boat is.</summary>
     public static readonly EntryKind<FixBody> Fix = new(
         "fix", 1, "A position; the first of a visit is where it anchored, later ones show drift.", j => j.FixBody,
@@ -221,7 +225,7 @@ public static class EntryKinds
             VisitStarted, Fix, Landmarks, Conditions, Sounding, DiscMark, DiscOutcome, DiscConditions, Colour, Opinion, MeterCheck, Level, LoggedCast, Reread,
             BottleDepth, Cast, Fill, CompositeTry, Taken, StepSkipped, StepOrder, WorkedByHand, Aboard, Strike, Kept, VisitClosed,
             SampleAdded, Filter, FilterFill, Labelled, Preserved, Stored, HandedOver, SampleLost, Received, SampleRejected, Measured, Result, Reported, Flow, Asked, Answered, SignedOff,
-            ClarityStated, ValueStated,
+            ClarityStated, ValueStated, VisitMoved,
         }.ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     /// <summary>The entries that an answer to a finding speaks of; of other kinds none.</summary>

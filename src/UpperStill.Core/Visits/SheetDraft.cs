@@ -1,6 +1,7 @@
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
@@ -27,6 +28,9 @@ internal sealed class SheetDraft(FoldRequest request)
     internal Read<VisitStartedBody>? Start { get; set; }
 
     internal Line? Line { get; set; }
+
+    /// <summary>The station by which bottles are numbered: a visit that was moved keeps the labels it was made with.</summary>
+    internal Station Labelled => Start is { } start ? Context.Station with { Code = start.Body.Station } : Context.Station;
 
     /// <summary>The local day of the visit.</summary>
     internal DateOnly? Day => Start is { } start ? DateOnly.FromDateTime(start.Entry.At.DateTime) : null;

@@ -143,6 +143,13 @@ internal sealed class SheetFold
             draft.Findings.Add(Finding.Note("time-estimated", $"{Clock(time)} is an estimate.", "Holding times and the trend count from it.", "It stays marked so.").On(Beside.Header, start.Entry.Id));
         }
 
+        if (draft.Latest(EntryKinds.VisitMoved) is { } moved)
+        {
+            draft.Findings.Add(Finding.Note(
+                "visit-moved", $"Begun at {start.Body.Station}, moved to {moved.Body.Station} by {moved.Entry.By} ({moved.Entry.Why}).", "It is judged and compared as that station’s.", "Its bottles keep the labels they were given.").On(
+                Beside.Header, moved.Entry.Id));
+        }
+
         CopiedLater();
         if (draft.Line is { } line && !line.CheckedIn(start.Entry.At.Year))
         {

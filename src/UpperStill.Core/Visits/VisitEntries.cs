@@ -19,6 +19,10 @@ public sealed record VisitStartedBody(
     string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null,
     HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null);
 
+/// <summary>Body of the entry <c>visit-moved</c>: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's <c>why</c>.</summary>
+/// <param name="Station">The code of the station at which it was made.</param>
+public sealed record VisitMovedBody(string Station);
+
 /// <summary>Where a visit of an old table comes from.</summary>
 /// <param name="Id">The import; all its visits can be taken back together.</param>
 /// <param name="File">The file's name.</param>

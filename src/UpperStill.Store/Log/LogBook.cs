@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.People;
@@ -149,7 +148,7 @@ public sealed class LogBook : IDisposable
         var ids = entries.Select(e => e.Id).Distinct().ToList();
         var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
         var reach = await ReachAsync(book, entries, receipt, may, cancel);
-        var named = entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => EntryKinds.VisitStarted.Read(e.Body)?.Station).OfType<string>().Distinct().ToList();
+        var named = entries.Select(Names).OfType<string>().Distinct().ToList();
         var stations = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
         var results = new Delivered[entries.Count];
         var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != EntryKinds.VisitStarted.Name).ToList();
@@ -195,6 +194,10 @@ public sealed class LogBook : IDisposable
                 reach.NotBegun(entry.Visit, refusal);
             }
         }
+        else if (refusal is null && entry.Kind == EntryKinds.VisitMoved.Name && Names(entry) is { } station)
+        {
+            refusal = stations.TryGetValue(station, out var water) ? reach.Moves(entry, station, water) : UnknownStation(station);
+        }
         else
         {
             refusal ??= reach.Refusal(entry);
@@ -206,9 +209,16 @@ public sealed class LogBook : IDisposable
         }
 
         known[entry.Id] = EntryRow.From(entry, new EntryReceipt(default, 0));
-        reach.Know(entry.Id, new KnownEntry(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body)));
+        reach.Know(entry.Id, Known(entry));
         return new Delivered(Delivery.Kept);
     }
+
+    private static KnownEntry Known(Entry entry) => new(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body));
+
+    // The station that a beginning or a move names.
+    private static string? Names(Entry entry) =>
+        entry.Kind == EntryKinds.VisitStarted.Name ? EntryKinds.VisitStarted.Read(entry.Body)?.Station
+        : entry.Kind == EntryKinds.VisitMoved.Name ? EntryKinds.VisitMoved.Read(entry.Body)?.Station : null;
 
     // What the log says of these visits, and of the entries that are struck.
     private static async Task<DeliveryReach> ReachAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Permissions may, CancellationToken cancel)
@@ -217,24 +227,52 @@ public sealed class LogBook : IDisposable
         var struck = entries.Select(e => e.Strikes).OfType<Guid>().Distinct().ToList();
         var reach = new DeliveryReach(may);
         var places = await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
-        HashSet<Guid> begun = [];
+        Dictionary<Guid, List<Entry>> placed = [];
         HashSet<Guid> own = [];
         HashSet<Guid> others = [];
         foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) || struck.Contains(e.Id)).OrderBy(e => e.Sequence)
-            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.DeliveredBy, Body = e.Kind == EntryKinds.Kept.Name || e.Kind == EntryKinds.VisitStarted.Name ? e.Body : null }).ToListAsync(cancel))
+            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.DeliveredBy }).ToListAsync(cancel))
         {
-            using var body = row.Body is null ? null : JsonDocument.Parse(row.Body);
-            reach.Know(row.Id, new KnownEntry(row.Visit, row.Kind, row.Strikes, body is null ? [] : EntryKinds.About(row.Kind, body.RootElement)));
+            reach.Know(row.Id, new KnownEntry(row.Visit, row.Kind, row.Strikes, []));
             (row.DeliveredBy == receipt.DeliveredBy ? own : others).Add(row.Visit);
-            if (row.Kind == EntryKinds.VisitStarted.Name && body is not null && EntryKinds.VisitStarted.Read(body.RootElement) is { } start && begun.Add(row.Visit))
+        }
+
+        // Of beginnings, moves, and what is struck or speaks of others, the words count, too.
+        string[] read = [EntryKinds.VisitStarted.Name, EntryKinds.VisitMoved.Name, EntryKinds.Kept.Name];
+        foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (read.Contains(e.Kind) || e.Strikes != null)).OrderBy(e => e.Sequence).ToListAsync(cancel))
+        {
+            var entry = row.ToEntry();
+            reach.Know(row.Id, Known(entry));
+            (placed.TryGetValue(row.Visit, out var of) ? of : placed[row.Visit] = []).Add(entry);
+        }
+
+        var named = placed.Values.SelectMany(p => p).Select(Names).Concat(places.Values).OfType<string>().Distinct().ToList();
+        var waters = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
+        foreach (var (visit, of) in placed)
+        {
+            var lies = VisitPlace.Of(new VisitPlaceRequest(of));
+
+            // What the projection says counts before it: an older log may hold beginnings at two stations.
+            if (places.GetValueOrDefault(visit, lies.Station!) is { } station)
             {
-                // What the projection says counts before it: an older log may hold beginnings at two stations.
-                var station = places.GetValueOrDefault(row.Visit, start.Station);
-                reach.Place(row.Visit, station, await book.Stations.Where(s => s.Code == station).Select(s => s.Water).FirstOrDefaultAsync(cancel));
+                reach.Place(visit, station, waters.GetValueOrDefault(station));
+            }
+
+            foreach (var one in of)
+            {
+                if (Names(one) is { } at)
+                {
+                    reach.Was(visit, at, waters.GetValueOrDefault(at), begun: one.Kind == EntryKinds.VisitStarted.Name);
+                }
+            }
+
+            if (lies.Begun is not null && lies.Station != lies.Begun)
+            {
+                reach.Moved(visit, lies.Station!, waters.GetValueOrDefault(lies.Station!));
             }
         }
 
-        foreach (var visit in others.Except(own).Except(begun))
+        foreach (var visit in others.Except(own).Where(v => !reach.Lies(v)))
         {
             reach.OfOthers(visit);
         }
@@ -252,14 +290,16 @@ public sealed class LogBook : IDisposable
 
     private static async Task<Finding?> UnknownAsync(FieldBook book, VisitStartedBody body, Dictionary<string, string> stations, CancellationToken cancel) =>
         !stations.ContainsKey(body.Station)
-            ? Finding.Stop(
-                "station-unknown", $"No station “{body.Station}” is known here.", "A reading without a place cannot join a record.",
-                "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
-            { NoWayRound = true }
+            ? UnknownStation(body.Station)
             : await book.ProgrammeAsync(body.Programme, body.ProgrammeVersion, cancel) is null
                 ? Finding.Stop(
                     "programme-unknown", $"No programme “{body.Programme}” version {body.ProgrammeVersion} is known here.", "The rules of the visit would be guessed.",
                     "Ask the coordinator; until then the visit stays on the device.") with
                 { NoWayRound = true }
                 : null;
+
+    private static Finding UnknownStation(string station) => Finding.Stop(
+        "station-unknown", $"No station “{station}” is known here.", "A reading without a place cannot join a record.",
+        "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
+    { NoWayRound = true };
 }

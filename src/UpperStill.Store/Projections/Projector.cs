@@ -89,9 +89,9 @@ public static class Projector
     // Where visits are, and where they were.
     private static async Task<List<string>> StationsAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
     {
-        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).ToListAsync(cancel);
+        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == EntryKinds.VisitStarted.Name || e.Kind == EntryKinds.VisitMoved.Name || e.Strikes != null)).ToListAsync(cancel);
         var were = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => v.Station).Distinct().ToListAsync(cancel);
-        return [.. begun.Select(e => EntryKinds.VisitStarted.Read(e.ToEntry().Body)?.Station).OfType<string>().Union(were)];
+        return [.. begun.GroupBy(e => e.Visit).Select(g => VisitPlace.Of(new VisitPlaceRequest([.. g.Select(e => e.ToEntry())])).Station).OfType<string>().Union(were)];
     }
 
     // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station, so a station's come together.
@@ -285,9 +285,11 @@ public static class Projector
     // A visit whose beginning has not arrived waits in the log.
     private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
     {
+        var lies = entries.Any(e => e.Kind == EntryKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
+        var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
         foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
-            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(body) is { } context)
+            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }) is { } context)
             {
                 var request = new FoldRequest(entries, context);
                 var sheet = FieldSheet.Fold(request);

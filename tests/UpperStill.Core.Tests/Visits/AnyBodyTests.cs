@@ -93,6 +93,10 @@ public class AnyBodyTests
     [InlineData("sounding", """{"depth":null}""")]
     [InlineData("sounding", """{"depth":{"written":"3"},"depth":{"written":"4"}}""")]
     [InlineData("asked", """{"question":" "}""")]
+    [InlineData("asked", """{"question":"\ud800"}""")]
+    [InlineData("asked", """{"\ud800":"Was it taped?"}""")]
+    [InlineData("opinion", """{"question":"swimming","answer":3,"\udfff":1}""")]
+    [InlineData("stored", """{"samples":["HAR-1-260812-C1-Q"],"in":"\ud800"}""")]
     [InlineData("result", """{"sample":"x","analyte":"tp","value":"3","on":"0001-01-01"}""")]
     [InlineData("step-order", """{"steps":["sounding",null]}""")]
     public void What_cannot_be_represented_is_refused_by_name(string kind, string body)

@@ -467,6 +467,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/visit-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says at which station a visit lies: where it was begun, or where a coordinator moved it. */
+        post: operations["visit-place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/fold-visit": {
         parameters: {
             query?: never;
@@ -8768,6 +8785,23 @@ export interface components {
             temperatures?: null | components["schemas"]["MonthTemperatures"][];
             workedBefore?: null | components["schemas"]["RiseThatWorked"];
         };
+        /** @description Body of the entry `visit-moved`: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's `why`. */
+        VisitMovedBody: {
+            /** @description The code of the station at which it was made. */
+            station: string;
+        };
+        /** @description The question where a visit lies. */
+        VisitPlaceRequest: {
+            /** @description Its entries. */
+            entries: components["schemas"]["Entry"][];
+        };
+        /** @description Where a visit lies. */
+        VisitPlaceResult: {
+            /** @description The station's code; null where its beginning is not among the entries. */
+            station?: null | string;
+            /** @description Where it was begun: by that its bottles are labelled. */
+            begun?: null | string;
+        };
         /** @description The review of a visit. Only what is signed off enters a trend by default. */
         VisitReview: {
             /**
@@ -10431,6 +10465,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetTimeResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "visit-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitPlaceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitPlaceResult"];
                 };
             };
             /** @description Bad Request */

@@ -11,6 +11,7 @@ import { foldAhead } from './visits';
 /** The body of each kind of entry, as the server describes them. */
 export interface EntryBodies {
   'visit-started': Schemas['VisitStartedBody'];
+  'visit-moved': Schemas['VisitMovedBody'];
   sounding: Schemas['SoundingBody'];
   'disc-mark': Schemas['DiscMarkBody'];
   'disc-outcome': Schemas['DiscOutcomeBody'];

@@ -38,7 +38,7 @@ export async function refreshLedger(): Promise<void> {
 
 /** Folds the samples of a visit on this device; nothing where its beginning is not here. */
 export async function foldSamples(kept: KeptEntry[]): Promise<VisitSamples | undefined> {
-  const code = stationOf(kept);
+  const code = await stationOf(kept);
   const station = code && (await store.stations.get(code));
   return station
     ? compute('fold-samples', { entries: kept.map(({ entry }) => entry), context: { ...station.record.context, history: [] } })

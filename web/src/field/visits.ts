@@ -82,10 +82,12 @@ async function work(visit: string, entries: Entry[], station: StationRecord, rea
   return sheet;
 }
 
-/** The station that a visit's beginning names. */
-export function stationOf(kept: KeptEntry[]): string | undefined {
-  const start = kept.find((k) => k.entry.kind === 'visit-started');
-  return (start?.entry.body as { station?: string } | undefined)?.station;
+/** The station at which a visit lies; nothing where its beginning is not here. */
+export async function stationOf(kept: KeptEntry[]): Promise<string | undefined> {
+  const entries = kept
+    .map(({ entry }) => entry)
+    .filter(({ kind, strikes }) => kind === 'visit-started' || kind === 'visit-moved' || strikes);
+  return entries.length > 0 ? ((await compute('visit-place', { entries })).station ?? undefined) : undefined;
 }
 
 export interface VisitView {
@@ -100,8 +102,20 @@ export function useVisit(visit: string, reader: ReaderUnit): VisitView {
   const [view, setView] = useState<VisitView>({ sheet: undefined, station: undefined, error: undefined });
   const [fetched, setFetched] = useState(false);
   const kept = useLiveQuery(() => store.entries.where('visit').equals(visit).toArray(), [visit]);
-  const code = kept && stationOf(kept);
+  const [place, setPlace] = useState<{ visit: string | undefined; code: string | undefined }>();
+  // Of another visit's place nothing is said while this one is being read.
+  const code = place?.visit === visit ? place.code : undefined;
   const station = useLiveQuery(async () => (code ? ((await store.stations.get(code)) ?? null) : null), [code]);
+
+  useEffect(() => {
+    let current = true;
+    stationOf(kept ?? [])
+      .then((code) => current && setPlace({ visit: kept?.[0]?.entry.visit, code }))
+      .catch((error: Error) => current && setView((last) => ({ ...last, error: error.message })));
+    return () => {
+      current = false;
+    };
+  }, [kept]);
 
   useEffect(() => {
     setFetched(false);

@@ -12,6 +12,7 @@ import { clockTime, plainDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from '../water/EntryLog';
+import { MoveVisit } from './MoveVisit';
 import { useReview } from './useReview';
 
 /** A visit under review: each finding with its evidence on the column and in the history; accept, ask, or correct it in the visit; then sign it off. */
@@ -30,6 +31,7 @@ export function ReviewPage() {
   }
   const { context } = station;
   const next = (waiting ?? []).find((one) => one.visit !== visit);
+  const moved = sheet.findings.find(({ code }) => code === 'visit-moved');
   const open = review.findings.filter(({ finding }) => finding.kept == null);
   const answered = review.findings.filter(({ finding }) => finding.kept != null);
   return (
@@ -47,6 +49,8 @@ export function ReviewPage() {
           To the visit, to correct it
         </Link>
       </p>
+      {moved && <FindingNote finding={moved} />}
+      {station.mayReview && <MoveVisit visit={visit} from={context.station.code} />}
       <div className="mt-4 grid gap-x-8 gap-y-6 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <div className="min-w-0">
           {review.said?.map((finding) => (

@@ -12,7 +12,7 @@ export function useReview(visit: string): Schemas['VisitReview'] | undefined {
   useEffect(() => {
     let current = true;
     async function fold() {
-      const code = kept && stationOf(kept);
+      const code = kept && (await stationOf(kept));
       const station = code && (await store.stations.get(code));
       if (!kept || !station) {
         return;

@@ -1,47 +1,84 @@
 using UpperStill.Core.Findings;
 using UpperStill.Core.People;
-using UpperStill.Core.Visits;
 
-namespace UpperStill.Store.Log;
+namespace UpperStill.Core.Visits;
 
 /// <summary>An entry as far as its owner is judged by it.</summary>
-internal sealed record KnownEntry(Guid Visit, string Kind, Guid? Strikes, IReadOnlyList<Guid> About);
+/// <param name="Visit">Its visit.</param>
+/// <param name="Kind">Its kind.</param>
+/// <param name="Strikes">What it strikes.</param>
+/// <param name="About">For an answer to a finding: the entries that the finding speaks of.</param>
+public sealed record KnownEntry(Guid Visit, string Kind, Guid? Strikes, IReadOnlyList<Guid> About);
 
 /// <summary>
 /// What the person who delivers may write to which visit, and what they may strike. Where a visit lies is decided by what the log
 /// holds first; only where it holds no beginning does one in the delivery say so.
 /// </summary>
-internal sealed class DeliveryReach(Permissions may)
+/// <param name="may">What that person may do.</param>
+public sealed class DeliveryReach(Permissions may)
 {
     private readonly Dictionary<Guid, (string Station, string? Water)> places = [];
+    private readonly Dictionary<Guid, HashSet<string>> begun = [];
+    private readonly Dictionary<Guid, HashSet<string>> waters = [];
     private readonly Dictionary<Guid, KnownEntry> entries = [];
     private readonly HashSet<Guid> ofOthers = [];
+    private readonly HashSet<Guid> moved = [];
     private readonly Dictionary<Guid, Finding> notBegun = [];
 
     /// <summary>Where a visit lies.</summary>
-    internal void Place(Guid visit, string station, string? water) => places.TryAdd(visit, (station, water));
+    /// <param name="visit">The visit.</param>
+    /// <param name="station">Its station.</param>
+    /// <param name="water">That station's water; null where none is known.</param>
+    public void Place(Guid visit, string station, string? water)
+    {
+        if (places.TryAdd(visit, (station, water)))
+        {
+            Was(visit, station, water, begun: false);
+        }
+    }
+
+    /// <summary>A station at which a visit lies or once lay.</summary>
+    /// <param name="visit">The visit.</param>
+    /// <param name="station">The station.</param>
+    /// <param name="water">Its water; null where none is known.</param>
+    /// <param name="begun">True where a beginning of the log names it.</param>
+    public void Was(Guid visit, string station, string? water, bool begun)
+    {
+        Of(waters, visit).Add(water ?? string.Empty);
+        if (begun)
+        {
+            Of(this.begun, visit).Add(station);
+        }
+
+        static HashSet<string> Of(Dictionary<Guid, HashSet<string>> all, Guid visit) => all.TryGetValue(visit, out var set) ? set : all[visit] = new(StringComparer.Ordinal);
+    }
+
+    /// <summary>True where it is known where a visit lies.</summary>
+    /// <param name="visit">The visit.</param>
+    public bool Lies(Guid visit) => places.ContainsKey(visit);
 
     /// <summary>Somebody else delivered to this visit, whose beginning has not come yet.</summary>
-    internal void OfOthers(Guid visit) => ofOthers.Add(visit);
+    public void OfOthers(Guid visit) => ofOthers.Add(visit);
 
     /// <summary>The beginning of a visit was refused: where it has no place already, nothing of it is kept, so that it stays whole on the device.</summary>
-    internal void NotBegun(Guid visit, Finding finding) => notBegun.TryAdd(visit, finding);
+    public void NotBegun(Guid visit, Finding finding) => notBegun.TryAdd(visit, finding);
 
     /// <summary>An entry of the log, or one that was just judged good.</summary>
-    internal void Know(Guid id, KnownEntry entry) => entries[id] = entry;
+    public void Know(Guid id, KnownEntry entry) => entries[id] = entry;
 
     /// <summary>True where an entry strikes one that is not here yet: it can be judged when that comes.</summary>
-    internal bool Waits(Entry entry) => entry.Strikes is { } struck && !entries.ContainsKey(struck);
+    public bool Waits(Entry entry) => entry.Strikes is { } struck && !entries.ContainsKey(struck);
 
     /// <summary>A beginning: never the one by which a visit changes its place or its owner.</summary>
     /// <param name="start">The entry.</param>
     /// <param name="station">The station it names.</param>
     /// <param name="water">That station's water.</param>
-    internal Finding? Begins(Entry start, string station, string? water)
+    public Finding? Begins(Entry start, string station, string? water)
     {
         if (places.TryGetValue(start.Visit, out var place))
         {
-            return place.Station == station
+            // A header put right after the visit was moved still names the station on its labels; that moves nothing.
+            return place.Station == station || (moved.Contains(start.Visit) && begun[start.Visit].Contains(station))
                 ? Refusal(start)
                 : Finding.Stop(
                     "visit-elsewhere", $"This visit lies at {place.Station}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
@@ -62,18 +99,55 @@ internal sealed class DeliveryReach(Permissions may)
             { NoWayRound = true };
         }
 
-        Place(start.Visit, station, water);
+        places[start.Visit] = (station, water);
         if (Refusal(start) is { } refusal)
         {
             places.Remove(start.Visit);
             return refusal;
         }
 
+        Was(start.Visit, station, water, begun: true);
         return null;
     }
 
+    /// <summary>A move: by a coordinator of every water at which the visit lay, lies or will lie.</summary>
+    /// <param name="move">The entry.</param>
+    /// <param name="station">The station it names.</param>
+    /// <param name="water">That station's water.</param>
+    public Finding? Moves(Entry move, string station, string? water)
+    {
+        if (Refusal(move) is { } refusal)
+        {
+            return refusal;
+        }
+
+        if (water is null || !may.Coordinates(water))
+        {
+            return Missing(station);
+        }
+
+        if (!places.ContainsKey(move.Visit))
+        {
+            return Finding.Stop("move-nothing", "It moves a visit whose beginning is not here yet.", "Nobody knows from where it would be moved.", "Move it once its beginning has come.") with { NoWayRound = true };
+        }
+
+        Moved(move.Visit, station, water);
+        return null;
+    }
+
+    /// <summary>A visit was moved to a station.</summary>
+    /// <param name="visit">The visit.</param>
+    /// <param name="station">The station.</param>
+    /// <param name="water">Its water.</param>
+    public void Moved(Guid visit, string station, string? water)
+    {
+        moved.Add(visit);
+        places[visit] = (station, water);
+        Was(visit, station, water, begun: false);
+    }
+
     /// <summary>Why an entry that is no first beginning cannot be kept; null where it can.</summary>
-    internal Finding? Refusal(Entry entry)
+    public Finding? Refusal(Entry entry)
     {
         if (entry.Strikes is { } struck && entries.TryGetValue(struck, out var target) && target.Visit != entry.Visit)
         {
@@ -86,11 +160,13 @@ internal sealed class DeliveryReach(Permissions may)
             return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
         }
 
-        return place.Water is { } water && Owns(OwnerOf(entry), water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), water)) ? null : Missing(place.Station);
+        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(place.Station);
     }
 
-    private bool Owns(EntryOwner owner, string water) => owner switch
+    private bool Owns(EntryOwner owner, Guid visit, string water) => owner switch
     {
+        // Every water it ever touched: undoing a move changes the record of both.
+        EntryOwner.Mover => may.Coordinates(water) && waters[visit].All(may.Coordinates),
         EntryOwner.Reviewer => may.Coordinates(water),
         EntryOwner.Laboratory => may.Reports(water),
         EntryOwner.Either => may.Samples(water) || may.Reports(water),
