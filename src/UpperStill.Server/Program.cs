@@ -6,6 +6,7 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Sky;
+using UpperStill.Server.Backups;
 using UpperStill.Server.Endpoints;
 using UpperStill.Server.Historic;
 using UpperStill.Server.Hosting;
@@ -27,6 +28,12 @@ const long LargestBody = 1024 * 1024;
 
 // Beside a table stands how its columns are read, and which of its fields are right.
 const int LongestAddress = 64 * 1024;
+
+if (Commands.IsOne(args))
+{
+    Environment.ExitCode = await Commands.RunAsync(args, Console.Out, CancellationToken.None);
+    return;
+}
 
 var rebuild = args is ["rebuild", ..];
 var builder = WebApplication.CreateBuilder(rebuild ? args[1..] : args);
@@ -60,6 +67,11 @@ builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddSingleton<IForecastService, SimulatedForecast>();
 builder.Services.AddSingleton<ITideConstants, SimulatedTide>();
 builder.Services.AddSingleton<ILaboratoryLink>(new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60))));
+if (builder.Configuration["backup-to"] is { Length: > 0 } backups)
+{
+    builder.Services.AddHostedService(services => new NightlyBackup(instance, Path.GetFullPath(backups), services.GetRequiredService<ILogger<NightlyBackup>>()));
+}
+
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>
 {
@@ -94,10 +106,29 @@ var app = builder.Build();
 // The description is written at build time, without a database.
 if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 {
-    Directory.CreateDirectory(instance.DataFolder);
+    Durable.Folder(instance.DataFolder);
+    Durable.OwnFolder(instance.DataFolder);
+    if (DataFolderLock.Take(instance) is not { } alone)
+    {
+        await Console.Error.WriteLineAsync($"Another server is running on {instance.DataFolder}. One at a time: stop that one, or give this one a folder of its own with --data DIR.");
+        Environment.ExitCode = 1;
+        return;
+    }
+
+    app.Lifetime.ApplicationStopped.Register(alone.Dispose);
     using var scope = app.Services.CreateScope();
     var book = scope.ServiceProvider.GetRequiredService<FieldBook>();
-    await DatabaseSetup.PrepareAsync(book, scope.ServiceProvider.GetRequiredService<UserManager<Person>>(), instance, clock, CancellationToken.None);
+    try
+    {
+        await DatabaseSetup.PrepareAsync(book, scope.ServiceProvider.GetRequiredService<UserManager<Person>>(), instance, clock, CancellationToken.None);
+    }
+    catch (BrokenBookException broken)
+    {
+        await Console.Error.WriteLineAsync($"{broken.Message}\nNothing is served, so that nothing more is written over it. See docs/operating.md, “When something is wrong”.");
+        Environment.ExitCode = 1;
+        return;
+    }
+
     if (rebuild)
     {
         var changes = await book.RebuildAsync(CancellationToken.None);

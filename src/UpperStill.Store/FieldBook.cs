@@ -16,6 +16,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>The log; append only.</summary>
     public DbSet<EntryRow> Entries => Set<EntryRow>();
 
+    /// <summary>The chain of the log; append only.</summary>
+    public DbSet<LinkRow> Links => Set<LinkRow>();
+
     /// <summary>Waters.</summary>
     public DbSet<WaterRow> Waters => Set<WaterRow>();
 
@@ -86,6 +89,33 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     public DbSet<FindingRow> Findings => Set<FindingRow>();
 
     /// <inheritdoc/>
+    public override async Task<int> SaveChangesAsync(bool acceptAllChangesOnSuccess, CancellationToken cancellationToken = default)
+    {
+        var written = ChangeTracker.Entries<EntryRow>().Where(e => e.State == EntityState.Added).Select(e => e.Entity).ToList();
+        if (written.Count == 0)
+        {
+            return await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        }
+
+        // An entry and its link are written together or not at all; which place an entry has is known once it is written.
+        await using var transaction = Database.CurrentTransaction is null ? await Database.BeginTransactionAsync(cancellationToken) : null;
+        var saved = await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        await LogChain.ExtendAsync(this, written, cancellationToken);
+        saved += await base.SaveChangesAsync(acceptAllChangesOnSuccess, cancellationToken);
+        if (transaction is not null)
+        {
+            await transaction.CommitAsync(cancellationToken);
+        }
+
+        return saved;
+    }
+
+    /// <inheritdoc/>
+    public override int SaveChanges(bool acceptAllChangesOnSuccess) => ChangeTracker.Entries<EntryRow>().Any(e => e.State == EntityState.Added)
+        ? throw new InvalidOperationException("Entries are saved with SaveChangesAsync, which links them.")
+        : base.SaveChanges(acceptAllChangesOnSuccess);
+
+    /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder builder)
     {
         ArgumentNullException.ThrowIfNull(builder);
@@ -111,6 +141,11 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
             entry.HasIndex(e => e.Id).IsUnique();
             entry.HasIndex(e => e.Visit);
+        });
+        builder.Entity<LinkRow>(link =>
+        {
+            link.HasKey(l => l.Sequence);
+            link.Property(l => l.Sequence).ValueGeneratedNever();
         });
         builder.Entity<StationRow>(station =>
         {

@@ -9,10 +9,13 @@ namespace UpperStill.Store;
 public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
 {
     /// <summary>Options for a database file; an acknowledged commit survives the loss of power.</summary>
-    public static void Configure(DbContextOptionsBuilder options, string file)
+    /// <param name="options">Get them.</param>
+    /// <param name="file">The file.</param>
+    /// <param name="pooled">False where the file is to be closed for good with its last context.</param>
+    public static void Configure(DbContextOptionsBuilder options, string file, bool pooled = true)
     {
         ArgumentNullException.ThrowIfNull(options);
-        options.UseSqlite($"Data Source={file};Foreign Keys=True;Default Timeout=30").AddInterceptors(new FullySynchronous());
+        options.UseSqlite($"Data Source={file};Foreign Keys=True;Default Timeout=30;Pooling={pooled}").AddInterceptors(new FullySynchronous());
     }
 
     /// <summary>For the migration tool.</summary>

@@ -25,20 +25,27 @@ public class RunningServer : WebApplicationFactory<Program>
     });
 
     private readonly bool demo;
-    private readonly string folder = Directory.CreateTempSubdirectory("upper-still-").FullName;
+    private readonly bool stays;
 
     public RunningServer()
         : this(true)
     {
     }
 
-    protected RunningServer(bool demo)
+    /// <param name="demo">True where it shows the demo.</param>
+    /// <param name="stays">The folder of its data, which stays after it; null for one of its own, which does not.</param>
+    protected RunningServer(bool demo, string? stays = null)
     {
         this.demo = demo;
-        Prepare(folder);
+        this.stays = stays is not null;
+        Folder = stays ?? Directory.CreateTempSubdirectory("upper-still-").FullName;
+        Prepare(Folder);
         UseKestrel(0);
         StartServer();
     }
+
+    /// <summary>Where its data is.</summary>
+    public string Folder { get; }
 
     /// <summary>Asks on somebody's behalf; null for a stranger.</summary>
     public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password)
@@ -114,16 +121,16 @@ public class RunningServer : WebApplicationFactory<Program>
             builder.UseSetting(name, value);
         }
 
-        builder.UseSetting("data", folder);
+        builder.UseSetting("data", Folder);
         builder.UseSetting("demo", demo ? "true" : "false");
     }
 
     protected override void Dispose(bool disposing)
     {
         base.Dispose(disposing);
-        if (disposing && Directory.Exists(folder))
+        if (disposing && !stays && Directory.Exists(Folder))
         {
-            Directory.Delete(folder, true);
+            Directory.Delete(Folder, true);
         }
     }
 

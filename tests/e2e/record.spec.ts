@@ -90,7 +90,9 @@ test('a visit begun at the wrong station is moved, and counts there', async ({ p
   await expect(page.getByText('Begun at PEL-1, moved to HAR-2 by Ada Fenn (the position says so).')).toBeVisible();
   await expect(async () => {
     const days = async (station: string) =>
-      (await server.get<{ context: { history: { date: string }[] } }>(`/api/stations/${station}`)).context.history.map(({ date }) => date);
+      (await server.get<{ context: { history: { date: string }[] } }>(`/api/stations/${station}`)).context.history.map(
+        ({ date }) => date,
+      );
     expect(await days('PEL-1')).not.toContain('2026-07-22');
     expect(await days('HAR-2')).toContain('2026-07-22');
   }).toPass();

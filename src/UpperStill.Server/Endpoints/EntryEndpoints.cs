@@ -11,8 +11,9 @@ namespace UpperStill.Server.Endpoints;
 
 /// <summary>Entries sent by a device.</summary>
 /// <param name="SentAt">The device's clock at the moment of sending; the server notes how far it is off.</param>
-/// <param name="Entries">The entries, in any order; each is judged by itself.</param>
-public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElement> Entries);
+/// <param name="Entries">The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is held.</param>
+/// <param name="Mark">The mark that the last delivery was answered with; null before the first.</param>
+public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElement> Entries, LogMark? Mark = null);
 
 /// <summary>What became of one entry.</summary>
 /// <param name="Index">Its place in the delivery.</param>
@@ -30,7 +31,9 @@ public sealed record EntryProblem(string Type, string Title, int Status, string 
 
 /// <summary>Answers in the order of the delivery.</summary>
 /// <param name="Answers">One for each entry.</param>
-public sealed record DeliveryAnswer(IReadOnlyList<EntryAnswer> Answers);
+/// <param name="Mark">How far the log reaches now.</param>
+/// <param name="Holds">False where this log does not hold the device’s mark: it was restored, or lost what it had. Then the device offers again what it sent; nothing is doubled.</param>
+public sealed record DeliveryAnswer(IReadOnlyList<EntryAnswer> Answers, LogMark Mark, bool Holds);
 
 /// <summary>Entries in and out.</summary>
 internal static class EntryEndpoints
@@ -70,10 +73,11 @@ internal static class EntryEndpoints
         var read = delivery.Entries.Select(EntryCheck.Read).ToList();
         var now = clock.GetUtcNow();
         var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds, caller.Person!.UserName);
+        var holds = delivery.Mark is not { } mark || await book.HoldsAsync(mark, cancel);
         var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, caller.May, cancel));
         return Results.Ok(new DeliveryAnswer([.. read.Select((r, i) => r.Entry is null
             ? new EntryAnswer(i, "refused", null, Problem(r.Unreadable!))
-            : Answer(i, r.Entry.Id, results.Dequeue()))]));
+            : Answer(i, r.Entry.Id, results.Dequeue()))], await book.MarkAsync(cancel), holds));
     }
 
     private static EntryAnswer Answer(int index, Guid id, Delivered delivered) => new(

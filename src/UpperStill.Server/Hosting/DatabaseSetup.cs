@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Review;
 using UpperStill.Core.Visits;
+using UpperStill.Server.Backups;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store;
 using UpperStill.Store.Log;
@@ -16,6 +17,9 @@ namespace UpperStill.Server.Hosting;
 /// <summary>Makes the database ready: migrations, and the demo where it is asked for and the log is still empty.</summary>
 public static class DatabaseSetup
 {
+    private const long LargestLookedAt = 128L * 1024 * 1024;
+    private const int CopiesKept = 2;
+
     /// <summary>Migrates and, in the demo, fills an empty database.</summary>
     public static async Task PrepareAsync(FieldBook book, UserManager<Person> people, Instance instance, InstanceClock clock, CancellationToken cancel)
     {
@@ -23,8 +27,22 @@ public static class DatabaseSetup
         ArgumentNullException.ThrowIfNull(people);
         ArgumentNullException.ThrowIfNull(instance);
         ArgumentNullException.ThrowIfNull(clock);
-        var older = (await book.Database.GetAppliedMigrationsAsync(cancel)).Any() && (await book.Database.GetPendingMigrationsAsync(cancel)).Any();
+        await CheckFileAsync(book, instance, cancel);
+        var applied = await book.Database.GetAppliedMigrationsAsync(cancel);
+        var older = applied.Any() && (await book.Database.GetPendingMigrationsAsync(cancel)).Any();
+        if (older)
+        {
+            await CopyAsync(book, instance, applied.Last(), cancel);
+        }
+
         await book.Database.MigrateAsync(cancel);
+        Durable.Own(instance.DatabaseFile);
+        if (older && !await book.Links.AnyAsync(cancel))
+        {
+            await book.LinkAsync(cancel);
+        }
+
+        await RefuseAsync(await book.LookAsync(cancel));
         if (older)
         {
             // What an older version did not draw from the log is drawn now.
@@ -48,6 +66,38 @@ public static class DatabaseSetup
         }
 
         clock.StandOn(book, scenario.Now);
+    }
+
+    // A damaged file is said so in words before anything is written to it. Larger ones are looked at by “verify” only: a start must not take minutes.
+    private static async Task CheckFileAsync(FieldBook book, Instance instance, CancellationToken cancel)
+    {
+        if (File.Exists(instance.DatabaseFile) && new FileInfo(instance.DatabaseFile).Length <= LargestLookedAt)
+        {
+            await RefuseAsync(await book.DamageAsync("quick_check", cancel));
+        }
+    }
+
+    private static Task RefuseAsync(IReadOnlyList<string> faults) => faults.Count == 0 ? Task.CompletedTask : throw new BrokenBookException(faults);
+
+    // The way back from an upgrade: the database as the earlier build left it.
+    private static async Task CopyAsync(FieldBook book, Instance instance, string build, CancellationToken cancel)
+    {
+        var folder = Path.Combine(instance.DataFolder, "before-upgrade");
+        Durable.Folder(folder);
+        var copy = Path.Combine(folder, $"{build}.db");
+        if (!File.Exists(copy))
+        {
+            var part = copy + ".part";
+            File.Delete(part);
+            await book.Database.ExecuteSqlAsync($"VACUUM INTO {part}", cancel);
+            Durable.Settle(part);
+            File.Move(part, copy);
+        }
+
+        foreach (var old in Directory.EnumerateFiles(folder, "*.db").OrderDescending(StringComparer.Ordinal).Skip(CopiesKept))
+        {
+            File.Delete(old);
+        }
     }
 
     private static async Task FillAsync(FieldBook book, DemoScenario scenario, CancellationToken cancel)
@@ -98,3 +148,7 @@ public static class DatabaseSetup
         await book.RebuildAsync(cancel);
     }
 }
+
+/// <summary>A database that is not served, because something in it is not as it was kept; each line says what in words.</summary>
+/// <param name="faults">The lines.</param>
+public sealed class BrokenBookException(IReadOnlyList<string> faults) : Exception(string.Join(Environment.NewLine, faults));

@@ -49,7 +49,7 @@ public sealed class LogBook : IDisposable
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
         ArgumentNullException.ThrowIfNull(may);
-        return await AloneAsync(book, async () =>
+        return entries.Count == 0 ? [] : await AloneAsync(book, async () =>
         {
             var results = await JudgeAsync(book, entries, receipt, may, cancel);
             await WriteAsync(book, entries, results, receipt, cancel);

@@ -140,6 +140,20 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Entries");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Log.LinkRow", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Hash")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Sequence");
+
+                    b.ToTable("Links");
+                });
+
             modelBuilder.Entity("UpperStill.Store.People.Person", b =>
                 {
                     b.Property<Guid>("Id")

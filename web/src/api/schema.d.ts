@@ -3255,6 +3255,10 @@ export interface components {
         DeliveryAnswer: {
             /** @description One for each entry. */
             answers: components["schemas"]["EntryAnswer"][];
+            /** @description How far the log reaches now. */
+            mark: components["schemas"]["LogMark"];
+            /** @description False where this log does not hold the device’s mark: it was restored, or lost what it had. Then the device offers again what it sent; nothing is doubled. */
+            holds: boolean;
         };
         /** @description An account of the demo; the sign-in page offers it. */
         DemoAccount: {
@@ -3581,8 +3585,9 @@ export interface components {
              * @description The device's clock at the moment of sending; the server notes how far it is off.
              */
             sentAt: string;
-            /** @description The entries, in any order; each is judged by itself. */
+            /** @description The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is held. */
             entries: unknown[];
+            mark?: null | components["schemas"]["LogMark"];
         };
         /** @description Problem details (RFC 9457) for one refused entry. */
         EntryProblem: {
@@ -5281,6 +5286,16 @@ export interface components {
             text?: null | string;
             working?: null | components["schemas"]["Working"];
             finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description How far a log reaches: who holds the same mark holds the same log up to there. */
+        LogMark: {
+            /**
+             * Format: int64
+             * @description Place of its last entry; 0 where there is none.
+             */
+            sequence: number;
+            /** @description That entry's link in lower-case hexadecimal; empty where there is none. */
+            hash: string;
         };
         /** @description Body of the entry `logged-cast`: a file of a meter's memory from which levels were made. The file itself is kept beside the log. */
         LoggedCastBody: {

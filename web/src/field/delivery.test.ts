@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Entry } from '../api/client';
 import { deliverFiles, deliverWaiting } from './delivery';
-import { store } from './store';
+import { store, writeSetting } from './store';
 import { pendingVisits, withLocal } from './visits';
 
 const entry = (id: string, visit = 'v1'): Entry => ({
@@ -33,9 +33,11 @@ function server(answer: (ids: string[]) => Response): { calls: string[][] } {
 const answers = (ids: string[], status: (id: string) => string) =>
   Response.json({
     answers: ids.map((id, index) => ({ index, id, status: status(id), problem: { title: 'Refused.', detail: 'Because.' } })),
+    mark: { sequence: ids.length, hash: 'aa' },
+    holds: true,
   });
 
-beforeEach(() => Promise.all([store.entries.clear(), store.files.clear()]));
+beforeEach(() => Promise.all([store.entries.clear(), store.files.clear(), store.settings.clear()]));
 afterEach(() => vi.unstubAllGlobals());
 
 test('what the server takes, or has already, is no longer on this device only', async () => {
@@ -59,6 +61,39 @@ test('what strikes an entry that has not come yet waits for the next round, and 
   server((ids) => answers(ids, () => 'kept'));
   await deliverWaiting();
   expect(await states()).toEqual({ a: 'sent', b: 'sent' });
+});
+
+test('a server that was restored is offered again what this device sent, and nothing of others', async () => {
+  await writeSetting('device', 'phone');
+  await writes('a', 'b');
+  server((ids) => answers(ids, () => 'kept'));
+  await deliverWaiting();
+  await store.entries.bulkAdd([
+    { id: 'c', visit: 'v1', state: 'sent', entry: { ...entry('c'), device: 'tablet' } },
+    { id: 'd', visit: 'v1', state: 'refused', entry: entry('d') },
+  ]);
+
+  // Nothing waits: the device asks all the same whether its mark is held.
+  let marks: unknown[] = [];
+  const calls: string[][] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { entries, mark } = (await request.json()) as { entries: Entry[]; mark: unknown };
+    marks = [...marks, mark];
+    calls.push(entries.map(({ id }) => id));
+    return Response.json({
+      answers: entries.map(({ id }, index) => ({ index, id, status: id === 'a' ? 'already' : 'kept' })),
+      mark: { sequence: 1, hash: 'bb' },
+      holds: calls.length > 1,
+    });
+  });
+  await deliverWaiting();
+
+  expect(calls).toEqual([[], ['a', 'b']]);
+  expect(marks).toEqual([
+    { sequence: 2, hash: 'aa' },
+    { sequence: 1, hash: 'bb' },
+  ]);
+  expect(await states()).toEqual({ a: 'sent', b: 'sent', c: 'sent', d: 'refused' });
 });
 
 test('a refused entry stays here with the reason, and the others go', async () => {

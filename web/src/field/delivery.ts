@@ -1,8 +1,9 @@
-import { api } from '../api/client';
+import { api, type Schemas } from '../api/client';
 import { askSession, currentSession, lapsed, loadSession } from '../people/session';
 import { loadClock, nowLocal, setClock } from './clock';
+import { deviceName } from './device';
 import { refreshLedger } from './ledger';
-import { type KeptFile, store, writeSetting } from './store';
+import { type KeptFile, readSetting, store, writeSetting } from './store';
 
 const MOST_AT_ONCE = 200;
 const RETRY_MS = 4000;
@@ -36,8 +37,22 @@ function setReach(next: Reach): void {
   }
 }
 
-/** Sends what waits, once; says whether the server was there. */
+/** How far the server's log reached when it last took entries from this device. */
+const LOG_MARK = 'log-mark';
+
+/** The server's log was restored, or lost what it had: what this device sent is offered again. What is there already is known by its id. */
+async function offerAgain(): Promise<void> {
+  const device = await deviceName();
+  await store.entries
+    .where('state')
+    .equals('sent')
+    .and(({ entry }) => entry.device === device)
+    .modify({ state: 'waiting' });
+}
+
+/** Sends what waits, once, and asks whether the server still has what it took; says whether the server was there. */
 export async function deliverWaiting(): Promise<boolean> {
+  let asked = false;
   // What strikes an entry that the server does not have yet is tried again in the next round, not in this one.
   const early = new Set<string>();
   for (;;) {
@@ -47,11 +62,13 @@ export async function deliverWaiting(): Promise<boolean> {
       .filter(({ id }) => !early.has(id))
       .limit(MOST_AT_ONCE)
       .toArray();
-    if (waiting.length === 0) {
+    const mark = await readSetting<Schemas['LogMark'] | null>(LOG_MARK, null);
+    if (waiting.length === 0 && (asked || !mark)) {
       return true;
     }
+    asked = true;
     const { data, response } = await api.POST('/api/entries', {
-      body: { sentAt: nowLocal(), entries: waiting.map((kept) => kept.entry) },
+      body: { sentAt: nowLocal(), entries: waiting.map((kept) => kept.entry), mark },
     });
     if (!data || data.answers.length !== waiting.length) {
       if (response.status === 401 || response.status === 400) {
@@ -61,7 +78,7 @@ export async function deliverWaiting(): Promise<boolean> {
       // A server that answers but cannot take them now; they stay and are sent again.
       return response.status < 500 && response.status !== 429;
     }
-    await store.transaction('rw', store.entries, async () => {
+    await store.transaction('rw', store.entries, store.settings, async () => {
       for (const answer of data.answers) {
         const kept = waiting[answer.index];
         if (kept && answer.status === 'waits') {
@@ -75,7 +92,11 @@ export async function deliverWaiting(): Promise<boolean> {
           );
         }
       }
+      await writeSetting(LOG_MARK, data.mark);
     });
+    if (!data.holds) {
+      await offerAgain();
+    }
   }
 }
 

@@ -1,5 +1,6 @@
 import { beforeEach, expect, test, vi } from 'vitest';
-import { deviceName, newId, typeFromSheet, write } from './entries';
+import { deviceName } from './device';
+import { newId, typeFromSheet, write } from './entries';
 import { store } from './store';
 
 const refusals = new Map<string, { seen: string; act: string }>();

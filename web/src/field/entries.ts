@@ -4,6 +4,7 @@ import { currentSession } from '../people/session';
 import { nowLocal, nowMs } from './clock';
 import { compute } from './core';
 import { deliverAfterDrawing } from './delivery';
+import { deviceName } from './device';
 import { readSetting, store, writeSetting } from './store';
 import { setTrouble, storeTrouble } from './trouble';
 import { foldAhead } from './visits';
@@ -71,19 +72,6 @@ export interface NewEntry<Kind extends keyof EntryBodies> {
 /** An id for a visit or an entry: UUIDv7, made on the device. */
 export function newId(): string {
   return uuid({ msecs: nowMs() });
-}
-
-let ownName = '';
-
-/** This device's name in the log. */
-export async function deviceName(): Promise<string> {
-  ownName ||= await readSetting('device', '');
-  if (!ownName) {
-    const kind = /Android|iPhone|Mobile/.test(navigator.userAgent) ? 'phone' : 'computer';
-    ownName = `${kind} ${uuid().slice(-4)}`;
-    await writeSetting('device', ownName);
-  }
-  return ownName;
 }
 
 /** A visit that is typed in from a sheet: its entries bear the time of the sheet; their ids say when they were typed. */
