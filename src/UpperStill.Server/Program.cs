@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Threading.RateLimiting;
+using CsvHelper;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Samples;
@@ -78,6 +79,7 @@ builder.Services.ConfigureHttpJsonOptions(options =>
     var json = options.SerializerOptions;
     json.NumberHandling = JsonNumberHandling.Strict;
     json.DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull;
+    json.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
     json.RespectNullableAnnotations = true;
     json.RespectRequiredConstructorParameters = true;
 });
@@ -88,6 +90,11 @@ builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails 
     {
         context.ProblemDetails.Title = "More than 1 MB in one request.";
         context.ProblemDetails.Detail = "No reading is that long; nothing of it was kept. Send it in parts.";
+    }
+    else if (context.Exception is CsvHelperException)
+    {
+        context.ProblemDetails.Title = "A field of the table is longer than any number or name.";
+        context.ProblemDetails.Detail = "Most often a quotation mark is opened and never closed. Nothing of it was kept. Look at the file as text, or save it from the spreadsheet again.";
     }
 });
 builder.Services.AddRateLimiter(limiter =>
@@ -159,10 +166,10 @@ app.UseExceptionHandler(new ExceptionHandlerOptions
     StatusCodeSelector = e => e switch
     {
         BadHttpRequestException bad => bad.StatusCode,
-        JsonException => StatusCodes.Status400BadRequest,
+        JsonException or CsvHelperException => StatusCodes.Status400BadRequest,
         _ => StatusCodes.Status500InternalServerError,
     },
-    SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException,
+    SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException or CsvHelperException,
 });
 app.UseStatusCodePages();
 app.UseSecurityHeaders(new HeaderPolicyCollection()
@@ -178,6 +185,7 @@ app.UseSecurityHeaders(new HeaderPolicyCollection()
         policy.AddFormAction().Self();
         policy.AddFrameAncestors().None();
     }));
+app.UsePlainRequests();
 app.UseRateLimiter();
 app.UseAuthentication();
 app.UseGate();

@@ -1,12 +1,23 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Operations;
+
+/// <summary>What an operation costs at its largest input.</summary>
+public enum OperationCost
+{
+    /// <summary>A few numbers in, a few out: anybody may ask.</summary>
+    Light,
+
+    /// <summary>It takes series, profiles or whole visits: only whoever is signed in asks a server for it.</summary>
+    Heavy,
+}
 
 /// <summary>One operation of Core: a name, a request, a response. The server and the browser offer the same table of them.</summary>
 public abstract class Operation
 {
-    private protected Operation(string name, string description) => (Name, Description) = (name, description);
+    private protected Operation(string name, string description, OperationCost cost) => (Name, Description, Cost) = (name, description, cost);
 
     /// <summary>The name, in kebab case.</summary>
     public string Name { get; }
@@ -14,22 +25,34 @@ public abstract class Operation
     /// <summary>One line on what it does.</summary>
     public string Description { get; }
 
+    /// <summary>What it costs.</summary>
+    public OperationCost Cost { get; }
+
+    /// <summary>The longest request, bytes of JSON. At that length it takes less than a second of a processor; see the benchmark.</summary>
+    public int Longest => Cost == OperationCost.Light ? 16 * 1024 : 1024 * 1024;
+
     /// <summary>Shape of the request.</summary>
     public abstract JsonTypeInfo Request { get; }
 
     /// <summary>Shape of the response.</summary>
     public abstract JsonTypeInfo Response { get; }
 
+    /// <summary>What a request holds that its shape does not know, or that nobody can mean, with its place; null where there is nothing.</summary>
+    /// <param name="given">The request.</param>
+    public string? Fault(JsonElement given) => BodyShape.Fault(given, Request, Judged.Asked);
+
     /// <summary>Runs it on UTF-8 JSON.</summary>
     /// <exception cref="JsonException">The request is not of the operation's shape.</exception>
+    /// <exception cref="ArgumentOutOfRangeException">A number in it is outside what the operation works with.</exception>
+    /// <exception cref="OverflowException">So large a number follows from it that it cannot be said.</exception>
     public abstract byte[] Invoke(ReadOnlySpan<byte> given);
 }
 
 /// <summary>An operation from <typeparamref name="TRequest"/> to <typeparamref name="TResponse"/>.</summary>
 // The shapes are asked for when they are needed: to know them all takes a browser more than a second.
 internal sealed class Operation<TRequest, TResponse>(
-    string name, string description, Func<CoreJson, JsonTypeInfo<TRequest>> request, Func<CoreJson, JsonTypeInfo<TResponse>> response, Func<TRequest, TResponse> work)
-    : Operation(name, description)
+    string name, string description, Func<CoreJson, JsonTypeInfo<TRequest>> request, Func<CoreJson, JsonTypeInfo<TResponse>> response, Func<TRequest, TResponse> work, OperationCost cost = OperationCost.Light)
+    : Operation(name, description, cost)
 {
     public override JsonTypeInfo Request => request(CoreJson.Default);
 

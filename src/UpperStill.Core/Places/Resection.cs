@@ -23,6 +23,7 @@ public sealed record ResectionResult(
 public static class Resection
 {
     private const int Least = 3;
+    private const int Most = 12;
     private const double LeastCrossingDeg = 15;
 
     /// <summary>The point whose summed squared distance from the lines of sight is least.</summary>
@@ -62,6 +63,13 @@ public static class Resection
 
     private static IEnumerable<FieldFinding> Faults(ResectionRequest request)
     {
+        if (request.Bearings.Count > Most)
+        {
+            // Each is weighed against each, in pairs.
+            yield return Finding.Stop(
+                "bearings-many", $"{request.Bearings.Count} bearings; at most {Most} are weighed.", "More of them make a position no better than a few that cross well.", $"Keep the {Most} that you trust most.").At("bearings");
+        }
+
         if (request.Bearings.Count < Least)
         {
             yield return Finding.Stop(

@@ -19,6 +19,11 @@ public static class TrendRule
     public static TrendResult Work(TrendRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
+        if (request.Window is not { FromMonth: >= 1 and <= 12, UntilMonth: >= 1 and <= 12 })
+        {
+            throw new ArgumentOutOfRangeException(nameof(request), "The months of the window are not all from 1 to 12.");
+        }
+
         return new Look(request).Result();
     }
 

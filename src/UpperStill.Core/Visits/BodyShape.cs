@@ -1,7 +1,21 @@
+using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 
 namespace UpperStill.Core.Visits;
+
+/// <summary>How strictly a body is judged.</summary>
+internal enum Judged
+{
+    /// <summary>The log holds it: earlier builds judged by less.</summary>
+    Held,
+
+    /// <summary>An operation is asked with it: a box may be empty still.</summary>
+    Asked,
+
+    /// <summary>It is written anew.</summary>
+    Written,
+}
 
 /// <summary>
 /// What a shape allows and nobody can mean: an empty place in a list, a number beyond all readings; and, of what is written
@@ -18,25 +32,35 @@ internal static class BodyShape
     /// <summary>The first thing that is wrong, with its place; null where nothing is.</summary>
     /// <param name="value">What was sent.</param>
     /// <param name="shape">Its shape.</param>
-    /// <param name="anew">True for what is written now; false for what the log holds, which earlier builds judged by less.</param>
-    internal static string? Fault(JsonElement value, JsonTypeInfo shape, bool anew) => Fault(value, shape, anew, string.Empty);
+    /// <param name="judged">How strictly.</param>
+    internal static string? Fault(JsonElement value, JsonTypeInfo shape, Judged judged)
+    {
+        try
+        {
+            return Fault(value, shape, judged, string.Empty);
+        }
+        catch (InvalidOperationException)
+        {
+            return "a text in it is no Unicode";
+        }
+    }
 
     /// <summary>True for a year in which somebody may have read something.</summary>
     internal static bool Plausible(int year) => year is >= FirstYear and <= LastYear;
 
-    private static string? Fault(JsonElement value, JsonTypeInfo shape, bool anew, string at) => value.ValueKind switch
+    private static string? Fault(JsonElement value, JsonTypeInfo shape, Judged judged, string at) => value.ValueKind switch
     {
         // Whether it may be missing, the reading itself has judged.
         JsonValueKind.Null => null,
-        JsonValueKind.Object when shape.Kind == JsonTypeInfoKind.Object => InObject(value, shape, anew, at),
-        JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(value.EnumerateObject().Select(p => (p.Name, p.Value)), shape.Options.GetTypeInfo(of), anew, at),
-        JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)), shape.Options.GetTypeInfo(of), anew, at),
-        JsonValueKind.Number => InNumber(value, shape, anew, at),
-        JsonValueKind.String => InText(value.GetString()!, shape, anew, at),
+        JsonValueKind.Object when shape.Kind == JsonTypeInfoKind.Object => InObject(value, shape, judged, at),
+        JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(value.EnumerateObject().Select(p => (p.Name, p.Value)), shape.Options.GetTypeInfo(of), judged, at),
+        JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)), shape.Options.GetTypeInfo(of), judged, at),
+        JsonValueKind.Number => InNumber(value, shape, judged, at),
+        JsonValueKind.String => InText(value.GetString()!, shape, judged, at),
         _ => null,
     };
 
-    private static string? InObject(JsonElement value, JsonTypeInfo shape, bool anew, string at)
+    private static string? InObject(JsonElement value, JsonTypeInfo shape, Judged judged, string at)
     {
         HashSet<string> seen = new(StringComparer.Ordinal);
         foreach (var given in value.EnumerateObject())
@@ -45,7 +69,7 @@ internal static class BodyShape
             var property = shape.Properties.FirstOrDefault(p => p.Name == given.Name);
             if (property is null)
             {
-                if (anew)
+                if (judged != Judged.Held)
                 {
                     return $"“{here}” is not known";
                 }
@@ -53,17 +77,17 @@ internal static class BodyShape
                 continue;
             }
 
-            if (anew && !seen.Add(given.Name))
+            if (judged != Judged.Held && !seen.Add(given.Name))
             {
                 return $"“{here}” is there twice";
             }
 
-            if (anew && property.AssociatedParameter is { HasDefaultValue: false } && IsBlank(given.Value))
+            if (judged == Judged.Written && property.AssociatedParameter is { HasDefaultValue: false } && IsBlank(given.Value))
             {
                 return $"“{here}” is empty";
             }
 
-            if (Fault(given.Value, shape.Options.GetTypeInfo(property.PropertyType), anew, here) is { } fault)
+            if (Fault(given.Value, shape.Options.GetTypeInfo(property.PropertyType), judged, here) is { } fault)
             {
                 return fault;
             }
@@ -72,17 +96,17 @@ internal static class BodyShape
         return null;
     }
 
-    private static string? InMembers(IEnumerable<(string Name, JsonElement Value)> members, JsonTypeInfo shape, bool anew, string at)
+    private static string? InMembers(IEnumerable<(string Name, JsonElement Value)> members, JsonTypeInfo shape, Judged judged, string at)
     {
         foreach (var (name, member) in members)
         {
             var here = $"{at}[{name}]";
-            if (member.ValueKind == JsonValueKind.Null || (anew && IsBlank(member)))
+            if (member.ValueKind == JsonValueKind.Null || (judged == Judged.Written && IsBlank(member)))
             {
                 return $"“{here}” is empty";
             }
 
-            if (Fault(member, shape, anew, here) is { } fault)
+            if (Fault(member, shape, judged, here) is { } fault)
             {
                 return fault;
             }
@@ -91,17 +115,17 @@ internal static class BodyShape
         return null;
     }
 
-    private static string? InNumber(JsonElement value, JsonTypeInfo shape, bool anew, string at) => Type(shape) switch
+    private static string? InNumber(JsonElement value, JsonTypeInfo shape, Judged judged, string at) => Type(shape) switch
     {
-        { IsEnum: true } choice when anew || !value.TryGetInt32(out var number) || !Enum.IsDefined(choice, number) => $"“{at}” is a number where a choice is named",
+        { IsEnum: true } choice when judged != Judged.Held || !value.TryGetInt32(out var number) || !Enum.IsDefined(choice, number) => $"“{at}” is a number where a choice is named",
         { IsEnum: false } when Math.Abs(value.GetDouble()) > LargestNumber => $"“{at}” is beyond any reading",
         _ => null,
     };
 
-    private static string? InText(string text, JsonTypeInfo shape, bool anew, string at) => Type(shape) switch
+    private static string? InText(string text, JsonTypeInfo shape, Judged judged, string at) => Type(shape) switch
     {
-        { IsEnum: true } => text.Length == 0 || char.IsAsciiDigit(text[0]) || text[0] is '+' or '-' || text.Contains(',', StringComparison.Ordinal) ? $"“{at}” is no choice by its name" : null,
-        _ when !anew => null,
+        { IsEnum: true } => text.Length == 0 || long.TryParse(text, NumberStyles.Integer, CultureInfo.InvariantCulture, out _) || text.Contains(',', StringComparison.Ordinal) ? $"“{at}” is no choice by its name" : null,
+        _ when judged == Judged.Held => null,
         var type when type == typeof(DateOnly) || type == typeof(DateTimeOffset) => int.TryParse(text.AsSpan(0, Math.Min(4, text.Length)), out var year) && Plausible(year) ? null : $"“{at}” is in a year that none of us can mean",
         _ => text.Contains('\0', StringComparison.Ordinal) ? $"“{at}” holds a sign that cannot be written" : null,
     };

@@ -21,7 +21,7 @@ public static class EntryCheck
         try
         {
             var entry = sent.Deserialize(CoreJson.Default.Entry);
-            fault = entry is null ? "it is empty" : BodyShape.Fault(sent, CoreJson.Default.Entry, anew: true);
+            fault = entry is null ? "it is empty" : BodyShape.Fault(sent, CoreJson.Default.Entry, Judged.Written);
             if (fault is null)
             {
                 return (entry, null);

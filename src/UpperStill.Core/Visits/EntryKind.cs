@@ -77,7 +77,7 @@ public sealed class EntryKind<T> : EntryKind
     {
         try
         {
-            return given.Deserialize(body(CoreJson.Default)) is { } read && BodyShape.Fault(given, Body, anew: false) is null ? read : null;
+            return given.Deserialize(body(CoreJson.Default)) is { } read && BodyShape.Fault(given, Body, Judged.Held) is null ? read : null;
         }
         catch (Exception e) when (e is JsonException or InvalidOperationException)
         {
@@ -103,17 +103,8 @@ public sealed class EntryKind<T> : EntryKind
         return read;
     }
 
-    internal override string? Fault(JsonElement given, bool anew)
-    {
-        try
-        {
-            return BodyShape.Fault(given, Body, anew) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
-        }
-        catch (InvalidOperationException)
-        {
-            return "a text in it is no Unicode";
-        }
-    }
+    internal override string? Fault(JsonElement given, bool anew) =>
+        BodyShape.Fault(given, Body, anew ? Judged.Written : Judged.Held) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
 
     internal override string Words(Entry entry, ReaderUnit reader)
     {

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using System.Text.Json.Serialization.Metadata;
+using Microsoft.AspNetCore.Http.Features;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
 using UpperStill.Server.People;
@@ -27,6 +28,8 @@ internal static class CoreEndpoints
 {
     internal const string RateLimit = "core";
 
+    private static readonly SemaphoreSlim Heavy = new(Math.Max(1, Environment.ProcessorCount - 1));
+
     private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver() };
 
     internal static void MapCore(this IEndpointRouteBuilder app)
@@ -38,7 +41,8 @@ internal static class CoreEndpoints
         foreach (var operation in OperationTable.All.Values)
         {
             app.MapPost("/api/core/" + operation.Name, (HttpRequest request, CancellationToken cancel) => RunAsync(operation, request, cancel))
-                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false)
+                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit)
+                .For(operation.Cost == OperationCost.Light ? AccessLevel.Anyone : AccessLevel.SignedIn, form: false)
                 .Accepts(operation.Request.Type, "application/json")
                 .Produces(StatusCodes.Status200OK, operation.Response.Type, "application/json")
                 .ProducesProblem(StatusCodes.Status400BadRequest)
@@ -49,18 +53,49 @@ internal static class CoreEndpoints
 
     private static async Task<IResult> RunAsync(Operation operation, HttpRequest request, CancellationToken cancel)
     {
+        if (request.HttpContext.Features.Get<IHttpMaxRequestBodySizeFeature>() is { IsReadOnly: false } limit)
+        {
+            limit.MaxRequestBodySize = operation.Longest;
+        }
+
         using var body = new MemoryStream();
         await request.Body.CopyToAsync(body, cancel);
+        var given = body.GetBuffer().AsMemory(0, (int)body.Length);
         try
         {
-            return Results.Bytes(operation.Invoke(body.GetBuffer().AsSpan(0, (int)body.Length)), "application/json; charset=utf-8");
+            using (var json = JsonDocument.Parse(given))
+            {
+                if (operation.Fault(json.RootElement) is { } fault)
+                {
+                    return Unshaped($"{fault}.", operation);
+                }
+            }
+
+            // One processor is left to those who deliver.
+            var door = operation.Cost == OperationCost.Heavy ? Heavy : null;
+            await (door?.WaitAsync(cancel) ?? Task.CompletedTask);
+            try
+            {
+                return Results.Bytes(operation.Invoke(given.Span), "application/json; charset=utf-8");
+            }
+            finally
+            {
+                door?.Release();
+            }
         }
         catch (JsonException e)
         {
+            return Unshaped(e.Message, operation);
+        }
+        catch (Exception e) when (e is ArgumentOutOfRangeException or OverflowException)
+        {
             return Results.Problem(
-                $"{e.Message} See GET /api/core for the shape of {operation.Name}.", statusCode: StatusCodes.Status400BadRequest, title: "The request is not of the operation’s shape.");
+                $"{e.Message} Nothing was worked out. Look at the units and the signs.", statusCode: StatusCodes.Status400BadRequest, title: $"A number in it is outside what {operation.Name} works with.");
         }
     }
+
+    private static IResult Unshaped(string seen, Operation operation) => Results.Problem(
+        $"{seen} See GET /api/core for the shape of {operation.Name}.", statusCode: StatusCodes.Status400BadRequest, title: "The request is not of the operation’s shape.");
 
     // Core’s own description of an answer can only write it; the server reads the type itself.
     private static JsonNode Schema(JsonTypeInfo type) => Described.GetJsonSchemaAsNode(type.Type, new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });

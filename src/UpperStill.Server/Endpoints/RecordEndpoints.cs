@@ -128,7 +128,7 @@ internal static class RecordEndpoints
     {
         try
         {
-            return name is null ? usual : JsonSerializer.Deserialize<T>(JsonSerializer.Serialize(name));
+            return name is not null && JsonSerializer.Deserialize<T>(JsonSerializer.Serialize(name)) is var said && Enum.IsDefined(said) ? said : usual;
         }
         catch (JsonException)
         {

@@ -1,3 +1,5 @@
+using UpperStill.Server.Hosting;
+
 namespace UpperStill.Server.People;
 
 /// <summary>Who may use an address at all; what they may see or change through it is judged by water.</summary>
@@ -29,5 +31,5 @@ internal static class AccessExtensions
     /// <summary>Says who may use an address.</summary>
     internal static TBuilder For<TBuilder>(this TBuilder endpoint, AccessLevel level, bool form = true)
         where TBuilder : IEndpointConventionBuilder =>
-        endpoint.WithMetadata(new Access(level, form));
+        endpoint.WithMetadata(new Access(level, form)).Plain();
 }

@@ -1,5 +1,5 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
 import { useVisit } from '../field/visits';
@@ -42,6 +42,14 @@ export function VisitPage() {
   useEffect(() => {
     void Promise.allSettled([profile(), bottles()]);
   }, []);
+  // A step goes on once what was typed is kept; who has gone elsewhere meanwhile is left there.
+  const here = useRef<StepName>(undefined);
+  useEffect(
+    () => () => {
+      here.current = undefined;
+    },
+    [],
+  );
 
   if (sheet === null) {
     return (
@@ -60,7 +68,8 @@ export function VisitPage() {
   const next = sheet.steps.find((s) => s.state === 'next')?.name as StepName | undefined;
   const shown = step ?? next ?? 'leave';
   const ended = sheet.state === 'closed' && !step;
-  const props: StepProps = { sheet, station, onStep };
+  here.current = shown;
+  const props: StepProps = { sheet, station, onStep: (to) => here.current === shown && onStep(to) };
   const content = (
     <>
       {error && <Failed error={error} />}
