@@ -68,10 +68,23 @@ builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddSingleton<IForecastService, SimulatedForecast>();
 builder.Services.AddSingleton<ITideConstants, SimulatedTide>();
 builder.Services.AddSingleton<ILaboratoryLink>(new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60))));
-if (builder.Configuration["backup-to"] is { Length: > 0 } backups)
+var backups = builder.Configuration["backup-to"] is { Length: > 0 } folder ? Path.GetFullPath(folder) : null;
+if (backups is not null)
 {
-    builder.Services.AddHostedService(services => new NightlyBackup(instance, Path.GetFullPath(backups), services.GetRequiredService<ILogger<NightlyBackup>>()));
+    builder.Services.AddHostedService(services => new NightlyBackup(instance, backups, services.GetRequiredService<ILogger<NightlyBackup>>()));
 }
+
+builder.Services.AddHealth(instance, backups);
+
+// An error page shows a trace id; in the log it stands beside what happened.
+builder.Logging.Configure(log => log.ActivityTrackingOptions = ActivityTrackingOptions.TraceId);
+if (builder.Configuration["log"] == "json")
+{
+    builder.Logging.AddJsonConsole(json => json.IncludeScopes = true);
+}
+
+// Whoever stops it, for an update or a lack of power, does not wait for a long answer.
+builder.Services.Configure<HostOptions>(host => host.ShutdownTimeout = TimeSpan.FromSeconds(4));
 
 builder.Services.AddDbContext<FieldBook>(options => FieldBookFactory.Configure(options, instance.DatabaseFile));
 builder.Services.ConfigureHttpJsonOptions(options =>
@@ -161,6 +174,7 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     }
 }
 
+app.UseProxy();
 app.UseExceptionHandler(new ExceptionHandlerOptions
 {
     StatusCodeSelector = e => e switch
@@ -189,6 +203,7 @@ app.UsePlainRequests();
 app.UseRateLimiter();
 app.UseAuthentication();
 app.UseGate();
+app.MapHealth();
 app.MapOpenApi("/api/description.json").For(AccessLevel.Anyone);
 app.MapMeta();
 app.MapSession();

@@ -47,6 +47,47 @@ test('a sign-in that lapses on the water loses nothing and asks on delivery', { 
   expect(sent.map(({ kind, by }) => `${kind} by ${by}`)).toEqual(['visit-started by Asa Lindqvist', 'sounding by Asa Lindqvist']);
 });
 
+test('what one person wrote on a shared device waits for them, is not the next one’s to see, and can be saved', async ({
+  page,
+  server,
+}) => {
+  const person = new Person(page, server.address);
+  const status = page.getByRole('status').first();
+  const signsOut = async () => {
+    await page.getByRole('button', { name: 'You and this device' }).click();
+    await page.getByRole('button', { name: 'Sign out on this device' }).click();
+    await expect(page.getByRole('heading', { name: 'Who is at the water?' })).toBeVisible();
+  };
+  await person.opens('sampler');
+  await person.starts('Pell Tarn, Middle');
+  await expect(status).toHaveText('all sent');
+  // A harbour’s network that opens connections and lets nothing through.
+  await page.route('**/api/entries', (route) => route.abort());
+  await person.answers('How deep is it here?', '2.5');
+  await expect(status).toContainText('1 on this device only');
+  const visit = person.visit();
+  await signsOut();
+
+  await page.unroute('**/api/entries');
+  await page.getByRole('button', { name: 'Go in as Ivo Strand' }).click();
+  await expect(status).toContainText('1 on this device only');
+  await page.getByRole('button', { name: 'Entries on this device' }).click();
+  await expect(page.getByText('1 entry of Asa Lindqvist waits for their sign-in on this device.')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save what waits' }).click();
+  const file = await (await download).path();
+  await page.getByLabel('Bring in a saved file…').setInputFiles(file);
+  await expect(page.getByText(/^Everything in .* is here already\.$/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('link', { name: /^Go on/ })).toHaveCount(0);
+  expect(await server.get<unknown[]>(`/api/visits/${visit}/entries`)).toHaveLength(1);
+  await signsOut();
+
+  await page.getByRole('button', { name: 'Go in as Asa Lindqvist' }).click();
+  await expect(status).toHaveText('all sent');
+  expect(await server.get<unknown[]>(`/api/visits/${visit}/entries`)).toHaveLength(2);
+});
+
 test('someone invited chooses a password and sees what they may', async ({ page, server, browser }) => {
   const coordinator = new Person(page, server.address);
   await coordinator.opens();

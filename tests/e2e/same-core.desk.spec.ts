@@ -1,17 +1,18 @@
 import { visits } from './generated-visits';
 import { expect, test } from './server';
+import { signIn } from './session.mjs';
 
-test('the server and the browser fold the same entries to the same bytes', async ({ page, server }) => {
+test('the server and the browser fold the same entries to the same bytes', async ({ page, request, server }) => {
+  await signIn(request, server.address);
   const { context } = await server.get<{ context: unknown }>('/api/stations/HAR-1');
   const requests = visits(300, context).map((request) => JSON.stringify(request));
   const byServer: string[] = [];
   for (const body of requests) {
-    const answer = await fetch(`${server.address}/api/core/fold-visit`, {
-      method: 'POST',
+    const answer = await request.post(`${server.address}/api/core/fold-visit`, {
       headers: { 'content-type': 'application/json' },
-      body,
+      data: body,
     });
-    expect(answer.status).toBe(200);
+    expect(answer.status(), await answer.text()).toBe(200);
     byServer.push(await answer.text());
   }
 

@@ -5,11 +5,15 @@ import { RouterProvider } from '@tanstack/react-router';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { startDelivering } from './field/delivery';
+import { lookForEmptied } from './field/outbox';
+import { emptiedTrouble, setTrouble } from './field/trouble';
 import { router } from './routes';
 import { startAppearance } from './ui/appearance';
 
 startAppearance();
-startDelivering();
+void lookForEmptied()
+  .then((found) => found && setTrouble(emptiedTrouble(found)))
+  .finally(startDelivering);
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
   // After the first screen, which it would otherwise delay by fetching everything for offline.
   addEventListener('load', () => setTimeout(() => void navigator.serviceWorker.register('/sw.js'), 300));

@@ -6,10 +6,10 @@ using UpperStill.Store.Projections;
 
 namespace UpperStill.Server.Hosting;
 
-/// <summary>What is done from the command line without serving: <c>backup</c>, <c>restore</c>, <c>verify</c>. Whoever watches reads the exit code: 0 done, 1 not.</summary>
+/// <summary>What is done from the command line without serving: <c>backup</c>, <c>restore</c>, <c>verify</c>, and <c>health</c>, which asks a running server. Whoever watches reads the exit code: 0 done, 1 not.</summary>
 public static class Commands
 {
-    private static readonly string[] Names = ["backup", "restore", "verify"];
+    private static readonly string[] Names = ["backup", "restore", "verify", "health"];
 
     /// <summary>True where the arguments begin with one of them.</summary>
     /// <param name="args">The command line.</param>
@@ -33,6 +33,7 @@ public static class Commands
             {
                 "backup" => await BackupAsync(instance, settings["to"], said, cancel),
                 "restore" => await RestoreAsync(instance, settings["from"], flags.Contains("--replace"), said, cancel),
+                "health" => await HealthAsync(settings["at"] ?? "http://127.0.0.1:5080", said, cancel),
                 _ => await VerifyAsync(instance, said, cancel),
             };
         }
@@ -86,6 +87,23 @@ public static class Commands
         }
 
         return 0;
+    }
+
+    // For a container without other tools.
+    private static async Task<int> HealthAsync(string at, TextWriter said, CancellationToken cancel)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(at), Timeout = TimeSpan.FromSeconds(4) };
+        try
+        {
+            using var answer = await http.GetAsync(new Uri(Health.Ready, UriKind.Relative), cancel);
+            await said.WriteLineAsync(await answer.Content.ReadAsStringAsync(cancel));
+            return answer.IsSuccessStatusCode ? 0 : 1;
+        }
+        catch (Exception e) when (e is HttpRequestException or TaskCanceledException)
+        {
+            await said.WriteLineAsync($"{at} does not answer: {e.Message}");
+            return 1;
+        }
     }
 
     private static async Task<int> VerifyAsync(Instance instance, TextWriter said, CancellationToken cancel)

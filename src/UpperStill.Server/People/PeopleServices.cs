@@ -54,6 +54,7 @@ internal static class PeopleServices
             form.HeaderName = Gate.TokenHeader;
             form.Cookie.Name = "upper-still-form";
             form.Cookie.SameSite = SameSiteMode.Strict;
+            form.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
         });
     }
 

@@ -1,8 +1,19 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 
+const SOON_MS = 20_000;
+const LONG_MS = 300_000;
+// Files and whole records take their time, also over a harbour's network.
+const LONG = /^\/api\/(import|imports|results|export|waters\/[^/]+\/photos|visits\/[^/]+\/casts|photos)\b/;
+
+/** Gives up on a connection that is open and dead: what waits is sent again by itself. */
+function inTime(request: Request): Promise<Response> {
+  const most = AbortSignal.timeout(LONG.test(new URL(request.url).pathname) ? LONG_MS : SOON_MS);
+  return fetch(new Request(request, { signal: AbortSignal.any([request.signal, most]) }));
+}
+
 /** The server, typed by its own description. */
-export const api = createClient<paths>({ baseUrl: location.origin, fetch: (request) => fetch(request) });
+export const api = createClient<paths>({ baseUrl: location.origin, fetch: inTime });
 
 let token = '';
 

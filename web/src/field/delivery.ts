@@ -3,20 +3,26 @@ import { askSession, currentSession, lapsed, loadSession } from '../people/sessi
 import { loadClock, nowLocal, setClock } from './clock';
 import { deviceName } from './device';
 import { refreshLedger } from './ledger';
-import { type KeptFile, readSetting, store, writeSetting } from './store';
+import { isMine, keepApart } from './outbox';
+import { type KeptEntry, type KeptFile, readSetting, store, writeSetting } from './store';
 
 const MOST_AT_ONCE = 200;
 const RETRY_MS = 4000;
 const REFRESH_MS = 60_000;
 const DRAWING_MS = 400;
+const MOST_FAILS = 24;
+const FAILS_ALONE =
+  'The server fails over this entry alone, and took the others. That is a fault of Upper Still: tell whoever runs it; the entry stays here.';
 
 export interface Reach {
   /** undefined until the first try. */
   server: boolean | undefined;
   demoDay: string | undefined;
+  /** True where the server does not take entries from whoever is signed in. */
+  mayNot: boolean;
 }
 
-let reach: Reach = { server: undefined, demoDay: undefined };
+let reach: Reach = { server: undefined, demoDay: undefined, mayNot: false };
 const listeners = new Set<() => void>();
 
 export function watchReach(listener: () => void): () => void {
@@ -29,13 +35,16 @@ export function currentReach(): Reach {
 }
 
 function setReach(next: Reach): void {
-  if (next.server !== reach.server || next.demoDay !== reach.demoDay) {
+  if (next.server !== reach.server || next.demoDay !== reach.demoDay || next.mayNot !== reach.mayNot) {
     reach = next;
     for (const listener of listeners) {
       listener();
     }
   }
 }
+
+/** Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server. */
+const NOT_ITS_FAULT = new Set([400, 401, 403, 404, 429, 502, 503, 504]);
 
 /** How far the server's log reached when it last took entries from this device. */
 const LOG_MARK = 'log-mark';
@@ -50,54 +59,114 @@ async function offerAgain(): Promise<void> {
     .modify({ state: 'waiting' });
 }
 
-/** Sends what waits, once, and asks whether the server still has what it took; says whether the server was there. */
-export async function deliverWaiting(): Promise<boolean> {
-  let asked = false;
-  // What strikes an entry that the server does not have yet is tried again in the next round, not in this one.
-  const early = new Set<string>();
-  for (;;) {
-    const waiting = await store.entries
-      .where('state')
-      .equals('waiting')
-      .filter(({ id }) => !early.has(id))
-      .limit(MOST_AT_ONCE)
-      .toArray();
-    const mark = await readSetting<Schemas['LogMark'] | null>(LOG_MARK, null);
-    if (waiting.length === 0 && (asked || !mark)) {
-      return true;
-    }
-    asked = true;
-    const { data, response } = await api.POST('/api/entries', {
-      body: { sentAt: nowLocal(), entries: waiting.map((kept) => kept.entry), mark },
-    });
-    if (!data || data.answers.length !== waiting.length) {
-      if (response.status === 401 || response.status === 400) {
-        // The sign-in has lapsed, or another took its place: nothing is lost, the page asks.
-        lapsed();
-      }
-      // A server that answers but cannot take them now; they stay and are sent again.
-      return response.status < 500 && response.status !== 429;
-    }
-    await store.transaction('rw', store.entries, store.settings, async () => {
-      for (const answer of data.answers) {
-        const kept = waiting[answer.index];
-        if (kept && answer.status === 'waits') {
-          early.add(kept.id);
-        } else if (kept) {
-          await store.entries.update(
-            kept.id,
-            answer.status === 'refused'
-              ? { state: 'refused', problem: `${answer.problem?.title ?? ''} ${answer.problem?.detail ?? ''}`.trim() }
-              : { state: 'sent' },
-          );
+/** What one round of deliveries found out. */
+interface Round {
+  /** Strikes whose target has not come yet. */
+  early: Set<string>;
+  /** Entries with which a delivery fails even where they are sent alone. */
+  alone: Set<string>;
+  /** True once the server has taken something. */
+  went: boolean;
+  /** False where its log is not the one this device spoke with. */
+  holds: boolean;
+  fails: number;
+  /** The answer after which it makes no sense to go on. */
+  stopped: number | undefined;
+}
+
+let halvedAt = Number.NEGATIVE_INFINITY;
+
+/** Sends entries; a delivery that fails is halved until the one entry stands alone with which it fails, and the others go. */
+async function send(part: KeptEntry[], round: Round): Promise<void> {
+  const mark = await readSetting<Schemas['LogMark'] | null>(LOG_MARK, null);
+  const { data, response } = await api.POST('/api/entries', {
+    body: { sentAt: nowLocal(), entries: part.map((kept) => kept.entry), mark },
+  });
+  if (!data || data.answers.length !== part.length) {
+    round.fails++;
+    if (NOT_ITS_FAULT.has(response.status) || round.fails > MOST_FAILS || part.length === 0) {
+      round.stopped = response.status;
+    } else if (part.length === 1) {
+      round.alone.add(part[0]?.id ?? '');
+    } else {
+      const half = Math.ceil(part.length / 2);
+      for (const piece of [part.slice(0, half), part.slice(half)]) {
+        if (round.stopped === undefined) {
+          await send(piece, round);
         }
       }
-      await writeSetting(LOG_MARK, data.mark);
-    });
-    if (!data.holds) {
+    }
+    return;
+  }
+  await store.transaction('rw', store.entries, store.settings, async () => {
+    for (const answer of data.answers) {
+      const kept = part[answer.index];
+      if (kept && answer.status === 'waits') {
+        round.early.add(kept.id);
+      } else if (kept) {
+        await store.entries.update(
+          kept.id,
+          answer.status === 'refused'
+            ? { state: 'refused', problem: `${answer.problem?.title ?? ''} ${answer.problem?.detail ?? ''}`.trim() }
+            : { state: 'sent' },
+        );
+      }
+    }
+    await writeSetting(LOG_MARK, data.mark);
+  });
+  round.went ||= part.length > 0;
+  round.holds &&= data.holds;
+}
+
+/** Sends what waits, once, and asks whether the server still has what it took; says whether the server was there. */
+export async function deliverWaiting(): Promise<boolean> {
+  // A server in trouble fails over everything: how it fails is looked at now and then, not at each try.
+  const looks = Date.now() - halvedAt > REFRESH_MS;
+  const round: Round = {
+    early: new Set(),
+    alone: new Set(),
+    went: false,
+    holds: true,
+    fails: looks ? 0 : MOST_FAILS,
+    stopped: undefined,
+  };
+  for (let asked = false; ; asked = true) {
+    const part = await store.entries
+      .where('state')
+      .equals('waiting')
+      .filter((kept) => isMine(kept) && !round.early.has(kept.id) && !round.alone.has(kept.id))
+      .limit(MOST_AT_ONCE)
+      .toArray();
+    if (part.length === 0 && (asked || !(await readSetting(LOG_MARK, null)))) {
+      break;
+    }
+    await send(part, round);
+    if (round.stopped !== undefined) {
+      break;
+    }
+    if (!round.holds) {
+      round.holds = true;
       await offerAgain();
     }
   }
+  if (round.fails > 0 && looks) {
+    halvedAt = Date.now();
+  }
+  void keepApart();
+  if (round.went) {
+    // It took the others: what failed alone is set aside, so that it holds nothing up.
+    await store.entries
+      .where('id')
+      .anyOf([...round.alone])
+      .modify({ state: 'refused', problem: FAILS_ALONE });
+  }
+  if (round.stopped === 401 || round.stopped === 400) {
+    // The sign-in has lapsed, or another took its place: nothing is lost, the page asks.
+    lapsed();
+  }
+  setReach({ ...reach, mayNot: round.stopped === 403 });
+  // A server that answers but cannot take them now: they stay and are sent again.
+  return (round.stopped === undefined && (round.went || round.alone.size === 0)) || (round.stopped ?? 500) < 429;
 }
 
 /** Files of logged casts that can be sent: the server has the entry that names them, and has not refused them. */
@@ -142,7 +211,7 @@ async function refresh(): Promise<void> {
   }
   if (instance.data) {
     await setClock(instance.data);
-    setReach({ server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
+    setReach({ ...reach, server: true, demoDay: instance.data.demo ? instance.data.now.slice(0, 10) : undefined });
   }
   if (!list.data) {
     return;
@@ -181,7 +250,7 @@ let refreshedAt = 0;
 
 async function round(): Promise<void> {
   try {
-    const before = (await store.entries.where('state').equals('waiting').count()) + (await filesToSend()).length;
+    const before = (await store.entries.where('state').equals('waiting').filter(isMine).count()) + (await filesToSend()).length;
     if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
       await askSession();

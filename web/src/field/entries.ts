@@ -5,6 +5,7 @@ import { nowLocal, nowMs } from './clock';
 import { compute } from './core';
 import { deliverAfterDrawing } from './delivery';
 import { deviceName } from './device';
+import { keepApart } from './outbox';
 import { readSetting, store, writeSetting } from './store';
 import { setTrouble, storeTrouble } from './trouble';
 import { foldAhead } from './visits';
@@ -87,7 +88,8 @@ export async function writeAshore(...entries: NewEntry<keyof EntryBodies>[]): Pr
 
 /** Writes entries on this device, all of them or none, and asks for their delivery. */
 export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
-  const by = currentSession().known?.name ?? 'unknown';
+  const known = currentSession().known;
+  const by = known?.name ?? 'unknown';
   const visits = [...new Set(entries.map(({ visit }) => visit))];
   const [device, ...times] = await Promise.all([deviceName(), ...visits.map((visit) => readSetting(`sheet ${visit}`, ''))]);
   const made: Entry[] = entries.map((entry) => ({
@@ -108,7 +110,15 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
   try {
     // One transaction: all of them or none.
     await store.transaction('rw', store.entries, () =>
-      store.entries.bulkAdd(made.map((entry) => ({ id: entry.id, visit: entry.visit, state: 'waiting' as const, entry }))),
+      store.entries.bulkAdd(
+        made.map((entry) => ({
+          id: entry.id,
+          visit: entry.visit,
+          state: 'waiting' as const,
+          entry,
+          ...(known && { person: known.id }),
+        })),
+      ),
     );
   } catch (error) {
     const words = storeTrouble(error as Error);
@@ -116,5 +126,6 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
     throw new Error(words);
   }
   setTrouble('');
+  void keepApart();
   deliverAfterDrawing();
 }

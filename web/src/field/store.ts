@@ -10,6 +10,8 @@ export interface KeptEntry {
   state: EntryState;
   entry: Entry;
   problem?: string;
+  /** Whose sign-in it is delivered under; absent where it came from the server, or from before that was kept. */
+  person?: string;
 }
 
 export interface KeptStation {
@@ -29,6 +31,8 @@ export interface KeptVisit {
   startedAt: string;
   closed: boolean;
   point?: ClarityPoint;
+  /** Who wrote it on this device; absent where others did, elsewhere. */
+  person?: string;
 }
 
 /** An outing as it was prepared on this device. */
@@ -89,7 +93,8 @@ class FieldStore extends Dexie {
   samples!: EntityTable<KeptSample, 'key'>;
 
   constructor() {
-    super('upper-still');
+    // A reading is on the disk before the page says that it is kept.
+    super('upper-still', { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ entries: 'id, visit, state', stations: 'code', visits: 'visit, station', settings: 'name' });
     this.version(2).stores({ outings: 'key', ticks: 'id, outing', photos: 'id' });
     this.version(3).stores({ files: 'sha256' });

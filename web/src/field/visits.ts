@@ -9,6 +9,7 @@ import {
   type ReaderUnit,
   type StationRecord,
 } from '../api/client';
+import { currentSession } from '../people/session';
 import { compute, foldVisit } from './core';
 import { type KeptEntry, type KeptVisit, store } from './store';
 
@@ -56,6 +57,7 @@ async function fold(visit: string, kept: KeptEntry[], station: StationRecord, re
       startedAt,
       closed: state === 'closed',
       point: point ?? undefined,
+      person: kept.find(({ person }) => person)?.person,
     });
   }
   return sheet;
@@ -101,7 +103,15 @@ export interface VisitView {
 export function useVisit(visit: string, reader: ReaderUnit): VisitView {
   const [view, setView] = useState<VisitView>({ sheet: undefined, station: undefined, error: undefined });
   const [fetched, setFetched] = useState(false);
-  const kept = useLiveQuery(() => store.entries.where('visit').equals(visit).toArray(), [visit]);
+  const kept = useLiveQuery(
+    () =>
+      store.entries
+        .where('visit')
+        .equals(visit)
+        .filter((one) => one.state === 'sent' || isOwn(one))
+        .toArray(),
+    [visit],
+  );
   const [place, setPlace] = useState<{ visit: string | undefined; code: string | undefined }>();
   // Of another visit's place nothing is said while this one is being read.
   const code = place?.visit === visit ? place.code : undefined;
@@ -158,15 +168,20 @@ export async function fetchEntries(visit: string): Promise<void> {
   }
 }
 
+/** What one person wrote on a shared device is not the next one's to see before it is sent. */
+function isOwn({ person }: { person?: string | undefined }): boolean {
+  return person === undefined || person === currentSession().known?.id;
+}
+
 /** Visits on this device that have not ended. */
 export function openVisits(visits: KeptVisit[] | undefined): KeptVisit[] {
-  return (visits ?? []).filter((v) => !v.closed).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+  return (visits ?? []).filter((v) => !v.closed && isOwn(v)).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
 }
 
 /** The station's record; visits with something that the server does not have yet stand as this device knows them. */
 export function withLocal(points: ClarityPoint[], visits: KeptVisit[], pending: ReadonlySet<string>): ClarityPoint[] {
   const known = new Set(points.map((p) => p.visit));
-  const local = visits.filter((v) => pending.has(v.visit) || !known.has(v.visit));
+  const local = visits.filter((v) => isOwn(v) && (pending.has(v.visit) || !known.has(v.visit)));
   const replaced = new Set(local.map((v) => v.visit));
   return [...points.filter((p) => !replaced.has(p.visit)), ...local.flatMap((v) => (v.point ? [v.point] : []))].sort((a, b) =>
     a.date.localeCompare(b.date),

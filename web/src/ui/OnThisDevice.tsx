@@ -2,17 +2,28 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Popover } from 'radix-ui';
 import { useSyncExternalStore } from 'react';
 import { currentReach, deliverSoon, watchReach } from '../field/delivery';
+import { outbox } from '../field/outbox';
+import { lookAtRoom, type Room } from '../field/room';
 import { store } from '../field/store';
+import { useSession } from '../people/session';
 import { longDay } from './days';
+import { SavedOutbox } from './SavedOutbox';
+
+const UNKNOWN: Room = { lasting: undefined, little: undefined };
+const EMPTY = { mine: [], others: [], refused: [] };
+const entriesOf = (count: number) => (count === 1 ? '1 entry' : `${count} entries`);
 
 /** How many entries are on this device only: on every page. */
 export function OnThisDevice() {
   const reach = useSyncExternalStore(watchReach, currentReach);
-  const waiting = useLiveQuery(() => store.entries.where('state').equals('waiting').count(), []) ?? 0;
-  const refused = useLiveQuery(() => store.entries.where('state').equals('refused').toArray(), []) ?? [];
+  const { known } = useSession();
+  const box = useLiveQuery(outbox, [known?.id]) ?? EMPTY;
   const files = useLiveQuery(() => store.files.toArray(), []) ?? [];
-  const here = waiting + refused.length + files.length;
-  const problems = [...refused, ...files].map(({ problem }) => problem).filter(Boolean);
+  const here = box.mine.length + box.others.length + box.refused.length + files.length;
+  const problems = [...box.refused, ...files].map(({ problem }) => problem).filter(Boolean);
+  const names = [...new Set(box.others.map(({ entry }) => entry.by))].join(' and ');
+  // Looked at again with each entry.
+  const room = useLiveQuery(() => store.entries.count().then(lookAtRoom), []) ?? UNKNOWN;
   return (
     <>
       {reach.demoDay && (
@@ -31,6 +42,7 @@ export function OnThisDevice() {
               'all sent'
             )}
             {reach.server === false && <span className="block text-dim text-xs">no signal</span>}
+            {room.little !== undefined && <b className="block text-madder text-xs">little room left</b>}
           </span>
           <span
             className={`size-2.5 shrink-0 rounded-full border border-ink ${here > 0 ? 'bg-buoy' : 'bg-reed'}`}
@@ -45,10 +57,23 @@ export function OnThisDevice() {
             className="z-20 w-80 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"
           >
             {here === 0 && <p>Every entry made on this device is on the server.</p>}
-            {waiting > 0 && (
+            {box.mine.length > 0 && (
               <p>
-                <b>{waiting} entries are on this device only.</b> Keep it dry and safe until they are sent. They are sent by
-                themselves when there is a signal.
+                <b>
+                  {entriesOf(box.mine.length)} {box.mine.length === 1 ? 'is' : 'are'} on this device only.
+                </b>{' '}
+                {reach.mayNot
+                  ? 'Your role does not write here: ask the coordinator for one that does. Nothing is lost meanwhile.'
+                  : 'Keep it dry and safe until they are sent. They are sent by themselves when there is a signal.'}
+              </p>
+            )}
+            {box.others.length > 0 && (
+              <p className="mt-2">
+                <b>
+                  {entriesOf(box.others.length)} of {names} {box.others.length === 1 ? 'waits' : 'wait'} for their sign-in on this
+                  device.
+                </b>{' '}
+                Nothing is sent in somebody else’s name.
               </p>
             )}
             {files.length > 0 && (
@@ -83,6 +108,18 @@ export function OnThisDevice() {
                 </button>
               </div>
             )}
+            {room.little !== undefined && (
+              <p className="mt-2">
+                <b>Room for {Math.max(0, Math.floor(room.little / 1_000_000))} MB is left.</b> A visit needs about 1 MB. Delete
+                photos or other pages’ data before you cast off.
+              </p>
+            )}
+            {room.lasting === false && (
+              <p className="mt-2 text-dim">
+                This browser may clear what it keeps when it needs room. Put Upper Still on the home screen, and it keeps it.
+              </p>
+            )}
+            <SavedOutbox kept={[...box.mine, ...box.others, ...box.refused]} />
             {reach.server === false && (
               <p className="mt-2 text-dim">No signal, or the server is not running. Everything works without it.</p>
             )}

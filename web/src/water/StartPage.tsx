@@ -5,6 +5,7 @@ import type { Schemas, StationRecord } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
+import { askToKeep } from '../field/room';
 import { store } from '../field/store';
 import { useSession } from '../people/session';
 import { PROTOCOLS, type Protocol } from '../season/season';
@@ -87,6 +88,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
       return;
     }
     const visit = newId();
+    void askToKeep();
     try {
       const read = paper && (await whenRead(paper));
       const at = stands ?? read?.at;
