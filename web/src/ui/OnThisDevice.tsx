@@ -17,7 +17,9 @@ const entriesOf = (count: number) => (count === 1 ? '1 entry' : `${count} entrie
 export function OnThisDevice() {
   const reach = useSyncExternalStore(watchReach, currentReach);
   const { known } = useSession();
-  const box = useLiveQuery(outbox, [known?.id]) ?? EMPTY;
+  // Until it is read nothing is said: never “all sent” of what was not looked at.
+  const read = useLiveQuery(outbox, [known?.id]);
+  const box = read ?? EMPTY;
   const files = useLiveQuery(() => store.files.toArray(), []) ?? [];
   const here = box.mine.length + box.others.length + box.refused.length + files.length;
   const problems = [...box.refused, ...files].map(({ problem }) => problem).filter(Boolean);
@@ -38,8 +40,10 @@ export function OnThisDevice() {
               <>
                 <b className="num text-base max-sm:text-sm">{here}</b> on this device only
               </>
-            ) : (
+            ) : read ? (
               'all sent'
+            ) : (
+              '…'
             )}
             {reach.server === false && <span className="block text-dim text-xs">no signal</span>}
             {room.little !== undefined && <b className="block text-madder text-xs">little room left</b>}
@@ -56,7 +60,7 @@ export function OnThisDevice() {
             sideOffset={4}
             className="z-20 w-80 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"
           >
-            {here === 0 && <p>Every entry made on this device is on the server.</p>}
+            {read && here === 0 && <p>Every entry made on this device is on the server.</p>}
             {box.mine.length > 0 && (
               <p>
                 <b>

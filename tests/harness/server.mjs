@@ -1,0 +1,80 @@
+import { spawn } from 'node:child_process';
+import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
+const LONGEST_START_MS = 90_000;
+
+/** The published server on a data folder of its own; it is killed, its power is cut, and it is started again. */
+export class Server {
+  data = mkdtempSync(join(tmpdir(), 'upper-still-harness-'));
+  said = '';
+  #process;
+
+  constructor(port, layer) {
+    this.address = `http://127.0.0.1:${port}`;
+    this.layer = layer;
+    this.cutLog = `${this.data}.cut`;
+  }
+
+  /** Starts it; with a number its power goes at that write. Says whether it serves: its power may go before it does. */
+  async start(cutAfter = 0) {
+    rmSync(this.cutLog, { force: true });
+    this.said = '';
+    const env = { ...process.env, LD_PRELOAD: this.layer, CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_AFTER: String(cutAfter) };
+    this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
+    this.#process.stderr.on('data', (part) => {
+      this.said += part;
+    });
+    const running = this.#process;
+    this.gone = new Promise((done) => running.once('close', done));
+    for (const began = Date.now(); ; ) {
+      try {
+        if ((await fetch(`${this.address}/health/ready`)).ok) {
+          return true;
+        }
+      } catch {
+        // Not yet.
+      }
+      if (running.signalCode === 'SIGKILL' && cutAfter > 0) {
+        return false;
+      }
+      if (running.exitCode !== null || Date.now() - began > LONGEST_START_MS) {
+        throw new Error(`The server did not start again: ${this.said}`);
+      }
+      await new Promise((again) => setTimeout(again, 50));
+    }
+  }
+
+  async kill() {
+    this.#process?.kill('SIGKILL');
+    await this.gone;
+  }
+
+  /** Runs a command of the server on its data; gives what it said and its exit code. */
+  command(...args) {
+    return new Promise((done) => {
+      const child = spawn('dotnet', ['UpperStill.Server.dll', ...args, '--data', this.data], { cwd: APP });
+      let said = '';
+      child.stdout.on('data', (part) => {
+        said += part;
+      });
+      child.once('exit', (code) => done({ code, said: said.trim() }));
+    });
+  }
+
+  /** Keeps the data as it is, for whoever looks into a failure. */
+  keep(to) {
+    cpSync(this.data, to, { recursive: true });
+  }
+
+  end() {
+    for (const path of [this.data, this.cutLog]) {
+      if (existsSync(path)) {
+        rmSync(path, { recursive: true, force: true });
+      }
+    }
+  }
+}
