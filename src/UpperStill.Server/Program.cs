@@ -168,9 +168,9 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
 
     if (await FirstCoordinator.IsNeededAsync(book, CancellationToken.None))
     {
-        var token = app.Services.GetRequiredService<FirstCoordinator>().Token;
+        var first = app.Services.GetRequiredService<FirstCoordinator>();
         app.Lifetime.ApplicationStarted.Register(() =>
-            Console.WriteLine($"Nobody is in this group yet. Make its first coordinator here, once: {app.Urls.First()}/welcome?first={token}"));
+            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First())}, which only you can read."));
     }
 }
 

@@ -176,6 +176,15 @@ public sealed class BackupTests : IDisposable
     }
 
     [Fact]
+    public async Task A_server_that_was_killed_while_it_upgraded_starts_again()
+    {
+        using var upgraded = new AbandonedUpgrade();
+        using var http = await upgraded.AsAsync("coordinator", EarlierServer.Password);
+
+        Assert.NotEqual("[]", await http.GetStringAsync("/api/stations"));
+    }
+
+    [Fact]
     [System.Runtime.Versioning.UnsupportedOSPlatform("windows")]
     public void Data_is_its_owners_only()
     {
@@ -237,6 +246,20 @@ public sealed class BackupTests : IDisposable
         {
             using var said = new StringWriter();
             Assert.True(Commands.RunAsync(["restore", "--data", folder, "--from", backup], said, CancellationToken.None).GetAwaiter().GetResult() == 0, said.ToString());
+        }
+    }
+
+    // The lock that migrations take stands as a killed server leaves it.
+    private sealed class AbandonedUpgrade : EarlierServer
+    {
+        protected override void Prepare(string folder)
+        {
+            base.Prepare(folder);
+            using var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "upper-still.db")};Pooling=False");
+            connection.Open();
+            using var command = connection.CreateCommand();
+            command.CommandText = "CREATE TABLE \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); INSERT INTO \"__EFMigrationsLock\" VALUES (1, '2026-11-29 13:31:00')";
+            command.ExecuteNonQuery();
         }
     }
 

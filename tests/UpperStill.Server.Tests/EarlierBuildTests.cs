@@ -8,7 +8,7 @@ using UpperStill.Store.Projections;
 namespace UpperStill.Server.Tests;
 
 /// <summary>A database as an earlier build left it; see tests/earlier.</summary>
-public sealed class EarlierServer() : RunningServer(false)
+public class EarlierServer() : RunningServer(false)
 {
     /// <summary>The password of its accounts.</summary>
     public const string Password = "eight hundred geese";

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -29,8 +29,6 @@ export class RealServer {
   private process: ChildProcess | undefined;
   private readonly data = mkdtempSync(join(tmpdir(), 'upper-still-e2e-'));
 
-  private printed = '';
-
   private constructor(
     readonly port: number,
     template: string | undefined,
@@ -55,9 +53,9 @@ export class RealServer {
     return server;
   }
 
-  /** The one-time link that stands where the server was started. */
+  /** The one-time link that stands in the data folder, readable by its owner. */
   get firstLink(): string {
-    return /https?:\/\/\S+welcome\?first=\S+/.exec(this.printed)?.[0] ?? '';
+    return readFileSync(join(this.data, 'first-coordinator.txt'), 'utf8').trim();
   }
 
   get folder(): string {
@@ -86,12 +84,9 @@ export class RealServer {
       ],
       {
         cwd: APP,
-        stdio: ['ignore', 'pipe', 'ignore'],
+        stdio: 'ignore',
       },
     );
-    this.process.stdout?.on('data', (part) => {
-      this.printed += part;
-    });
     for (const began = Date.now(); ; ) {
       try {
         if ((await fetch(`${this.address}/api/instance`)).ok) {

@@ -81,7 +81,7 @@ internal static class PeopleEndpoints
         }
 
         internal async Task<IResult> LinkAsync(Guid id) => await people.FindByIdAsync(id.ToString()) is { Active: true } person
-            ? Results.Ok(new WelcomeLink($"/welcome?person={id}&token={Uri.EscapeDataString(await people.GeneratePasswordResetTokenAsync(person))}"))
+            ? Results.Ok(new WelcomeLink($"/welcome#person={id}&token={Uri.EscapeDataString(await people.GeneratePasswordResetTokenAsync(person))}"))
             : Unknown;
 
         private static IResult Unknown { get; } = Results.Problem("See GET /api/people.", statusCode: StatusCodes.Status404NotFound, title: "No such person in this group.");

@@ -32,7 +32,7 @@ public sealed record DemoAccount(string Name, string SignInName, string Password
 /// <param name="Token">To be sent with every write, so that no other site can make it.</param>
 /// <param name="Person">Null where nobody is signed in.</param>
 /// <param name="DemoAccounts">Only in the demo, and only where nobody is signed in.</param>
-/// <param name="FirstNeeded">True while the group has nobody: the one-time link stands where the server was started.</param>
+/// <param name="FirstNeeded">True while the group has nobody: the one-time link stands in the data folder.</param>
 public sealed record SessionInfo(string Token, bool FirstNeeded, SessionPerson? Person = null, IReadOnlyList<DemoAccount>? DemoAccounts = null);
 
 /// <summary>A name and a password.</summary>
@@ -41,7 +41,7 @@ public sealed record SessionInfo(string Token, bool FirstNeeded, SessionPerson? 
 public sealed record SignIn(string SignInName, string Password);
 
 /// <summary>The first coordinator of an empty instance.</summary>
-/// <param name="Token">From the link printed where the server was started.</param>
+/// <param name="Token">From the link that stands in the data folder.</param>
 /// <param name="Name">The name beside readings.</param>
 /// <param name="SignInName">The name to sign in with.</param>
 /// <param name="Password">At least ten letters or signs.</param>
@@ -137,6 +137,7 @@ internal static class SessionEndpoints
 
                 book.Note(person.Name, clock.GetUtcNow(), "person", person.UserName, null, person.GrantsJson);
                 await book.SaveChangesAsync(cancel);
+                first.Forget();
                 return await EnterAsync(person, cancel);
             }
             finally

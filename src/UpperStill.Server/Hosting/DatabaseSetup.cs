@@ -29,13 +29,20 @@ public static class DatabaseSetup
         ArgumentNullException.ThrowIfNull(clock);
         await CheckFileAsync(book, instance, cancel);
         var applied = await book.Database.GetAppliedMigrationsAsync(cancel);
-        var older = applied.Any() && (await book.Database.GetPendingMigrationsAsync(cancel)).Any();
+        var pending = (await book.Database.GetPendingMigrationsAsync(cancel)).Any();
+        var older = applied.Any() && pending;
         if (older)
         {
             await CopyAsync(book, instance, applied.Last(), cancel);
         }
 
-        await book.Database.MigrateAsync(cancel);
+        if (pending)
+        {
+            // A server that was killed while it migrated leaves its lock behind, and the next would wait for it for ever. One server holds this folder: the lock is nobody's.
+            await book.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"", cancel);
+            await book.Database.MigrateAsync(cancel);
+        }
+
         Durable.Own(instance.DatabaseFile);
         if (older && !await book.Links.AnyAsync(cancel))
         {

@@ -3994,7 +3994,7 @@ export interface components {
         FindingLevel: "note" | "check" | "stop";
         /** @description The first coordinator of an empty instance. */
         FirstPerson: {
-            /** @description From the link printed where the server was started. */
+            /** @description From the link that stands in the data folder. */
             token: string;
             /** @description The name beside readings. */
             name: string;
@@ -7270,7 +7270,7 @@ export interface components {
         SessionInfo: {
             /** @description To be sent with every write, so that no other site can make it. */
             token: string;
-            /** @description True while the group has nobody: the one-time link stands where the server was started. */
+            /** @description True while the group has nobody: the one-time link stands in the data folder. */
             firstNeeded: boolean;
             person?: null | components["schemas"]["SessionPerson"];
             /** @description Only in the demo, and only where nobody is signed in. */

@@ -45,7 +45,8 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
       )}
       {firstNeeded && (
         <p className="mt-3 border border-rule bg-sheet p-4">
-          Nobody is in this group yet. The link that makes its first coordinator stands where the server was started: open it.
+          Nobody is in this group yet. The link that makes its first coordinator stands in the file first-coordinator.txt of its
+          data folder: open it.
         </p>
       )}
       {demoAccounts.length > 0 && (

@@ -9,7 +9,8 @@ import { askSession, takeSession } from './session';
 
 /** Behind a one-time link: the first coordinator of a group, or someone invited to it. */
 export function WelcomePage() {
-  const [link] = useState(() => new URLSearchParams(location.search));
+  // Links of before stood in the query; what stands in the fragment is sent to nobody.
+  const [link] = useState(() => new URLSearchParams(location.hash.length > 1 ? location.hash.slice(1) : location.search));
   const [first, person, token] = [link.get('first'), link.get('person'), link.get('token')];
   const navigate = useNavigate();
   const [name, setName] = useState('');
