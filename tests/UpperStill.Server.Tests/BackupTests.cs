@@ -258,7 +258,7 @@ public sealed class BackupTests : IDisposable
             using var connection = new SqliteConnection($"Data Source={Path.Combine(folder, "upper-still.db")};Pooling=False");
             connection.Open();
             using var command = connection.CreateCommand();
-            command.CommandText = "CREATE TABLE \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); INSERT INTO \"__EFMigrationsLock\" VALUES (1, '2026-11-29 13:31:00')";
+            command.CommandText = "INSERT INTO \"__EFMigrationsLock\" VALUES (1, '2026-11-29 13:31:00')";
             command.ExecuteNonQuery();
         }
     }
