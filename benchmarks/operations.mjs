@@ -1,30 +1,12 @@
 // How long each operation takes at the longest request that it allows: ./bench operations. Requests are made from the server's own
 // description: lists are filled with plausible values until the length is reached.
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { Server } from '../tests/harness/server.mjs';
 
 const BUDGET_MS = 1000;
-const LONGEST = { light: 16 * 1024, heavy: 1024 * 1024 };
 const ROOM = 0.97;
-const address = 'http://127.0.0.1:5097';
-const data = mkdtempSync(join(tmpdir(), 'upper-still-operations-'));
-const server = spawn('dotnet', ['UpperStill.Server.dll', '--urls', address, '--data', data, '--demo', 'true'], {
-  cwd: fileURLToPath(new URL('../artifacts/app', import.meta.url)),
-  stdio: 'ignore',
-});
-for (;;) {
-  try {
-    if ((await fetch(`${address}/health/ready`)).ok) {
-      break;
-    }
-  } catch {
-    // Not yet.
-  }
-  await new Promise((again) => setTimeout(again, 100));
-}
+const server = new Server(15_097);
+await server.start();
+const { address } = server;
 
 let cookie = '';
 let token = '';
@@ -38,6 +20,7 @@ async function ask(method, path, body) {
 token = JSON.parse((await ask('GET', '/api/session')).text).token;
 await ask('POST', '/api/session', JSON.stringify({ signInName: 'coordinator', password: 'upper-still-demo' }));
 const { paths, components } = JSON.parse((await ask('GET', '/api/description.json')).text);
+const allowed = Object.fromEntries(JSON.parse((await ask('GET', '/api/core')).text).map(({ name, longest: most }) => [name, most]));
 const context = JSON.parse((await ask('GET', '/api/stations/HAR-2')).text).context;
 const someEntries = [];
 for (const { visit } of JSON.parse((await ask('GET', '/api/reviews')).text).slice(0, 3)) {
@@ -104,8 +87,7 @@ console.log(`${'operation'.padEnd(24)}${'bytes'.padStart(9)}${'members'.padStart
 for (const [path, { post }] of Object.entries(paths).filter(([path]) => path.startsWith('/api/core/'))) {
   const name = path.split('/').at(-1);
   const schema = post.requestBody.content['application/json'].schema;
-  const stranger = await fetch(address + path, { method: 'POST', body: '{}', headers: { 'content-type': 'application/json' } });
-  const request = longest(schema, stranger.status === 401 ? LONGEST.heavy : LONGEST.light);
+  const request = longest(schema, allowed[name]);
   if (!request) {
     console.log(`${name.padEnd(24)} no request is that short`);
     continue;
@@ -123,6 +105,6 @@ for (const [path, { post }] of Object.entries(paths).filter(([path]) => path.sta
   );
 }
 console.log(`worst ${worst.toFixed(0)} ms, budget ${BUDGET_MS} ms`);
-server.kill('SIGKILL');
-rmSync(data, { recursive: true, force: true });
+await server.kill();
+server.end();
 process.exit(worst > BUDGET_MS ? 1 : 0);

@@ -18,13 +18,17 @@ public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
         options.UseSqlite($"Data Source={file};Foreign Keys=True;Default Timeout=30;Pooling={pooled}").AddInterceptors(new FullySynchronous());
     }
 
-    /// <summary>For the migration tool.</summary>
-    public FieldBook CreateDbContext(string[] args)
+    /// <summary>Opens a database file by itself, beside or without a server; it is closed for good with this context.</summary>
+    /// <param name="file">The file.</param>
+    public static FieldBook Open(string file)
     {
         var options = new DbContextOptionsBuilder<FieldBook>();
-        Configure(options, "design.db");
+        Configure(options, file, pooled: false);
         return new FieldBook(options.Options);
     }
+
+    /// <summary>For the migration tool.</summary>
+    public FieldBook CreateDbContext(string[] args) => Open("design.db");
 
     private sealed class FullySynchronous : DbConnectionInterceptor
     {

@@ -23,7 +23,7 @@ export class Server {
   async start(cutAfter = 0) {
     rmSync(this.cutLog, { force: true });
     this.said = '';
-    const env = { ...process.env, LD_PRELOAD: this.layer, CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_AFTER: String(cutAfter) };
+    const env = { ...process.env, LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_AFTER: String(cutAfter) };
     this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
     this.#process.stderr.on('data', (part) => {
       this.said += part;

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
 
@@ -26,8 +27,6 @@ internal static class BodyShape
 {
     // Beyond it no reading lies, and sums of readings still fit into a decimal.
     private const double LargestNumber = 1e12;
-    private const int FirstYear = 1800;
-    private const int LastYear = 2200;
 
     /// <summary>The first thing that is wrong, with its place; null where nothing is.</summary>
     /// <param name="value">What was sent.</param>
@@ -44,9 +43,6 @@ internal static class BodyShape
             return "a text in it is no Unicode";
         }
     }
-
-    /// <summary>True for a year in which somebody may have read something.</summary>
-    internal static bool Plausible(int year) => year is >= FirstYear and <= LastYear;
 
     private static string? Fault(JsonElement value, JsonTypeInfo shape, Judged judged, string at) => value.ValueKind switch
     {
@@ -126,7 +122,7 @@ internal static class BodyShape
     {
         { IsEnum: true } => text.Length == 0 || long.TryParse(text, NumberStyles.Integer, CultureInfo.InvariantCulture, out _) || text.Contains(',', StringComparison.Ordinal) ? $"“{at}” is no choice by its name" : null,
         _ when judged == Judged.Held => null,
-        var type when type == typeof(DateOnly) || type == typeof(DateTimeOffset) => int.TryParse(text.AsSpan(0, Math.Min(4, text.Length)), out var year) && Plausible(year) ? null : $"“{at}” is in a year that none of us can mean",
+        var type when type == typeof(DateOnly) || type == typeof(DateTimeOffset) => int.TryParse(text.AsSpan(0, Math.Min(4, text.Length)), out var year) && PlausibleYear.Holds(year) ? null : $"“{at}” is in a year that none of us can mean",
         _ => text.Contains('\0', StringComparison.Ordinal) ? $"“{at}” holds a sign that cannot be written" : null,
     };
 

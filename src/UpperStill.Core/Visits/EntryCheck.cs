@@ -1,6 +1,7 @@
 using System.Text.Json;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Operations;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
 
@@ -61,7 +62,7 @@ public static class EntryCheck
             return Stop("entry-too-long", "The entry is longer than any reading.", "It would crowd out the record.", $"A body has at most {LongestBody / 1024} kB, a reason {LongestReason} characters.");
         }
 
-        if (anew && !BodyShape.Plausible(entry.At.Year))
+        if (anew && !PlausibleYear.Holds(entry.At.Year))
         {
             return Stop("entry-at", $"The year {entry.At.Year} is none in which anybody read this.", "It would stand at the wrong end of the record.", "Set the device’s clock, and write it again.");
         }

@@ -9,14 +9,11 @@ namespace UpperStill.Server.Backups;
 /// <summary>Backups are folders: the database as it stood at one moment, files of meters, keys, and a manifest of sums. They are made while the server runs.</summary>
 public static class Backup
 {
-    /// <summary>The database's name in a backup and in the data folder.</summary>
-    public const string Database = "upper-still.db";
-
     private const string Prefix = "upper-still-";
     private const string Moment = "yyyy-MM-dd'T'HHmmss'Z'";
 
     // Beside the database: what meters wrote, and the keys without which every sign-in would end.
-    private static readonly string[] Beside = ["casts", "keys"];
+    internal static readonly IReadOnlyList<string> Beside = [Instance.Casts, Instance.Keys];
 
     /// <summary>Makes a backup, opens it, checks it, and only then gives it its name.</summary>
     /// <param name="instance">The instance.</param>
@@ -44,8 +41,8 @@ public static class Backup
         Durable.Folder(part);
         try
         {
-            var database = Path.Combine(part, Database);
-            await using (var book = Open(instance.DatabaseFile))
+            var database = Path.Combine(part, Instance.Database);
+            await using (var book = FieldBookFactory.Open(instance.DatabaseFile))
             {
                 await book.Database.ExecuteSqlAsync($"VACUUM INTO {database}", cancel);
             }
@@ -91,21 +88,13 @@ public static class Backup
         return gone;
     }
 
-    /// <summary>Opens a database by itself, without the server.</summary>
-    internal static FieldBook Open(string file)
-    {
-        var options = new DbContextOptionsBuilder<FieldBook>();
-        FieldBookFactory.Configure(options, file, pooled: false);
-        return new FieldBook(options.Options);
-    }
-
     // Reads back what was written.
     private static async Task<BackupManifest> DescribeAsync(string part, DateTimeOffset now, CancellationToken cancel)
     {
-        var database = Path.Combine(part, Database);
+        var database = Path.Combine(part, Instance.Database);
         IReadOnlyList<string> faults;
         (string Build, long Entries, LogMark Mark) said;
-        await using (var book = Open(database))
+        await using (var book = FieldBookFactory.Open(database))
         {
             faults = await book.WalkAsync(cancel);
             said = faults.Count > 0 ? default : ((await book.Database.GetAppliedMigrationsAsync(cancel)).LastOrDefault() ?? string.Empty, await book.Entries.LongCountAsync(cancel), await book.MarkAsync(cancel));

@@ -1,5 +1,6 @@
 using System.Security.Cryptography;
 using System.Text.Json;
+using UpperStill.Server.Hosting;
 using UpperStill.Store.Log;
 
 namespace UpperStill.Server.Backups;
@@ -69,9 +70,9 @@ public sealed record BackupManifest(int Format, DateTimeOffset MadeAt, string Bu
             }
         }
 
-        if (Files.All(f => f.Path != Backup.Database))
+        if (Files.All(f => f.Path != Instance.Database))
         {
-            yield return $"{Backup.Database} is not among its files.";
+            yield return $"{Instance.Database} is not among its files.";
         }
     }
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Server.Hosting;
+using UpperStill.Store;
 using UpperStill.Store.Log;
 
 namespace UpperStill.Server.Backups;
@@ -28,7 +29,7 @@ public static class Restore
         Durable.Folder(instance.DataFolder);
         using var alone = DataFolderLock.Take(instance) ?? throw new BackupException([$"A server is running on {instance.DataFolder}. Stop it first."]);
         var there = Directory.EnumerateFileSystemEntries(instance.DataFolder).Where(Belongs).ToList();
-        if (there.Any(f => Path.GetFileName(f) == Backup.Database) && !replace)
+        if (there.Any(f => Path.GetFileName(f) == Instance.Database) && !replace)
         {
             throw new BackupException([$"{instance.DataFolder} holds a record already. With --replace it is set aside in a folder of its own, and nothing of it is deleted."]);
         }
@@ -44,7 +45,7 @@ public static class Restore
                 Durable.Copy(Path.Combine(from, file.Path), Path.Combine(part, file.Path));
             }
 
-            await CheckAsync(Path.Combine(part, Backup.Database), manifest, cancel);
+            await CheckAsync(Path.Combine(part, Instance.Database), manifest, cancel);
             var aside = there.Count == 0 ? null : Path.Combine(instance.DataFolder, "replaced-" + now.ToUniversalTime().ToString("yyyy-MM-dd'T'HHmmss'Z'", CultureInfo.InvariantCulture));
             if (aside is not null)
             {
@@ -53,7 +54,7 @@ public static class Restore
             }
 
             // The database last: until it is in its place there is no record here, never half of one.
-            foreach (var entry in Directory.EnumerateFileSystemEntries(part).OrderBy(f => Path.GetFileName(f) == Backup.Database))
+            foreach (var entry in Directory.EnumerateFileSystemEntries(part).OrderBy(f => Path.GetFileName(f) == Instance.Database))
             {
                 Directory.Move(entry, Path.Combine(instance.DataFolder, Path.GetFileName(entry)));
             }
@@ -66,11 +67,11 @@ public static class Restore
         }
     }
 
-    private static bool Belongs(string path) => Path.GetFileName(path) is "casts" or "keys" || Path.GetFileName(path).StartsWith(Backup.Database, StringComparison.Ordinal);
+    private static bool Belongs(string path) => Backup.Beside.Contains(Path.GetFileName(path)) || Path.GetFileName(path).StartsWith(Instance.Database, StringComparison.Ordinal);
 
     private static async Task CheckAsync(string database, BackupManifest manifest, CancellationToken cancel)
     {
-        await using var book = Backup.Open(database);
+        await using var book = FieldBookFactory.Open(database);
         var faults = await book.WalkAsync(cancel);
         if (faults.Count == 0 && await book.MarkAsync(cancel) != manifest.Mark)
         {

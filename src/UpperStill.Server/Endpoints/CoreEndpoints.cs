@@ -12,9 +12,10 @@ namespace UpperStill.Server.Endpoints;
 /// <summary>An operation as the list shows it.</summary>
 /// <param name="Name">The name in the address.</param>
 /// <param name="Description">What it does.</param>
+/// <param name="Longest">The longest request, bytes.</param>
 /// <param name="Request">JSON schema of the request.</param>
 /// <param name="Response">JSON schema of the response.</param>
-public sealed record OperationInfo(string Name, string Description, JsonNode Request, JsonNode Response);
+public sealed record OperationInfo(string Name, string Description, int Longest, JsonNode Request, JsonNode Response);
 
 /// <summary>A kind of entry as the list shows it.</summary>
 /// <param name="Name">The kind.</param>
@@ -34,7 +35,7 @@ internal static class CoreEndpoints
 
     internal static void MapCore(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, Schema(o.Request), Schema(o.Response))))
+        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, o.Longest, Schema(o.Request), Schema(o.Response))))
             .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
         app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body))))
             .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);

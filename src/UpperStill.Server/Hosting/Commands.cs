@@ -1,6 +1,7 @@
 using System.Data.Common;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Server.Backups;
+using UpperStill.Store;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
 
@@ -115,7 +116,7 @@ public static class Commands
 
         List<string> faults;
         long entries;
-        await using (var book = Backup.Open(instance.DatabaseFile))
+        await using (var book = FieldBookFactory.Open(instance.DatabaseFile))
         {
             if ((await book.Database.GetPendingMigrationsAsync(cancel)).Any())
             {

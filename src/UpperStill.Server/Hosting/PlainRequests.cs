@@ -1,14 +1,12 @@
 using System.Reflection;
 using Microsoft.Net.Http.Headers;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Server.Hosting;
 
 /// <summary>Refuses what no address can mean before it reaches one: a charset that does not exist, a choice by a number that names none, a year that nobody lived in.</summary>
 internal static class PlainRequests
 {
-    private const int FirstYear = 1800;
-    private const int LastYear = 2200;
-
     internal static void UsePlainRequests(this WebApplication app) => app.Use((http, next) =>
         http.Request.ContentType is { } type && MediaTypeHeaderValue.TryParse(type, out var media) && media.Charset.HasValue && media.Encoding is null
             ? Results.Problem("Send it as UTF-8. Nothing was kept.", statusCode: StatusCodes.Status415UnsupportedMediaType, title: $"No charset is called “{media.Charset}”.").ExecuteAsync(http)
@@ -30,9 +28,9 @@ internal static class PlainRequests
                         return Unmeant(asked[i].Name!, $"{choice}", $"It is one of {string.Join(", ", Enum.GetNames(Choice(asked[i])!))}.");
                     }
 
-                    if (call.Arguments[i] is int year && (year < FirstYear || year > LastYear))
+                    if (call.Arguments[i] is int year && !PlausibleYear.Holds(year))
                     {
-                        return Unmeant(asked[i].Name!, $"{year}", $"Years go from {FirstYear} to {LastYear}.");
+                        return Unmeant(asked[i].Name!, $"{year}", $"Years go from {PlausibleYear.First} to {PlausibleYear.Last}.");
                     }
                 }
 

@@ -19,7 +19,7 @@ internal static class PeopleServices
         services.AddSingleton<FirstCoordinator>();
 
         // Kept with the data: else each restart of the server would sign everybody out.
-        services.AddDataProtection().SetApplicationName("upper-still").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(instance.DataFolder, "keys")));
+        services.AddDataProtection().SetApplicationName("upper-still").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(instance.DataFolder, Instance.Keys)));
         services.AddAuthentication(IdentityConstants.ApplicationScheme).AddIdentityCookies();
         services.ConfigureApplicationCookie(cookie =>
         {

@@ -16,12 +16,12 @@ public static class ProjectionCheck
     {
         try
         {
-            await using (var book = Open(file))
+            await using (var book = FieldBookFactory.Open(file))
             {
                 await book.Database.ExecuteSqlAsync($"VACUUM INTO {copy}", cancel);
             }
 
-            await using var anew = Open(copy);
+            await using var anew = FieldBookFactory.Open(copy);
             await anew.RebuildAsync(cancel);
             await anew.Database.OpenConnectionAsync(cancel);
             await anew.Database.ExecuteSqlAsync($"ATTACH {file} AS kept", cancel);
@@ -47,13 +47,6 @@ public static class ProjectionCheck
                 File.Delete(part);
             }
         }
-    }
-
-    private static FieldBook Open(string file)
-    {
-        var options = new DbContextOptionsBuilder<FieldBook>();
-        FieldBookFactory.Configure(options, file, pooled: false);
-        return new FieldBook(options.Options);
     }
 
     private static async Task<long> CountAsync(FieldBook book, string sql, CancellationToken cancel)

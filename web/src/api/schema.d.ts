@@ -5725,6 +5725,11 @@ export interface components {
             name: string;
             /** @description What it does. */
             description: string;
+            /**
+             * Format: int32
+             * @description The longest request, bytes.
+             */
+            longest: number;
             /** @description JSON schema of the request. */
             request: components["schemas"]["JsonNode"];
             /** @description JSON schema of the response. */

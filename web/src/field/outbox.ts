@@ -17,10 +17,9 @@ const COPY = 'on-this-device-only.json';
 const FORMAT = 1;
 const AFTER_MS = 300;
 
-/** True where an entry is delivered under this person's sign-in: nothing is sent in somebody else's name. */
-export function isMine({ person }: KeptEntry): boolean {
-  const now = currentSession();
-  return person === undefined || person === (now.person ?? now.known)?.id;
+/** True for what whoever uses this device wrote on it, or what came from the server: nothing is sent in somebody else's name, or shown to them before it is sent. */
+export function isMine({ person }: { person?: string | undefined }): boolean {
+  return person === undefined || person === currentSession().known?.id;
 }
 
 export async function outbox(): Promise<Outbox> {

@@ -9,8 +9,8 @@ import {
   type ReaderUnit,
   type StationRecord,
 } from '../api/client';
-import { currentSession } from '../people/session';
 import { compute, foldVisit } from './core';
+import { isMine } from './outbox';
 import { type KeptEntry, type KeptVisit, store } from './store';
 
 type MonthHistory = OperationResponse<'month-history'>;
@@ -108,7 +108,7 @@ export function useVisit(visit: string, reader: ReaderUnit): VisitView {
       store.entries
         .where('visit')
         .equals(visit)
-        .filter((one) => one.state === 'sent' || isOwn(one))
+        .filter((one) => one.state === 'sent' || isMine(one))
         .toArray(),
     [visit],
   );
@@ -168,20 +168,15 @@ export async function fetchEntries(visit: string): Promise<void> {
   }
 }
 
-/** What one person wrote on a shared device is not the next one's to see before it is sent. */
-function isOwn({ person }: { person?: string | undefined }): boolean {
-  return person === undefined || person === currentSession().known?.id;
-}
-
 /** Visits on this device that have not ended. */
 export function openVisits(visits: KeptVisit[] | undefined): KeptVisit[] {
-  return (visits ?? []).filter((v) => !v.closed && isOwn(v)).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+  return (visits ?? []).filter((v) => !v.closed && isMine(v)).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
 }
 
 /** The station's record; visits with something that the server does not have yet stand as this device knows them. */
 export function withLocal(points: ClarityPoint[], visits: KeptVisit[], pending: ReadonlySet<string>): ClarityPoint[] {
   const known = new Set(points.map((p) => p.visit));
-  const local = visits.filter((v) => isOwn(v) && (pending.has(v.visit) || !known.has(v.visit)));
+  const local = visits.filter((v) => isMine(v) && (pending.has(v.visit) || !known.has(v.visit)));
   const replaced = new Set(local.map((v) => v.visit));
   return [...points.filter((p) => !replaced.has(p.visit)), ...local.flatMap((v) => (v.point ? [v.point] : []))].sort((a, b) =>
     a.date.localeCompare(b.date),
