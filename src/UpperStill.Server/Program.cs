@@ -1,6 +1,7 @@
 using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using System.Threading.RateLimiting;
 using CsvHelper;
 using Microsoft.AspNetCore.Identity;
@@ -95,6 +96,7 @@ builder.Services.ConfigureHttpJsonOptions(options =>
     json.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
     json.RespectNullableAnnotations = true;
     json.RespectRequiredConstructorParameters = true;
+    json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NoNulls.Refuse);
 });
 builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>());
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>

@@ -19,6 +19,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>The chain of the log; append only.</summary>
     public DbSet<LinkRow> Links => Set<LinkRow>();
 
+    /// <summary>Names in the record beside those that people bear now.</summary>
+    public DbSet<KnownName> KnownNames => Set<KnownName>();
+
     /// <summary>Waters.</summary>
     public DbSet<WaterRow> Waters => Set<WaterRow>();
 
@@ -129,6 +132,11 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         builder.Entity<IdentityUserClaim<Guid>>().ToTable("PeopleClaims");
         builder.Entity<IdentityUserLogin<Guid>>().ToTable("PeopleLogins");
         builder.Entity<IdentityUserToken<Guid>>().ToTable("PeopleTokens");
+        builder.Entity<KnownName>(name =>
+        {
+            name.HasKey(n => n.Name);
+            name.HasIndex(n => n.Person);
+        });
         builder.Entity<WaterRow>().HasKey(w => w.Code);
         builder.Entity<ChangeRow>(change =>
         {

@@ -132,8 +132,9 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         var visit = SentVisit.At("PEL-1");
         await DeliverAsync(sampler, visit);
 
+        var person = (string)(await sampler.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!["id"]!;
         var back = (await sampler.GetFromJsonAsync<JsonArray>($"/api/visits/{visit[0]!["visit"]}/entries", Cancel))!;
-        Assert.All(back, e => Assert.Equal(("Asa", "sampler"), ((string)e!["by"]!, (string)e["receipt"]!["deliveredBy"]!)));
+        Assert.All(back, e => Assert.Equal(("Asa Lindqvist", "Asa Lindqvist", person), ((string)e!["by"]!, (string)e["receipt"]!["deliveredBy"]!, (string)e["receipt"]!["deliveredById"]!)));
     }
 
     private static bool IsApi(RouteEndpoint endpoint) => endpoint.RoutePattern.RawText?.StartsWith("/api", StringComparison.Ordinal) == true;
@@ -155,8 +156,8 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     private static async Task<string?> TitleAsync(HttpResponseMessage answer) =>
         answer.Content.Headers.ContentType?.MediaType == "application/problem+json" ? (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"] : null;
 
-    private static Task<HttpResponseMessage> DeliverAsync(HttpClient http, JsonArray entries) =>
-        http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = entries.DeepClone() }, Cancel);
+    private static async Task<HttpResponseMessage> DeliverAsync(HttpClient http, JsonArray entries) =>
+        await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
 
     private static async Task<JsonArray?> AnswersAsync(HttpResponseMessage answer) => (JsonArray?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"];
 }

@@ -220,7 +220,7 @@ public sealed class BackupTests : IDisposable
 
     private static async Task<JsonObject> DeliverAsync(HttpClient http, JsonNode? mark, params JsonNode[] entries)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries, mark });
+        var answer = await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries = await http.OwnAsync(entries), mark });
         answer.EnsureSuccessStatusCode();
         return (await answer.Content.ReadFromJsonAsync<JsonObject>())!;
     }

@@ -232,7 +232,7 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
     // The status of the last entry.
     private static async Task<string> DeliverAsync(HttpClient http, params JsonObject[] entries)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = new JsonArray([.. entries.Select(e => e.DeepClone())]) }, Cancel);
+        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
         return (string)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!.AsArray()[^1]!["status"]!;
     }
 

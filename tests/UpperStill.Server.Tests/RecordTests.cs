@@ -156,7 +156,7 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     {
         // By the demo's clock: a device whose clock is off would be a finding of its own.
         var now = (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!;
-        var answer = await http.PostAsJsonAsync("/api/entries", new { sentAt = now, entries = new[] { entry.DeepClone() } }, Cancel);
+        var answer = await http.PostAsJsonAsync("/api/entries", new { sentAt = now, entries = await http.OwnAsync([entry]) }, Cancel);
         return (string)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]![0]!["status"]!;
     }
 }

@@ -1,3 +1,4 @@
+using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace UpperStill.Server.Tests;
@@ -5,6 +6,19 @@ namespace UpperStill.Server.Tests;
 /// <summary>A short visit as a device sends it.</summary>
 internal static class SentVisit
 {
+    /// <summary>Copies of entries as whoever is signed in writes them.</summary>
+    internal static async Task<JsonArray> OwnAsync(this HttpClient http, IEnumerable<JsonNode?> entries)
+    {
+        var name = (string?)(await http.GetFromJsonAsync<JsonObject>("/api/session"))!["person"]?["name"];
+        var own = new JsonArray([.. entries.Select(e => e?.DeepClone())]);
+        foreach (var entry in own.OfType<JsonObject>().Where(e => e.ContainsKey("by")))
+        {
+            entry["by"] = name;
+        }
+
+        return own;
+    }
+
     internal static JsonArray At(string station)
     {
         var visit = Guid.CreateVersion7().ToString();

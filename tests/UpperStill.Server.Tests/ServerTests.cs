@@ -175,7 +175,7 @@ public sealed class ServerTests(RunningServer server) : IClassFixture<RunningSer
 
     private async Task<JsonArray> Answers(JsonArray entries, DateTimeOffset? sentAt = null)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = sentAt ?? DateTimeOffset.UtcNow, ["entries"] = entries.DeepClone() }, Cancel);
+        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = sentAt ?? DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
         answer.EnsureSuccessStatusCode();
         return (JsonArray)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!;
     }

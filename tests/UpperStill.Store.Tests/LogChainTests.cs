@@ -17,7 +17,7 @@ public class LogChainTests
     [InlineData("DELETE FROM Entries WHERE Sequence = 2", "Entry 2 of the log is missing", "its link is there")]
     [InlineData("DELETE FROM Entries WHERE Sequence = 2; DELETE FROM Links WHERE Sequence = 2", "Entry 3 of the log", "the one before it is gone")]
     [InlineData("DELETE FROM Links WHERE Sequence = 5", "Entry 5 of the log", "has no link")]
-    [InlineData("INSERT INTO Entries SELECT 9, '019ff54e-a5c0-73c3-91f3-76d716332433', Visit, Kind, Version, Body, At, \"By\", Device, Strikes, Why, ReceivedAt, ClockOffS, DeliveredBy FROM Entries WHERE Sequence = 3", "Entry 9 of the log", "put in past Upper Still")]
+    [InlineData("INSERT INTO Entries SELECT 9, '019ff54e-a5c0-73c3-91f3-76d716332433', Visit, Kind, Version, Body, At, \"By\", Device, Strikes, Why, ReceivedAt, ClockOffS, DeliveredBy, Person, DeliveredById FROM Entries WHERE Sequence = 3", "Entry 9 of the log", "put in past Upper Still")]
     [InlineData("UPDATE Links SET Hash = zeroblob(32) WHERE Sequence = 4", "Entry 4 of the log", "is not what it was")]
     public async Task What_was_done_by_hand_is_named(string sql, string names, string says)
     {

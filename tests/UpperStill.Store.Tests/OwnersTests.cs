@@ -116,7 +116,7 @@ public class OwnersTests
         // Nor by whoever reaches both waters.
         await using (var book = test.Book())
         {
-            var both = await test.Log.DeliverAsync(book, [striking], TestBook.Receipt, new Permissions([new Grant(Role.Sampler)]), CancellationToken.None);
+            var both = await test.Log.DeliverAsync(book, [striking], TestBook.Receipt, new Deliverer(new Permissions([new Grant(Role.Sampler)])), CancellationToken.None);
             Assert.Equal("visit-elsewhere", both[0].Refusal!.Code);
         }
 
@@ -260,7 +260,7 @@ public class OwnersTests
     private static async Task<IReadOnlyList<Delivered>> DeliverAsync(TestBook test, string role, params Entry[] entries)
     {
         await using var book = test.Book();
-        return await test.Log.DeliverAsync(book, entries, TestBook.Receipt with { DeliveredBy = role }, Roles[role], CancellationToken.None);
+        return await test.Log.DeliverAsync(book, entries, TestBook.Receipt with { DeliveredBy = role }, new Deliverer(Roles[role]), CancellationToken.None);
     }
 
     private static Guid Begin(out Entry start, string station, Guid? visit = null)

@@ -56,7 +56,7 @@ internal sealed class TestBook : IAsyncDisposable
     internal async Task<IReadOnlyList<Delivered>> DeliverAsync(params IReadOnlyList<Entry> entries)
     {
         await using var book = Book();
-        return await Log.DeliverAsync(book, entries, Receipt, new Permissions([new Grant(Role.Coordinator)]), CancellationToken.None);
+        return await Log.DeliverAsync(book, entries, Receipt, new Deliverer(new Permissions([new Grant(Role.Coordinator)])), CancellationToken.None);
     }
 
     internal static Entry Entry<T>(Guid visit, EntryKind<T> kind, T body, DateTimeOffset? at = null)

@@ -1,4 +1,5 @@
 using UpperStill.Core.Findings;
+using UpperStill.Core.People;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Clarity;
@@ -65,7 +66,7 @@ internal static class ClarityChecks
         var about = new[] { first, second };
         if (request.Settings.Observers == ObserverSchool.Swap)
         {
-            if (first.Observer is not null && string.Equals(first.Observer, second.Observer, StringComparison.OrdinalIgnoreCase))
+            if (first.By is { } one && second.By is { } other && new KnownPeople(request.People).Same(one, other))
             {
                 yield return Finding.Check(
                     "clarity-same-observer", $"Both readings are {first.Observer}’s.", "The swap shows the difference between eyes.",

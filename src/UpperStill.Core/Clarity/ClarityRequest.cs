@@ -1,5 +1,7 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.People;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
@@ -12,7 +14,13 @@ namespace UpperStill.Core.Clarity;
 /// <param name="Depth">The mark as read.</param>
 /// <param name="Observer">Who looked.</param>
 /// <param name="Entry">The entry, where there is one.</param>
-public sealed record DiscMark(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? Entry = null);
+/// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
+public sealed record DiscMark(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? Entry = null, Guid? ObserverId = null)
+{
+    /// <summary>Who looked.</summary>
+    [JsonIgnore]
+    public NamedPerson? By => Observer is null ? null : new NamedPerson(ObserverId, Observer);
+}
 
 /// <summary>Everything a clarity is judged by.</summary>
 /// <param name="Settings">The programme's school.</param>
@@ -25,6 +33,7 @@ public sealed record DiscMark(int Lowering, DiscEvent Event, WrittenLength Depth
 /// <param name="Day">Local day of the reading; needed for the comparison with the month's history.</param>
 /// <param name="History">The station's record; only usable values of earlier days are compared with.</param>
 /// <param name="Reader">Unit for the words.</param>
+/// <param name="People">Everybody with an account, to tell observers apart.</param>
 public sealed record ClarityRequest(
     ClaritySettings Settings,
     IReadOnlyList<DiscMark> Marks,
@@ -35,7 +44,8 @@ public sealed record ClarityRequest(
     CheckLimits? Checks = null,
     DateOnly? Day = null,
     IReadOnlyList<ClarityPoint>? History = null,
-    ReaderUnit Reader = ReaderUnit.AsRead);
+    ReaderUnit Reader = ReaderUnit.AsRead,
+    IReadOnlyList<PersonNames>? People = null);
 
 /// <summary>One lowering worked out.</summary>
 /// <param name="Lowering">Which, from 1.</param>

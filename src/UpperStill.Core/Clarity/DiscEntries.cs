@@ -36,7 +36,8 @@ public enum DiscOutcome
 /// <param name="Event">Lost or seen again.</param>
 /// <param name="Depth">The mark as read.</param>
 /// <param name="Observer">Who looked.</param>
-public sealed record DiscMarkBody(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null);
+/// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
+public sealed record DiscMarkBody(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? ObserverId = null);
 
 /// <summary>Body of the entry <c>disc-outcome</c>.</summary>
 /// <param name="Outcome">How it ended.</param>

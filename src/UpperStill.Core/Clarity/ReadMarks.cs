@@ -1,5 +1,6 @@
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.People;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
@@ -13,8 +14,10 @@ namespace UpperStill.Core.Clarity;
 internal sealed record ReadMark(DiscMark Mark, Length Length, decimal Metres);
 
 /// <summary>One lowering: its marks, and its depth once all marks of the school are there.</summary>
-internal sealed record Lowering(int Number, string? Observer, IReadOnlyList<ReadMark> Marks, decimal? DepthM)
+internal sealed record Lowering(int Number, NamedPerson? By, IReadOnlyList<ReadMark> Marks, decimal? DepthM)
 {
+    internal string? Observer => By?.Name;
+
     /// <summary>The depth by the marks alone, m.</summary>
     internal decimal AsReadM => Marks.Sum(m => m.Length.Metres) / Marks.Count;
 
@@ -97,7 +100,7 @@ internal sealed class ReadMarks
 
         var whole = used.Count == wanted.Count;
         return new Lowering(
-            number, marks[0].Mark.Observer, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
+            number, marks[0].Mark.By, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
     }
 
     private Finding? FinerThanTheLine(Length length) =>

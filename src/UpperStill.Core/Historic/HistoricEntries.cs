@@ -11,7 +11,8 @@ namespace UpperStill.Core.Historic;
 /// <param name="File">The file's name.</param>
 /// <param name="By">Who brings it in.</param>
 /// <param name="Device">On which device.</param>
-public sealed record HistoricSource(Guid Import, string File, string By, string Device);
+/// <param name="Person">That person's account.</param>
+public sealed record HistoricSource(Guid Import, string File, string By, string Device, Guid? Person = null);
 
 /// <summary>Writes the visits of an old table as entries, so that every number leads back to its line.</summary>
 public static class HistoricEntries
@@ -56,6 +57,6 @@ public static class HistoricEntries
         yield return Make(EntryKinds.VisitClosed, CoreJson.Default.EmptyBody, new EmptyBody());
 
         Entry Make<T>(EntryKind<T> kind, JsonTypeInfo<T> shape, T body)
-            where T : class => new(next(), id, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, shape), at, source.By, source.Device);
+            where T : class => new(next(), id, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, shape), at, source.By, source.Device, Person: source.Person);
     }
 }

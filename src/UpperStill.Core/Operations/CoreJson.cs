@@ -10,6 +10,7 @@ using UpperStill.Core.Guides;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
@@ -35,6 +36,7 @@ namespace UpperStill.Core.Operations;
     RespectRequiredConstructorParameters = true)]
 // Answers are only ever written: without the means to read them a third of the payload is saved. A type that is both asked and
 // answered with stands in the second list by itself, or it could not be read.
+[JsonSerializable(typeof(CrewResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(FieldSheet), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ClarityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CompositeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -103,6 +105,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(OxygenRequest))]
 [JsonSerializable(typeof(VisitStartedBody))]
 [JsonSerializable(typeof(VisitMovedBody))]
+[JsonSerializable(typeof(CrewRequest))]
 [JsonSerializable(typeof(VisitPlaceRequest))]
 [JsonSerializable(typeof(SoundingBody))]
 [JsonSerializable(typeof(DiscMarkBody))]

@@ -6,6 +6,7 @@ using UpperStill.Core.Density;
 using UpperStill.Core.Guides;
 using UpperStill.Core.Outings;
 using UpperStill.Core.Oxygen;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
@@ -93,6 +94,9 @@ public static class OperationTable
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
             j => j.SheetTimeRequest, j => j.SheetTimeResult, SheetTimes.Work),
+        new Operation<CrewRequest, CrewResult>(
+            "crew", "Finds the people behind names among those who are known, so that one person keeps one id.",
+            j => j.CrewRequest, j => j.CrewResult, Crew.Find),
         new Operation<VisitPlaceRequest, VisitPlaceResult>(
             "visit-place", "Says at which station a visit lies: where it was begun, or where a coordinator moved it.",
             j => j.VisitPlaceRequest, j => j.VisitPlaceResult, VisitPlace.Of, OperationCost.Heavy),

@@ -1,4 +1,5 @@
 using UpperStill.Core.Findings;
+using UpperStill.Core.People;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
 
@@ -10,10 +11,12 @@ internal sealed class ReviewFold
     private readonly SheetDraft draft;
     private readonly FieldSheet sheet;
     private readonly List<ReviewFinding> findings;
+    private readonly KnownPeople people;
 
     internal ReviewFold(FoldRequest request, FieldSheet sheet, VisitSamples samples)
     {
         draft = new SheetDraft(request);
+        people = new KnownPeople(request.Context.People);
         this.sheet = sheet;
         findings =
         [
@@ -29,6 +32,7 @@ internal sealed class ReviewFold
         var blocks = Blocks(questions).ToList();
         List<Finding> said = [];
         var signed = draft.Standing(EntryKinds.SignedOff).Where(s => ByAnother(s, said)).ToList();
+        said.AddRange(BroughtIn());
         var last = signed.LastOrDefault();
         var fieldSigned = blocks.Count == 0 && signed.Any(s => s.Body.Field == field);
         var resultsSigned = blocks.Count == 0 && signed.Any(s => s.Body.Results == results && s.Body.Field == field);
@@ -68,9 +72,13 @@ internal sealed class ReviewFold
         }
     }
 
+    private IEnumerable<Finding> BroughtIn() => draft.Log.All.Where(e => e.BroughtInBy is not null).GroupBy(e => (e.By, Through: e.BroughtInBy)).Select(g => Finding.Note(
+        "brought-in", $"{(g.Count() == 1 ? "1 entry" : $"{g.Count()} entries")} of {g.Key.By} came through {g.Key.Through}.", "They were saved as a file and brought in by a coordinator.", "Ask both where something is odd.").On(
+        Beside.Header, g.Select(e => e.Id)));
+
     private bool ByAnother(Read<SignedOffBody> sign, List<Finding> said)
     {
-        var own = Vouching.IsOwn(sign.Entry.By, sheet.Observers, draft.Start?.Entry.By);
+        var own = draft.Start is { } start && Vouching.IsOwn(sign.Entry.Maker, start.Entry, start.Body, people);
         if (own)
         {
             said.Add(Finding.Check("signed-by-sampler", $"{sign.Entry.By} made this visit.", "Nobody sees their own slips.", "Somebody else signs it off; until then it does not count.").On(Beside.Header, sign.Entry.Id));

@@ -1,15 +1,21 @@
+using UpperStill.Core.People;
+using UpperStill.Core.Visits;
+
 namespace UpperStill.Core.Review;
 
-/// <summary>Nobody vouches for their own reading.</summary>
+/// <summary>Nobody vouches for their own reading, in whatever spelling.</summary>
 public static class Vouching
 {
-    /// <summary>True where a visit is somebody's own: they read it, or they wrote it down.</summary>
+    /// <summary>True where a visit is somebody's own: they read it, or they wrote its beginning.</summary>
     /// <param name="who">Who would sign it off.</param>
-    /// <param name="observers">Who read.</param>
-    /// <param name="by">Who began the visit, or brought it in; null where it has not begun.</param>
-    public static bool IsOwn(string who, IEnumerable<string> observers, string? by)
+    /// <param name="start">Its beginning.</param>
+    /// <param name="begun">That entry's body.</param>
+    /// <param name="people">Who is who.</param>
+    public static bool IsOwn(NamedPerson who, Entry start, VisitStartedBody begun, KnownPeople people)
     {
-        ArgumentNullException.ThrowIfNull(who);
-        return observers.Append(by).Any(name => string.Equals(name?.Trim(), who.Trim(), StringComparison.OrdinalIgnoreCase));
+        ArgumentNullException.ThrowIfNull(start);
+        ArgumentNullException.ThrowIfNull(begun);
+        ArgumentNullException.ThrowIfNull(people);
+        return begun.People.Append(start.Maker).Any(one => people.Same(who, one));
     }
 }

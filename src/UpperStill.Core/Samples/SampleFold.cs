@@ -19,7 +19,6 @@ internal sealed class SampleFold
     {
         this.sheet = sheet;
         draft = new SheetDraft(request);
-        draft.Start = draft.First(EntryKinds.VisitStarted);
     }
 
     internal VisitSamples Samples()

@@ -14,9 +14,10 @@ public sealed record KnownEntry(Guid Visit, string Kind, Guid? Strikes, IReadOnl
 /// What the person who delivers may write to which visit, and what they may strike. Where a visit lies is decided by what the log
 /// holds first; only where it holds no beginning does one in the delivery say so.
 /// </summary>
-/// <param name="may">What that person may do.</param>
-public sealed class DeliveryReach(Permissions may)
+/// <param name="who">That person.</param>
+public sealed class DeliveryReach(Deliverer who)
 {
+    private readonly Permissions may = who.May;
     private readonly Dictionary<Guid, (string Station, string? Water)> places = [];
     private readonly Dictionary<Guid, HashSet<string>> begun = [];
     private readonly Dictionary<Guid, HashSet<string>> waters = [];
@@ -154,8 +155,14 @@ public sealed class DeliveryReach(Permissions may)
             return Finding.Stop("strike-elsewhere", "It strikes an entry of another visit.", "A visit is corrected where it stands.", "Strike it in its own visit.") with { NoWayRound = true };
         }
 
+        places.TryGetValue(entry.Visit, out var place);
+        if (who.Refusal(entry, OwnerOf(entry), place.Water is { } at ? may.Coordinates(at) : may.CoordinatesAll) is { } refusal)
+        {
+            return refusal;
+        }
+
         // Before its beginning has arrived a visit has no water; a laboratory and a reviewer have nothing to say of it yet.
-        if (!places.TryGetValue(entry.Visit, out var place))
+        if (place.Station is null)
         {
             return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
         }

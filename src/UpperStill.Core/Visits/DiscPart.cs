@@ -1,5 +1,6 @@
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Findings;
+using UpperStill.Core.People;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
@@ -26,7 +27,7 @@ internal static class DiscPart
         var settings = draft.Context.Programme.Clarity;
         var result = ClarityRule.Work(new ClarityRequest(
             settings,
-            [.. marks.Select(m => new DiscMark(m.Body.Lowering, m.Body.Event, m.Body.Depth, m.Body.Observer, m.Entry.Id))],
+            [.. marks.Select(m => new DiscMark(m.Body.Lowering, m.Body.Event, m.Body.Depth, m.Body.Observer, m.Entry.Id, m.Body.ObserverId))],
             outcome?.Body.Outcome,
             outcome?.Entry.Why,
             draft.SoundingRead?.Body.Depth,
@@ -34,7 +35,8 @@ internal static class DiscPart
             draft.Context.Programme.Checks,
             draft.Day,
             draft.Context.History,
-            draft.Reader));
+            draft.Reader,
+            draft.Context.People));
         if (marks.Count == 0 && outcome is null && draft.Latest(EntryKinds.ClarityStated) is { } stated)
         {
             result = ClarityStated.Work(stated.Body, stated.Entry.Id, draft.Reader);
@@ -57,18 +59,19 @@ internal static class DiscPart
             {
                 var mark = marks.LastOrDefault(m => m.Body.Lowering == lowering && m.Body.Event == seen);
                 var length = mark?.Body.Depth.Read().Length;
+                var who = mark is { Body.Observer: { } name } ? new NamedPerson(mark.Body.ObserverId, name) : Turn(draft, settings, lowering);
                 boxes.Add(new DiscBox(
-                    lowering, seen, mark?.Body.Observer ?? Turn(draft, settings, lowering), lowering > settings.Needed, mark?.Entry.Id,
-                    length is { } l ? Decimals.Published(l.Metres) : null, mark is null ? null : Words(draft, mark.Body.Depth)));
+                    lowering, seen, who?.Name, lowering > settings.Needed, mark?.Entry.Id,
+                    length is { } l ? Decimals.Published(l.Metres) : null, mark is null ? null : Words(draft, mark.Body.Depth), who?.Id));
             }
         }
 
         return boxes;
     }
 
-    private static string? Turn(SheetDraft draft, ClaritySettings settings, int lowering)
+    private static NamedPerson? Turn(SheetDraft draft, ClaritySettings settings, int lowering)
     {
-        var observers = draft.Start?.Body.Observers ?? [];
+        var observers = draft.Start?.Body.People.ToList() ?? [];
         return observers.Count == 0 ? null : settings.Observers == ObserverSchool.Swap ? observers[(lowering - 1) % observers.Count] : observers[0];
     }
 

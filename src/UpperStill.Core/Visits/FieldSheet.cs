@@ -5,6 +5,7 @@ using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
@@ -22,6 +23,7 @@ namespace UpperStill.Core.Visits;
 /// <param name="LastDay">The last visit before this one, where <paramref name="History"/> is only a part of the record.</param>
 /// <param name="Temperatures">How cold and warm the water was here, month by month.</param>
 /// <param name="WorkedBefore">How fast the composite sampler was raised when it last worked here.</param>
+/// <param name="People">Everybody with an account here, by all the names the record knows them by.</param>
 public sealed record VisitContext(
     Station Station,
     Programme Programme,
@@ -31,7 +33,8 @@ public sealed record VisitContext(
     IReadOnlyList<Gear>? Gear = null,
     DateOnly? LastDay = null,
     IReadOnlyList<MonthTemperatures>? Temperatures = null,
-    RiseThatWorked? WorkedBefore = null);
+    RiseThatWorked? WorkedBefore = null,
+    IReadOnlyList<PersonNames>? People = null);
 
 /// <summary>A visit to be folded.</summary>
 /// <param name="Entries">All its entries, in any order; repeated ones do no harm.</param>
@@ -93,8 +96,9 @@ public sealed record SheetAboard(string Thing, bool? Aboard = null, Guid? Entry 
 /// <param name="Struck">True where another entry strikes it.</param>
 /// <param name="Reason">Why it was struck; or, for an answer, its reason.</param>
 /// <param name="Strikes">The entry it strikes.</param>
+/// <param name="BroughtInBy">Who delivered it, where that is not who made it.</param>
 public sealed record SheetEntry(
-    Guid Id, string Kind, string Text, DateTimeOffset At, string By, string Device, bool Struck, string? Reason = null, Guid? Strikes = null);
+    Guid Id, string Kind, string Text, DateTimeOffset At, string By, string Device, bool Struck, string? Reason = null, Guid? Strikes = null, string? BroughtInBy = null);
 
 /// <summary>Today's sounding.</summary>
 /// <param name="DepthM">m.</param>
@@ -110,8 +114,9 @@ public sealed record SheetSounding(decimal DepthM, string Text, Guid Entry);
 /// <param name="Entry">The entry in it; null while empty.</param>
 /// <param name="DepthM">m; null while empty or unreadable.</param>
 /// <param name="Text">The mark as read, for the reader.</param>
+/// <param name="ObserverId">Who the observer is; null in visits of earlier builds.</param>
 public sealed record DiscBox(
-    int Lowering, DiscEvent Event, string? Observer, bool Extra, Guid? Entry = null, decimal? DepthM = null, string? Text = null);
+    int Lowering, DiscEvent Event, string? Observer, bool Extra, Guid? Entry = null, decimal? DepthM = null, string? Text = null, Guid? ObserverId = null);
 
 /// <summary>The disc's part of the sheet.</summary>
 /// <param name="Boxes">The marks, read and still to read.</param>

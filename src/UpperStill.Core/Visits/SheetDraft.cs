@@ -25,7 +25,8 @@ internal sealed class SheetDraft(FoldRequest request)
 
     internal List<Finding> Findings { get; } = [];
 
-    internal Read<VisitStartedBody>? Start { get; set; }
+    /// <summary>The beginning that stands, the oldest.</summary>
+    internal Read<VisitStartedBody>? Start => First(EntryKinds.VisitStarted);
 
     internal Line? Line { get; set; }
 

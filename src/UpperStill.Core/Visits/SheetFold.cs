@@ -115,8 +115,6 @@ internal sealed class SheetFold
 
     private void Header()
     {
-        var starts = draft.Standing(EntryKinds.VisitStarted);
-        draft.Start = starts.Count > 0 ? starts[0] : null;
         draft.Line = draft.Context.Lines.FirstOrDefault(l => l.Code == draft.Start?.Body.Line);
         if (draft.Start is not { } start)
         {
@@ -209,7 +207,7 @@ internal sealed class SheetFold
         var striker = draft.Log.StruckBy(entry);
         return new SheetEntry(
             entry.Id, entry.Kind, EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader) : entry.Kind,
-            entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes);
+            entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes, entry.BroughtInBy);
     }
 
     private static string Clock(TimeOnly time) => time.ToString("HH:mm", CultureInfo.InvariantCulture);

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.People;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 
@@ -15,9 +16,15 @@ namespace UpperStill.Core.Visits;
 /// <param name="Half">The half of the day ticked on the sheet, where it has such a box.</param>
 /// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
 /// <param name="Import">The old table that it was brought in from.</param>
+/// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds.</param>
 public sealed record VisitStartedBody(
     string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null,
-    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null);
+    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null, IReadOnlyList<Guid>? ObserverIds = null)
+{
+    /// <summary>Who reads, in order.</summary>
+    [JsonIgnore]
+    public IEnumerable<NamedPerson> People => Observers.Select((name, i) => new NamedPerson(ObserverIds is { } ids && i < ids.Count ? ids[i] : null, name));
+}
 
 /// <summary>Body of the entry <c>visit-moved</c>: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's <c>why</c>.</summary>
 /// <param name="Station">The code of the station at which it was made.</param>

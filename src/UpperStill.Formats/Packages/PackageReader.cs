@@ -63,7 +63,7 @@ public sealed class PackageReader : IDisposable
         using var stream = zip.GetEntry(table.Path)!.Open();
         using var text = new StreamReader(stream, Encoding.UTF8);
         using var csv = new CsvReader(text, new CsvConfiguration(CultureInfo.InvariantCulture) { MaxFieldSize = MostField, BadDataFound = null, MissingFieldFound = null, CountBytes = false });
-        if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } heads || table.Fields.Any(f => !heads.Contains(f.Name)))
+        if (!csv.Read() || !csv.ReadHeader() || csv.HeaderRecord is not { } heads || table.Fields.Any(f => !f.Since && !heads.Contains(f.Name)))
         {
             throw new FormatException($"{table.Path} does not have the columns {string.Join(", ", table.Fields.Select(f => f.Name))}.");
         }
@@ -71,7 +71,7 @@ public sealed class PackageReader : IDisposable
         int[] places = [.. table.Fields.Select(f => Array.IndexOf(heads, f.Name))];
         while (csv.Read())
         {
-            yield return [.. places.Select(p => csv.GetField(p) is { Length: > 0 } field ? field : null)];
+            yield return [.. places.Select(p => p >= 0 && csv.GetField(p) is { Length: > 0 } field ? field : null)];
         }
     }
 

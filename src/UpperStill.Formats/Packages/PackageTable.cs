@@ -4,7 +4,8 @@ namespace UpperStill.Formats.Packages;
 /// <param name="Name">Its name.</param>
 /// <param name="Type">Its type in the Table Schema: string, integer, number, date, datetime, boolean.</param>
 /// <param name="Description">What stands in it, with its unit.</param>
-public sealed record PackageField(string Name, string Type, string Description);
+/// <param name="Since">True where packages of earlier builds may lack it.</param>
+public sealed record PackageField(string Name, string Type, string Description, bool Since = false);
 
 /// <summary>A table of a package.</summary>
 /// <param name="Name">Its name, which is the file's without its ending.</param>

@@ -59,12 +59,31 @@ public static class PackageTables
     public static PackageTable Photos { get; } = new(
         "photos", "Photographs of landmarks; each is a file of the folder photos.", [new("id", "string", "identity"), new("water", "string", "code of the water"), new("file", "string", "its file"), new("by", "string", "who brought it"), new("at", "datetime", "when")]);
 
+    /// <summary>Everybody with an account, without passwords; in whole packages only.</summary>
+    public static PackageTable People { get; } = new(
+        "people", "Everybody with an account, without passwords: each chooses one anew, by a link.",
+        [new("id", "string", "identity"), new("name", "string", "the name beside readings"), new("sign_in_name", "string", "the name to sign in with"), new("grants", "string", "roles and waters, as JSON"), new("active", "boolean", "false once they have left")]);
+
+    /// <summary>Names in the record beside those that people bear now; in whole packages only.</summary>
+    public static PackageTable Names { get; } = new("names", "Earlier names and other spellings, and whose they are.", [new("name", "string", "as it stands in the record"), new("person", "string", "identity of whose it is")]);
+
+    /// <summary>Who changed what; in whole packages only.</summary>
+    public static PackageTable Changes { get; } = new(
+        "changes", "Who changed what of people and set-up, and when.",
+        [new("at", "datetime", "when"), new("by", "string", "who"), new("subject", "string", "what sort of thing"), new("key", "string", "which one"), new("before", "string", "as it was"), new("after", "string", "as it became")]);
+
+    /// <summary>Stations that were proposed; in whole packages only.</summary>
+    public static PackageTable Proposals { get; } = new(
+        "proposals", "Stations that were proposed, and what became of them.",
+        [new("id", "string", "identity"), new("water", "string", "code of the water"), new("definition", "string", Json), new("why", "string", "reason"), new("by", "string", "who"), new("at", "datetime", "when"), new("outcome", "string", "empty while it is open")]);
+
     /// <summary>The log.</summary>
     public static PackageTable Entries { get; } = new(
         "entries", "The log: every entry as it was written, in the order of arrival. The record follows from it.",
         [
             new("id", "string", "identity"), new("visit", "string", "the visit"), new("kind", "string", "the kind"), new("version", "integer", "version of the body"), new("body", "string", Json), new("at", "datetime", "when it was written, with the device's offset"),
             new("by", "string", "who"), new("device", "string", "which device"), new("strikes", "string", "the entry it strikes"), new("why", "string", "the reason"), new("received", "datetime", "when the server received it"), new("clock_off_s", "integer", "seconds by which the device's clock was ahead"),
+            new("person", "string", "identity of who made it", Since: true), new("delivered_by", "string", "who delivered it", Since: true), new("delivered_by_id", "string", "that person's identity", Since: true),
         ]);
 
     /// <summary>What an instance is restored from, in the order in which it is read.</summary>

@@ -5,6 +5,7 @@ using UpperStill.Core.Visits;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
@@ -13,7 +14,8 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="SentAt">The device's clock at the moment of sending; the server notes how far it is off.</param>
 /// <param name="Entries">The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is held.</param>
 /// <param name="Mark">The mark that the last delivery was answered with; null before the first.</param>
-public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElement> Entries, LogMark? Mark = null);
+/// <param name="OnBehalf">True where a coordinator brings in a saved file of what others made; it is noted in the record of changes and in the review.</param>
+public sealed record EntryDelivery(DateTimeOffset SentAt, IReadOnlyList<JsonElement> Entries, LogMark? Mark = null, bool OnBehalf = false);
 
 /// <summary>What became of one entry.</summary>
 /// <param name="Index">Its place in the delivery.</param>
@@ -59,7 +61,7 @@ internal static class EntryEndpoints
         }
 
         // Before its beginning has arrived a visit has no water; then only who delivered may read.
-        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit && (water != null || e.DeliveredBy == caller.Person!.UserName)).OrderBy(e => e.Sequence).ToListAsync(cancel);
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit && (water != null || e.DeliveredById == caller.Person!.Id || (e.DeliveredById == null && e.DeliveredBy == caller.Person.UserName))).OrderBy(e => e.Sequence).ToListAsync(cancel);
         return Results.Ok(rows.Select(e => e.ToEntry()));
     }
 
@@ -72,9 +74,10 @@ internal static class EntryEndpoints
 
         var read = delivery.Entries.Select(EntryCheck.Read).ToList();
         var now = clock.GetUtcNow();
-        var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds, caller.Person!.UserName);
+        var receipt = new EntryReceipt(now, (long)(delivery.SentAt - now).TotalSeconds, caller.Name, caller.Person!.Id);
+        var who = new Deliverer(caller.May, await book.NamesAsync(caller.Person, cancel), delivery.OnBehalf);
         var holds = delivery.Mark is not { } mark || await book.HoldsAsync(mark, cancel);
-        var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, caller.May, cancel));
+        var results = new Queue<Delivered>(await log.DeliverAsync(book, [.. read.Where(r => r.Entry is not null).Select(r => r.Entry!)], receipt, who, cancel));
         return Results.Ok(new DeliveryAnswer([.. read.Select((r, i) => r.Entry is null
             ? new EntryAnswer(i, "refused", null, Problem(r.Unreadable!))
             : Answer(i, r.Entry.Id, results.Dequeue()))], await book.MarkAsync(cancel), holds));

@@ -105,7 +105,7 @@ internal static class LedgerEndpoints
 
         if (entries.Count > 0)
         {
-            await log.DeliverAsync(book, entries, new EntryReceipt(now, 0, StandIn), new Core.People.Permissions([new Core.People.Grant(Core.People.Role.Laboratory)]), cancel);
+            await log.DeliverAsync(book, entries, new EntryReceipt(now, 0, StandIn), new Deliverer(new Core.People.Permissions([new Core.People.Grant(Core.People.Role.Laboratory)])), cancel);
         }
 
         Entry Make(Guid visit, EntryKind kind, JsonElement body, string? why) => new(Guid.CreateVersion7(now), visit, kind.Name, kind.Version, body, now, StandIn, "stand-in", null, why);

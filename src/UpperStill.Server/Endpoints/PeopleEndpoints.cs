@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.People;
 using UpperStill.Server.People;
 using UpperStill.Store;
+using UpperStill.Store.Log;
 using UpperStill.Store.People;
 using UpperStill.Store.Reference;
 
@@ -24,6 +25,11 @@ public sealed record PersonInfo(Guid Id, string Name, string SignInName, IReadOn
 /// <param name="Active">False once they have left the group.</param>
 public sealed record PersonChange(string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Active = true);
 
+/// <summary>Whose a name in the record is.</summary>
+/// <param name="Name">The name as it stands there.</param>
+/// <param name="Person">The account; null for nobody’s.</param>
+public sealed record NameChange(string Name, Guid? Person = null);
+
 /// <summary>A link by which a person chooses a password: once, within seven days.</summary>
 /// <param name="Path">The path with its query, to be put behind this server's address.</param>
 public sealed record WelcomeLink(string Path);
@@ -31,6 +37,9 @@ public sealed record WelcomeLink(string Path);
 /// <summary>The people of the group, for its coordinators.</summary>
 internal static class PeopleEndpoints
 {
+    private const int MostNames = 500;
+    private const int LongestRecordName = 120;
+
     internal static void MapPeople(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/people").WithTags("people").For(AccessLevel.CoordinatesAll);
@@ -45,12 +54,17 @@ internal static class PeopleEndpoints
         group.MapPost("/{id:guid}/link", (Guid id, Register register) => register.LinkAsync(id))
             .WithName("welcome-link").WithSummary("A one-time link by which the person chooses a password. Hand it over yourself.")
             .Produces<WelcomeLink>().ProducesProblem(StatusCodes.Status404NotFound);
+        group.MapGet("/names", (FieldBook book, CancellationToken cancel) => book.RecordNamesAsync(MostNames, cancel))
+            .WithName("record-names").WithSummary("Names under which visits were made that are nobody’s account, and those that are known to be somebody’s.");
+        group.MapPut("/names", (NameChange given, Register register, CancellationToken cancel) => register.NameAsync(given, cancel))
+            .WithName("name-person").WithSummary("Says whose a name in the record is. Nobody signs off what they read under another spelling; entries stay as they are.")
+            .Produces<IReadOnlyList<RecordName>>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     private static PersonInfo Info(Person person) => new(person.Id, person.Name, person.UserName!, person.Grants, person.Active, person.PasswordHash is not null);
 
     /// <summary>The work behind the addresses.</summary>
-    internal sealed class Register(FieldBook book, UserManager<Person> people, Caller caller, TimeProvider clock)
+    internal sealed class Register(FieldBook book, LogBook log, UserManager<Person> people, Caller caller, TimeProvider clock)
     {
         internal async Task<IResult> AddAsync(PersonChange given, CancellationToken cancel)
         {
@@ -76,8 +90,60 @@ internal static class PeopleEndpoints
             }
 
             var before = Words(person);
+            var called = person.Name;
+            if (called != given.Name.Trim() && !await book.KnownNames.AnyAsync(n => n.Name == called, cancel))
+            {
+                // What they wrote under the name they had stays theirs.
+                book.KnownNames.Add(new KnownName { Name = called, Person = id });
+            }
+
             (person.Name, person.UserName, person.Grants, person.Active) = (given.Name.Trim(), given.SignInName.Trim(), given.Grants, given.Active);
-            return await KeepAsync(person, before, await people.UpdateAsync(person), cancel);
+            var kept = await KeepAsync(person, before, await people.UpdateAsync(person), cancel);
+            if (called != person.Name)
+            {
+                await log.AloneAsync(book, async () =>
+                {
+                    await book.ProjectNamesAsync([called, person.Name], cancel);
+                    return true;
+                }, cancel);
+            }
+
+            return kept;
+        }
+
+        internal async Task<IResult> NameAsync(NameChange given, CancellationToken cancel)
+        {
+            if (string.IsNullOrWhiteSpace(given.Name) || given.Name.Length > LongestRecordName)
+            {
+                return Fault("The name is missing or too long.", "Take one that stands in the record.");
+            }
+
+            if (given.Person is { } id && await people.FindByIdAsync(id.ToString()) is null)
+            {
+                return Unknown;
+            }
+
+            await log.AloneAsync(book, async () =>
+            {
+                var known = await book.KnownNames.FirstOrDefaultAsync(n => n.Name == given.Name, cancel);
+                var before = known?.Person;
+                if (known is not null)
+                {
+                    book.KnownNames.Remove(known);
+                    await book.SaveChangesAsync(cancel);
+                }
+
+                if (given.Person is { } whose)
+                {
+                    book.KnownNames.Add(new KnownName { Name = given.Name, Person = whose });
+                }
+
+                book.Note(caller.Name, clock.GetUtcNow(), "name", given.Name, before?.ToString(), given.Person?.ToString());
+                await book.SaveChangesAsync(cancel);
+                await book.ProjectNamesAsync([given.Name], cancel);
+                return true;
+            }, cancel);
+            return Results.Ok(await book.RecordNamesAsync(MostNames, cancel));
         }
 
         internal async Task<IResult> LinkAsync(Guid id) => await people.FindByIdAsync(id.ToString()) is { Active: true } person

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Trends;
@@ -28,8 +29,10 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="Values">What its visits say of analytes, oldest first.</param>
 /// <param name="Series">What is followed through the years; the points of clarity are the context's history and do not come twice.</param>
 /// <param name="MayReview">True where the caller may sign visits off and join series.</param>
+/// <param name="Crew">Who read last time, with who they are.</param>
 public sealed record StationRecord(
-    VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles, IReadOnlyList<StationValue> Values, IReadOnlyList<StationSeries> Series, bool MayReview);
+    VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles, IReadOnlyList<StationValue> Values, IReadOnlyList<StationSeries> Series, bool MayReview,
+    IReadOnlyList<NamedPerson> Crew);
 
 /// <summary>What a visit says of an analyte.</summary>
 /// <param name="Visit">The visit.</param>
@@ -68,11 +71,18 @@ internal static class StationEndpoints
                 }
 
                 var row = await book.Stations.AsNoTracking().FirstAsync(s => s.Code == code, cancel);
-                var observers = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => v.Observers).FirstOrDefaultAsync(cancel);
+                var last = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => new { v.Visit, v.Observers }).FirstOrDefaultAsync(cancel);
+                var observers = last?.Observers;
+                var began = last is null ? null : await book.Entries.AsNoTracking().Where(e => e.Visit == last.Visit && e.Kind == EntryKinds.VisitStarted.Name).OrderByDescending(e => e.Sequence).FirstOrDefaultAsync(cancel);
+                List<NamedPerson> crew = began is null ? [] : [.. EntryKinds.VisitStarted.Read(began.ToEntry().Body)?.People ?? []];
+
+                // Who uses this water is its people's to know; the rest of the group is not.
+                var here = (await book.Users.AsNoTracking().ToListAsync(cancel)).Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode)).Select(p => p.Id).ToHashSet();
+                context = context with { People = [.. context.People!.Where(p => here.Contains(p.Id))] };
                 return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), row.Line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
                     await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
                         .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel),
-                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode)));
+                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode), crew));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Historic;
 using UpperStill.Core.Operations;
+using UpperStill.Core.People;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Review;
 using UpperStill.Core.Trends;
@@ -9,6 +10,7 @@ using UpperStill.Core.Visits;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
@@ -89,7 +91,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;
         if (import is { } id)
         {
-            await KeepAsync(result.Visits, new HistoricSource(id, file, caller.Name, Device), stations, cancel);
+            await KeepAsync(result.Visits, new HistoricSource(id, file, caller.Name, Device, caller.Person!.Id), stations, cancel);
         }
 
         return new HistoricAnswer(
@@ -122,7 +124,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
 
     private async Task AddAsync(IReadOnlyCollection<Entry> entries, CancellationToken cancel)
     {
-        var receipt = new EntryReceipt(clock.GetUtcNow(), 0, caller.Person!.UserName);
+        var receipt = new EntryReceipt(clock.GetUtcNow(), 0, caller.Name, caller.Person!.Id);
         book.Entries.AddRange(entries.Select(e => EntryRow.From(e, receipt)));
         await book.SaveChangesAsync(cancel);
         book.ChangeTracker.Clear();
@@ -132,6 +134,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     /// <summary>Imports of waters that the caller coordinates, the newest first.</summary>
     public async Task<IReadOnlyList<HistoricImport>> ImportsAsync(CancellationToken cancel)
     {
+        var people = new KnownPeople(await book.NamesAsync(cancel));
         var starts = (await StartsAsync(null, cancel)).Where(s => s.Mine).ToList();
         var visits = (await book.Visits.AsNoTracking().Select(v => new { v.Visit, v.Review }).ToListAsync(cancel)).ToDictionary(v => v.Visit, v => v.Review);
         return [.. starts.GroupBy(s => s.From.Id).Select(g =>
@@ -140,7 +143,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
             var first = g.First();
             return new HistoricImport(
                 g.Key, first.From.File, first.Entry.By, first.Entry.ReceivedAt, g.Count(), g.Count(s => visits.ContainsKey(s.Entry.Visit)), Count(ReviewState.Ready), Count(ReviewState.Open),
-                g.All(Own));
+                g.All(s => Own(s, people)));
         }).OrderByDescending(i => i.At)];
     }
 
@@ -159,7 +162,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         var standing = (await book.Visits.AsNoTracking().Select(v => v.Visit).ToListAsync(cancel)).ToHashSet();
         var now = clock.GetLocalNow();
         List<Entry> strikes = [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
-            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why))];
+            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))];
         await AddAsync(strikes, cancel);
         return new ImportOutcome(ImportReach.Done, strikes.Count);
     }, cancel);
@@ -175,20 +178,21 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
             return refused;
         }
 
-        if (starts.TrueForAll(Own))
+        var people = new KnownPeople(await book.NamesAsync(cancel));
+        if (starts.TrueForAll(s => Own(s, people)))
         {
             return new ImportOutcome(ImportReach.Own);
         }
 
         var now = clock.GetLocalNow();
         List<Entry> signs = [];
-        foreach (var start in starts.Where(s => !Own(s)))
+        foreach (var start in starts.Where(s => !Own(s, people)))
         {
             if (await book.ReviewAsync(start.Entry.Visit, cancel) is { State: ReviewState.Ready } review)
             {
                 var body = new SignedOffBody(review.Field, review.Results);
                 signs.Add(new Entry(
-                    Guid.CreateVersion7(now), start.Entry.Visit, EntryKinds.SignedOff.Name, EntryKinds.SignedOff.Version, JsonSerializer.SerializeToElement(body, CoreJson.Default.SignedOffBody), now, caller.Name, Device));
+                    Guid.CreateVersion7(now), start.Entry.Visit, EntryKinds.SignedOff.Name, EntryKinds.SignedOff.Version, JsonSerializer.SerializeToElement(body, CoreJson.Default.SignedOffBody), now, caller.Name, Device, Person: caller.Person!.Id));
             }
         }
 
@@ -196,7 +200,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         return new ImportOutcome(ImportReach.Done, signs.Count);
     }, cancel);
 
-    private bool Own(Start start) => Vouching.IsOwn(caller.Name, start.Observers, start.Entry.By);
+    private bool Own(Start start, KnownPeople people) => Vouching.IsOwn(new NamedPerson(caller.Person!.Id, caller.Name), start.Entry.ToEntry(), start.Body, people);
 
     private static ImportOutcome? Refused(List<Start> starts) => starts.Count == 0 ? new ImportOutcome(ImportReach.Unknown) : starts.Exists(s => !s.Mine) ? new ImportOutcome(ImportReach.Beyond) : null;
 
@@ -205,8 +209,11 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         var waters = await book.Stations.AsNoTracking().ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
         var rows = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.import.id') IS NOT NULL").AsNoTracking().ToListAsync(cancel);
         return [.. rows.Select(row => (Row: row, Body: EntryKinds.VisitStarted.Read(row.ToEntry().Body))).Where(s => s.Body?.Import is { } from && (import is null || from.Id == import))
-            .Select(s => new Start(s.Row, s.Body!.Import!, s.Body.Observers, waters.TryGetValue(s.Body.Station, out var water) && caller.May.Coordinates(water)))];
+            .Select(s => new Start(s.Row, s.Body!, waters.TryGetValue(s.Body!.Station, out var water) && caller.May.Coordinates(water)))];
     }
 
-    private sealed record Start(EntryRow Entry, ImportedFrom From, IReadOnlyList<string> Observers, bool Mine);
+    private sealed record Start(EntryRow Entry, VisitStartedBody Body, bool Mine)
+    {
+        internal ImportedFrom From => Body.Import!;
+    }
 }

@@ -143,7 +143,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
 
     private async Task KeepAsync(List<Entry> fresh, IEnumerable<HeldResultRow> held, List<JoiningResult<ResultRow>> rows, DateTimeOffset now, CancellationToken cancel)
     {
-        book.Entries.AddRange(fresh.Select(e => EntryRow.From(e, new EntryReceipt(now, 0, caller.Person!.UserName))));
+        book.Entries.AddRange(fresh.Select(e => EntryRow.From(e, new EntryReceipt(now, 0, caller.Name, caller.Person!.Id))));
         var heldIds = (await book.HeldResults.AsNoTracking().Select(h => h.Id).ToListAsync(cancel)).ToHashSet();
         await book.SaveChangesAsync(cancel);
         HashSet<Guid> written = [.. heldIds];
@@ -170,7 +170,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
 
     private Entry MakeEntry(JoiningResult<ResultRow> joined, DateTimeOffset now) => new(
         joined.Entry!.Value, joined.Sample!.Visit, EntryKinds.Result.Name, EntryKinds.Result.Version,
-        JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, SetupJson.Default.ResultBody), now, caller.Name, Device);
+        JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, SetupJson.Default.ResultBody), now, caller.Name, Device, Person: caller.Person!.Id);
 
     private HeldResultRow MakeHeld(JoiningResult<ResultRow> one, string file, DateTimeOffset now) => new()
     {

@@ -48,10 +48,24 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
         await package.AddAsync(PackageTables.Joins, EachAsync(book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day), j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By], cancel), cancel);
         await package.AddAsync(PackageTables.Limits, EachAsync(book.Benchmarks.Where(l => waters.Contains(l.Water)).OrderBy(l => l.Id), l => [l.Id.ToString(), l.Water, l.Subject, Yes(l.Above), Decimals.Text(l.Value), l.Name, l.Source], cancel), cancel);
         await package.AddAsync(PackageTables.SeasonDays, EachAsync(book.SeasonDays.Where(d => d.Station == null || codes.Contains(d.Station)).OrderBy(d => d.Id), d => [d.Id.ToString(), d.Station, Day(d.Day), d.Kind.ToString(), d.Why, d.By, Moment(d.At)], cancel), cancel);
+        if (whole)
+        {
+            await GroupAsync(package, cancel);
+        }
+
         await PhotosAsync(package, whole ? null : waters, cancel);
         var entries = whole ? book.Entries : book.Entries.Where(e => book.Visits.Any(v => v.Visit == e.Visit && codes.Contains(v.Station)));
         await package.AddAsync(PackageTables.Entries, EachAsync(entries.OrderBy(e => e.Sequence), Entry, cancel), cancel);
         await CastsAsync(package, entries, cancel);
+    }
+
+    // Who the group is and what it changed belongs to the whole record, not to one water's.
+    private async Task GroupAsync(PackageWriter package, CancellationToken cancel)
+    {
+        await package.AddAsync(PackageTables.People, EachAsync(book.Users.OrderBy(p => p.Id), p => [p.Id.ToString(), p.Name, p.UserName, p.GrantsJson, Yes(p.Active)], cancel), cancel);
+        await package.AddAsync(PackageTables.Names, EachAsync(book.KnownNames.OrderBy(n => n.Name), n => [n.Name, n.Person.ToString()], cancel), cancel);
+        await package.AddAsync(PackageTables.Changes, EachAsync(book.Changes.OrderBy(c => c.Sequence), c => [Moment(c.At), c.By, c.Subject, c.Key, c.Before, c.After], cancel), cancel);
+        await package.AddAsync(PackageTables.Proposals, EachAsync(book.Proposals.OrderBy(p => p.Id), p => [p.Id.ToString(), p.Water, p.Definition, p.Why, p.By, Moment(p.At), p.Outcome], cancel), cancel);
     }
 
     // One picture at a time.
@@ -85,6 +99,7 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     private static string?[] Entry(EntryRow e) =>
     [
         e.Id.ToString(), e.Visit.ToString(), e.Kind, Number(e.Version), e.Body, Moment(e.At), e.By, e.Device, e.Strikes?.ToString(), e.Why, Moment(e.ReceivedAt), e.ClockOffS.ToString(CultureInfo.InvariantCulture),
+        e.Person?.ToString(), e.DeliveredBy, e.DeliveredById?.ToString(),
     ];
 
     private IAsyncEnumerable<string?[]> VisitsAsync(List<string> codes, CancellationToken cancel) => EachAsync(

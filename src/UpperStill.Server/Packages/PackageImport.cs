@@ -1,14 +1,17 @@
 using System.Globalization;
 using System.Security.Cryptography;
 using System.Text.Json;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
+using UpperStill.Core.Operations;
 using UpperStill.Core.Visits;
 using UpperStill.Formats.Packages;
 using UpperStill.Server.Hosting;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
@@ -23,7 +26,7 @@ namespace UpperStill.Server.Packages;
 public sealed record PackageAnswer(bool Done, IReadOnlyList<Finding> Findings, int Stations = 0, int Entries = 0, int Visits = 0);
 
 /// <summary>Brings a package into an instance that holds nothing yet: all of it or nothing.</summary>
-public sealed class PackageImport(FieldBook book, LogBook log, Instance instance)
+public sealed class PackageImport(FieldBook book, LogBook log, Instance instance, UserManager<Person> people)
 {
     private const int AtOnce = 2000;
 
@@ -86,6 +89,7 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
             At = Moment(r, 6),
         }));
         await PhotosAsync(reader, cancel);
+        var notes = await GroupAsync(reader, cancel);
         await book.SaveChangesAsync(cancel);
         book.ChangeTracker.Clear();
         var entries = 0;
@@ -99,7 +103,30 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
 
         await CastsAsync(reader, cancel);
         await book.RebuildAsync(cancel);
-        return new PackageAnswer(true, [], stations.Count, entries, await book.Visits.CountAsync(cancel));
+        return new PackageAnswer(true, notes, stations.Count, entries, await book.Visits.CountAsync(cancel));
+    }
+
+    // Packages of earlier builds, and of one water, have none of these.
+    private async Task<List<Finding>> GroupAsync(PackageReader reader, CancellationToken cancel)
+    {
+        List<Finding> notes = [];
+        foreach (var r in reader.Has(PackageTables.People) ? reader.Rows(PackageTables.People) : [])
+        {
+            var person = new Person { Id = Guid.Parse(Text(r, 0)), Name = Text(r, 1), UserName = Text(r, 2), Grants = JsonSerializer.Deserialize(Text(r, 3), SetupJson.Default.IReadOnlyListGrant) ?? [], Active = Text(r, 4) == "true" };
+            if (await people.FindByNameAsync(person.UserName) is not null)
+            {
+                notes.Add(Finding.Note("person-here", $"{person.Name} ({person.UserName}) has an account here already.", "It stays as it is.", "What they made in the package is known by their name."));
+            }
+            else if (await people.CreateAsync(person) is { Succeeded: false } fault)
+            {
+                throw new FormatException($"{person.Name}: {string.Join(" ", fault.Errors.Select(e => e.Description))}");
+            }
+        }
+
+        book.KnownNames.AddRange((reader.Has(PackageTables.Names) ? reader.Rows(PackageTables.Names) : []).Select(r => new KnownName { Name = Text(r, 0), Person = Guid.Parse(Text(r, 1)) }));
+        book.Changes.AddRange((reader.Has(PackageTables.Changes) ? reader.Rows(PackageTables.Changes) : []).Select(r => new ChangeRow { At = Moment(r, 0), By = Text(r, 1), Subject = Text(r, 2), Key = Text(r, 3), Before = r[4], After = r[5] }));
+        book.Proposals.AddRange((reader.Has(PackageTables.Proposals) ? reader.Rows(PackageTables.Proposals) : []).Select(r => new ProposalRow { Id = Guid.Parse(Text(r, 0)), Water = Text(r, 1), Definition = Json(r, 2), Why = Text(r, 3), By = Text(r, 4), At = Moment(r, 5), Outcome = r[6] }));
+        return notes;
     }
 
     private async Task PhotosAsync(PackageReader reader, CancellationToken cancel)
@@ -159,6 +186,9 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
             Why = r[9],
             ReceivedAt = Moment(r, 10),
             ClockOffS = long.Parse(Text(r, 11), CultureInfo.InvariantCulture),
+            Person = r[12] is { } person ? Guid.Parse(person) : null,
+            DeliveredBy = r[13],
+            DeliveredById = r[14] is { } deliverer ? Guid.Parse(deliverer) : null,
         };
         return EntryCheck.Refusal(row.ToEntry(), anew: false) is { } refusal ? throw new FormatException($"Entry {row.Id}: {refusal.Seen}") : row;
     }

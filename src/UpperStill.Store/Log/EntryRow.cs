@@ -45,8 +45,14 @@ public sealed class EntryRow
     /// <summary>Seconds by which the device's clock was ahead when it sent.</summary>
     public long ClockOffS { get; set; }
 
-    /// <summary>Whose sign-in delivered it.</summary>
+    /// <summary>Whose sign-in delivered it, by the name of the time.</summary>
     public string? DeliveredBy { get; set; }
+
+    /// <summary>The account of whoever made it; null in entries of earlier builds.</summary>
+    public Guid? Person { get; set; }
+
+    /// <summary>The account of whoever delivered it; null in entries that earlier builds received.</summary>
+    public Guid? DeliveredById { get; set; }
 
     /// <summary>The row for an entry just received.</summary>
     public static EntryRow From(Entry entry, EntryReceipt receipt) => new()
@@ -64,17 +70,19 @@ public sealed class EntryRow
         ReceivedAt = receipt.At,
         ClockOffS = receipt.ClockOffS,
         DeliveredBy = receipt.DeliveredBy,
+        Person = entry.Person,
+        DeliveredById = receipt.DeliveredById,
     };
 
     /// <summary>The entry as it was sent, with the server's receipt.</summary>
     public Entry ToEntry()
     {
         using var body = JsonDocument.Parse(Body);
-        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy));
+        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById), Person);
     }
 
     /// <summary>True where the other says exactly the same; the receipt apart.</summary>
     public bool Says(Entry entry) =>
-        entry.Visit == Visit && entry.Kind == Kind && entry.Version == Version && entry.At == At && entry.By == By && entry.Device == Device
+        entry.Visit == Visit && entry.Kind == Kind && entry.Version == Version && entry.At == At && entry.By == By && entry.Person == Person && entry.Device == Device
         && entry.Strikes == Strikes && entry.Why == Why && JsonElement.DeepEquals(ToEntry().Body, entry.Body);
 }

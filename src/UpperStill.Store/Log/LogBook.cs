@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
-using UpperStill.Core.People;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
@@ -42,17 +41,18 @@ public sealed class LogBook : IDisposable
     /// <param name="book">The database.</param>
     /// <param name="entries">The entries, in any order.</param>
     /// <param name="receipt">The server's note on this delivery.</param>
-    /// <param name="may">What the person who delivers may do.</param>
+    /// <param name="who">Who delivers.</param>
     /// <param name="cancel">Cancels before the commit.</param>
-    public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Permissions may, CancellationToken cancel)
+    public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
-        ArgumentNullException.ThrowIfNull(may);
+        ArgumentNullException.ThrowIfNull(who);
         return entries.Count == 0 ? [] : await AloneAsync(book, async () =>
         {
-            var results = await JudgeAsync(book, entries, receipt, may, cancel);
+            var results = await JudgeAsync(book, entries, receipt, who, cancel);
             await WriteAsync(book, entries, results, receipt, cancel);
+            await NoteAsync(book, entries, results, receipt, who, cancel);
             return results;
         }, cancel);
     }
@@ -102,6 +102,22 @@ public sealed class LogBook : IDisposable
         }
     }
 
+    // What somebody brought in for others stands in the record of changes, too.
+    private static async Task NoteAsync(FieldBook book, IReadOnlyList<Entry> entries, Delivered[] results, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
+    {
+        var brought = entries.Where((e, i) => results[i].Delivery == Delivery.Kept && !who.Made(e)).GroupBy(e => e.Visit).ToList();
+        foreach (var visit in brought)
+        {
+            var of = string.Join(" and ", visit.Select(e => e.By).Distinct());
+            book.Note(who.Is!.Names[0], receipt.At, "brought-in", visit.Key.ToString(), null, $"{visit.Count()} entries of {of}, from a saved file");
+        }
+
+        if (brought.Count > 0)
+        {
+            await book.SaveChangesAsync(cancel);
+        }
+    }
+
     private static Finding Unworkable(Exception fault) => Finding.Stop(
         "entry-unworkable", $"With this entry the visit could not be worked out: {(fault.InnerException ?? fault).Message}", "That is a fault of Upper Still, not of the reading; the other entries were kept.",
         "It stays on the device. Tell whoever runs this instance.") with
@@ -143,11 +159,11 @@ public sealed class LogBook : IDisposable
     }
 
     // Beginnings first, then whatever strikes nothing that is still to come, until nothing more can be judged.
-    private static async Task<Delivered[]> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Permissions may, CancellationToken cancel)
+    private static async Task<Delivered[]> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
     {
         var ids = entries.Select(e => e.Id).Distinct().ToList();
         var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
-        var reach = await ReachAsync(book, entries, receipt, may, cancel);
+        var reach = await ReachAsync(book, entries, receipt, who, cancel);
         var named = entries.Select(Names).OfType<string>().Distinct().ToList();
         var stations = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
         var results = new Delivered[entries.Count];
@@ -221,20 +237,20 @@ public sealed class LogBook : IDisposable
         : entry.Kind == EntryKinds.VisitMoved.Name ? EntryKinds.VisitMoved.Read(entry.Body)?.Station : null;
 
     // What the log says of these visits, and of the entries that are struck.
-    private static async Task<DeliveryReach> ReachAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Permissions may, CancellationToken cancel)
+    private static async Task<DeliveryReach> ReachAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
     {
         var visits = entries.Select(e => e.Visit).Distinct().ToList();
         var struck = entries.Select(e => e.Strikes).OfType<Guid>().Distinct().ToList();
-        var reach = new DeliveryReach(may);
+        var reach = new DeliveryReach(who);
         var places = await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
         Dictionary<Guid, List<Entry>> placed = [];
         HashSet<Guid> own = [];
         HashSet<Guid> others = [];
         foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) || struck.Contains(e.Id)).OrderBy(e => e.Sequence)
-            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.DeliveredBy }).ToListAsync(cancel))
+            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.DeliveredBy, e.DeliveredById }).ToListAsync(cancel))
         {
             reach.Know(row.Id, new KnownEntry(row.Visit, row.Kind, row.Strikes, []));
-            (row.DeliveredBy == receipt.DeliveredBy ? own : others).Add(row.Visit);
+            (row.DeliveredById == receipt.DeliveredById && (row.DeliveredById is not null || row.DeliveredBy == receipt.DeliveredBy) ? own : others).Add(row.Visit);
         }
 
         // Of beginnings, moves, and what is struck or speaks of others, the words count, too.

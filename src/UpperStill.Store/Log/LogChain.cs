@@ -142,5 +142,12 @@ public static class LogChain
         yield return row.ReceivedAt.ToString("O", CultureInfo.InvariantCulture);
         yield return row.ClockOffS.ToString(CultureInfo.InvariantCulture);
         yield return row.DeliveredBy;
+
+        // Not there before people had ids: links of that time still hold.
+        if (row.Person is not null || row.DeliveredById is not null)
+        {
+            yield return row.Person?.ToString();
+            yield return row.DeliveredById?.ToString();
+        }
     }
 }

@@ -103,6 +103,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<string>("DeliveredBy")
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid?>("DeliveredById")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Device")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -112,6 +115,9 @@ namespace UpperStill.Store.Migrations
 
                     b.Property<string>("Kind")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Person")
                         .HasColumnType("TEXT");
 
                     b.Property<string>("ReceivedAt")
@@ -152,6 +158,21 @@ namespace UpperStill.Store.Migrations
                     b.HasKey("Sequence");
 
                     b.ToTable("Links");
+                });
+
+            modelBuilder.Entity("UpperStill.Store.People.KnownName", b =>
+                {
+                    b.Property<string>("Name")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("Person")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Name");
+
+                    b.HasIndex("Person");
+
+                    b.ToTable("KnownNames");
                 });
 
             modelBuilder.Entity("UpperStill.Store.People.Person", b =>

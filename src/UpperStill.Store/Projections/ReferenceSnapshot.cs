@@ -3,10 +3,12 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Kit;
 using UpperStill.Core.Operations;
+using UpperStill.Core.People;
 using UpperStill.Core.Places;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Visits;
+using UpperStill.Store.People;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;
@@ -21,10 +23,11 @@ internal sealed class ReferenceSnapshot
     private readonly Dictionary<string, WaterFacts> waters;
     private readonly IReadOnlyList<Line> lines;
     private readonly IReadOnlyList<Gear> gear;
+    private readonly IReadOnlyList<PersonNames> people;
 
-    private ReferenceSnapshot(Dictionary<string, Station> stations, Dictionary<(string, int), Programme> programmes, Dictionary<string, WaterFacts> waters, IReadOnlyList<KitItem> kit)
+    private ReferenceSnapshot(Dictionary<string, Station> stations, Dictionary<(string, int), Programme> programmes, Dictionary<string, WaterFacts> waters, IReadOnlyList<KitItem> kit, IReadOnlyList<PersonNames> people)
     {
-        (this.stations, this.programmes, this.waters) = (stations, programmes, waters);
+        (this.stations, this.programmes, this.waters, this.people) = (stations, programmes, waters, people);
         lines = [.. kit.Select(i => i.AsLine()).OfType<Line>()];
         gear = [.. kit.Select(Gear.Of).OfType<Gear>()];
     }
@@ -33,11 +36,12 @@ internal sealed class ReferenceSnapshot
         (await book.Stations.AsNoTracking().ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Read()),
         (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(p => (p.Code, p.Version), p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!),
         (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => WaterFacts.Of(w.Read())),
-        await book.KitItemsAsync(cancel));
+        await book.KitItemsAsync(cancel),
+        await book.NamesAsync(cancel));
 
     internal VisitContext? Context(VisitStartedBody start) =>
         stations.TryGetValue(start.Station, out var station) && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
-            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList())
+            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people)
             : null;
 
     internal void Remember(ClarityRow? row, string station, FieldSheet sheet)

@@ -9,6 +9,7 @@ using UpperStill.Core.Profiles;
 using UpperStill.Core.Programmes;
 using UpperStill.Core.Seasons;
 using UpperStill.Core.Visits;
+using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 
 namespace UpperStill.Store.Reference;
@@ -120,7 +121,8 @@ public static class ReferenceBook
             row.Read(), rules, [.. kit.Select(i => i.AsLine()).OfType<Line>()], await book.ClaritiesAsync(station, cancel),
             water is null ? null : WaterFacts.Of(water.Read()), [.. kit.Select(Gear.Of).OfType<Gear>()], Temperatures: await book.TemperaturesAsync(station, cancel),
             WorkedBefore: await book.Visits.Where(v => v.Station == station && v.CompositeRaiseS != null).OrderByDescending(v => v.Day).ThenByDescending(v => v.Visit)
-                .Select(v => new RiseThatWorked(v.Day, (decimal)v.CompositeFromM!.Value, (decimal)v.CompositeRaiseS!.Value)).FirstOrDefaultAsync(cancel));
+                .Select(v => new RiseThatWorked(v.Day, (decimal)v.CompositeFromM!.Value, (decimal)v.CompositeRaiseS!.Value)).FirstOrDefaultAsync(cancel),
+            People: await book.NamesAsync(cancel));
     }
 
     /// <summary>The water of a visit; null before its beginning has arrived.</summary>

@@ -36,7 +36,7 @@ public sealed class VisitReviewTests
     {
         var bench = Ended();
         Answer(bench);
-        SignOff(bench, bench.Visit.Entries[0].By);
+        SignOff(bench, bench.Visit.Entries.First(e => e.Kind == EntryKinds.VisitStarted.Name).By);
         var review = Fold(bench);
         Assert.Equal((ReviewState.Ready, "signed-by-sampler"), (review.State, Assert.Single(review.Said!).Code));
     }

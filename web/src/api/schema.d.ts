@@ -467,6 +467,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/crew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Finds the people behind names among those who are known, so that one person keeps one id. */
+        post: operations["crew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/visit-place": {
         parameters: {
             query?: never;
@@ -1182,6 +1199,24 @@ export interface paths {
         put?: never;
         /** A one-time link by which the person chooses a password. Hand it over yourself. */
         post: operations["welcome-link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Names under which visits were made that are nobody’s account, and those that are known to be somebody’s. */
+        get: operations["record-names"];
+        /** Says whose a name in the record is. Nobody signs off what they read under another spelling; entries stay as they are. */
+        put: operations["name-person"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2935,6 +2970,8 @@ export interface components {
             history?: null | components["schemas"]["ClarityPoint"][];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
+            /** @description Everybody with an account, to tell observers apart. */
+            people?: null | components["schemas"]["PersonNames"][];
         };
         /** @description A clarity (Secchi depth) worked out. */
         ClarityResult: {
@@ -3224,6 +3261,18 @@ export interface components {
          * @enum {unknown}
          */
         Crate: "safety" | "clarity" | "profile" | "bottles" | "chlorophyll" | "paper" | "cold";
+        /** @description Names to be told apart. */
+        CrewRequest: {
+            /** @description As they were typed. */
+            names: string[];
+            /** @description Whoever is known on the device, the likeliest first. */
+            known: components["schemas"]["PersonNames"][];
+        };
+        /** @description Who they are. */
+        CrewResult: {
+            /** @description One for each name, in its order; null for whoever is not known and needs an id of their own. */
+            ids: (null | string)[];
+        };
         /** @enum {unknown} */
         DateOrder: "year-first" | "day-first" | "month-first" | null;
         /**
@@ -3406,6 +3455,11 @@ export interface components {
             depthM?: null | number;
             /** @description The mark as read, for the reader. */
             text?: null | string;
+            /**
+             * Format: uuid
+             * @description Who the observer is; null in visits of earlier builds.
+             */
+            observerId?: null | string;
         };
         /** @description Body of the entry `disc-conditions`: how the disc was read; an entry carries only what was answered with it. */
         DiscConditionsBody: {
@@ -3450,6 +3504,11 @@ export interface components {
              * @description The entry, where there is one.
              */
             entry?: null | string;
+            /**
+             * Format: uuid
+             * @description Who that is; null in entries of earlier builds.
+             */
+            observerId?: null | string;
         };
         /** @description Body of the entry `disc-mark`: one mark on the line. */
         DiscMarkBody: {
@@ -3472,6 +3531,11 @@ export interface components {
             };
             /** @description Who looked. */
             observer?: null | string;
+            /**
+             * Format: uuid
+             * @description Who that is; null in entries of earlier builds.
+             */
+            observerId?: null | string;
         };
         /** @enum {unknown} */
         DiscOutcome: "on-bottom" | "in-plants" | "in-mud" | "not-taken" | null;
@@ -3549,7 +3613,7 @@ export interface components {
              * @description When, with the device's offset from UTC; its clock time is local time.
              */
             at: string;
-            /** @description Who. */
+            /** @description Who, by the name of the time. */
             by: string;
             /** @description Which device. */
             device: string;
@@ -3561,6 +3625,11 @@ export interface components {
             /** @description The reason; required with Strikes. */
             why?: null | string;
             receipt?: null | components["schemas"]["EntryReceipt"];
+            /**
+             * Format: uuid
+             * @description The account of whoever made it; null in entries of earlier builds.
+             */
+            person?: null | string;
         };
         /** @description What became of one entry. */
         EntryAnswer: {
@@ -3588,6 +3657,11 @@ export interface components {
             /** @description The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is held. */
             entries: unknown[];
             mark?: null | components["schemas"]["LogMark"];
+            /**
+             * @description True where a coordinator brings in a saved file of what others made; it is noted in the record of changes and in the review.
+             * @default false
+             */
+            onBehalf: boolean;
         };
         /** @description Problem details (RFC 9457) for one refused entry. */
         EntryProblem: {
@@ -3615,8 +3689,13 @@ export interface components {
              * @description Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.
              */
             clockOffS: number;
-            /** @description Whose sign-in delivered it; on a shared device not always who wrote it. */
+            /** @description Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made it. */
             deliveredBy?: null | string;
+            /**
+             * Format: uuid
+             * @description That person's account; null in entries that earlier builds received, or that no person sent.
+             */
+            deliveredById?: null | string;
         };
         /** @description The answer to "can this entry be kept?" */
         EntryRefusal: {
@@ -5574,6 +5653,26 @@ export interface components {
              */
             highC: number;
         };
+        /** @description Whose a name in the record is. */
+        NameChange: {
+            /** @description The name as it stands there. */
+            name: string;
+            /**
+             * Format: uuid
+             * @description The account; null for nobody’s.
+             */
+            person?: null | string;
+        };
+        /** @description Somebody as an entry names them. */
+        NamedPerson: {
+            /**
+             * Format: uuid
+             * @description Who they are: the id of their account, or one made on a device for people without; null in entries of earlier builds.
+             */
+            id: null | string;
+            /** @description Their name as it was written then. */
+            name: string;
+        };
         /** @description A tow whose volume is asked for. */
         NetVolumeRequest: {
             /**
@@ -6083,6 +6182,16 @@ export interface components {
             /** @description True once they have chosen a password. */
             joined: boolean;
         };
+        /** @description Somebody and all the names under which the record knows them. */
+        PersonNames: {
+            /**
+             * Format: uuid
+             * @description Who they are.
+             */
+            id: string;
+            /** @description Their name, those they had before, and other spellings that a coordinator knows to be theirs. */
+            names: string[];
+        };
         /** @description A photograph that was kept. */
         PhotoKept: {
             /**
@@ -6414,6 +6523,21 @@ export interface components {
             temperatureC?: null | string;
             /** @description Whether the seal was whole. */
             sealWhole?: null | boolean;
+        };
+        /** @description A name by which visits were made, and whose it is. */
+        RecordName: {
+            /** @description As it stands in the record. */
+            name: string;
+            /**
+             * Format: int32
+             * @description At how many visits.
+             */
+            visits: number;
+            /**
+             * Format: uuid
+             * @description The account it belongs to; null where nobody has said so.
+             */
+            person?: null | string;
         };
         /** @description A profile of the record. */
         RecordProfile: {
@@ -7525,6 +7649,8 @@ export interface components {
              * @description The entry it strikes.
              */
             strikes?: null | string;
+            /** @description Who delivered it, where that is not who made it. */
+            broughtInBy?: null | string;
         };
         /** @description A fix beside the station. */
         SheetFix: {
@@ -8112,6 +8238,8 @@ export interface components {
             series: components["schemas"]["StationSeries"][];
             /** @description True where the caller may sign visits off and join series. */
             mayReview: boolean;
+            /** @description Who read last time, with who they are. */
+            crew: components["schemas"]["NamedPerson"][];
         };
         /** @description A series of a station, ready to be looked at. */
         StationSeries: {
@@ -8804,6 +8932,8 @@ export interface components {
             /** @description How cold and warm the water was here, month by month. */
             temperatures?: null | components["schemas"]["MonthTemperatures"][];
             workedBefore?: null | components["schemas"]["RiseThatWorked"];
+            /** @description Everybody with an account here, by all the names the record knows them by. */
+            people?: null | components["schemas"]["PersonNames"][];
         };
         /** @description Body of the entry `visit-moved`: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's `why`. */
         VisitMovedBody: {
@@ -8912,6 +9042,8 @@ export interface components {
                  */
                 line: number;
             };
+            /** @description Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds. */
+            observerIds?: null | string[];
         };
         /**
          * @description How far a visit is.
@@ -10485,6 +10617,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetTimeResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    crew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CrewRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrewResult"];
                 };
             };
             /** @description Bad Request */
@@ -12401,6 +12584,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WelcomeLink"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "record-names": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordName"][];
+                };
+            };
+        };
+    };
+    "name-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecordName"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */

@@ -3,7 +3,7 @@ import { askSession, currentSession, lapsed, loadSession } from '../people/sessi
 import { loadClock, nowLocal, setClock } from './clock';
 import { deviceName } from './device';
 import { refreshLedger } from './ledger';
-import { isMine, keepApart } from './outbox';
+import { isMine, isThrough, keepApart } from './outbox';
 import { type KeptEntry, type KeptFile, readSetting, store, writeSetting } from './store';
 
 const MOST_AT_ONCE = 200;
@@ -77,10 +77,10 @@ interface Round {
 let halvedAt = Number.NEGATIVE_INFINITY;
 
 /** Sends entries; a delivery that fails is halved until the one entry stands alone with which it fails, and the others go. */
-async function send(part: KeptEntry[], round: Round): Promise<void> {
+async function send(part: KeptEntry[], round: Round, onBehalf: boolean): Promise<void> {
   const mark = await readSetting<Schemas['LogMark'] | null>(LOG_MARK, null);
   const { data, response } = await api.POST('/api/entries', {
-    body: { sentAt: nowLocal(), entries: part.map((kept) => kept.entry), mark },
+    body: { sentAt: nowLocal(), entries: part.map((kept) => kept.entry), mark, onBehalf },
   });
   if (!data || data.answers.length !== part.length) {
     round.fails++;
@@ -92,7 +92,7 @@ async function send(part: KeptEntry[], round: Round): Promise<void> {
       const half = Math.ceil(part.length / 2);
       for (const piece of [part.slice(0, half), part.slice(half)]) {
         if (round.stopped === undefined) {
-          await send(piece, round);
+          await send(piece, round, onBehalf);
         }
       }
     }
@@ -131,16 +131,19 @@ export async function deliverWaiting(): Promise<boolean> {
     stopped: undefined,
   };
   for (let asked = false; ; asked = true) {
-    const part = await store.entries
-      .where('state')
-      .equals('waiting')
-      .filter((kept) => isMine(kept) && !round.early.has(kept.id) && !round.alone.has(kept.id))
-      .limit(MOST_AT_ONCE)
-      .toArray();
+    const next = (which: (kept: KeptEntry) => boolean) =>
+      store.entries
+        .where('state')
+        .equals('waiting')
+        .filter((kept) => which(kept) && !round.early.has(kept.id) && !round.alone.has(kept.id))
+        .limit(MOST_AT_ONCE)
+        .toArray();
+    const mine = await next((kept) => isMine(kept) && !isThrough(kept));
+    const part = mine.length > 0 ? mine : await next(isThrough);
     if (part.length === 0 && (asked || !(await readSetting(LOG_MARK, null)))) {
       break;
     }
-    await send(part, round);
+    await send(part, round, mine.length === 0 && part.length > 0);
     if (round.stopped !== undefined) {
       break;
     }
@@ -250,7 +253,12 @@ let refreshedAt = 0;
 
 async function round(): Promise<void> {
   try {
-    const before = (await store.entries.where('state').equals('waiting').filter(isMine).count()) + (await filesToSend()).length;
+    const before =
+      (await store.entries
+        .where('state')
+        .equals('waiting')
+        .filter((kept) => isMine(kept) || isThrough(kept))
+        .count()) + (await filesToSend()).length;
     if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
       await askSession();

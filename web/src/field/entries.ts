@@ -96,6 +96,7 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
     version: 1,
     at: times[visits.indexOf(entry.visit)] || nowLocal(),
     by,
+    ...(known && { person: known.id }),
     device,
     id: newId(),
     ...entry,

@@ -18,8 +18,27 @@ const FORMAT = 1;
 const AFTER_MS = 300;
 
 /** True for what whoever uses this device wrote on it, or what came from the server: nothing is sent in somebody else's name, or shown to them before it is sent. */
-export function isMine({ person }: { person?: string | undefined }): boolean {
-  return person === undefined || person === currentSession().known?.id;
+export function isMine({ person, state, entry }: { person?: string | undefined; state?: string; entry?: Entry }): boolean {
+  const { known } = currentSession();
+  // What an earlier build wrote, and has not been sent, says who wrote it by the name alone.
+  return person === undefined ? state !== 'waiting' || !known || entry?.by === known.name : person === known?.id;
+}
+
+/** True for what a coordinator, who uses this device now, has said they deliver for whoever made it. */
+export function isThrough({ through }: KeptEntry): boolean {
+  return through !== undefined && through === currentSession().known?.id;
+}
+
+/** The coordinator who uses this device delivers what came out of a saved file for whoever made it. */
+export async function deliverForOthers(): Promise<void> {
+  const through = currentSession().known?.id;
+  if (through) {
+    await store.entries
+      .where('state')
+      .anyOf('waiting', 'refused')
+      .filter((kept) => kept.broughtIn === true && !isMine({ ...kept, state: 'waiting' }))
+      .modify({ state: 'waiting', through });
+  }
 }
 
 export async function outbox(): Promise<Outbox> {
@@ -66,6 +85,7 @@ export async function bringIn(kept: { entry: Entry; person?: string }[]): Promis
       visit: entry.visit,
       state: 'waiting' as const,
       entry,
+      broughtIn: true,
       ...(person && { person }),
     })),
   );

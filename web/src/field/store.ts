@@ -12,6 +12,10 @@ export interface KeptEntry {
   problem?: string;
   /** Whose sign-in it is delivered under; absent where it came from the server, or from before that was kept. */
   person?: string;
+  /** Came out of a saved file: a coordinator can deliver it for whoever made it. */
+  broughtIn?: boolean;
+  /** The coordinator who has said that they deliver it for whoever made it. */
+  through?: string;
 }
 
 export interface KeptStation {

@@ -5,6 +5,7 @@ import { usePulled } from '../api/usePulled';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { GrantsField } from './GrantsField';
+import { RecordNames } from './RecordNames';
 import { grantWords } from './roles';
 
 type Person = Schemas['PersonInfo'];
@@ -84,6 +85,7 @@ export function PeoplePage() {
           </li>
         ))}
       </ul>
+      {people.data && <RecordNames people={people.data} />}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Popover } from 'radix-ui';
 import { useSyncExternalStore } from 'react';
 import { currentReach, deliverSoon, watchReach } from '../field/delivery';
-import { outbox } from '../field/outbox';
+import { deliverForOthers, outbox } from '../field/outbox';
 import { lookAtRoom, type Room } from '../field/room';
 import { store } from '../field/store';
 import { useSession } from '../people/session';
@@ -78,6 +78,14 @@ export function OnThisDevice() {
                   device.
                 </b>{' '}
                 Nothing is sent in somebody else’s name.
+              </p>
+            )}
+            {known?.coordinates && box.others.some(({ broughtIn, through }) => broughtIn && !through) && (
+              <p className="mt-2">
+                They came out of a saved file. A coordinator can deliver them; the record says so.
+                <button type="button" className="act mt-2 block" onClick={() => void deliverForOthers().then(deliverSoon)}>
+                  Deliver them for {names}
+                </button>
               </p>
             )}
             {files.length > 0 && (

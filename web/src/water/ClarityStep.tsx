@@ -77,7 +77,13 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
             write({
               visit: sheet.visit,
               kind: 'disc-mark',
-              body: { lowering: current.lowering, event: current.event, depth: { written, unit }, observer: current.observer },
+              body: {
+                lowering: current.lowering,
+                event: current.event,
+                depth: { written, unit },
+                observer: current.observer,
+                observerId: current.observerId,
+              },
             })
           }
         />

@@ -30,6 +30,7 @@ const Line = memo(function Line({ entry, who }: { entry: FieldSheet['entries'][n
         {who && (
           <span className="block text-dim">
             {entry.by}, {entry.device}
+            {entry.broughtInBy && <>, brought in by {entry.broughtInBy}</>}
           </span>
         )}
       </span>

@@ -7,6 +7,7 @@ import { compute } from '../field/core';
 import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
 import { askToKeep } from '../field/room';
 import { store } from '../field/store';
+import { idsOf, namesAt } from '../people/crew';
 import { useSession } from '../people/session';
 import { PROTOCOLS, type Protocol } from '../season/season';
 import { clockTime } from '../ui/days';
@@ -41,6 +42,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
   const navigate = useNavigate();
   const people = record.observersNeeded;
   const usual = (record.observers ?? '').split(', ').filter(Boolean);
+  const often = useLiveQuery(() => namesAt(record), [record]) ?? [];
   // One reads alone: most likely who holds the device. Of two, the pair of last time, whoever holds it first.
   const likely =
     people === 1 ? [by ?? usual[0]] : by && usual.includes(by) ? [by, ...usual.filter((name) => name !== by)] : usual;
@@ -110,6 +112,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
           programme: context.programme.code,
           programmeVersion: context.programme.version,
           observers,
+          observerIds: await idsOf(observers, record),
           line: line || null,
           due,
           ...(paper && { paper: true, timeEstimated: paper.estimated, half: paper.half }),
@@ -166,7 +169,8 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
               className="field text-lg"
               value={name}
               maxLength={100}
-              autoComplete="name"
+              autoComplete="off"
+              list="often"
               onChange={(event) => {
                 setNames(names.with(i, event.target.value));
                 setProblem('');
@@ -174,6 +178,11 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
             />
           </label>
         ))}
+        <datalist id="often">
+          {often.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
       </fieldset>
       <fieldset className="mt-5">
         <legend className="caps">To do today</legend>
