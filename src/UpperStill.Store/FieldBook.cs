@@ -19,6 +19,12 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>The chain of the log; append only.</summary>
     public DbSet<LinkRow> Links => Set<LinkRow>();
 
+    /// <summary>Who is signed in where.</summary>
+    public DbSet<SessionRow> Sessions => Set<SessionRow>();
+
+    /// <summary>What happened to accounts.</summary>
+    public DbSet<AccountEvent> AccountEvents => Set<AccountEvent>();
+
     /// <summary>Names in the record beside those that people bear now.</summary>
     public DbSet<KnownName> KnownNames => Set<KnownName>();
 
@@ -132,6 +138,8 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         builder.Entity<IdentityUserClaim<Guid>>().ToTable("PeopleClaims");
         builder.Entity<IdentityUserLogin<Guid>>().ToTable("PeopleLogins");
         builder.Entity<IdentityUserToken<Guid>>().ToTable("PeopleTokens");
+        builder.Entity<SessionRow>().HasIndex(s => s.Person);
+        builder.Entity<AccountEvent>().HasKey(e => e.Sequence);
         builder.Entity<KnownName>(name =>
         {
             name.HasKey(n => n.Name);

@@ -148,6 +148,12 @@ const welcome = createRoute({
   component: lazyRouteComponent(() => import('./people/WelcomePage'), 'WelcomePage'),
 });
 
+const account = createRoute({
+  getParentRoute: () => root,
+  path: '/account',
+  component: lazyRouteComponent(() => import('./people/AccountPage'), 'AccountPage'),
+});
+
 const visit = createRoute({
   getParentRoute: () => root,
   path: '/visit/$visit',
@@ -236,6 +242,7 @@ export const router = createRouter({
     review,
     workings,
     welcome,
+    account,
     season,
     prepare,
     outing,

@@ -7,6 +7,7 @@ using UpperStill.Formats.Calendars;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;
+using UpperStill.Store.People;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
@@ -43,8 +44,16 @@ internal static class SeasonEndpoints
         var group = app.MapGroup("/api/season").WithTags("season");
         group.MapGet("/", ViewAsync)
             .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.");
-        group.MapGet("/calendar-address", (Caller caller, CalendarKeys keys) => new CalendarAddress($"/api/season/calendar.ics?key={Uri.EscapeDataString(keys.For(caller.Person!))}"))
+        group.MapGet("/calendar-address", (Caller caller, CalendarKeys keys) => AddressOf(caller.Person!, keys))
             .For(AccessLevel.SignedIn).WithName("calendar-address").WithSummary("The address at which a calendar program fetches the caller’s season; whoever has it can read the dates.");
+        group.MapPost("/calendar-address", async (Caller caller, CalendarKeys keys, FieldBook book, CancellationToken cancel) =>
+            {
+                var person = await book.Users.FirstAsync(p => p.Id == caller.Person!.Id, cancel);
+                person.CalendarKey++;
+                await book.SaveChangesAsync(cancel);
+                return AddressOf(person, keys);
+            })
+            .For(AccessLevel.SignedIn).WithName("new-calendar-address").WithSummary("A new address for the caller’s calendar; the ones before are worthless from now on.");
         group.MapGet("/calendar.ics", CalendarAsync).For(AccessLevel.Anyone).WithName("season-calendar").WithSummary("The dates to come as iCalendar, for whom the key was made.")
             .Produces<string>(StatusCodes.Status200OK, "text/calendar").ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/move", MoveAsync).For(AccessLevel.Works).WithName("move-date")
@@ -67,9 +76,11 @@ internal static class SeasonEndpoints
         return view;
     }
 
+    private static CalendarAddress AddressOf(Person person, CalendarKeys keys) => new($"/api/season/calendar.ics?key={Uri.EscapeDataString(keys.For(person))}");
+
     private static async Task<IResult> CalendarAsync(string? key, FieldBook book, SeasonDesk desk, CalendarKeys keys, TimeProvider clock, CancellationToken cancel)
     {
-        if (keys.PersonOf(key) is not { } id || await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active, cancel) is not { } person)
+        if (keys.Read(key) is not var (id, number) || await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.CalendarKey == number && p.Active, cancel) is not { } person)
         {
             return Results.Problem("Sign in and take the address from the season’s page.", statusCode: StatusCodes.Status404NotFound, title: "No calendar belongs to this key.");
         }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Identity;
 using UpperStill.Core.People;
@@ -19,7 +20,13 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Coordinates">True for coordinators of any water.</param>
 /// <param name="CoordinatesAll">True for coordinators of the whole group.</param>
 /// <param name="Reports">True for laboratories and coordinators: they take samples in and report results.</param>
-public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports);
+/// <param name="Link">A link by which their password can be set anew; null where there is none.</param>
+public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports, LinkNotice? Link = null);
+
+/// <summary>Somebody made a link by which the password of an account can be set anew; its holder can stop it.</summary>
+/// <param name="By">Who made it.</param>
+/// <param name="From">From when it works by itself.</param>
+public sealed record LinkNotice(string By, DateTimeOffset From);
 
 /// <summary>An account of the demo; the sign-in page offers it.</summary>
 /// <param name="Name">The person's name.</param>
@@ -38,7 +45,8 @@ public sealed record SessionInfo(string Token, bool FirstNeeded, SessionPerson? 
 /// <summary>A name and a password.</summary>
 /// <param name="SignInName">The name.</param>
 /// <param name="Password">The password.</param>
-public sealed record SignIn(string SignInName, string Password);
+/// <param name="Code">The second factor, where the account has one: the app’s six digits, or a recovery code.</param>
+public sealed record SignIn(string SignInName, string Password, string? Code = null);
 
 /// <summary>The first coordinator of an empty instance.</summary>
 /// <param name="Token">From the link that stands in the data folder.</param>
@@ -51,7 +59,8 @@ public sealed record FirstPerson(string Token, string Name, string SignInName, s
 /// <param name="Person">From the link.</param>
 /// <param name="Token">From the link.</param>
 /// <param name="Password">At least ten letters or signs.</param>
-public sealed record Welcome(Guid Person, string Token, string Password);
+/// <param name="Code">The second factor, where the account has one.</param>
+public sealed record Welcome(Guid Person, string Token, string Password, string? Code = null);
 
 /// <summary>Signing in and out.</summary>
 internal static class SessionEndpoints
@@ -64,7 +73,7 @@ internal static class SessionEndpoints
         session.MapGet("/", (Sessions sessions, CancellationToken cancel) => sessions.InfoAsync(cancel))
             .WithName("session").WithSummary("Who is signed in on this device, and the token for its writes.");
         session.MapPost("/", async (SignIn given, Sessions sessions, CancellationToken cancel) => await sessions.SignInAsync(given, cancel))
-            .WithName("sign-in").WithSummary("Signs in. Five wrong passwords lock the account for ten minutes.")
+            .WithName("sign-in").WithSummary("Signs in. After five wrong tries the account is shut for ten minutes to the address that they came from, and to no other.")
             .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status429TooManyRequests).RequireRateLimiting(RateLimit);
         session.MapDelete("/", async (Sessions sessions, CancellationToken cancel) => await sessions.SignOutAsync(cancel))
             .WithName("sign-out").WithSummary("Signs out on this device.").Produces<SessionInfo>();
@@ -79,7 +88,7 @@ internal static class SessionEndpoints
     /// <summary>The work behind the addresses.</summary>
     internal sealed class Sessions(
         IHttpContextAccessor accessor, IAntiforgery antiforgery, SignInManager<Person> signIn, UserManager<Person> people, FieldBook book, FirstCoordinator first,
-        Instance instance, Caller caller, TimeProvider clock)
+        Instance instance, Caller caller, Accounts accounts, SecondFactor second, SignInGuard guard, TimeProvider clock)
     {
         private HttpContext Http => accessor.HttpContext!;
 
@@ -87,8 +96,14 @@ internal static class SessionEndpoints
         {
             var needed = await FirstCoordinator.IsNeededAsync(book, cancel);
             var token = antiforgery.GetAndStoreTokens(Http).RequestToken!;
+            if (caller.Person is not null)
+            {
+                await accounts.SeenAsync(cancel);
+            }
+
             return caller.Person is { } person
-                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator)))
+                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
+                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null))
                 : new SessionInfo(token, needed, null, instance.Demo
                     ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
                     : null);
@@ -96,17 +111,54 @@ internal static class SessionEndpoints
 
         internal async Task<IResult> SignInAsync(SignIn given, CancellationToken cancel)
         {
-            var person = await people.FindByNameAsync(given.SignInName.Trim());
-            var result = person is { Active: true } ? await signIn.CheckPasswordSignInAsync(person, given.Password, lockoutOnFailure: true) : SignInResult.Failed;
-            return result.IsLockedOut
-                ? Results.Problem("After five wrong passwords it opens again in ten minutes. A coordinator can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "This account is locked for a while.")
-                : result.Succeeded
-                    ? await EnterAsync(person!, cancel)
-                    : Results.Problem("Try again; a coordinator of your group can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "Name and password do not belong together.");
+            var (address, name) = (Http.Connection.RemoteIpAddress, given.SignInName.Trim());
+            if (guard.IsShut(address, name))
+            {
+                await accounts.NoteAsync(AccountEvents.Locked, name, null, null, cancel);
+                return Results.Problem("It opens again in ten minutes; from elsewhere it is open. A coordinator can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "Too many wrong tries from here.");
+            }
+
+            var person = await people.FindByNameAsync(name);
+            var right = person is { Active: true, PasswordHash: not null } ? await people.CheckPasswordAsync(person, given.Password) : Pretend(given.Password);
+            if (!right)
+            {
+                return await WrongAsync("Name and password do not belong together.", "Try again; a coordinator of your group can give you a new link.");
+            }
+
+            if (!await second.PassesAsync(person!, given.Code))
+            {
+                return given.Code is null ? SecondFactor.Asked : await WrongAsync("This code does not fit.", "Take the one that the app shows now, or one of your recovery codes. Each works once.", SecondFactor.Type);
+            }
+
+            guard.Right(address, name);
+            return await EnterAsync(person!, AccountEvents.In, cancel);
+
+            async Task<IResult> WrongAsync(string title, string detail, string? type = null)
+            {
+                guard.Wrong(address, name);
+                await accounts.NoteAsync(AccountEvents.Refused, name, person?.Id, null, cancel);
+                return Results.Problem(detail, statusCode: StatusCodes.Status401Unauthorized, title: title, type: type);
+            }
         }
+
+        // A name that is nobody's costs as long as one with a wrong password.
+        private bool Pretend(string password)
+        {
+            people.PasswordHasher.VerifyHashedPassword(Nobody, NobodysHash.Value, password);
+            return false;
+        }
+
+        private static readonly Person Nobody = new();
+        private static readonly Lazy<string> NobodysHash = new(() => new PasswordHasher<Person>().HashPassword(Nobody, Guid.NewGuid().ToString()));
 
         internal async Task<IResult> SignOutAsync(CancellationToken cancel)
         {
+            if (caller.Person is { } person)
+            {
+                await accounts.EndAsync(person.Id, Accounts.SessionOf(Http.User), cancel);
+                await accounts.NoteAsync(AccountEvents.Out, person.UserName!, person.Id, null, cancel);
+            }
+
             await signIn.SignOutAsync();
             Http.User = new System.Security.Claims.ClaimsPrincipal(new System.Security.Claims.ClaimsIdentity());
             caller.Person = null;
@@ -138,7 +190,7 @@ internal static class SessionEndpoints
                 book.Note(person.Name, clock.GetUtcNow(), "person", person.UserName, null, person.GrantsJson);
                 await book.SaveChangesAsync(cancel);
                 first.Forget();
-                return await EnterAsync(person, cancel);
+                return await EnterAsync(person, AccountEvents.In, cancel);
             }
             finally
             {
@@ -148,9 +200,23 @@ internal static class SessionEndpoints
 
         internal async Task<IResult> WelcomeAsync(Welcome given, CancellationToken cancel)
         {
-            if (await people.FindByIdAsync(given.Person.ToString()) is not { Active: true } person)
+            if (await people.FindByIdAsync(given.Person.ToString()) is not { Active: true } person
+                || !await people.VerifyUserTokenAsync(person, people.Options.Tokens.PasswordResetTokenProvider, UserManager<Person>.ResetPasswordTokenPurpose, given.Token))
             {
                 return Gone;
+            }
+
+            // An account that somebody holds is not taken over by whoever has a link: its holder is told first, and can stop it.
+            if (person.PasswordHash is not null && (person.LinkFrom is not { } from || from > clock.GetUtcNow()))
+            {
+                return person.LinkFrom is not { } opens ? Gone : Results.Problem(
+                    $"This account has a password already, so its holder is told first and can stop the link. It opens {opens.ToString("d MMMM HH:mm", CultureInfo.InvariantCulture)} (UTC); where you are still signed in, you can open it at once, under “You and this device”.",
+                    statusCode: StatusCodes.Status403Forbidden, title: "This link does not open yet.");
+            }
+
+            if (person.PasswordHash is not null && !await second.PassesAsync(person, given.Code))
+            {
+                return SecondFactor.Asked;
             }
 
             var set = await people.ResetPasswordAsync(person, given.Token, given.Password);
@@ -159,18 +225,19 @@ internal static class SessionEndpoints
                 return set.Errors.Any(e => e.Code == nameof(IdentityErrorDescriber.InvalidToken)) ? Gone : Refusal(set);
             }
 
-            await people.SetLockoutEndDateAsync(person, null);
-            await people.ResetAccessFailedCountAsync(person);
-            return await EnterAsync(person, cancel);
+            (person.LinkFrom, person.LinkBy) = (null, null);
+            await people.UpdateAsync(person);
+            await accounts.EndAsync(person.Id, null, cancel);
+            return await EnterAsync(person, AccountEvents.LinkUsed, cancel);
         }
 
         private static IResult Gone { get; } = Results.Problem(
             "A link works once and for seven days. Ask a coordinator for a new one.", statusCode: StatusCodes.Status410Gone, title: "This link has been used or is too old.");
 
-        private async Task<IResult> EnterAsync(Person person, CancellationToken cancel)
+        private async Task<IResult> EnterAsync(Person person, string what, CancellationToken cancel)
         {
-            await signIn.SignInAsync(person, isPersistent: true);
-            Http.User = await signIn.CreateUserPrincipalAsync(person);
+            await accounts.EnterAsync(person, cancel);
+            await accounts.NoteAsync(what, person.UserName!, person.Id, null, cancel);
             caller.Person = person;
             return Results.Ok(await InfoAsync(cancel));
         }

@@ -1,6 +1,4 @@
-using System.Security.Claims;
 using Microsoft.AspNetCore.Antiforgery;
-using Microsoft.EntityFrameworkCore;
 using UpperStill.Store;
 
 namespace UpperStill.Server.People;
@@ -21,10 +19,9 @@ internal static class Gate
         // An address that does not say who may use it is shut, not open.
         var access = endpoint.Metadata.GetMetadata<Access>() ?? new Access(AccessLevel.CoordinatesAll);
         var caller = http.RequestServices.GetRequiredService<Caller>();
-        if (Guid.TryParse(http.User.FindFirstValue(ClaimTypes.NameIdentifier), out var id))
+        if (http.User.Identity?.IsAuthenticated == true)
         {
-            var book = http.RequestServices.GetRequiredService<FieldBook>();
-            caller.Person = await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active, http.RequestAborted);
+            caller.Person = await Accounts.PersonOfAsync(http.RequestServices.GetRequiredService<FieldBook>(), http.User, http.RequestAborted);
         }
 
         if (access.Level != AccessLevel.Anyone && caller.Person is null)

@@ -9,14 +9,16 @@ namespace UpperStill.Server.People;
 /// <summary>Sign-in: accounts in the group's own database, a cookie on the device.</summary>
 internal static class PeopleServices
 {
-    private static readonly TimeSpan FieldSeason = TimeSpan.FromDays(60);
+    internal static readonly TimeSpan FieldSeason = TimeSpan.FromDays(60);
     private static readonly TimeSpan LinkHolds = TimeSpan.FromDays(7);
-    private static readonly TimeSpan LockedFor = TimeSpan.FromMinutes(10);
 
     internal static void AddPeople(this IServiceCollection services, Instance instance)
     {
         services.AddScoped<Caller>();
         services.AddSingleton<FirstCoordinator>();
+        services.AddSingleton<SignInGuard>();
+        services.AddScoped<Accounts>();
+        services.AddScoped<SecondFactor>();
 
         // Kept with the data: else each restart of the server would sign everybody out.
         services.AddDataProtection().SetApplicationName("upper-still").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(instance.DataFolder, Instance.Keys)));
@@ -31,6 +33,8 @@ internal static class PeopleServices
 
             // The demo's clock stands months away; a browser drops a cookie by the real one.
             cookie.TimeProvider = TimeProvider.System;
+            // The gate looks at each request whether the session stands and the password is still the same.
+            cookie.Events.OnValidatePrincipal = _ => Task.CompletedTask;
             cookie.Events.OnRedirectToLogin = context => Plain(context.Response, StatusCodes.Status401Unauthorized);
             cookie.Events.OnRedirectToAccessDenied = context => Plain(context.Response, StatusCodes.Status403Forbidden);
         });
@@ -42,12 +46,11 @@ internal static class PeopleServices
                 identity.Password.RequireLowercase = false;
                 identity.Password.RequireUppercase = false;
                 identity.Password.RequireNonAlphanumeric = false;
-                identity.Lockout.MaxFailedAccessAttempts = 5;
-                identity.Lockout.DefaultLockoutTimeSpan = LockedFor;
-                identity.Lockout.AllowedForNewUsers = true;
+
+                // A stranger who guesses must not lock the holder out: see SignInGuard.
+                identity.Lockout.AllowedForNewUsers = false;
             })
-            .AddEntityFrameworkStores<FieldBook>().AddSignInManager().AddDefaultTokenProviders();
-        services.Configure<SecurityStampValidatorOptions>(stamp => stamp.TimeProvider = TimeProvider.System);
+            .AddEntityFrameworkStores<FieldBook>().AddSignInManager().AddDefaultTokenProviders().AddPasswordValidator<CommonPasswords>();
         services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = LinkHolds);
         services.AddAntiforgery(form =>
         {

@@ -160,6 +160,39 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Links");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.People.AccountEvent", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Address")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("At")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("By")
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid?>("Person")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SignInName")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Sequence");
+
+                    b.ToTable("AccountEvents");
+                });
+
             modelBuilder.Entity("UpperStill.Store.People.KnownName", b =>
                 {
                     b.Property<string>("Name")
@@ -187,6 +220,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<bool>("Active")
                         .HasColumnType("INTEGER");
 
+                    b.Property<int>("CalendarKey")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("ConcurrencyStamp")
                         .IsConcurrencyToken()
                         .HasColumnType("TEXT");
@@ -200,6 +236,12 @@ namespace UpperStill.Store.Migrations
 
                     b.Property<string>("GrantsJson")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("LinkBy")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("LinkFrom")
                         .HasColumnType("TEXT");
 
                     b.Property<bool>("LockoutEnabled")
@@ -250,6 +292,38 @@ namespace UpperStill.Store.Migrations
                         .HasDatabaseName("UserNameIndex");
 
                     b.ToTable("People", (string)null);
+                });
+
+            modelBuilder.Entity("UpperStill.Store.People.SessionRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Address")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Began")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Device")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("Person")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Seen")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Person");
+
+                    b.ToTable("Sessions");
                 });
 
             modelBuilder.Entity("UpperStill.Store.Projections.AnswerRow", b =>

@@ -1110,7 +1110,7 @@ export interface paths {
         /** Who is signed in on this device, and the token for its writes. */
         get: operations["session"];
         put?: never;
-        /** Signs in. Five wrong passwords lock the account for ten minutes. */
+        /** Signs in. After five wrong tries the account is shut for ten minutes to the address that they came from, and to no other. */
         post: operations["sign-in"];
         /** Signs out on this device. */
         delete: operations["sign-out"];
@@ -1147,6 +1147,126 @@ export interface paths {
         put?: never;
         /** An invited person chooses a password, by a one-time link. */
         post: operations["welcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the caller is signed in, and whether a second factor is asked for. */
+        get: operations["account"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends a session on another device; what waits there stays there. */
+        delete: operations["end-session"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the password and ends every other session. */
+        post: operations["change-password"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** From now on a code is asked for; answers with recovery codes, shown once. */
+        put: operations["confirm-second-factor"];
+        /** A secret for an app that shows codes; nothing changes until a code of it is given. */
+        post: operations["begin-second-factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** No code is asked for any more. */
+        post: operations["end-second-factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/link/open": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The caller asked for the link to their account: it opens at once. */
+        post: operations["open-link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account/link/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The caller did not ask for the link to their account: it opens nothing. */
+        post: operations["stop-link"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1197,8 +1317,59 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A one-time link by which the person chooses a password. Hand it over yourself. */
+        /** A one-time link by which the person chooses a password. Hand it over yourself. Where they have a password, it opens after a day, or when they say so. */
         post: operations["welcome-link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends every session of a person, as when a phone is lost; what waits on it stays there. */
+        delete: operations["end-sessions-of"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a person’s second factor away, where app and recovery codes are lost; the password stays. */
+        delete: operations["end-second-factor-of"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sign-ins, refusals, links and roles, the newest first. */
+        get: operations["account-events"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1698,7 +1869,8 @@ export interface paths {
         /** The address at which a calendar program fetches the caller’s season; whoever has it can read the dates. */
         get: operations["calendar-address"];
         put?: never;
-        post?: never;
+        /** A new address for the caller’s calendar; the ones before are worthless from now on. */
+        post: operations["new-calendar-address"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2106,6 +2278,41 @@ export interface components {
             thing: string;
             /** @description False where it is missing. */
             aboard: boolean;
+        };
+        /** @description What happened to an account. */
+        AccountHappening: {
+            /**
+             * Format: int64
+             * @description Its place in the order.
+             */
+            sequence: number;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description A word for what. */
+            what: string;
+            /** @description The sign-in name as it was given. */
+            signInName: string;
+            /** @description The person’s name; null where it is nobody’s account. */
+            name: null | string;
+            /** @description Who did it, where that is somebody else. */
+            by: null | string;
+            /** @description From which network address. */
+            address: string;
+        };
+        /** @description The caller's own account. */
+        AccountInfo: {
+            /** @description Where they are signed in, the newest first. */
+            sessions: components["schemas"]["DeviceSession"][];
+            /** @description True where a code is asked for. */
+            secondFactor: boolean;
+            /**
+             * Format: int32
+             * @description How many recovery codes are left.
+             */
+            recoveryCodes: number;
         };
         /** @description An analyte, for a list to choose from. */
         AnalyteChoice: {
@@ -3429,6 +3636,30 @@ export interface components {
             high: number;
             /** @description Gaps that are left empty, in words. */
             gaps: string[];
+        };
+        /** @description A device on which somebody is signed in. */
+        DeviceSession: {
+            /**
+             * Format: uuid
+             * @description The session.
+             */
+            id: string;
+            /** @description In the words of its browser. */
+            device: string;
+            /** @description The network address from which it signed in. */
+            address: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            began: string;
+            /**
+             * Format: date-time
+             * @description When it was last seen with a signal.
+             */
+            seen: string;
+            /** @description True for the device that asks. */
+            this: boolean;
         };
         /** @description A box for one mark of the disc, filled or still empty. */
         DiscBox: {
@@ -5342,6 +5573,16 @@ export interface components {
             /** @description Length that can be let out, as written. */
             usable: components["schemas"]["WrittenLength"];
         };
+        /** @description Somebody made a link by which the password of an account can be set anew; its holder can stop it. */
+        LinkNotice: {
+            /** @description Who made it. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description From when it works by itself.
+             */
+            from: string;
+        };
         /** @description A load to be worked out. */
         LoadRequest: {
             /**
@@ -6150,6 +6391,18 @@ export interface components {
              */
             visits: number;
         };
+        /** @description The password again, before something is taken away. */
+        PasswordAgain: {
+            /** @description The present one. */
+            password: string;
+        };
+        /** @description A new password. */
+        PasswordChange: {
+            /** @description The present one. */
+            current: string;
+            /** @description The new one, at least ten letters or signs. */
+            password: string;
+        };
         /** @description A person as a coordinator writes it. */
         PersonChange: {
             /** @description The name beside readings. */
@@ -6181,6 +6434,8 @@ export interface components {
             active: boolean;
             /** @description True once they have chosen a password. */
             joined: boolean;
+            /** @description True where a code is asked for when they sign in. */
+            secondFactor: boolean;
         };
         /** @description Somebody and all the names under which the record knows them. */
         PersonNames: {
@@ -6581,6 +6836,11 @@ export interface components {
             summary: components["schemas"]["SummaryResult"];
             /** @description The numbers. */
             stations: components["schemas"]["StationYear"][];
+        };
+        /** @description Recovery codes, shown once. */
+        RecoveryCodes: {
+            /** @description Each opens the account once without the app. */
+            codes: string[];
         };
         /** @description One subject over many stations. */
         RegionalResult: {
@@ -7288,6 +7548,25 @@ export interface components {
             /** @description Proposed stations that wait for the caller's decision, water by water. */
             proposals: components["schemas"]["WaitingProposals"][];
         };
+        /** @description A code of the app. */
+        SecondFactorCode: {
+            /** @description Six digits. */
+            code: string;
+        };
+        /** @description A secret for an app that shows codes. */
+        SecondFactorSecret: {
+            /** @description To be typed where it cannot be scanned. */
+            secret: string;
+            /** @description What the picture says. */
+            address: string;
+            /** @description The picture: a QR code as a path of unit squares. */
+            path: string;
+            /**
+             * Format: int32
+             * @description Its width in squares.
+             */
+            size: number;
+        };
         /** @description What a series says, in short: what lists and summaries of many stations need of it. */
         SeriesAnswer: {
             /** @description What it is of. */
@@ -7426,6 +7705,7 @@ export interface components {
             coordinatesAll: boolean;
             /** @description True for laboratories and coordinators: they take samples in and report results. */
             reports: boolean;
+            link?: null | components["schemas"]["LinkNotice"];
         };
         /** @description A day set aside by hand. */
         SetAside: {
@@ -8036,6 +8316,8 @@ export interface components {
             signInName: string;
             /** @description The password. */
             password: string;
+            /** @description The second factor, where the account has one: the app’s six digits, or a recovery code. */
+            code?: null | string;
         };
         /** @description Body of the entry `signed-off`: a reviewer vouches for what stands in the visit at that moment; it holds as long as just that stands. */
         SignedOffBody: {
@@ -9268,11 +9550,18 @@ export interface components {
             token: string;
             /** @description At least ten letters or signs. */
             password: string;
+            /** @description The second factor, where the account has one. */
+            code?: null | string;
         };
         /** @description A link by which a person chooses a password: once, within seven days. */
         WelcomeLink: {
-            /** @description The path with its query, to be put behind this server's address. */
+            /** @description The path with its fragment, to be put behind this server's address. */
             path: string;
+            /**
+             * Format: date-time
+             * @description From when it opens, where the account has a password already; null where at once.
+             */
+            from?: null | string;
         };
         /**
          * @description In whose hands a sample is.
@@ -12469,6 +12758,216 @@ export interface operations {
             };
         };
     };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+        };
+    };
+    "end-session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+        };
+    };
+    "change-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "confirm-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorCode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "begin-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorSecret"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "end-second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordAgain"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "open-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+        };
+    };
+    "stop-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountInfo"];
+                };
+            };
+        };
+    };
     people: {
         parameters: {
             query?: never;
@@ -12593,6 +13092,88 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "end-sessions-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonInfo"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "end-second-factor-of": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonInfo"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "account-events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountHappening"][];
                 };
             };
         };
@@ -13717,6 +14298,26 @@ export interface operations {
         };
     };
     "calendar-address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarAddress"];
+                };
+            };
+        };
+    };
+    "new-calendar-address": {
         parameters: {
             query?: never;
             header?: never;

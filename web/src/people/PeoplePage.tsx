@@ -2,8 +2,10 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
+import { clockTime, plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
+import { AccountEvents } from './AccountEvents';
 import { GrantsField } from './GrantsField';
 import { RecordNames } from './RecordNames';
 import { grantWords } from './roles';
@@ -54,6 +56,7 @@ export function PeoplePage() {
                   {person.signInName} · {person.grants.map((grant) => grantWords(grant, nameOf)).join('; ') || 'no role'}
                   {!person.joined && person.active && ' · has not come in yet'}
                   {!person.active && ' · has left the group'}
+                  {person.secondFactor && ' · second factor'}
                 </p>
               </div>
               <button
@@ -69,6 +72,7 @@ export function PeoplePage() {
             {open === person.id && (
               <div className="mt-3 bg-sheet p-4">
                 {person.active && <LinkFor person={person} />}
+                {person.joined && <ShutOut person={person} onDone={people.again} />}
                 <PersonForm
                   key={person.id}
                   id={person.id}
@@ -86,6 +90,7 @@ export function PeoplePage() {
         ))}
       </ul>
       {people.data && <RecordNames people={people.data} />}
+      <AccountEvents />
     </>
   );
 }
@@ -169,6 +174,7 @@ function PersonForm({ id, given, waters, onKept, onCancel }: FormProps) {
 /** The link is shown, not mailed: the coordinator hands it over. */
 function LinkFor({ person }: { person: Person }) {
   const [link, setLink] = useState('');
+  const [from, setFrom] = useState('');
   const [problem, setProblem] = useState('');
   return (
     <div className="mb-2 border-rule border-b pb-4">
@@ -179,7 +185,11 @@ function LinkFor({ person }: { person: Person }) {
           onChange={() => undefined}
           readOnly
           onFocus={(event) => event.target.select()}
-          hint="It works once, for seven days. Whoever has it can choose the password."
+          hint={
+            from
+              ? `They have a password, so they are told first, and can stop it. It opens on ${plainDay(from)} at ${clockTime(from)} UTC, or at once where they say so on a device on which they are signed in.`
+              : 'It works once, for seven days. Whoever has it can choose the password.'
+          }
         />
       ) : (
         <button
@@ -190,12 +200,55 @@ function LinkFor({ person }: { person: Person }) {
               api.POST('/api/people/{id}/link', { params: { path: { id: person.id } } }),
             );
             setLink(data ? location.origin + data.path : '');
+            setFrom(data?.from ?? '');
             setProblem(refused);
           }}
         >
           {person.joined ? 'New link, if the password is lost' : 'Make the link to come in'}
         </button>
       )}
+      <Problem words={problem} />
+    </div>
+  );
+}
+
+/** For a phone that is lost, and for an app that is. */
+function ShutOut({ person, onDone }: { person: Person; onDone(): Promise<void> }) {
+  const [said, setSaid] = useState('');
+  const [problem, setProblem] = useState('');
+
+  async function end(path: '/api/people/{id}/sessions' | '/api/people/{id}/second-factor', done: string) {
+    const { data, problem: refused } = await asked(() => api.DELETE(path, { params: { path: { id: person.id } } }));
+    setProblem(refused);
+    if (data) {
+      setSaid(done);
+      await onDone();
+    }
+  }
+
+  return (
+    <div className="mb-2 border-rule border-b pb-4">
+      <div className="flex flex-wrap gap-3">
+        <button
+          type="button"
+          className="act"
+          onClick={() => void end('/api/people/{id}/sessions', 'Signed out on every device.')}
+        >
+          Sign them out everywhere
+        </button>
+        {person.secondFactor && (
+          <button
+            type="button"
+            className="act"
+            onClick={() => void end('/api/people/{id}/second-factor', 'No code is asked for any more; the password is.')}
+          >
+            Take their second factor away
+          </button>
+        )}
+      </div>
+      <p role="status" className="mt-1 text-sm">
+        {said}
+      </p>
       <Problem words={problem} />
     </div>
   );

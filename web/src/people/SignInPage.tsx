@@ -7,6 +7,8 @@ import { TextField } from '../ui/TextField';
 import { grantWords } from './roles';
 import { takeSession, useSession } from './session';
 
+const SECOND_FACTOR = 'about:blank#second-factor';
+
 /** Before anyone is signed in there is no list of waters to look in. */
 function nameFromCode(code: string): string {
   return code.replace(/(^|-)(\w)/g, (_, hyphen: string, letter: string) => (hyphen && ' ') + letter.toUpperCase());
@@ -17,16 +19,21 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
   const { demoAccounts, firstNeeded } = useSession();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string>();
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
 
   async function enter(given: Schemas['SignIn']) {
     setBusy(true);
-    const { data, problem: refused } = await asked(
-      () => api.POST('/api/session', { body: given }),
-      'The server could not be reached. Signing in needs a signal once; after that everything works without.',
-    );
-    setProblem(refused);
+    let asksCode = false;
+    const { data, problem: refused } = await asked(async () => {
+      const answer = await api.POST('/api/session', { body: given });
+      asksCode = answer.error?.type === SECOND_FACTOR;
+      return answer;
+    }, 'The server could not be reached. Signing in needs a signal once; after that everything works without.');
+    // Asked for the first time it is no fault.
+    setProblem(asksCode && given.code === undefined ? '' : refused);
+    setCode(asksCode ? '' : undefined);
     if (data) {
       await takeSession(data);
       refreshNow();
@@ -82,16 +89,27 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
         className="mt-5"
         onSubmit={(event) => {
           event.preventDefault();
-          void enter({ signInName: name, password });
+          void enter({ signInName: name, password, ...(code !== undefined && { code }) });
         }}
       >
         {demoAccounts.length > 0 && <h2 className="caps">With a name and a password</h2>}
         <TextField label="Sign-in name" value={name} onChange={setName} autoComplete="username" />
         <TextField label="Password" type="password" value={password} onChange={setPassword} autoComplete="current-password" />
+        {code !== undefined && (
+          <TextField
+            label="Second factor"
+            value={code}
+            onChange={setCode}
+            autoComplete="one-time-code"
+            maxLength={40}
+            autoFocus
+            hint="The six digits that your app shows, or one of your recovery codes."
+          />
+        )}
         <button
           type="submit"
           className={`act mt-5 ${demoAccounts.length > 0 ? '' : 'act-next'}`}
-          disabled={busy || !name.trim() || !password}
+          disabled={busy || !name.trim() || !password || code === ''}
         >
           Sign in
         </button>

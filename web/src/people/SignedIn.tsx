@@ -1,3 +1,4 @@
+import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { ROLES } from './roles';
 import { signOut, useSession } from './session';
@@ -20,6 +21,9 @@ export function SignedIn() {
           {problem}
         </p>
       )}
+      <Link to="/account" className="act-quiet mr-4 inline-flex">
+        Your account
+      </Link>
       <button
         type="button"
         className="act-quiet"

@@ -16,14 +16,22 @@ export function WelcomePage() {
   const [name, setName] = useState('');
   const [signInName, setSignInName] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState<string>();
   const [problem, setProblem] = useState('');
 
   async function enter() {
     const { data, problem: refused } = await asked(async () => {
       await askSession();
-      return first
-        ? await api.POST('/api/session/first', { body: { token: first, name, signInName, password } })
-        : await api.POST('/api/session/welcome', { body: { person: person ?? '', token: token ?? '', password } });
+      if (first) {
+        return await api.POST('/api/session/first', { body: { token: first, name, signInName, password } });
+      }
+      const answer = await api.POST('/api/session/welcome', {
+        body: { person: person ?? '', token: token ?? '', password, ...(code !== undefined && { code }) },
+      });
+      if (answer.error?.type === 'about:blank#second-factor') {
+        setCode((before) => before ?? '');
+      }
+      return answer;
     }, 'The server could not be reached. Try again where there is a signal.');
     setProblem(refused);
     if (data) {
@@ -83,6 +91,16 @@ export function WelcomePage() {
         autoComplete="new-password"
         hint="At least ten letters or signs. Four plain words are better than one strange one."
       />
+      {code !== undefined && (
+        <TextField
+          label="Second factor"
+          value={code}
+          onChange={setCode}
+          autoComplete="one-time-code"
+          maxLength={40}
+          hint="The six digits that your app shows, or one of your recovery codes."
+        />
+      )}
       <Problem words={problem} />
       <button
         type="submit"

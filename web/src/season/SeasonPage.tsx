@@ -93,11 +93,25 @@ function CalendarLink() {
         onChange={() => undefined}
         readOnly
         onFocus={(event) => event.target.select()}
-        hint="Subscribe to it in your calendar; it follows every change. Whoever has the address can read your dates."
+        hint="Subscribe to it in your calendar; it follows every change, for four hundred days. Whoever has the address can read your dates."
       />
-      <a className="act mt-2" href={path} download="upper-still-season.ics">
-        Or take the file once
-      </a>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <a className="act" href={path} download="upper-still-season.ics">
+          Or take the file once
+        </a>
+        <button
+          type="button"
+          className="act"
+          onClick={async () => {
+            const { data, problem: refused } = await asked(() => api.POST('/api/season/calendar-address'));
+            setProblem(refused);
+            setPath(data?.path ?? path);
+          }}
+        >
+          New address; the old one ends
+        </button>
+      </div>
+      <Problem words={problem} />
     </div>
   ) : (
     <>

@@ -3,6 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState, useSyncExternalStore } from 'react';
 import { currentReach, watchReach } from '../field/delivery';
 import { store } from '../field/store';
+import { LinkNotice } from '../people/LinkNotice';
 import { SignInPage } from '../people/SignInPage';
 import { useSession } from '../people/session';
 import { Header } from './Header';
@@ -35,7 +36,12 @@ function Door() {
     return null;
   }
   if (known && person !== null) {
-    return <Outlet />;
+    return (
+      <>
+        {path !== '/account' && <LinkNotice />}
+        <Outlet />
+      </>
+    );
   }
   if (person === null && (!known || signingIn)) {
     return <SignInPage waiting={waiting} />;
