@@ -43,6 +43,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>The kit.</summary>
     public DbSet<KitRow> Kit => Set<KitRow>();
 
+    /// <summary>Checks of the kit; append only.</summary>
+    public DbSet<KitCheckRow> KitChecks => Set<KitCheckRow>();
+
     /// <summary>Photographs.</summary>
     public DbSet<PhotoRow> Photos => Set<PhotoRow>();
 
@@ -173,6 +176,11 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         {
             item.HasKey(i => i.Code);
             item.Property(i => i.Kind).HasConversion<string>();
+        });
+        builder.Entity<KitCheckRow>(check =>
+        {
+            check.HasKey(c => c.Sequence);
+            check.HasIndex(c => c.Item);
         });
         builder.Entity<PhotoRow>().HasKey(p => p.Id);
         builder.Entity<ProposalRow>(proposal =>

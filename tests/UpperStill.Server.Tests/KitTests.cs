@@ -113,12 +113,56 @@ public class KitTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.False((bool)(await AnswerAsync(await http.PostAsJsonAsync("/api/kit", item, Cancel)))["kept"]!);
         await http.PostAsJsonAsync("/api/kit/T-2/checks", new { check = new { id = Guid.Empty, kind = "ice-point", day = "2026-08-12", by = "", read = 0.1, unit = "°C" }, keep = true }, Cancel);
         item["name"] = "Thermometer of the pier";
-        await http.PutAsJsonAsync("/api/kit/T-2", item, Cancel);
+        await http.PutAsJsonAsync("/api/kit/T-2?version=0", item, Cancel);
+
+        Assert.Equal(HttpStatusCode.Conflict, (await http.PutAsJsonAsync("/api/kit/T-2?version=0", item, Cancel)).StatusCode);
 
         var kept = Item((await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!, "T-2");
         Assert.Equal("Thermometer of the pier", (string)kept["item"]!["name"]!);
         Assert.Equal("Ada Fenn", (string)Assert.Single(kept["history"]!.AsArray())!["check"]!["by"]!);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync("/api/kit/T-9", item, Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync("/api/kit/T-9?version=0", item, Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task Of_two_who_write_a_check_down_at_once_neither_loses_theirs()
+    {
+        using var http = await server.AsAsync("coordinator");
+        var before = Item((await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!, "M-1")["history"]!.AsArray().Count;
+        await Task.WhenAll(Enumerable.Range(0, 8).Select(i => http.PostAsJsonAsync("/api/kit/M-1/checks", new { check = new { id = Guid.Empty, kind = "end-check", day = "2026-08-12", by = "", expected = 9.1, read = 9.1 + (i / 100.0), unit = "mg/L" }, keep = true }, Cancel)));
+        Assert.Equal(before + 8, Item((await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!, "M-1")["history"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task A_line_is_checked_only_by_people_of_every_water_where_it_is_used()
+    {
+        using var elsewhere = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Coordinator, ["pell-tarn"]));
+        using var here = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Sampler, ["harrowmere"]));
+        object check = new { check = new { id = Guid.Empty, kind = "taped", day = "2026-08-11", by = "", marks = Array.Empty<object>() }, keep = true };
+        Assert.Equal(HttpStatusCode.Forbidden, (await elsewhere.PostAsJsonAsync("/api/kit/R-3/checks", check, Cancel)).StatusCode);
+        Assert.True((bool)(await AnswerAsync(await here.PostAsJsonAsync("/api/kit/R-3/checks", check, Cancel)))["kept"]!);
+        var id = Item((await here.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!, "R-3")["history"]!.AsArray().First(c => (string)c!["check"]!["day"]! == "2026-08-11")!["check"]!["id"]!;
+        Assert.Equal(HttpStatusCode.Forbidden, (await elsewhere.PostAsJsonAsync($"/api/kit/R-3/checks/{id}/strike", new { why = "no" }, Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await here.PostAsJsonAsync($"/api/kit/R-3/checks/{id}/strike", new { why = "the wrong rope" }, Cancel)).StatusCode);
+    }
+
+    [Fact]
+    public async Task A_check_that_changes_what_was_signed_off_ends_the_sign_off_and_its_strike_brings_it_back()
+    {
+        using var http = await server.AsAsync("coordinator");
+        var point = (await http.GetFromJsonAsync<JsonObject>("/api/stations/HAR-1", Cancel))!["context"]!["history"]!.AsArray().Last(p => (bool?)p!["signedOff"] == true)!;
+        var (visit, taped) = ((string)point["visit"]!, $"{((string)point["date"]!)[..4]}-04-20");
+        Assert.False(await WaitsAsync());
+        await http.PostAsJsonAsync("/api/kit/R-3/checks", new
+        {
+            check = new { id = Guid.Empty, kind = "taped", day = taped, by = "", marks = new[] { new { mark = new { written = "20", unit = "ft" }, tape = new { written = "21 10", unit = "ft-in" } } } },
+            keep = true,
+        }, Cancel);
+        Assert.True(await WaitsAsync());
+        var id = Item((await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!, "R-3")["history"]!.AsArray().First(c => (string)c!["check"]!["day"]! == taped)!["check"]!["id"]!;
+        (await http.PostAsJsonAsync($"/api/kit/R-3/checks/{id}/strike", new { why = "misread tape" }, Cancel)).EnsureSuccessStatusCode();
+        Assert.False(await WaitsAsync());
+
+        async Task<bool> WaitsAsync() => (await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.Any(v => (string)v!["visit"]! == visit);
     }
 
     private static JsonNode Item(JsonArray kit, string code) => kit.Single(i => (string)i!["item"]!["code"]! == code)!;

@@ -73,7 +73,7 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         var programme = (await http.GetFromJsonAsync<JsonObject>("/api/programmes/coastal-pier/1", Cancel))!;
         programme["schools"] = new JsonObject { ["visit.hours-rule"] = "low-tide" };
         programme["hours"] = new JsonObject { ["from"] = "10:00:00", ["until"] = "14:00:00" };
-        Assert.True((bool)(await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/coastal-pier", new { programme, keep = true }, Cancel)))["kept"]!);
+        Assert.True((bool)(await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/coastal-pier?version=1", new { programme, keep = true }, Cancel)))["kept"]!);
 
         var season = (await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!;
         var dates = season["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!.AsArray().Where(d => (bool)d!["ahead"]!).ToList();

@@ -113,7 +113,7 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_lab_that_opens_after_it_closes_is_refused()
     {
         using var http = await server.AsAsync("coordinator");
-        var answer = await http.PutAsJsonAsync("/api/laboratory", new { name = "Lab", openings = new[] { new { day = "Monday", from = "15:00:00", until = "08:00:00" } }, closedDays = Array.Empty<string>() }, Cancel);
+        var answer = await http.PutAsJsonAsync("/api/laboratory?version=0", new { name = "Lab", openings = new[] { new { day = "Monday", from = "15:00:00", until = "08:00:00" } }, closedDays = Array.Empty<string>() }, Cancel);
 
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
     }

@@ -42,7 +42,7 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var namesake = await AnswerAsync(await http.PostAsJsonAsync("/api/waters", Water("Far Hills"), Cancel));
         Assert.Equal((true, "pell-tarn-far-hills"), ((bool)namesake["kept"]!, (string)namesake["code"]!));
         Assert.Equal("Aldwick", (string)(await http.GetFromJsonAsync<JsonObject>("/api/waters/pell-tarn", Cancel))!["water"]!["district"]!);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync("/api/waters/not-there", Water("Aldwick"), Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync("/api/waters/not-there?version=0", Water("Aldwick"), Cancel)).StatusCode);
     }
 
     [Fact]
@@ -55,9 +55,9 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
 
         // 10:22 summer time in Britain is still the evening before, twelve hours behind Greenwich.
         there["timeZone"] = "Etc/GMT+12";
-        Assert.True((bool)(await AnswerAsync(await http.PutAsJsonAsync("/api/waters/skarn-sound", there, Cancel)))["kept"]!);
+        Assert.True((bool)(await AnswerAsync(await http.PutAsJsonAsync("/api/waters/skarn-sound?version=0", there, Cancel)))["kept"]!);
         Assert.Equal("planned", await SkarnAsync());
-        await http.PutAsJsonAsync("/api/waters/skarn-sound", water, Cancel);
+        await http.PutAsJsonAsync("/api/waters/skarn-sound?version=1", water, Cancel);
 
         async Task<string> SkarnAsync() => (string)(await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!.AsArray()
             .Single(d => (string)d!["day"]! == "2026-08-12")!["state"]!;
@@ -103,12 +103,46 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var programme = (await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!;
         programme["clarity"]!["endPoint"] = "disappear";
 
-        var shown = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake", new { programme, keep = false }, Cancel));
+        var shown = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = false }, Cancel));
         Assert.Equal((false, 2, "HAR-2"), ((bool)shown["kept"]!, (int)shown["version"]!, (string)Assert.Single(shown["stations"]!.AsArray())!));
-        var kept = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake", new { programme, keep = true }, Cancel));
+        var kept = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = true }, Cancel));
         Assert.True((bool)kept["kept"]!);
+
+        // Whoever opened the version before does not write over this one.
+        var late = await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = true }, Cancel);
+        Assert.Equal((HttpStatusCode.Conflict, "Ada Fenn changed this after you opened it."), (late.StatusCode, (string)(await AnswerAsync(late))["title"]!));
         Assert.Equal("reappear", (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!["clarity"]!["endPoint"]!);
         Assert.Equal("disappear", (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/2", Cancel))!["clarity"]!["endPoint"]!);
+    }
+
+    [Fact]
+    public async Task Whoever_comes_second_is_told_what_changed_and_nothing_is_written_over()
+    {
+        using var one = await server.AsAsync("coordinator");
+        using var other = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Coordinator));
+        var seen = (await one.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!;
+        var water = (JsonObject)seen["water"]!.DeepClone();
+        water["altitudeM"] = 131;
+        Assert.True((bool)(await AnswerAsync(await other.PutAsJsonAsync($"/api/waters/harrowmere?version={seen["version"]}", water, Cancel)))["kept"]!);
+        water["altitudeM"] = 128;
+        water["name"] = "Harrow Mere";
+        var late = await one.PutAsJsonAsync($"/api/waters/harrowmere?version={seen["version"]}", water, Cancel);
+        Assert.Equal(HttpStatusCode.Conflict, late.StatusCode);
+        Assert.Contains("altitude m from", (string)(await AnswerAsync(late))["detail"]!, StringComparison.Ordinal);
+        var now = (await one.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!;
+        Assert.Equal(("Harrowmere", 131), ((string)now["water"]!["name"]!, (int)now["water"]!["altitudeM"]!));
+
+        var station = now["stations"]![0]!.DeepClone();
+        Assert.True((bool)(await AnswerAsync(await one.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)))["kept"]!);
+        Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)).StatusCode);
+        station.AsObject().Remove("version");
+        Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)).StatusCode);
+
+        var laboratory = await one.GetAsync("/api/laboratory", Cancel);
+        var hours = await laboratory.Content.ReadFromJsonAsync<JsonObject>(Cancel);
+        var version = laboratory.Headers.ETag!.Tag.Trim('"');
+        Assert.Equal(HttpStatusCode.OK, (await one.PutAsJsonAsync($"/api/laboratory?version={version}", hours, Cancel)).StatusCode);
+        Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync($"/api/laboratory?version={version}", hours, Cancel)).StatusCode);
     }
 
     [Theory]

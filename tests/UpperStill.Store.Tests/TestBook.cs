@@ -37,7 +37,11 @@ internal sealed class TestBook : IAsyncDisposable
             await book.Database.MigrateAsync();
             var scenario = DemoScenario.Load();
             book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow { Code = p.Code, Version = p.Version, Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme) }));
-            book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
+            foreach (var item in scenario.Kit)
+            {
+                book.AddItem(item);
+            }
+
             book.Stations.AddRange(scenario.Stations.Select(s => new StationRow { Code = s.Station.Code, Water = s.Station.WaterCode, Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station), Programme = s.Programme, Line = s.Line }));
             await book.SaveChangesAsync();
             await book.Database.ExecuteSqlRawAsync("PRAGMA wal_checkpoint(TRUNCATE)");

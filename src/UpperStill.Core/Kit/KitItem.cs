@@ -46,7 +46,10 @@ public sealed record KitItem(
     /// <summary>The line that depths are read on, with its checks; null where it is none.</summary>
     public Line? AsLine() => Marks is null ? null : new Line(
         Code, Name, Marks.Unit, Marks.Every, Marks.Usable,
-        [.. Standing.Where(c => c.Kind == KitCheckKind.Taped).Select(c => new LineCheck(c.Day, c.Marks ?? [], c.By))], RetiredOn);
+        [.. Standing.Where(c => c.Kind == KitCheckKind.Taped).Select(Taped)], RetiredOn,
+        [.. (Checks ?? []).Where(c => c.Kind == KitCheckKind.Taped && c.StruckAt is not null).Select(Taped)]);
+
+    private static LineCheck Taped(KitCheck check) => new(check.Day, check.Marks ?? [], check.By, check.MadeAt, check.StruckAt);
 }
 
 /// <summary>A check of an item. What was read is kept as it was read.</summary>
@@ -63,6 +66,8 @@ public sealed record KitItem(
 /// <param name="Remark">Anything else.</param>
 /// <param name="Struck">Why it was struck; null while it stands.</param>
 /// <param name="StruckBy">Who struck it.</param>
+/// <param name="MadeAt">When it was written down; null where an earlier build did not keep that.</param>
+/// <param name="StruckAt">When it was struck.</param>
 public sealed record KitCheck(
     Guid Id,
     KitCheckKind Kind,
@@ -76,4 +81,6 @@ public sealed record KitCheck(
     IReadOnlyList<string>? Ticked = null,
     string? Remark = null,
     string? Struck = null,
-    string? StruckBy = null);
+    string? StruckBy = null,
+    DateTimeOffset? MadeAt = null,
+    DateTimeOffset? StruckAt = null);

@@ -10,9 +10,23 @@ namespace UpperStill.Core.Kit;
 /// <param name="Usable">Length that can be let out, as written.</param>
 /// <param name="Checks">Its checks against a tape, in any order.</param>
 /// <param name="RetiredOn">The day on which its marks were given up; null while it is used.</param>
+/// <param name="Struck">Checks that were struck and correct nothing any more.</param>
 public sealed record Line(
-    string Code, string Name, LengthUnit Unit, WrittenLength MarkEvery, WrittenLength Usable, IReadOnlyList<LineCheck>? Checks = null, DateOnly? RetiredOn = null)
+    string Code, string Name, LengthUnit Unit, WrittenLength MarkEvery, WrittenLength Usable, IReadOnlyList<LineCheck>? Checks = null, DateOnly? RetiredOn = null,
+    IReadOnlyList<LineCheck>? Struck = null)
 {
+    /// <summary>The line as it was known at a moment: without what was written down since, and with what was struck since.</summary>
+    /// <param name="at">The moment.</param>
+    public Line AsKnownAt(DateTimeOffset at) => this with
+    {
+        Checks = [.. (Checks ?? []).Concat((Struck ?? []).Where(c => c.StruckAt > at)).Where(c => c.MadeAt is null || c.MadeAt <= at)],
+        Struck = null,
+    };
+
+    /// <summary>True where something of its checks was written down or struck after a moment.</summary>
+    /// <param name="at">The moment.</param>
+    public bool ChangedAfter(DateTimeOffset at) => (Checks ?? []).Concat(Struck ?? []).Any(c => c.MadeAt > at || c.StruckAt > at);
+
     /// <summary>True where it was taped in that year.</summary>
     public bool CheckedIn(int year) => Checks?.Any(c => c.Day.Year == year) == true;
 

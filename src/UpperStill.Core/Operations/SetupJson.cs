@@ -21,6 +21,7 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(IReadOnlyList<Grant>))]
 [JsonSerializable(typeof(Laboratory))]
 [JsonSerializable(typeof(KitItem))]
+[JsonSerializable(typeof(KitCheck))]
 [JsonSerializable(typeof(LedgerSample))]
 [JsonSerializable(typeof(ResultBody))]
 [JsonSerializable(typeof(LabDoor))]

@@ -9,6 +9,7 @@ namespace UpperStill.Core.Review;
 internal sealed class ReviewFold
 {
     private readonly SheetDraft draft;
+    private readonly FoldRequest request;
     private readonly FieldSheet sheet;
     private readonly List<ReviewFinding> findings;
     private readonly KnownPeople people;
@@ -16,6 +17,7 @@ internal sealed class ReviewFold
     internal ReviewFold(FoldRequest request, FieldSheet sheet, VisitSamples samples)
     {
         draft = new SheetDraft(request);
+        this.request = request;
         people = new KnownPeople(request.Context.People);
         this.sheet = sheet;
         findings =
@@ -32,11 +34,12 @@ internal sealed class ReviewFold
         var blocks = Blocks(questions).ToList();
         List<Finding> said = [];
         var signed = draft.Standing(EntryKinds.SignedOff).Where(s => ByAnother(s, said)).ToList();
+        var recalled = signed.Count > 0 && LineChanged(signed[^1], said);
         said.AddRange(BroughtIn());
         var last = signed.LastOrDefault();
-        var fieldSigned = blocks.Count == 0 && signed.Any(s => s.Body.Field == field);
-        var resultsSigned = blocks.Count == 0 && signed.Any(s => s.Body.Results == results && s.Body.Field == field);
-        if (last is not null && !(fieldSigned && resultsSigned))
+        var fieldSigned = blocks.Count == 0 && !recalled && signed.Any(s => s.Body.Field == field);
+        var resultsSigned = blocks.Count == 0 && !recalled && signed.Any(s => s.Body.Results == results && s.Body.Field == field);
+        if (last is not null && !recalled && !(fieldSigned && resultsSigned))
         {
             said.Add(Finding.Check(
                 "changed-since-sign-off", fieldSigned ? "Results came or changed after it was signed off." : "Something changed after it was signed off.", "What nobody vouches for stays out of the trends.", "Look at what is new, and sign it off again.").On(
@@ -70,6 +73,28 @@ internal sealed class ReviewFold
         {
             yield return asked == 1 ? "1 question is not answered." : $"{asked} questions are not answered.";
         }
+    }
+
+    // A check of the line that was written down or struck since, and changes what was signed off. What a new release works out otherwise ends no sign-off.
+    private bool LineChanged(Read<SignedOffBody> sign, List<Finding> said)
+    {
+        var at = sign.Entry.Receipt?.At ?? sign.Entry.At;
+        if (draft.Context.Lines.FirstOrDefault(l => l.Code == draft.Start?.Body.Line) is not { } line || !line.ChangedAfter(at))
+        {
+            return false;
+        }
+
+        var then = FieldSheet.Fold(request with { Context = request.Context with { Lines = [line.AsKnownAt(at)] } }).Clarity.Result;
+        var now = sheet.Clarity.Result;
+        if (then.ClarityM == now.ClarityM && then.Censored == now.Censored)
+        {
+            return false;
+        }
+
+        said.Add(Finding.Check(
+            "line-changed-value", $"By a check of {line.Code} since the sign-off the clarity is {now.Text ?? "none"}; signed off was {then.Text ?? "none"}.", "Whoever signed it off has not seen this value.", "Look at it, and sign it off again.").On(
+            Beside.Header, sign.Entry.Id));
+        return true;
     }
 
     private IEnumerable<Finding> BroughtIn() => draft.Log.All.Where(e => e.BroughtInBy is not null).GroupBy(e => (e.By, Through: e.BroughtInBy)).Select(g => Finding.Note(

@@ -16,8 +16,9 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Item">The item.</param>
 /// <param name="History">Its checks with what they gave, newest first.</param>
 /// <param name="Stations">The stations for which the line is proposed.</param>
+/// <param name="Version">Counts up with every change; whoever changes it names the one they saw.</param>
 /// <param name="Due">When its check falls due; null where none does.</param>
-public sealed record KitInfo(KitItem Item, IReadOnlyList<CheckedKit> History, IReadOnlyList<string> Stations, KitDue? Due = null);
+public sealed record KitInfo(KitItem Item, IReadOnlyList<CheckedKit> History, IReadOnlyList<string> Stations, int Version, KitDue? Due = null);
 
 /// <summary>A check with what it gave.</summary>
 /// <param name="Check">The check.</param>
@@ -54,13 +55,13 @@ internal static class KitEndpoints
         group.MapGet("/rules", () => KitRules.All).For(AccessLevel.Works).WithName("kit-rules").WithSummary("What is asked of each kind of item.");
         group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-item").WithSummary("Adds an item; a code that is used already is refused.").Produces<SetupAnswer>();
         group.MapPut("/{code}", ChangeAsync).For(AccessLevel.CoordinatesAll).WithName("change-item").WithSummary("Changes an item; its code, its kind and its history stay.")
-            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         group.MapPost("/{code}/checks", CheckAsync).For(AccessLevel.Works).WithName("check-item")
             .WithSummary("Judges a check, and keeps it where asked. A line’s check corrects the readings made with it; the answer says which clarities changed.")
-            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/{code}/checks/{id:guid}/strike", StrikeAsync).For(AccessLevel.Works).WithName("strike-check")
             .WithSummary("Strikes a check that was written down wrongly; it stays in the history with the reason, and readings are worked out without it.")
-            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
+            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/{code}/marks", RemarkAsync).For(AccessLevel.CoordinatesAll).WithName("remark-line").WithSummary("Gives a line new marks under a new name; the old marks are given up, their readings keep them.")
             .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
     }
@@ -68,10 +69,11 @@ internal static class KitEndpoints
     private static async Task<IEnumerable<KitInfo>> ListAsync(FieldBook book, SeasonDesk desk, CancellationToken cancel)
     {
         var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Line, s.Code }).ToListAsync(cancel)).ToLookup(s => s.Line, s => s.Code);
+        var versions = await book.Kit.ToDictionaryAsync(i => i.Code, i => i.Version, cancel);
         return (await book.KitItemsAsync(cancel)).Select(item => new KitInfo(
             item,
             [.. (item.Checks ?? []).OrderByDescending(c => c.Day).Select(c => new CheckedKit(c, KitCheckRule.Judge(item, c, DateOnly.MaxValue)))],
-            [.. stations[item.Code]], KitDue.Of(item, desk.Today)));
+            [.. stations[item.Code]], versions[item.Code], KitDue.Of(item, desk.Today)));
     }
 
     private static async Task<IResult> AddAsync(KitItem given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -86,14 +88,19 @@ internal static class KitEndpoints
         return Results.Ok(new SetupAnswer(findings.MaySave(), given.Code, findings));
     }
 
-    private static async Task<IResult> ChangeAsync(string code, KitItem given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> ChangeAsync(string code, int version, KitItem given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row)
         {
             return Unknown(code);
         }
 
-        var before = row.Read();
+        if (await Stale.AnswerAsync(book, "kit", code, version, row.Version, cancel) is { } stale)
+        {
+            return stale;
+        }
+
+        var before = await book.ReadAsync(row, cancel);
 
         // Marks that readings were made on stay as they are; new ones get a name of their own.
         var item = given with
@@ -121,21 +128,22 @@ internal static class KitEndpoints
             return Unknown(code);
         }
 
-        var item = row.Read();
-        var check = given.Check with { Id = Guid.CreateVersion7(), By = caller.Name };
+        var item = await book.ReadAsync(row, cancel);
+        var check = given.Check with { Id = Guid.CreateVersion7(), By = caller.Name, MadeAt = clock.GetUtcNow(), Struck = null, StruckBy = null, StruckAt = null };
         var result = KitCheckRule.Judge(item, check, desk.Today);
         if (!given.Keep || !result.Findings.MaySave())
         {
             return Results.Ok(new KitCheckAnswer(false, result, []));
         }
 
-        Change(book, row, item with { Checks = [.. item.Checks ?? [], check] }, caller, clock);
-        return Results.Ok(new KitCheckAnswer(true, result, await RecomputeAsync(check, code, book, log, cancel)));
+        return await ReachesAsync(item, book, caller, cancel)
+            ? Results.Ok(new KitCheckAnswer(true, result, await KeepCheckAsync(check, null, code, book, log, caller, clock, cancel)))
+            : Gate.Refused;
     }
 
     private static async Task<IResult> StrikeAsync(string code, Guid id, CheckStruck given, FieldBook book, LogBook log, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
-        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row || row.Read() is var item && item.Checks?.FirstOrDefault(c => c.Id == id && c.Struck is null) is not { } check)
+        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row || await book.ReadAsync(row, cancel) is var item && item.Checks?.FirstOrDefault(c => c.Id == id && c.Struck is null) is not { } check)
         {
             return Unknown(code);
         }
@@ -145,14 +153,21 @@ internal static class KitEndpoints
             return Results.Problem("Later nobody knows which check stood, and why. Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: "A check is struck with a reason.");
         }
 
-        var struck = check with { Struck = given.Why.Trim(), StruckBy = caller.Name };
-        Change(book, row, item with { Checks = [.. item.Checks!.Select(c => c == check ? struck : c)] }, caller, clock);
-        return Results.Ok(new KitCheckAnswer(true, KitCheckRule.Judge(item, struck, DateOnly.MaxValue), await RecomputeAsync(check, code, book, log, cancel)));
+        var struck = check with { Struck = given.Why.Trim(), StruckBy = caller.Name, StruckAt = clock.GetUtcNow() };
+        return await ReachesAsync(item, book, caller, cancel)
+            ? Results.Ok(new KitCheckAnswer(true, KitCheckRule.Judge(item, struck, DateOnly.MaxValue), await KeepCheckAsync(struck, check, code, book, log, caller, clock, cancel)))
+            : Gate.Refused;
     }
 
-    // What the check means for readings is worked out in the same breath as it is kept.
-    private static Task<IReadOnlyList<string>> RecomputeAsync(KitCheck check, string code, FieldBook book, LogBook log, CancellationToken cancel) => log.AloneAsync(book, async () =>
+    // A line corrects what was read with it: only people of every water where it is used write down what it measures.
+    private static async Task<bool> ReachesAsync(KitItem item, FieldBook book, Caller caller, CancellationToken cancel) =>
+        item.Kind != KitKind.Line || (await book.WatersOfLineAsync(item.Code, cancel)).All(caller.May.Samples);
+
+    // A row more, never one less. What the check means for readings is worked out in the same breath as it is kept.
+    private static Task<IReadOnlyList<string>> KeepCheckAsync(KitCheck check, KitCheck? before, string code, FieldBook book, LogBook log, Caller caller, TimeProvider clock, CancellationToken cancel) => log.AloneAsync(book, async () =>
     {
+        book.AddCheck(code, check);
+        book.Note(caller.Name, clock.GetUtcNow(), "kit-check", code, before is null ? null : Words(before), Words(check));
         await book.SaveChangesAsync(cancel);
         return check.Kind == KitCheckKind.Taped ? await book.ProjectLineAsync(code, new DateOnly(check.Day.Year, 1, 1), DateOnly.MaxValue, cancel) : [];
     }, cancel);
@@ -164,7 +179,7 @@ internal static class KitEndpoints
             return Unknown(code);
         }
 
-        var old = row.Read();
+        var old = await book.ReadAsync(row, cancel);
         var line = old with { Code = given.Code, Marks = given.Marks, Checks = [], Condition = Condition.InUse, RetiredOn = null };
         var findings = KitItemCheck.Findings(line, await book.Kit.Select(i => i.Code).ToListAsync(cancel));
         if (findings.MaySave())
@@ -184,17 +199,19 @@ internal static class KitEndpoints
 
     private static void Add(FieldBook book, KitItem item, Caller caller, TimeProvider clock)
     {
-        var definition = JsonSerializer.Serialize(item, SetupJson.Default.KitItem);
-        book.Kit.Add(new KitRow { Code = item.Code, Kind = item.Kind, Definition = definition });
-        book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, null, definition);
+        book.AddItem(item);
+        book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, null, ReferenceBook.Definition(item));
     }
 
     private static void Change(FieldBook book, KitRow row, KitItem item, Caller caller, TimeProvider clock)
     {
-        var definition = JsonSerializer.Serialize(item, SetupJson.Default.KitItem);
+        var definition = ReferenceBook.Definition(item);
         book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, row.Definition, definition);
         row.Definition = definition;
+        row.Version++;
     }
+
+    private static string Words(KitCheck check) => JsonSerializer.Serialize(check, SetupJson.Default.KitCheck);
 
     private static IResult Unknown(string code) => Results.Problem("See GET /api/kit.", statusCode: StatusCodes.Status404NotFound, title: $"No item “{code}” is in the kit.");
 }

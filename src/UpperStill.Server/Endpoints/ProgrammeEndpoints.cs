@@ -79,9 +79,9 @@ internal static class ProgrammeEndpoints
         return Results.Ok(new ProgrammeAnswer(false, 1, [used], [], []));
     }
 
-    private static async Task<IResult> ChangeAsync(string code, ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
+    private static async Task<IResult> ChangeAsync(string code, int version, ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
         await book.ProgrammeAsync(code, null, cancel) is { } before
-            ? await KeepAsync(given with { Programme = given.Programme with { Code = code } }, before, book, caller, clock, cancel)
+            ? await Stale.AnswerAsync(book, "programme", code, version, before.Version, cancel) ?? await KeepAsync(given with { Programme = given.Programme with { Code = code } }, before, book, caller, clock, cancel)
             : Unknown(code);
 
     private static async Task<IResult> KeepAsync(ProgrammeGiven given, Programme? before, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)

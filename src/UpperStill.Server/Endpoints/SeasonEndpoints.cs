@@ -63,10 +63,14 @@ internal static class SeasonEndpoints
             .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
         group.MapDelete("/days/{id:guid}", FreeAsync).For(AccessLevel.Works).WithName("free-day").WithSummary("Frees a day that was set aside.")
             .Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/laboratory", async (FieldBook book, CancellationToken cancel) => await book.LaboratoryAsync(cancel) is { } laboratory ? Results.Ok(laboratory) : Results.NoContent())
-            .For(AccessLevel.SignedIn).WithName("laboratory").WithTags("season").WithSummary("The laboratory’s hours; nothing where none is set up.").Produces<Laboratory>();
+        app.MapGet("/api/laboratory", async (FieldBook book, HttpResponse response, CancellationToken cancel) =>
+            {
+                response.Headers.ETag = $"\"{await book.Laboratories.OrderBy(l => l.Code).Select(l => l.Version).FirstOrDefaultAsync(cancel)}\"";
+                return await book.LaboratoryAsync(cancel) is { } laboratory ? Results.Ok(laboratory) : Results.NoContent();
+            })
+            .For(AccessLevel.SignedIn).WithName("laboratory").WithTags("season").WithSummary("The laboratory’s hours; nothing where none is set up. Its ETag is the version that a change names.").Produces<Laboratory>();
         app.MapPut("/api/laboratory", KeepLaboratoryAsync).For(AccessLevel.CoordinatesAll).WithName("keep-laboratory").WithTags("season")
-            .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest);
+            .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static async Task<SeasonView> ViewAsync(int? year, SeasonDesk desk, Caller caller, HttpResponse response, CancellationToken cancel)
@@ -116,7 +120,16 @@ internal static class SeasonEndpoints
 
         var year = (given.To ?? given.From)!.Value.Year;
         var pins = given.From is { } moved ? await book.SeasonDays.Where(d => d.Station == given.Station && d.Day == moved && d.Kind == SeasonDayKind.Pinned).ToListAsync(cancel) : [];
-        return await ReplanAsync(book, desk, caller, year, given.Keep, () =>
+        if (!given.Keep)
+        {
+            // Only looked at: nothing is written, not even for a moment.
+            var ids = pins.ConvertAll(p => p.Id);
+            var before = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
+            var after = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel, asIf: days => days.Where(d => !ids.Contains(d.Id)).Concat(rows))).Request);
+            return Results.Ok(new ReplanAnswer(false, SeasonChanges.Between(before, after)));
+        }
+
+        return await ReplanAsync(book, desk, caller, year, () =>
         {
             book.SeasonDays.RemoveRange(pins);
             book.SeasonDays.AddRange(rows);
@@ -132,7 +145,7 @@ internal static class SeasonEndpoints
             return Fault("A day is set aside with a reason, for all stations or for one that is set up.", "The others wonder why.");
         }
 
-        return await ReplanAsync(book, desk, caller, given.Day.Year, true, () => book.SeasonDays.Add(new SeasonDayRow
+        return await ReplanAsync(book, desk, caller, given.Day.Year, () => book.SeasonDays.Add(new SeasonDayRow
         {
             Id = Guid.CreateVersion7(),
             Station = given.Station,
@@ -153,11 +166,11 @@ internal static class SeasonEndpoints
 
         var water = await book.Stations.Where(s => s.Code == row.Station).Select(s => s.Water).FirstOrDefaultAsync(cancel);
         return (water is null ? caller.May.CoordinatesAll : caller.May.Samples(water))
-            ? await ReplanAsync(book, desk, caller, row.Day.Year, true, () => book.SeasonDays.Remove(row), cancel)
+            ? await ReplanAsync(book, desk, caller, row.Day.Year, () => book.SeasonDays.Remove(row), cancel)
             : Gate.Refused;
     }
 
-    private static async Task<IResult> KeepLaboratoryAsync(Laboratory given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> KeepLaboratoryAsync(int version, Laboratory given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         if (SeasonCheck.Findings(given).FirstOrDefault() is { } fault)
         {
@@ -165,8 +178,13 @@ internal static class SeasonEndpoints
         }
 
         var row = await book.Laboratories.OrderBy(l => l.Code).FirstOrDefaultAsync(cancel);
+        if (await Stale.AnswerAsync(book, "laboratory", row?.Code ?? "lab", version, row?.Version ?? 0, cancel) is { } stale)
+        {
+            return stale;
+        }
+
         var after = JsonSerializer.Serialize(given, SetupJson.Default.Laboratory);
-        return await ReplanAsync(book, desk, caller, desk.Today.Year, true, () =>
+        return await ReplanAsync(book, desk, caller, desk.Today.Year, () =>
         {
             book.Note(caller.Name, clock.GetUtcNow(), "laboratory", row?.Code ?? "lab", row?.Definition, after);
             if (row is null)
@@ -176,24 +194,21 @@ internal static class SeasonEndpoints
             else
             {
                 row.Definition = after;
+                row.Version++;
             }
         }, cancel);
     }
 
-    /// <summary>Plans before and after, and says what differs; what is only shown is rolled back.</summary>
-    private static async Task<IResult> ReplanAsync(FieldBook book, SeasonDesk desk, Caller caller, int year, bool keep, Action change, CancellationToken cancel)
+    /// <summary>Plans before and after, and says what differs.</summary>
+    private static async Task<IResult> ReplanAsync(FieldBook book, SeasonDesk desk, Caller caller, int year, Action change, CancellationToken cancel)
     {
         await using var transaction = await book.Database.BeginTransactionAsync(cancel);
         var before = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
         change();
         await book.SaveChangesAsync(cancel);
         var after = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
-        if (keep)
-        {
-            await transaction.CommitAsync(cancel);
-        }
-
-        return Results.Ok(new ReplanAnswer(keep, SeasonChanges.Between(before, after)));
+        await transaction.CommitAsync(cancel);
+        return Results.Ok(new ReplanAnswer(true, SeasonChanges.Between(before, after)));
     }
 
     private static IResult Fault(string title, string why) => Results.Problem($"{why} Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);

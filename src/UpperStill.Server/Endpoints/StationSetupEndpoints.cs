@@ -23,7 +23,8 @@ public sealed record SetupAnswer(bool Kept, string Code, IReadOnlyList<FieldFind
 /// <param name="Line">The line proposed for a visit.</param>
 /// <param name="Weekdays">Days of the week on which its people can go, Sunday = 0; empty where any will do.</param>
 /// <param name="Proposal">The proposal that is approved with it.</param>
-public sealed record StationSetup(Station Station, string Programme, string? Line = null, IReadOnlyList<int>? Weekdays = null, Guid? Proposal = null);
+/// <param name="Version">Counts up with every change; whoever changes it sends the one they saw.</param>
+public sealed record StationSetup(Station Station, string Programme, string? Line = null, IReadOnlyList<int>? Weekdays = null, Guid? Proposal = null, int? Version = null);
 
 /// <summary>Stations, set up by the coordinators of their water.</summary>
 internal static class StationSetupEndpoints
@@ -33,7 +34,7 @@ internal static class StationSetupEndpoints
         app.MapPost("/api/stations", AddAsync).For(AccessLevel.Works).WithName("add-station").WithTags("stations").WithSummary("Sets up a new station; a code that is used already is refused.")
             .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
         app.MapPut("/api/stations/{code}", ChangeAsync).For(AccessLevel.Works).WithName("change-station").WithTags("stations").WithSummary("Changes a station; its code and its water stay.")
-            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static async Task<IResult> AddAsync(StationSetup given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
@@ -41,7 +42,7 @@ internal static class StationSetupEndpoints
 
     private static async Task<IResult> ChangeAsync(string code, StationSetup given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
         await book.Stations.FirstOrDefaultAsync(s => s.Code == code, cancel) is not { } row || !caller.May.Sees(row.Water) ? StationEndpoints.Unknown(code)
-        : caller.May.Coordinates(row.Water) ? await KeepAsync(given with { Station = given.Station with { Code = code, WaterCode = row.Water } }, row, book, caller, clock, cancel)
+        : caller.May.Coordinates(row.Water) ? await Stale.AnswerAsync(book, "station", code, given.Version ?? -1, row.Version, cancel) ?? await KeepAsync(given with { Station = given.Station with { Code = code, WaterCode = row.Water } }, row, book, caller, clock, cancel)
         : Gate.Refused;
 
     private static async Task<IResult> KeepAsync(StationSetup given, StationRow? row, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -80,6 +81,11 @@ internal static class StationSetupEndpoints
             {
                 (proposal.Outcome, proposal.DecidedBy) = (station.Code, caller.Name);
             }
+        }
+
+        else
+        {
+            row.Version++;
         }
 
         (row.Definition, row.Programme, row.Line) = (after, given.Programme, given.Line);

@@ -13,7 +13,8 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Water">The water.</param>
 /// <param name="Stations">How many stations it has.</param>
 /// <param name="MayChange">True where the caller may set it up.</param>
-public sealed record WaterInfo(Water Water, int Stations, bool MayChange);
+/// <param name="Version">Counts up with every change; whoever changes it names the one they saw.</param>
+public sealed record WaterInfo(Water Water, int Stations, bool MayChange, int Version);
 
 /// <summary>A water with its stations.</summary>
 /// <param name="Water">The water.</param>
@@ -22,7 +23,8 @@ public sealed record WaterInfo(Water Water, int Stations, bool MayChange);
 /// <param name="MayChange">True where the caller may set it up.</param>
 /// <param name="MayPropose">True where the caller may propose a station.</param>
 /// <param name="Proposals">Stations proposed that wait for a coordinator.</param>
-public sealed record WaterDetail(Water Water, IReadOnlyList<StationSetup> Stations, string NextCode, bool MayChange, bool MayPropose, IReadOnlyList<Proposal> Proposals);
+/// <param name="Version">Counts up with every change; whoever changes it names the one they saw.</param>
+public sealed record WaterDetail(Water Water, IReadOnlyList<StationSetup> Stations, string NextCode, bool MayChange, bool MayPropose, IReadOnlyList<Proposal> Proposals, int Version);
 
 /// <summary>Waters, set up by their coordinators.</summary>
 internal static class WaterEndpoints
@@ -34,14 +36,14 @@ internal static class WaterEndpoints
             {
                 var stations = await book.Stations.GroupBy(s => s.Water).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count, cancel);
                 return (await book.Waters.AsNoTracking().ToListAsync(cancel)).Where(w => caller.May.Sees(w.Code))
-                    .Select(w => new WaterInfo(w.Read(), stations.GetValueOrDefault(w.Code), caller.May.Coordinates(w.Code))).OrderBy(w => w.Water.Name, StringComparer.OrdinalIgnoreCase);
+                    .Select(w => new WaterInfo(w.Read(), stations.GetValueOrDefault(w.Code), caller.May.Coordinates(w.Code), w.Version)).OrderBy(w => w.Water.Name, StringComparer.OrdinalIgnoreCase);
             })
             .For(AccessLevel.SignedIn).WithName("waters").WithSummary("The waters that the caller may see.");
         group.MapGet("/{code}", DetailAsync).For(AccessLevel.SignedIn).WithName("water").WithSummary("A water with its stations.")
             .Produces<WaterDetail>().ProducesProblem(StatusCodes.Status404NotFound);
         group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-water").WithSummary("Sets up a new water; its code comes from its name.").Produces<SetupAnswer>();
         group.MapPut("/{code}", ChangeAsync).For(AccessLevel.Works).WithName("change-water").WithSummary("Changes a water.")
-            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
     private static async Task<IResult> AddAsync(Water given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -54,9 +56,9 @@ internal static class WaterEndpoints
         return await KeepAsync(given with { Code = code }, null, book, caller, clock, cancel);
     }
 
-    private static async Task<IResult> ChangeAsync(string code, Water given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
+    private static async Task<IResult> ChangeAsync(string code, int version, Water given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
         !caller.May.Coordinates(code) ? Gate.Refused
-        : await book.Waters.FirstOrDefaultAsync(w => w.Code == code, cancel) is { } row ? await KeepAsync(given with { Code = code }, row, book, caller, clock, cancel)
+        : await book.Waters.FirstOrDefaultAsync(w => w.Code == code, cancel) is { } row ? await Stale.AnswerAsync(book, "water", code, version, row.Version, cancel) ?? await KeepAsync(given with { Code = code }, row, book, caller, clock, cancel)
         : Unknown(code);
 
     private static async Task<IResult> KeepAsync(Water water, WaterRow? row, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -77,6 +79,7 @@ internal static class WaterEndpoints
         else
         {
             row.Definition = after;
+            row.Version++;
             foreach (var station in await book.Stations.Where(s => s.Water == water.Code).ToListAsync(cancel))
             {
                 // A station carries its water's names, so that a device needs no second table.
@@ -98,7 +101,7 @@ internal static class WaterEndpoints
         var stations = await book.Stations.AsNoTracking().Where(s => s.Water == code).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
         var water = row.Read();
         var next = Codes.Next(water.Name, await book.Stations.Select(s => s.Code).ToListAsync(cancel));
-        return Results.Ok(new WaterDetail(water, [.. stations.Select(s => new StationSetup(s.Read(), s.Programme, s.Line, s.ReadWeekdays()))], next, caller.May.Coordinates(code), caller.May.Samples(code), await ProposalEndpoints.OpenAsync(book, code, cancel)));
+        return Results.Ok(new WaterDetail(water, [.. stations.Select(s => new StationSetup(s.Read(), s.Programme, s.Line, s.ReadWeekdays(), null, s.Version))], next, caller.May.Coordinates(code), caller.May.Samples(code), await ProposalEndpoints.OpenAsync(book, code, cancel), row.Version));
     }
 
     internal static IResult Unknown(string water) =>

@@ -117,7 +117,11 @@ public static class DatabaseSetup
                 Version = p.Version,
                 Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
             }));
-            book.Kit.AddRange(scenario.Kit.Select(i => new KitRow { Code = i.Code, Kind = i.Kind, Definition = JsonSerializer.Serialize(i, SetupJson.Default.KitItem) }));
+            foreach (var item in scenario.Kit)
+            {
+                book.AddItem(item);
+            }
+
             book.Waters.AddRange(scenario.Waters.Select(w => w.Drawn()).Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
             book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
             {

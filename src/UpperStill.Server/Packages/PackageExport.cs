@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Operations;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 using UpperStill.Formats.Calendars;
@@ -42,7 +44,7 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
 
         await package.AddAsync(PackageTables.Waters, EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel), cancel);
         await package.AddAsync(PackageTables.Programmes, EachAsync(book.Programmes.OrderBy(p => p.Code).ThenBy(p => p.Version), p => [p.Code, Number(p.Version), p.Definition], cancel), cancel);
-        await package.AddAsync(PackageTables.Kit, EachAsync(book.Kit.OrderBy(k => k.Code), k => [k.Code, k.Kind.ToString(), k.Definition], cancel), cancel);
+        await package.AddAsync(PackageTables.Kit, Listed(await book.KitItemsAsync(cancel), i => [i.Code, i.Kind.ToString(), JsonSerializer.Serialize(i, SetupJson.Default.KitItem)]), cancel);
         await package.AddAsync(PackageTables.Stations, Listed(rows, s => [s.Code, s.Water, s.Programme, s.Line, s.Weekdays, Number(s.Ordinal), s.Definition]), cancel);
         await package.AddAsync(PackageTables.Laboratories, EachAsync(book.Laboratories.OrderBy(l => l.Code), l => [l.Code, l.Definition], cancel), cancel);
         await package.AddAsync(PackageTables.Joins, EachAsync(book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day), j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By], cancel), cancel);

@@ -63,7 +63,11 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
     {
         book.Waters.AddRange(reader.Rows(PackageTables.Waters).Select(r => new WaterRow { Code = Text(r, 0), Definition = Json(r, 1) }));
         book.Programmes.AddRange(reader.Rows(PackageTables.Programmes).Select(r => new ProgrammeRow { Code = Text(r, 0), Version = Whole(r, 1), Definition = Json(r, 2) }));
-        book.Kit.AddRange(reader.Rows(PackageTables.Kit).Select(r => new KitRow { Code = Text(r, 0), Kind = Enum.Parse<KitKind>(Text(r, 1)), Definition = Json(r, 2) }));
+        foreach (var r in reader.Rows(PackageTables.Kit))
+        {
+            book.AddItem(JsonSerializer.Deserialize(Text(r, 2), SetupJson.Default.KitItem) is { } item && item.Code == r[0] && item.Kind == Enum.Parse<KitKind>(Text(r, 1)) ? item : throw new FormatException($"{r[0]} of the kit is not what its code and kind say."));
+        }
+
         var stations = reader.Rows(PackageTables.Stations).Select(r => new StationRow { Code = Text(r, 0), Water = Text(r, 1), Programme = Text(r, 2), Line = r[3], Weekdays = r[4] ?? string.Empty, Ordinal = Whole(r, 5), Definition = Json(r, 6) }).ToList();
         book.Stations.AddRange(stations);
         book.Laboratories.AddRange(reader.Rows(PackageTables.Laboratories).Select(r => new LaboratoryRow { Code = Text(r, 0), Definition = Json(r, 1) }));

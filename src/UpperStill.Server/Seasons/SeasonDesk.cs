@@ -95,8 +95,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         return [.. waiting.Where(w => may.Coordinates(w.Key)).Select(w => new WaitingProposals(w.Key, names.GetValueOrDefault(w.Key, w.Key), w.Count))];
     }
 
-    /// <summary>The request to the planner, the stations in its order, and the days set aside; of only some stations where they are named.</summary>
-    public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel, IReadOnlySet<string>? only = null)
+    /// <summary>The request to the planner, the stations in its order, and the days set aside; of only some stations where they are named, and as if other days were set aside where that is asked.</summary>
+    public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel, IReadOnlySet<string>? only = null, Func<IEnumerable<SeasonDayRow>, IEnumerable<SeasonDayRow>>? asIf = null)
     {
         ArgumentNullException.ThrowIfNull(may);
         var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water) && only?.Contains(s.Code) != false).ToList();
@@ -116,6 +116,11 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         var before = await book.Stations.Where(s => codes.Contains(s.Code)).Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code && v.Day < begin).Max(v => (DateOnly?)v.Day) })
             .Where(s => s.Last != null).ToDictionaryAsync(s => s.Code, s => s.Last!.Value, cancel);
         var days = await book.SeasonDays.AsNoTracking().Where(d => d.Day >= begin && d.Day <= end).OrderBy(d => d.Day).ToListAsync(cancel);
+        if (asIf is not null)
+        {
+            days = [.. asIf(days).Where(d => d.Day >= begin && d.Day <= end).OrderBy(d => d.Day)];
+        }
+
         List<StationSeason> seasons = [];
         List<PlannedStation> stations = [];
         foreach (var row in rows.Where(r => programmes.GetValueOrDefault(r.Programme)?.Season is { Count: > 0 }))

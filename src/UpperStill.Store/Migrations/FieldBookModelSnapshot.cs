@@ -821,6 +821,30 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Facts");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Reference.KitCheckRow", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("Check")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Definition")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Item")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Sequence");
+
+                    b.HasIndex("Item");
+
+                    b.ToTable("KitChecks");
+                });
+
             modelBuilder.Entity("UpperStill.Store.Reference.KitRow", b =>
                 {
                     b.Property<string>("Code")
@@ -833,6 +857,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<string>("Kind")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Code");
 
@@ -847,6 +874,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<string>("Definition")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Code");
 
@@ -1040,6 +1070,9 @@ namespace UpperStill.Store.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("Water")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -1063,6 +1096,9 @@ namespace UpperStill.Store.Migrations
                     b.Property<string>("Definition")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Code");
 

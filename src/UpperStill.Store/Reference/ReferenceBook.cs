@@ -21,15 +21,61 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<KitItem>> KitItemsAsync(this FieldBook book, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return [.. (await book.Kit.AsNoTracking().OrderBy(i => i.Code).ToListAsync(cancel)).Select(Read)];
+        var checks = (await book.KitChecks.AsNoTracking().ToListAsync(cancel)).ToLookup(c => c.Item);
+        return [.. (await book.Kit.AsNoTracking().OrderBy(i => i.Code).ToListAsync(cancel)).Select(row => Read(row, checks[row.Code]))];
     }
 
-    /// <summary>The item itself.</summary>
-    public static KitItem Read(this KitRow row)
+    /// <summary>The waters at which a line is used: where it is proposed, and where readings were made with it.</summary>
+    public static async Task<IReadOnlyList<string>> WatersOfLineAsync(this FieldBook book, string line, CancellationToken cancel)
     {
-        ArgumentNullException.ThrowIfNull(row);
-        return JsonSerializer.Deserialize(row.Definition, SetupJson.Default.KitItem)!;
+        ArgumentNullException.ThrowIfNull(book);
+        return await book.Database.SqlQuery<string>($"""
+            SELECT Water AS Value FROM Stations WHERE Line = {line}
+            UNION SELECT s.Water FROM Entries e JOIN Visits v ON v.Visit = e.Visit JOIN Stations s ON s.Code = v.Station
+            WHERE e.Kind = {EntryKinds.VisitStarted.Name} AND json_extract(e.Body, '$.line') = {line}
+            """).ToListAsync(cancel);
     }
+
+    /// <summary>An item with its checks.</summary>
+    public static async Task<KitItem> ReadAsync(this FieldBook book, KitRow row, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(row);
+        return Read(row, await book.KitChecks.AsNoTracking().Where(c => c.Item == row.Code).ToListAsync(cancel));
+    }
+
+    /// <summary>Adds a check, or what became of one.</summary>
+    public static void AddCheck(this FieldBook book, string item, KitCheck check)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(check);
+        book.KitChecks.Add(new KitCheckRow { Item = item, Check = check.Id, Definition = JsonSerializer.Serialize(check, SetupJson.Default.KitCheck) });
+    }
+
+    /// <summary>Adds an item with the checks that it has.</summary>
+    public static void AddItem(this FieldBook book, KitItem item)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(item);
+        book.Kit.Add(new KitRow { Code = item.Code, Kind = item.Kind, Definition = Definition(item) });
+        foreach (var check in item.Checks ?? [])
+        {
+            book.AddCheck(item.Code, check);
+        }
+    }
+
+    /// <summary>What stands in an item's row: everything but its checks.</summary>
+    public static string Definition(KitItem item)
+    {
+        ArgumentNullException.ThrowIfNull(item);
+        return JsonSerializer.Serialize(item with { Checks = null }, SetupJson.Default.KitItem);
+    }
+
+    private static KitItem Read(KitRow row, IEnumerable<KitCheckRow> checks) => JsonSerializer.Deserialize(row.Definition, SetupJson.Default.KitItem)! with
+    {
+        // In the order in which they were first written, each as it stands now.
+        Checks = [.. checks.OrderBy(c => c.Sequence).GroupBy(c => c.Check).Select(g => JsonSerializer.Deserialize(g.Last().Definition, SetupJson.Default.KitCheck)!)],
+    };
 
     /// <summary>A version of a programme, or its newest where <paramref name="version"/> is null; null if there is none.</summary>
     public static async Task<Programme?> ProgrammeAsync(this FieldBook book, string code, int? version, CancellationToken cancel)

@@ -11,6 +11,9 @@ public sealed class WaterRow
 
     /// <summary>The water as JSON of Core.</summary>
     public required string Definition { get; set; }
+
+    /// <summary>Counts up with every change.</summary>
+    public int Version { get; set; }
 }
 
 /// <summary>A change to a reference table: who changed what when. Append only.</summary>
@@ -61,6 +64,9 @@ public sealed class StationRow
 
     /// <summary>Place in the list.</summary>
     public int Ordinal { get; set; }
+
+    /// <summary>Counts up with every change.</summary>
+    public int Version { get; set; }
 }
 
 /// <summary>A laboratory and its hours.</summary>
@@ -71,6 +77,9 @@ public sealed class LaboratoryRow
 
     /// <summary>The laboratory as JSON of Core.</summary>
     public required string Definition { get; set; }
+
+    /// <summary>Counts up with every change.</summary>
+    public int Version { get; set; }
 }
 
 /// <summary>What a day of the season is set aside for.</summary>
@@ -137,7 +146,26 @@ public sealed class KitRow
     /// <summary>What sort of thing.</summary>
     public KitKind Kind { get; set; }
 
-    /// <summary>The item as JSON of Core.</summary>
+    /// <summary>The item as JSON of Core, without its checks.</summary>
+    public required string Definition { get; set; }
+
+    /// <summary>Counts up with every change.</summary>
+    public int Version { get; set; }
+}
+
+/// <summary>A check of an item, or the strike of one: the newest row of a check stands. Rows are only added.</summary>
+public sealed class KitCheckRow
+{
+    /// <summary>Order.</summary>
+    public long Sequence { get; set; }
+
+    /// <summary>The item's code.</summary>
+    public required string Item { get; set; }
+
+    /// <summary>The check's identity.</summary>
+    public Guid Check { get; set; }
+
+    /// <summary>The check as JSON of Core.</summary>
     public required string Definition { get; set; }
 }
 

@@ -1037,7 +1037,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The laboratory’s hours; nothing where none is set up. */
+        /** The laboratory’s hours; nothing where none is set up. Its ETag is the version that a change names. */
         get: operations["laboratory"];
         /** Sets up the laboratory’s hours. */
         put: operations["keep-laboratory"];
@@ -5066,6 +5066,16 @@ export interface components {
             struck?: null | string;
             /** @description Who struck it. */
             struckBy?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was written down; null where an earlier build did not keep that.
+             */
+            madeAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was struck.
+             */
+            struckAt?: null | string;
         };
         /** @description What became of a check. */
         KitCheckAnswer: {
@@ -5129,6 +5139,11 @@ export interface components {
             history: components["schemas"]["CheckedKit"][];
             /** @description The stations for which the line is proposed. */
             stations: string[];
+            /**
+             * Format: int32
+             * @description Counts up with every change; whoever changes it names the one they saw.
+             */
+            version: number;
             due?: null | components["schemas"]["KitDue"];
         };
         /** @description A thing of the kit: one rope, one meter, one lot of filters. */
@@ -5551,6 +5566,8 @@ export interface components {
              * @description The day on which its marks were given up; null while it is used.
              */
             retiredOn?: null | string;
+            /** @description Checks that were struck and correct nothing any more. */
+            struck?: null | components["schemas"]["LineCheck"][];
         };
         /** @description A line laid along a tape, wet and under its load. */
         LineCheck: {
@@ -5563,6 +5580,16 @@ export interface components {
             marks: components["schemas"]["TapedMark"][];
             /** @description Who. */
             by?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was written down; null where that is not known.
+             */
+            madeAt?: null | string;
+            /**
+             * Format: date-time
+             * @description When it was struck; null while it stands.
+             */
+            struckAt?: null | string;
         };
         /** @description The marks of a line. */
         LineMarks: {
@@ -8549,6 +8576,11 @@ export interface components {
              * @description The proposal that is approved with it.
              */
             proposal?: null | string;
+            /**
+             * Format: int32
+             * @description Counts up with every change; whoever changes it sends the one they saw.
+             */
+            version?: null | number;
         };
         /** @description A station in the list. */
         StationSummary: {
@@ -9478,6 +9510,11 @@ export interface components {
             mayPropose: boolean;
             /** @description Stations proposed that wait for a coordinator. */
             proposals: components["schemas"]["Proposal"][];
+            /**
+             * Format: int32
+             * @description Counts up with every change; whoever changes it names the one they saw.
+             */
+            version: number;
         };
         /** @description What a visit needs to know of its water. */
         WaterFacts: {
@@ -9504,6 +9541,11 @@ export interface components {
             stations: number;
             /** @description True where the caller may set it up. */
             mayChange: boolean;
+            /**
+             * Format: int32
+             * @description Counts up with every change; whoever changes it names the one they saw.
+             */
+            version: number;
         };
         /**
          * @description What sort of water it is.
@@ -12012,6 +12054,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     "water-answers": {
@@ -12417,7 +12468,9 @@ export interface operations {
     };
     "keep-laboratory": {
         parameters: {
-            query?: never;
+            query: {
+                version: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -12439,6 +12492,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13766,7 +13828,9 @@ export interface operations {
     };
     "change-water": {
         parameters: {
-            query?: never;
+            query: {
+                version: number;
+            };
             header?: never;
             path: {
                 code: string;
@@ -13799,6 +13863,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13874,7 +13947,9 @@ export interface operations {
     };
     "change-item": {
         parameters: {
-            query?: never;
+            query: {
+                version: number;
+            };
             header?: never;
             path: {
                 code: string;
@@ -13898,6 +13973,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -13929,6 +14013,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KitCheckAnswer"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Not Found */
@@ -13969,6 +14062,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14209,7 +14311,9 @@ export interface operations {
     };
     "change-programme": {
         parameters: {
-            query?: never;
+            query: {
+                version: number;
+            };
             header?: never;
             path: {
                 code: string;

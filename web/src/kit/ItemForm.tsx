@@ -12,12 +12,15 @@ import { CONDITIONS, type KitItem, type KitRule } from './words';
 interface Props {
   rules: readonly KitRule[];
   given?: KitItem;
+  version?: number;
   onKept(code: string): void;
   onCancel(): void;
 }
 
 /** An item as it is typed: numbers are text until they are kept. */
-export function ItemForm({ rules, given, onKept, onCancel }: Props) {
+export function ItemForm({ rules, given, version = 0, onKept, onCancel }: Props) {
+  // What was on the screen when the form was opened.
+  const [seen] = useState(version);
   const [kind, setKind] = useState<Schemas['KitKind']>(given?.kind ?? 'line');
   const [code, setCode] = useState(given?.code ?? '');
   const [name, setName] = useState(given?.name ?? '');
@@ -57,7 +60,9 @@ export function ItemForm({ rules, given, onKept, onCancel }: Props) {
       marks: kind === 'line' ? marks : null,
     };
     const { data, problem: refused } = await asked(() =>
-      given ? api.PUT('/api/kit/{code}', { params: { path: { code: given.code } }, body }) : api.POST('/api/kit', { body }),
+      given
+        ? api.PUT('/api/kit/{code}', { params: { path: { code: given.code }, query: { version: seen } }, body })
+        : api.POST('/api/kit', { body }),
     );
     setProblem(refused);
     setFindings(data?.findings ?? []);

@@ -34,7 +34,7 @@ export function ItemPage({ info, rules, mayChange, onChanged, onOpen, onClose }:
     onChanged();
   };
   if (doing?.what === 'change') {
-    return <ItemForm rules={rules} given={item} onKept={close} onCancel={() => setDoing(undefined)} />;
+    return <ItemForm rules={rules} given={item} version={info.version} onKept={close} onCancel={() => setDoing(undefined)} />;
   }
   const facts = [
     item.keeper && `kept by ${item.keeper}`,

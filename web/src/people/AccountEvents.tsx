@@ -32,7 +32,7 @@ export function AccountEvents() {
       <Problem words={problem} />
       <ul className="mt-2 border-ink border-t-[1.5px] text-sm">
         {list.slice(0, all ? undefined : SHOWN).map(({ sequence, at, what, signInName, name, by, address }) => (
-          <li key={sequence} className="grid gap-x-4 border-rule border-b py-1.5 sm:grid-cols-[11rem_1fr_auto]">
+          <li key={sequence} className="grid gap-x-4 border-rule border-b py-1.5 sm:grid-cols-[13.5rem_1fr_auto]">
             <span className="num text-dim">
               {plainDay(at)}, {clockTime(at)}
             </span>

@@ -26,21 +26,27 @@ const NEW_LAB: Laboratory = {
 export function LaboratoryPage() {
   const pulled = usePulled(async () => {
     const answer = await api.GET('/api/laboratory');
-    return { data: answer.data ?? NEW_LAB, error: answer.error };
+    return {
+      data: { laboratory: answer.data ?? NEW_LAB, version: Number(answer.response.headers.get('ETag')?.replace(/\D/g, '') ?? 0) },
+      error: answer.error,
+    };
   });
   const season = usePulled(() => api.GET('/api/season'));
   return (
     <>
       <h1 className="text-2xl sm:text-3xl">Laboratory and days</h1>
       <Problem words={pulled.problem} />
-      {pulled.data && <LaboratoryForm given={pulled.data} onKept={() => void season.again()} />}
+      {pulled.data && (
+        <LaboratoryForm given={pulled.data.laboratory} version={pulled.data.version} onKept={() => void season.again()} />
+      )}
       <h2 className="mt-8 border-ink border-b-[1.5px] text-xl">Days that bind every station</h2>
       <SetDays season={season.data} onChanged={() => void season.again()} />
     </>
   );
 }
 
-function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }) {
+function LaboratoryForm({ given, version, onKept }: { given: Laboratory; version: number; onKept(): void }) {
+  const [seen, setSeen] = useState(version);
   const [lab, setLab] = useState(given);
   const [travel, setTravel] = useState(String(given.travelMinutes ?? 60));
   const [closed, setClosed] = useState(given.closedDays.join(' '));
@@ -66,9 +72,13 @@ function LaboratoryForm({ given, onKept }: { given: Laboratory; onKept(): void }
     }
     const { data, problem } = await asked(() =>
       api.PUT('/api/laboratory', {
+        params: { query: { version: seen } },
         body: { ...lab, travelMinutes: Math.round(minutes), closedDays: days(closed), turnIns: days(turnIns) },
       }),
     );
+    if (data) {
+      setSeen(seen + 1);
+    }
     setSaid(
       data
         ? `Kept. ${data.changes.length === 0 ? 'No date changes.' : data.changes.map((c) => `${c.station}: ${c.words.join('; ')}`).join('. ')}`

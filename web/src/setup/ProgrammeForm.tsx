@@ -27,6 +27,8 @@ const MONTHS = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [String(i
 /** The schools of a programme. What a change would break is shown before it is kept; a version once kept stays as it is. */
 export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
   const [programme, setProgramme] = useState(given);
+  // The version that was on the screen when the form was opened.
+  const [seen] = useState(given.version);
   const [factor, setFactor] = useState(String(given.composite.factor));
   const [least, setLeast] = useState(String(given.summary.leastReadings));
   const list = usePulled(() => api.GET('/api/programmes/schools'));
@@ -65,7 +67,10 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
     const { data, problem: refused } = await asked(() =>
       isNew
         ? api.POST('/api/programmes', { body: whole })
-        : api.PUT('/api/programmes/{code}', { params: { path: { code: given.code } }, body: { programme: whole, keep } }),
+        : api.PUT('/api/programmes/{code}', {
+            params: { path: { code: given.code }, query: { version: seen } },
+            body: { programme: whole, keep },
+          }),
     );
     setProblem(refused);
     setFindings(data?.findings ?? []);

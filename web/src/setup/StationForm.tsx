@@ -80,6 +80,8 @@ const HALF_A_BEARING =
 
 /** A station: where it is, how it is found again, how deep it is, and by which rules it is sampled. */
 export function StationForm({ water, given, stations, nextCode, proposed, onKept, onCancel }: Props) {
+  // The version that was on the screen when the form was opened.
+  const [seen] = useState(given?.version ?? 0);
   const programmes = usePulled(() => api.GET('/api/programmes'));
   const kit = usePulled(() => api.GET('/api/kit'));
   const station = given?.station;
@@ -132,6 +134,7 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
         programme,
         line: draft.line || null,
         proposal: proposal ?? null,
+        version: seen,
         weekdays,
       };
       const { data, problem: refused } = await asked(() =>

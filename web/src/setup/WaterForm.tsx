@@ -11,6 +11,7 @@ import { KINDS, numberOf, type Water } from './water';
 interface Props {
   given: Water;
   isNew?: boolean;
+  version?: number | undefined;
   onKept(code: string): void;
   onCancel(): void;
 }
@@ -22,7 +23,9 @@ const list = (text: string) =>
     .filter(Boolean);
 
 /** The water itself: names, zone, outline, areas by depth. */
-export function WaterForm({ given, isNew = false, onKept, onCancel }: Props) {
+export function WaterForm({ given, isNew = false, version = 0, onKept, onCancel }: Props) {
+  // What was on the screen when the form was opened.
+  const [seen] = useState(version);
   const [water, setWater] = useState(given);
   const [altitude, setAltitude] = useState(String(given.altitudeM ?? 0));
   const [others, setOthers] = useState((given.otherNames ?? []).join(', '));
@@ -78,7 +81,7 @@ export function WaterForm({ given, isNew = false, onKept, onCancel }: Props) {
     const { data, problem: refused } = await asked(() =>
       isNew
         ? api.POST('/api/waters', { body: kept })
-        : api.PUT('/api/waters/{code}', { params: { path: { code: water.code } }, body: kept }),
+        : api.PUT('/api/waters/{code}', { params: { path: { code: water.code }, query: { version: seen } }, body: kept }),
     );
     setFindings(data?.findings ?? []);
     setProblem(refused);

@@ -90,7 +90,7 @@ function Water({ code }: { code: string }) {
       />
       {open?.what === 'water' ? (
         <div className="mt-4 border border-ink bg-sheet p-4">
-          <WaterForm given={water} onKept={close} onCancel={() => setOpen(undefined)} />
+          <WaterForm given={water} version={detail.data?.version} onKept={close} onCancel={() => setOpen(undefined)} />
         </div>
       ) : (
         <div className="mt-4 grid gap-6 lg:grid-cols-[1fr_26rem]">

@@ -38,7 +38,8 @@ function Door() {
   if (known && person !== null) {
     return (
       <>
-        {path !== '/account' && <LinkNotice />}
+        {/* Not on the water, where it would move what a finger is about to touch; on the account page it stands anyway. */}
+        {path !== '/account' && !path.startsWith('/visit/') && <LinkNotice />}
         <Outlet />
       </>
     );
