@@ -2,6 +2,7 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Profiles;
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
@@ -181,6 +182,70 @@ public class LogBookTests
             [new MonthTemperatures(2024, 8, 7, 19.5m), new MonthTemperatures(2025, 7, 7, 18), new MonthTemperatures(2025, 8, 7, 21.5m)],
             (await book.ContextAsync("HAR-2", null, null, CancellationToken.None))!.Temperatures!);
         Assert.Empty(await book.LastProfilesAsync("HAR-1", 2, CancellationToken.None));
+    }
+
+    [Fact]
+    public async Task A_visit_that_comes_late_is_counted_by_the_next_one_across_the_border_of_a_month()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var place = DemoScenario.Load().Stations.First(s => Rhythm(s.Programme) is not null);
+        var (first, last) = (new DateOnly(2026, 5, 20), new DateOnly(2026, 5, 20).AddDays(3 * Rhythm(place.Programme)!.Value));
+        await test.DeliverAsync([.. Visit(first), .. Visit(last)]);
+        Assert.Equal(last, await OffAsync());
+
+        // The one between comes from a device that was without a signal: now the last is a fortnight after it, and not six weeks.
+        var between = Visit(first.AddDays(2 * Rhythm(place.Programme)!.Value));
+        Assert.NotEqual(last.Month, between[0].At.Month);
+        await test.DeliverAsync(between);
+        Assert.NotEqual(last, await OffAsync());
+        await test.DeliverAsync(TestBook.Entry(between[0].Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = between[0].Id, Why = "another lake" });
+        Assert.Equal(last, await OffAsync());
+
+        async Task<DateOnly?> OffAsync()
+        {
+            await using var book = test.Book();
+            return await book.Findings.Where(f => f.Code == "interval-off").Join(book.Visits, f => f.Visit, v => v.Visit, (_, v) => (DateOnly?)v.Day).OrderByDescending(d => d).FirstOrDefaultAsync();
+        }
+
+        Entry[] Visit(DateOnly day)
+        {
+            var (visit, at) = (Guid.CreateVersion7(), new DateTimeOffset(day.ToDateTime(new TimeOnly(11, 0)), TimeSpan.FromHours(1)));
+            return
+            [
+                TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody(place.Station.Code, place.Programme, 1, ["Asa"], place.Line, [Protocol.Clarity]), at),
+                .. new[] { DiscEvent.Disappeared, DiscEvent.Reappeared }.SelectMany(e => Enumerable.Range(1, 2).Select(i => TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(i, e, new WrittenLength("2.0", LengthUnit.Metre)), at))),
+            ];
+        }
+
+        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p is { Protocol: Protocol.Clarity, Rhythm: UpperStill.Core.Programmes.Rhythm.Days })?.GreatestGapDays;
+    }
+
+    [Fact]
+    public async Task What_changes_nothing_that_others_are_judged_by_works_no_other_visit_out_again()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var visits = Demo.Where(e => e.At.Year >= 2020).GroupBy(e => e.Visit).ToList();
+        await test.DeliverAsync([.. visits.SelectMany(v => v)]);
+        var old = visits.OrderBy(v => v.Min(e => e.At)).First(v => v.Any(e => e.Kind == EntryKinds.DiscMark.Name));
+        await using (var book = test.Book())
+        {
+            // Whatever is worked out again loses this mark.
+            await book.Visits.ExecuteUpdateAsync(v => v.SetProperty(r => r.Observers, "untouched"));
+        }
+
+        await test.DeliverAsync(TestBook.Entry(old.Key, EntryKinds.Taken, new TakenBody(Protocol.Clarity)));
+        Assert.Equal(1, await AgainAsync());
+
+        // Marks of the disc that are struck change what its month is compared with: that month at that station, and the next visit.
+        await test.DeliverAsync([.. old.Where(e => e.Kind == EntryKinds.DiscMark.Name).Select(m => TestBook.Entry(old.Key, EntryKinds.Strike, new EmptyBody()) with { Strikes = m.Id, Why = "misread" })]);
+        var again = await AgainAsync();
+        Assert.InRange(again, 3, visits.Count / 8);
+
+        async Task<int> AgainAsync()
+        {
+            await using var book = test.Book();
+            return await book.Visits.CountAsync(v => v.Observers != "untouched");
+        }
     }
 
     [Fact]

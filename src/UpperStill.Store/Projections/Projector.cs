@@ -18,7 +18,7 @@ public static class Projector
     // From so many visits on the records of their stations are made anew in one go: an old table, or its undoing.
     private const int Many = 100;
 
-    /// <summary>Projects these visits anew, oldest first, and the later ones of the same station and month, whose comparison rests on them.</summary>
+    /// <summary>Projects these visits anew, oldest first, and the later ones whose judgement rests on what changed with them.</summary>
     public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
@@ -33,22 +33,37 @@ public static class Projector
         }
 
         var starts = (await book.Entries.AsNoTracking().Where(e => given.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.At);
-        Dictionary<(string Station, int Month), DateOnly> touched = [];
+        var (contexts, dependents) = (new ContextMemory(book), new Dependents(book));
+        var later = new SortedSet<(DateOnly Day, Guid Visit)>();
         foreach (var visit in given.OrderBy(v => starts[v].Order().FirstOrDefault()).ThenBy(v => v))
         {
-            var before = await book.Visits.AsNoTracking().FirstOrDefaultAsync(v => v.Visit == visit, cancel);
-            foreach (var row in new[] { before, await ProjectOneAsync(book, visit, cancel) }.OfType<VisitRow>())
-            {
-                var month = (row.Station, row.Day.Month);
-                touched[month] = touched.TryGetValue(month, out var day) && day < row.Day ? day : row.Day;
-            }
+            await OneAsync(visit);
         }
 
-        var stations = touched.Keys.Select(k => k.Station).Distinct().ToList();
-        var later = await book.Visits.Where(v => stations.Contains(v.Station)).Select(v => new { v.Visit, v.Station, v.Day }).ToListAsync(cancel);
-        foreach (var next in later.Where(v => !given.Contains(v.Visit) && touched.TryGetValue((v.Station, v.Day.Month), out var from) && v.Day > from).OrderBy(v => v.Day))
+        // Each rests on days before its own: earliest first, none comes twice.
+        while (later.Count > 0)
         {
-            await ProjectOneAsync(book, next.Visit, cancel);
+            var next = later.Min;
+            later.Remove(next);
+            await OneAsync(next.Visit);
+        }
+
+        async Task OneAsync(Guid visit)
+        {
+            var before = await VisitFacts.ReadAsync(book, visit, cancel);
+            var after = await ProjectOneAsync(book, visit, contexts, cancel);
+            foreach (var (dependent, day) in await dependents.OfAsync(before, after, cancel))
+            {
+                if (!given.Contains(dependent))
+                {
+                    later.Add((day, dependent));
+                }
+            }
+
+            foreach (var station in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after).Select(f => f.Station).Distinct())
+            {
+                contexts.Forget(station);
+            }
         }
     }
 
@@ -134,10 +149,10 @@ public static class Projector
         static string Words(ClarityRow? row) => row is null ? "none" : row.Text + (row.Usable ? string.Empty : " (a stop is open)");
     }
 
-    private static async Task<VisitRow?> ProjectOneAsync(FieldBook book, Guid visit, CancellationToken cancel)
+    private static async Task<VisitFacts?> ProjectOneAsync(FieldBook book, Guid visit, ContextMemory contexts, CancellationToken cancel)
     {
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel));
+        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], start => contexts.OfAsync(start, cancel));
         await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
@@ -152,9 +167,10 @@ public static class Projector
             return null;
         }
 
-        var (row, _) = Add(book, rows.Max(e => e.Sequence), folded);
+        var (row, clarity) = Add(book, rows.Max(e => e.Sequence), folded);
+        var warm = book.Levels.Local.Select(l => l.TemperatureC).OfType<double>().ToList();
         await book.SaveChangesAsync(cancel);
-        return row;
+        return new VisitFacts(row.Station, row.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max());
     }
 
     private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, Folded folded)

@@ -1,0 +1,65 @@
+using Microsoft.EntityFrameworkCore;
+
+namespace UpperStill.Store.Projections;
+
+/// <summary>What later visits of a station are judged by, of one visit.</summary>
+/// <param name="Station">The station.</param>
+/// <param name="Day">Local day.</param>
+/// <param name="Clarity">Its clarity as the record has it; null where there is none.</param>
+/// <param name="Coldest">Coldest level, °C.</param>
+/// <param name="Warmest">Warmest level, °C.</param>
+internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest)
+{
+    /// <summary>What the projection holds of a visit; null where it holds nothing.</summary>
+    internal static async Task<VisitFacts?> ReadAsync(FieldBook book, Guid visit, CancellationToken cancel)
+    {
+        if (await book.Visits.AsNoTracking().Where(v => v.Visit == visit).Select(v => new { v.Station, v.Day }).FirstOrDefaultAsync(cancel) is not { } row)
+        {
+            return null;
+        }
+
+        var clarity = await book.Clarities.AsNoTracking().FirstOrDefaultAsync(c => c.Visit == visit, cancel);
+        var levels = await book.Levels.Where(l => l.Visit == visit && l.TemperatureC != null).Select(l => l.TemperatureC!.Value).ToListAsync(cancel);
+        return new VisitFacts(row.Station, row.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), levels.Count == 0 ? null : levels.Min(), levels.Count == 0 ? null : levels.Max());
+    }
+}
+
+/// <summary>The visits that are judged by another one. They are few: mostly none, where the newest visit of a station is written.</summary>
+internal sealed class Dependents(FieldBook book)
+{
+    private readonly Dictionary<string, List<(Guid Visit, DateOnly Day)>> stations = [];
+
+    /// <summary>Those whose judgement rests on what has changed, of both where a visit was moved or struck.</summary>
+    /// <param name="before">As it was; null where it is new.</param>
+    /// <param name="after">As it is; null where it is gone.</param>
+    /// <param name="cancel">Gives up.</param>
+    internal async Task<IEnumerable<(Guid Visit, DateOnly Day)>> OfAsync(VisitFacts? before, VisitFacts? after, CancellationToken cancel)
+    {
+        if (before == after)
+        {
+            return [];
+        }
+
+        List<(Guid, DateOnly)> found = [];
+        foreach (var facts in new[] { before, after }.OfType<VisitFacts>())
+        {
+            var later = (await DaysAsync(facts.Station, cancel)).Where(v => v.Day > facts.Day).ToList();
+
+            // The same month is compared with it, by clarity and by temperature.
+            found.AddRange(later.Where(v => v.Day.Month == facts.Day.Month));
+
+            // The next visit counts the days since: only where there is a clarity now and was none, or it stood on another day.
+            if (before?.Clarity is null != after?.Clarity is null || before?.Day != after?.Day || before?.Station != after?.Station)
+            {
+                // Those between here and the next clarity have this one, or another, as their last.
+                var until = (await book.Clarities.Where(c => c.Station == facts.Station && c.Day > facts.Day).OrderBy(c => c.Day).Select(c => (DateOnly?)c.Day).FirstOrDefaultAsync(cancel)) ?? DateOnly.MaxValue;
+                found.AddRange(later.Where(v => v.Day <= until));
+            }
+        }
+
+        return found.Distinct();
+    }
+
+    private async Task<List<(Guid Visit, DateOnly Day)>> DaysAsync(string station, CancellationToken cancel) => stations.TryGetValue(station, out var known) ? known
+        : stations[station] = [.. (await book.Visits.AsNoTracking().Where(v => v.Station == station).Select(v => new { v.Visit, v.Day }).ToListAsync(cancel)).Select(v => (v.Visit, v.Day))];
+}
