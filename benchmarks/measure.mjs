@@ -132,7 +132,7 @@ await page.getByRole('textbox', { name: 'How deep' }).fill('12.0');
 await page.keyboard.press('Enter');
 await page.getByText('all sent').first().waitFor();
 const visit = new URL(page.url()).pathname.split('/')[2];
-const entry = (kind, body, i) => ({ id: `019ff549-0000-7000-8000-${String(i).padStart(12, '0')}`, visit, kind, version: 1, body, at: `2026-08-12T10:${String(20 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}+01:00`, by: 'Bench', device: 'bench' });
+const entry = (kind, body, i) => ({ id: `019ff549-0000-7000-8000-${String(i).padStart(12, '0')}`, visit, kind, version: 1, body, at: `2026-08-12T10:${String(20 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}+01:00`, by: 'Ada Fenn', device: 'bench' });
 const level = (i) => ({ depth: { written: (Math.floor(i / 4) + 0.2 * (1 + (i % 4))).toFixed(1), unit: 'm' }, temperature: { written: (21.5 - i * 0.22).toFixed(1), unit: '°C' }, oxygen: { written: (9 - i * 0.1).toFixed(1), unit: 'mg/L' } });
 await asker.post(`${address}/api/entries`, {
   headers,

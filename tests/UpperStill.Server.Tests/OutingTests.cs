@@ -136,7 +136,7 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var sampler = await server.AsAsync("sampler");
         using var reader = await server.AsAsync("reader");
-        byte[] png = [0x89, 0x50, 0x4E, 0x47, 1, 2, 3];
+        byte[] png = [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, 0, 0, 0, 0, 0x49, 0x45, 0x4E, 0x44, 0xAE, 0x42, 0x60, 0x82];
         var kept = await AnswerAsync(await PhotoAsync(sampler, png));
 
         var back = await sampler.GetAsync($"/api/photos/{kept["id"]}", Cancel);

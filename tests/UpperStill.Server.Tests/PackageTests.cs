@@ -47,7 +47,7 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
     [Fact]
     public async Task Photographs_and_the_files_of_meters_go_with_it()
     {
-        byte[] picture = [0x89, 0x50, 0x4E, 0x47, 1, 2, 3];
+        byte[] picture = [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, 0, 0, 0, 0, 0x49, 0x45, 0x4E, 0x44, 0xAE, 0x42, 0x60, 0x82];
         var cast = Encoding.UTF8.GetBytes("Depth m,Temp C\n0.3,21.4\n1.0,21.2\n");
         var sha256 = Convert.ToHexStringLower(SHA256.HashData(cast));
         using var http = await server.AsAsync("coordinator");

@@ -1,3 +1,4 @@
+import { createHmac } from 'node:crypto';
 import { Person } from './person';
 import { expect, test } from './server';
 import { DEMO_PASSWORD } from './session.mjs';
@@ -117,4 +118,80 @@ test('someone invited chooses a password and sees what they may', async ({ page,
   await newcomer.getByRole('button', { name: 'Go in' }).click();
   await expect(newcomer.getByRole('alert')).toContainText('This link has been used or is too old.');
   await own.close();
+});
+
+test('a coordinator brings in what a sampler’s device had saved, and the record says through whom it came', async ({
+  page,
+  server,
+  browser,
+}) => {
+  const sampler = new Person(page, server.address);
+  await sampler.opens('sampler');
+  await sampler.starts('Pell Tarn, Middle');
+  await expect(page.getByRole('status').first()).toHaveText('all sent');
+  await page.route('**/api/entries', (route) => route.abort());
+  await sampler.answers('How deep is it here?', '2.5');
+  await expect(page.getByRole('status').first()).toContainText('1 on this device only');
+  await page.getByRole('button', { name: 'Entries on this device' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save what waits' }).click();
+  const file = await (await download).path();
+
+  const office = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  await new Person(office, server.address).opens();
+  await office.getByRole('button', { name: 'Entries on this device' }).click();
+  await office.getByLabel('Bring in a saved file…').setInputFiles(file);
+  await office.getByRole('button', { name: 'Deliver them for Asa Lindqvist' }).click();
+  await expect(office.getByRole('status').first()).toHaveText('all sent');
+  const sent = await server.get<{ by: string; receipt: { deliveredBy: string } }[]>(`/api/visits/${sampler.visit()}/entries`);
+  expect(sent.map(({ by, receipt }) => `${by} through ${receipt.deliveredBy}`)).toEqual([
+    'Asa Lindqvist through Asa Lindqvist',
+    'Asa Lindqvist through Ada Fenn',
+  ]);
+  await office.goto(`${server.address}/review/${sampler.visit()}`);
+  await expect(office.getByText('1 entry of Asa Lindqvist came through Ada Fenn.')).toBeVisible();
+  await office.context().close();
+});
+
+/** RFC 6238, as an app works it out; `ahead` steps of half a minute from now. */
+function totp(secret: string, ahead = 0): string {
+  const bits = [...secret.replaceAll(' ', '')]
+    .map((c) => 'ABCDEFGHIJKLMNOPQRSTUVWXYZ234567'.indexOf(c).toString(2).padStart(5, '0'))
+    .join('');
+  const key = Buffer.from((bits.match(/.{8}/g) ?? []).map((byte) => Number.parseInt(byte, 2)));
+  const step = Buffer.alloc(8);
+  step.writeBigUInt64BE(BigInt(Math.floor(Date.now() / 30_000) + ahead));
+  const hash = createHmac('sha1', new Uint8Array(key)).update(new Uint8Array(step)).digest();
+  const at = (hash.at(-1) ?? 0) & 0xf;
+  return String((hash.readUInt32BE(at) & 0x7fffffff) % 1_000_000).padStart(6, '0');
+}
+
+test('with a second factor the sign-in asks for the code of the app', async ({ page, server, browser }) => {
+  await new Person(page, server.address).opens();
+  await page.getByRole('button', { name: 'You and this device' }).click();
+  await page.getByRole('link', { name: 'Your account' }).click();
+  await page.getByRole('button', { name: 'Set it up…' }).click();
+  const secret = (await page.locator('p.num').first().textContent()) ?? '';
+  await page.getByLabel('Six digits of the app').fill('000');
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+  await expect(page.getByRole('alert')).toContainText('This code does not fit.');
+  await page.getByLabel('Six digits of the app').fill(totp(secret));
+  await page.getByRole('button', { name: 'Ask for it from now on' }).click();
+  await expect(page.getByText('Write these down now; they are not shown again.')).toBeVisible();
+  await expect(page.getByText('10 recovery codes are left.')).toBeVisible();
+
+  const other = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  await other.goto(server.address);
+  await other.getByRole('textbox', { name: 'Sign-in name' }).fill('coordinator');
+  await other.getByLabel('Password').fill(DEMO_PASSWORD);
+  await other.getByRole('button', { name: 'Sign in' }).click();
+  await other.getByLabel('Second factor').fill(totp(secret, 1));
+  await other.getByRole('button', { name: 'Sign in' }).click();
+  await expect(other.getByRole('heading', { name: 'Where are you going?' })).toBeVisible();
+  await other.context().close();
+
+  // The device that set it up is still signed in, and its writes go through.
+  await page.getByLabel('Your password, to take it away').fill(DEMO_PASSWORD);
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(page.getByRole('button', { name: 'Set it up…' })).toBeVisible();
 });

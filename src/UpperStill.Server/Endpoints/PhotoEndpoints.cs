@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Formats.Photos;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
@@ -12,12 +13,14 @@ public sealed record PhotoKept(Guid Id);
 /// <summary>Photographs of landmarks.</summary>
 internal static class PhotoEndpoints
 {
+    private const long MostOfAWater = 100 * 1024 * 1024;
+
     private static readonly (string Type, byte[] Begin)[] Kinds = [("image/jpeg", [0xFF, 0xD8, 0xFF]), ("image/png", [0x89, 0x50, 0x4E, 0x47])];
 
     internal static void MapPhotos(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/waters/{water}/photos", KeepAsync).For(AccessLevel.Works).WithName("keep-photo").WithTags("photos").WithSummary("Keeps a photograph of a water: JPEG or PNG, at most 1 MB.")
-            .Accepts<byte[]>("image/jpeg", "image/png").Produces<PhotoKept>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapPost("/api/waters/{water}/photos", KeepAsync).For(AccessLevel.Works).WithName("keep-photo").WithTags("photos").WithSummary("Keeps a photograph of a water: JPEG or PNG, at most 1 MB, without the position and words that the camera wrote into it.")
+            .Accepts<byte[]>("image/jpeg", "image/png").Produces<PhotoKept>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
         app.MapGet("/api/photos/{id:guid}", ShowAsync).For(AccessLevel.SignedIn).WithName("photo").WithTags("photos").WithSummary("A photograph, for who sees its water.")
             .Produces<byte[]>(StatusCodes.Status200OK, "image/jpeg").ProducesProblem(StatusCodes.Status404NotFound);
     }
@@ -40,12 +43,19 @@ internal static class PhotoEndpoints
 
         // By what it holds, not by what it is called: it is shown to others.
         var kind = Kinds.FirstOrDefault(k => bytes.AsSpan().StartsWith(k.Begin));
-        if (kind.Type is null)
+        if (kind.Type is null || PhotoMetadata.Without(bytes) is not { } plain)
         {
             return Results.Problem("Others could not look at it. Bring a JPEG or PNG file.", statusCode: StatusCodes.Status400BadRequest, title: "This is not a photograph.");
         }
 
-        var photo = new PhotoRow { Id = Guid.CreateVersion7(), Water = water, ContentType = kind.Type, Bytes = bytes, By = caller.Name, At = clock.GetUtcNow() };
+        if (await book.Photos.Where(p => p.Water == water).SumAsync(p => (long)p.Bytes.Length, cancel) + plain.Length > MostOfAWater)
+        {
+            return Results.Problem(
+                "Backups and packages carry every photograph. Nothing was kept; bring a smaller one, or ask who runs this instance.", statusCode: StatusCodes.Status409Conflict,
+                title: $"This water has {MostOfAWater / (1024 * 1024)} MB of photographs already.");
+        }
+
+        var photo = new PhotoRow { Id = Guid.CreateVersion7(), Water = water, ContentType = kind.Type, Bytes = plain, By = caller.Name, At = clock.GetUtcNow() };
         book.Photos.Add(photo);
         await book.SaveChangesAsync(cancel);
         return Results.Ok(new PhotoKept(photo.Id));

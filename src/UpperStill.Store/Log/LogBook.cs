@@ -33,6 +33,7 @@ public sealed class LogBook : IDisposable
     private const string Part = "part";
 
     private readonly SemaphoreSlim writer = new(1, 1);
+    private readonly ContextMemory memory = new();
 
     /// <inheritdoc/>
     public void Dispose() => writer.Dispose();
@@ -48,7 +49,7 @@ public sealed class LogBook : IDisposable
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
         ArgumentNullException.ThrowIfNull(who);
-        return entries.Count == 0 ? [] : await AloneAsync(book, async () =>
+        return entries.Count == 0 ? [] : await WholeAsync(book, async () =>
         {
             var results = await JudgeAsync(book, entries, receipt, who, cancel);
             await WriteAsync(book, entries, results, receipt, cancel);
@@ -58,7 +59,7 @@ public sealed class LogBook : IDisposable
     }
 
     // All at once; should that fail, visit by visit, and of the visit that fails entry by entry, so that one bad entry is one bad entry.
-    private static async Task WriteAsync(FieldBook book, IReadOnlyList<Entry> entries, Delivered[] results, EntryReceipt receipt, CancellationToken cancel)
+    private async Task WriteAsync(FieldBook book, IReadOnlyList<Entry> entries, Delivered[] results, EntryReceipt receipt, CancellationToken cancel)
     {
         var kept = Enumerable.Range(0, entries.Count).Where(i => results[i].Delivery == Delivery.Kept).ToList();
         if (kept.Count == 0 || await TryAsync(kept) is null)
@@ -89,7 +90,7 @@ public sealed class LogBook : IDisposable
             {
                 book.Entries.AddRange(part.Select(i => EntryRow.From(entries[i], receipt)));
                 await book.SaveChangesAsync(cancel);
-                await book.ProjectAsync(part.Select(i => entries[i].Visit), cancel);
+                await book.ProjectAsync(part.Select(i => entries[i].Visit), cancel, memory);
                 await book.Database.CurrentTransaction.ReleaseSavepointAsync(Part, cancel);
                 return null;
             }
@@ -97,6 +98,7 @@ public sealed class LogBook : IDisposable
             {
                 await book.Database.CurrentTransaction.RollbackToSavepointAsync(Part, cancel);
                 book.ChangeTracker.Clear();
+                memory.Forget();
                 return e;
             }
         }
@@ -124,24 +126,12 @@ public sealed class LogBook : IDisposable
     { NoWayRound = true };
 
     /// <summary>Does something that the projections rest on while nobody else writes; all of it or nothing.</summary>
-    public async Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel)
+    public Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel) => WholeAsync(book, async () =>
     {
-        ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(work);
-        await writer.WaitAsync(cancel);
-        try
-        {
-            await using var transaction = await book.Database.BeginTransactionAsync(cancel);
-            var result = await work();
-            await transaction.CommitAsync(cancel);
-            return result;
-        }
-        finally
-        {
-            book.ChangeTracker.Clear();
-            writer.Release();
-        }
-    }
+        memory.Forget();
+        return await work();
+    }, cancel);
 
     /// <summary>Does something to the whole database while nobody writes, without a transaction around it.</summary>
     public async Task<T> UntouchedAsync<T>(Func<Task<T>> work, CancellationToken cancel)
@@ -150,10 +140,35 @@ public sealed class LogBook : IDisposable
         await writer.WaitAsync(cancel);
         try
         {
+            memory.Forget();
             return await work();
         }
         finally
         {
+            writer.Release();
+        }
+    }
+
+    private async Task<T> WholeAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        await writer.WaitAsync(cancel);
+        try
+        {
+            await using var transaction = await book.Database.BeginTransactionAsync(cancel);
+            var result = await work();
+            await transaction.CommitAsync(cancel);
+            return result;
+        }
+        catch
+        {
+            // What was read meanwhile is taken back with it.
+            memory.Forget();
+            throw;
+        }
+        finally
+        {
+            book.ChangeTracker.Clear();
             writer.Release();
         }
     }

@@ -10,17 +10,10 @@ namespace UpperStill.Store.Projections;
 /// <param name="Warmest">Warmest level, °C.</param>
 internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest)
 {
-    /// <summary>What the projection holds of a visit; null where it holds nothing.</summary>
-    internal static async Task<VisitFacts?> ReadAsync(FieldBook book, Guid visit, CancellationToken cancel)
+    internal static VisitFacts Of(VisitRow visit, ClarityRow? clarity, IReadOnlyList<LevelRow> levels)
     {
-        if (await book.Visits.AsNoTracking().Where(v => v.Visit == visit).Select(v => new { v.Station, v.Day }).FirstOrDefaultAsync(cancel) is not { } row)
-        {
-            return null;
-        }
-
-        var clarity = await book.Clarities.AsNoTracking().FirstOrDefaultAsync(c => c.Visit == visit, cancel);
-        var levels = await book.Levels.Where(l => l.Visit == visit && l.TemperatureC != null).Select(l => l.TemperatureC!.Value).ToListAsync(cancel);
-        return new VisitFacts(row.Station, row.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), levels.Count == 0 ? null : levels.Min(), levels.Count == 0 ? null : levels.Max());
+        var warm = levels.Select(l => l.TemperatureC).OfType<double>().ToList();
+        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max());
     }
 }
 

@@ -19,7 +19,11 @@ public static class Projector
     private const int Many = 100;
 
     /// <summary>Projects these visits anew, oldest first, and the later ones whose judgement rests on what changed with them.</summary>
-    public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
+    /// <param name="book">The book.</param>
+    /// <param name="visits">The visits.</param>
+    /// <param name="cancel">Gives up.</param>
+    /// <param name="memory">What is remembered from before; null for none.</param>
+    public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel, ContextMemory? memory = null)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(visits);
@@ -28,12 +32,14 @@ public static class Projector
         {
             var places = await StationsAsync(book, given, cancel);
             var whole = await book.Visits.Where(v => places.Contains(v.Station)).Select(v => v.Visit).ToListAsync(cancel);
+            memory?.Forget();
             await MakeAsync(book, [.. whole.Union(given)], null, cancel);
             return;
         }
 
         var starts = (await book.Entries.AsNoTracking().Where(e => given.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.At);
-        var (contexts, dependents) = (new ContextMemory(book), new Dependents(book));
+        var (contexts, dependents) = (memory ?? new ContextMemory(), new Dependents(book));
+        await contexts.LookAsync(book, cancel);
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
         foreach (var visit in given.OrderBy(v => starts[v].Order().FirstOrDefault()).ThenBy(v => v))
         {
@@ -50,8 +56,7 @@ public static class Projector
 
         async Task OneAsync(Guid visit)
         {
-            var before = await VisitFacts.ReadAsync(book, visit, cancel);
-            var after = await ProjectOneAsync(book, visit, contexts, cancel);
+            var (before, after) = await ProjectOneAsync(book, visit, contexts, cancel);
             foreach (var (dependent, day) in await dependents.OfAsync(before, after, cancel))
             {
                 if (!given.Contains(dependent))
@@ -60,9 +65,9 @@ public static class Projector
                 }
             }
 
-            foreach (var station in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after).Select(f => f.Station).Distinct())
+            foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
             {
-                contexts.Forget(station);
+                contexts.Changed(facts.Station, facts.Day);
             }
         }
     }
@@ -127,10 +132,11 @@ public static class Projector
             var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
             foreach (var visit in part)
             {
-                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], start => Task.FromResult(reference.Context(start))) is { } folded)
+                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, _) => Task.FromResult(reference.Context(start))) is { } folded)
                 {
-                    var (_, clarity) = Add(book, rows[visit].Max(e => e.Sequence), folded);
-                    reference.Remember(clarity, folded.Context.Station.Code, folded.Sheet);
+                    var made = Rows(rows[visit].Max(e => e.Sequence), folded);
+                    book.AddRange([made.Visit, .. made.Levels, .. made.Samples, .. made.Values, .. made.Findings, .. new object?[] { made.Clarity, made.Profile }.OfType<object>()]);
+                    reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet);
                     reviewed?.Invoke(folded.Review);
                 }
             }
@@ -149,31 +155,62 @@ public static class Projector
         static string Words(ClarityRow? row) => row is null ? "none" : row.Text + (row.Usable ? string.Empty : " (a stop is open)");
     }
 
-    private static async Task<VisitFacts?> ProjectOneAsync(FieldBook book, Guid visit, ContextMemory contexts, CancellationToken cancel)
+    // Only rows that differ are written: a level more is one row, not all of them.
+    private static async Task<(VisitFacts? Before, VisitFacts? After)> ProjectOneAsync(FieldBook book, Guid visit, ContextMemory contexts, CancellationToken cancel)
     {
-        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], start => contexts.OfAsync(start, cancel));
-        await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Clarities.Where(c => c.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Findings.Where(f => f.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Levels.Where(l => l.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Samples.Where(s => s.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Values.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
-        await book.Profiles.Where(p => p.Visit == visit).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
-        if (folded is null)
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
+        var old = await book.Visits.AsNoTracking().FirstOrDefaultAsync(v => v.Visit == visit, cancel);
+        var clarities = await book.Clarities.Where(c => c.Visit == visit).ToListAsync(cancel);
+        var levels = await book.Levels.Where(l => l.Visit == visit).ToListAsync(cancel);
+        var before = old is null ? null : VisitFacts.Of(old, clarities.FirstOrDefault(), levels);
+
+        // Its beginning may not have come yet, or have been struck.
+        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], (start, day) => contexts.OfAsync(book, start, day, cancel));
+        var made = folded is null ? null : Rows(rows.Max(e => e.Sequence), folded);
+        Only(book, clarities, made?.Clarity is { } clarity ? [clarity] : [], c => c.Visit);
+        Only(book, levels, made?.Levels ?? [], l => l.Ordinal);
+        Only(book, await book.Findings.Where(f => f.Visit == visit).ToListAsync(cancel), made?.Findings ?? [], f => f.Ordinal);
+        Only(book, await book.Samples.Where(s => s.Visit == visit).ToListAsync(cancel), made?.Samples ?? [], s => s.Number);
+        Only(book, await book.Values.Where(v => v.Visit == visit).ToListAsync(cancel), made?.Values ?? [], v => (v.Analyte, v.Place));
+        Only(book, await book.Profiles.Where(p => p.Visit == visit).ToListAsync(cancel), made?.Profile is { } profile ? [profile] : [], p => p.Visit);
+
+        // The visit's own row goes and comes: that raises the mark of its station, by which kept answers know that they are old.
+        await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
+        if (made is not null)
         {
-            // Its beginning has not come yet, or was struck.
-            return null;
+            book.Visits.Add(made.Visit);
         }
 
-        var (row, clarity) = Add(book, rows.Max(e => e.Sequence), folded);
-        var warm = book.Levels.Local.Select(l => l.TemperatureC).OfType<double>().ToList();
         await book.SaveChangesAsync(cancel);
-        return new VisitFacts(row.Station, row.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max());
+        book.ChangeTracker.Clear();
+        return (before, made is null ? null : VisitFacts.Of(made.Visit, made.Clarity, made.Levels));
     }
 
-    private static (VisitRow Visit, ClarityRow? Clarity) Add(FieldBook book, long lastSequence, Folded folded)
+    private static void Only<T, TKey>(FieldBook book, List<T> there, IReadOnlyList<T> made, Func<T, TKey> key)
+        where T : class
+        where TKey : notnull
+    {
+        var left = there.ToDictionary(key);
+        foreach (var row in made)
+        {
+            if (left.Remove(key(row), out var same))
+            {
+                book.Entry(same).CurrentValues.SetValues(row);
+            }
+            else
+            {
+                book.Add(row);
+            }
+        }
+
+        book.RemoveRange(left.Values);
+    }
+
+    private sealed record Projected(
+        VisitRow Visit, ClarityRow? Clarity, IReadOnlyList<LevelRow> Levels, IReadOnlyList<SampleRow> Samples, IReadOnlyList<ValueRow> Values, ProfileRow? Profile, IReadOnlyList<FindingRow> Findings);
+
+    private static Projected Rows(long lastSequence, Folded folded)
     {
         var (sheet, context, samples, review) = folded;
         var visit = sheet.Visit;
@@ -196,7 +233,6 @@ public static class Projector
             OpenFindings = review.Findings.Count(f => f.Finding.Kept is null),
             OpenQuestions = review.Questions.Count(q => q.Answer is null),
         };
-        book.Visits.Add(row);
         var clarity = sheet.Point is not { } point ? null : new ClarityRow
         {
             Visit = visit,
@@ -209,12 +245,7 @@ public static class Projector
             Method = point.Method,
             SignedOff = review.FieldSigned,
         };
-        if (clarity is not null)
-        {
-            book.Clarities.Add(clarity);
-        }
-
-        book.Levels.AddRange((sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select((l, i) => new LevelRow
+        List<LevelRow> levels = [.. (sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select((l, i) => new LevelRow
         {
             Visit = visit,
             Ordinal = i,
@@ -223,8 +254,8 @@ public static class Projector
             DepthM = (double)l.DepthM,
             TemperatureC = (double?)l.TemperatureC,
             OxygenMgL = (double?)l.OxygenMgL,
-        }));
-        book.Samples.AddRange(samples.Samples.Select(s => new SampleRow
+        })];
+        List<SampleRow> held = [.. samples.Samples.Select(s => new SampleRow
         {
             Visit = visit,
             Number = s.Number,
@@ -236,8 +267,8 @@ public static class Projector
             Open = !s.State.Ended(),
             Manifest = s.Manifest,
             Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
-        }));
-        book.Values.AddRange(samples.Values.Select(v => new ValueRow
+        })];
+        List<ValueRow> values = [.. samples.Values.Select(v => new ValueRow
         {
             Visit = visit,
             Analyte = v.Analyte,
@@ -250,31 +281,28 @@ public static class Projector
             Text = v.Text,
             Method = v.Method,
             SignedOff = review.ResultsSigned,
-        }));
-        if (Profile(sheet, context) is { } numbers)
+        })];
+        var profile = Profile(sheet, context) is not { } numbers ? null : new ProfileRow
         {
-            book.Profiles.Add(new ProfileRow
-            {
-                Visit = visit,
-                Station = context.Station.Code,
-                Day = day,
-                Usable = !sheet.Findings.Any(f => f is { Level: FindingLevel.Stop, Kept: null, Beside: Beside.Profile or Beside.Sounding }),
-                SurfaceC = numbers.SurfaceC,
-                BottomC = numbers.BottomC,
-                ThermoclineM = numbers.ThermoclineM,
-                BottomOxygenMgL = numbers.BottomOxygenMgL,
-                BottomM = numbers.BottomM,
-                HypoxicM = numbers.HypoxicM,
-                AnoxicM = numbers.AnoxicM,
-                StabilityJM2 = numbers.StabilityJM2,
-                AnoxicArea = numbers.AnoxicArea,
-                DeepOxygenMgL = numbers.DeepOxygenMgL,
-                DeepThicknessM = numbers.DeepThicknessM,
-                SignedOff = review.FieldSigned,
-            });
-        }
+            Visit = visit,
+            Station = context.Station.Code,
+            Day = day,
+            Usable = !sheet.Findings.Any(f => f is { Level: FindingLevel.Stop, Kept: null, Beside: Beside.Profile or Beside.Sounding }),
+            SurfaceC = numbers.SurfaceC,
+            BottomC = numbers.BottomC,
+            ThermoclineM = numbers.ThermoclineM,
+            BottomOxygenMgL = numbers.BottomOxygenMgL,
+            BottomM = numbers.BottomM,
+            HypoxicM = numbers.HypoxicM,
+            AnoxicM = numbers.AnoxicM,
+            StabilityJM2 = numbers.StabilityJM2,
+            AnoxicArea = numbers.AnoxicArea,
+            DeepOxygenMgL = numbers.DeepOxygenMgL,
+            DeepThicknessM = numbers.DeepThicknessM,
+            SignedOff = review.FieldSigned,
+        };
 
-        book.Findings.AddRange(sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Select((f, i) => new FindingRow
+        List<FindingRow> findings = [.. sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Select((f, i) => new FindingRow
         {
             Visit = visit,
             Ordinal = i,
@@ -282,8 +310,8 @@ public static class Projector
             Level = f.Level.ToString(),
             Seen = f.Seen,
             Kept = f.Kept,
-        }));
-        return (row, clarity);
+        })];
+        return new Projected(row, clarity, levels, held, values, profile, findings);
     }
 
     /// <summary>The review of a visit as it stands; null where there is no such visit.</summary>
@@ -291,7 +319,7 @@ public static class Projector
     {
         ArgumentNullException.ThrowIfNull(book);
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], start => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)))?.Review;
+        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], (start, _) => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)))?.Review;
     }
 
     private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
@@ -299,13 +327,13 @@ public static class Projector
         context.Water?.Hypsography));
 
     // A visit whose beginning has not arrived waits in the log.
-    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, Task<VisitContext?>> contextOf)
+    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf)
     {
         var lies = entries.Any(e => e.Kind == EntryKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
         var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
         foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
-            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }) is { } context)
+            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime)) is { } context)
             {
                 var request = new FoldRequest(entries, context);
                 var sheet = FieldSheet.Fold(request);

@@ -1005,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Keeps a photograph of a water: JPEG or PNG, at most 1 MB. */
+        /** Keeps a photograph of a water: JPEG or PNG, at most 1 MB, without the position and words that the camera wrote into it. */
         post: operations["keep-photo"];
         delete?: never;
         options?: never;
@@ -12406,6 +12406,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

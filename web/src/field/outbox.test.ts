@@ -2,7 +2,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Entry } from '../api/client';
 import { takeSession } from '../people/session';
 import { deliverWaiting } from './delivery';
-import { asFile, bringIn, fromFile, keepApart, lookForEmptied, outbox } from './outbox';
+import { asFile, bringIn, deliverForOthers, fromFile, keepApart, lookForEmptied, outbox } from './outbox';
 import { store, writeSetting } from './store';
 import { emptiedTrouble } from './trouble';
 
@@ -157,4 +157,43 @@ test('a store that was emptied while entries waited is recognised, and said', as
   expect(found).toEqual({ lost: 2, back: 0 });
   expect(emptiedTrouble(found ?? { lost: 0, back: 0 })).toContain('There is no second copy');
   expect(await lookForEmptied()).toBeUndefined();
+});
+
+test('what an earlier build wrote waits for whoever its name says', async () => {
+  const calls = failsOver(500);
+  await writes(undefined, 'e1');
+  await signsIn('bea');
+  await deliverWaiting();
+  expect(calls.flat()).toEqual([]);
+  expect((await outbox()).others).toHaveLength(1);
+
+  await signsIn('Asa');
+  await deliverWaiting();
+  expect(await states()).toEqual({ e1: 'sent' });
+});
+
+test('a coordinator delivers what came out of a saved file, apart from their own, and says that it is for another', async () => {
+  const calls: { ids: string[]; onBehalf: boolean }[] = [];
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const { entries, onBehalf } = (await request.json()) as { entries: Entry[]; onBehalf: boolean };
+    calls.push({ ids: entries.map(({ id }) => id), onBehalf });
+    return Response.json({
+      answers: entries.map(({ id }, index) => ({ index, id, status: 'kept' })),
+      mark: { sequence: 1, hash: 'a' },
+      holds: true,
+    });
+  });
+  await signsIn('ada');
+  await writes('ada', 'own');
+  await bringIn([{ entry: entry('theirs'), person: 'asa' }]);
+  await deliverWaiting();
+  expect(await states()).toEqual({ own: 'sent', theirs: 'waiting' });
+
+  await deliverForOthers();
+  await deliverWaiting();
+  expect(await states()).toEqual({ own: 'sent', theirs: 'sent' });
+  expect(calls.filter(({ ids }) => ids.length > 0)).toEqual([
+    { ids: ['own'], onBehalf: false },
+    { ids: ['theirs'], onBehalf: true },
+  ]);
 });

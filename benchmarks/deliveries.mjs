@@ -1,0 +1,119 @@
+// How fast the server takes entries: ./bench deliveries. Fifty devices at once, one entry a request, one device alone, and a mark of an old visit struck.
+import { randomBytes } from 'node:crypto';
+import { Server } from '../tests/harness/server.mjs';
+
+const DEVICES = 50;
+const EACH = 60;
+const server = new Server(15_098);
+await server.start();
+
+let cookie = '';
+let token = '';
+async function ask(method, path, body) {
+  const answer = await fetch(server.address + path, {
+    method,
+    body: body && JSON.stringify(body),
+    headers: { 'content-type': 'application/json', cookie, 'x-upper-still': token },
+  });
+  for (const one of answer.headers.getSetCookie()) {
+    cookie = [cookie, one.split(';')[0]].filter(Boolean).join('; ');
+  }
+  if (!answer.ok) {
+    throw new Error(`${method} ${path} gave ${answer.status}: ${(await answer.text()).slice(0, 300)}`);
+  }
+  return answer.json();
+}
+token = (await ask('GET', '/api/session')).token;
+token = (await ask('POST', '/api/session', { signInName: 'coordinator', password: 'upper-still-demo' })).token;
+
+function newId() {
+  const bytes = randomBytes(16);
+  bytes.writeUIntBE(Date.now(), 0, 6);
+  bytes[6] = 0x70 | (bytes[6] & 0x0f);
+  bytes[8] = 0x80 | (bytes[8] & 0x3f);
+  const hex = bytes.toString('hex');
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
+/** A visit to the layered lake as a device writes it: header, sounding, disc, a profile, the end. */
+function visit(device) {
+  const id = newId();
+  const make = (kind, body, i) => ({
+    id: newId(),
+    visit: id,
+    kind,
+    version: 1,
+    body,
+    at: `2026-08-12T10:${String(20 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}+01:00`,
+    by: 'Ada Fenn',
+    device,
+  });
+  const levels = Array.from({ length: EACH - 5 }, (_, i) =>
+    make(
+      'level',
+      { depth: { written: (0.2 * (i + 1)).toFixed(1), unit: 'm' }, temperature: { written: (21 - 0.2 * i).toFixed(1), unit: '°C' }, oxygen: { written: (9 - 0.1 * i).toFixed(1), unit: 'mg/L' } },
+      i + 4,
+    ),
+  );
+  return [
+    make('visit-started', { station: 'HAR-2', programme: 'layered-lake', programmeVersion: 1, observers: ['Bea Okafor', 'Tomas Reyl'], line: 'R-5', due: ['clarity', 'profile'] }, 0),
+    make('sounding', { depth: { written: '11.9', unit: 'm' } }, 1),
+    ...['3.2', '3.4'].map((written, i) => make('disc-mark', { lowering: i + 1, event: 'reappeared', depth: { written, unit: 'm' }, observer: ['Bea Okafor', 'Tomas Reyl'][i] }, 2 + i)),
+    ...levels,
+    make('visit-closed', {}, EACH),
+  ];
+}
+
+async function deliver(entries) {
+  const { answers } = await ask('POST', '/api/entries', { sentAt: '2026-08-12T11:00:00+01:00', entries });
+  const bad = answers.find(({ status }) => status !== 'kept');
+  if (bad) {
+    throw new Error(`not kept: ${JSON.stringify(bad)}`);
+  }
+}
+
+const at = (sorted, share) => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))];
+const rows = [];
+async function timed(work) {
+  const began = performance.now();
+  await work();
+  return performance.now() - began;
+}
+
+// The first fold compiles.
+await deliver(visit('warm'));
+const whole = Array.from({ length: DEVICES }, (_, i) => visit(`device ${i}`));
+rows.push([`${DEVICES} devices, ${EACH} entries each, all acknowledged`, `${((await timed(() => Promise.all(whole.map(deliver)))) / 1000).toFixed(2)} s`, '2 s']);
+
+const single = Array.from({ length: 20 }, (_, i) => visit(`single ${i}`));
+const took = await timed(() =>
+  Promise.all(
+    single.map(async (entries) => {
+      for (const entry of entries) {
+        await deliver([entry]);
+      }
+    }),
+  ),
+);
+rows.push(['20 devices, one entry a request', `${Math.round((single.length * EACH) / (took / 1000))} a second`, 'at least 300']);
+
+const alone = [];
+for (const entry of [...visit('alone'), ...visit('alone')]) {
+  alone.push(await timed(() => deliver([entry])));
+}
+alone.sort((a, b) => a - b);
+rows.push(['one device alone, one entry a request: half / 95 of 100', `${Math.round(at(alone, 0.5))} / ${Math.round(at(alone, 0.95))} ms`, '– / 250 ms']);
+
+const { context } = await ask('GET', '/api/stations/HAR-1');
+const old = context.history.find(({ date, censored }) => date.slice(5, 7) === '08' && !censored);
+const marks = (await ask('GET', `/api/visits/${old.visit}/entries`)).filter(({ kind }) => kind === 'disc-mark');
+const strikes = marks.map(({ id, visit: of }) => ({ id: newId(), visit: of, kind: 'strike', version: 1, body: {}, at: '2026-08-12T11:00:00+01:00', by: 'Ada Fenn', device: 'office', strikes: id, why: 'misread' }));
+const later = context.history.filter(({ date }) => date > old.date && date.slice(5, 7) === '08').length;
+rows.push([`the clarity of ${old.date} struck: ${later} later ones of its month`, `${Math.round(await timed(() => deliver(strikes)))} ms`, '–']);
+rows.push([`another entry for that visit`, `${Math.round(await timed(() => deliver([{ ...strikes[0], id: newId(), kind: 'taken', strikes: undefined, why: undefined, body: { protocol: 'clarity' } }])))} ms`, '–']);
+
+for (const [what, measured, budget] of rows) {
+  console.log(`${what.padEnd(66)} ${measured.padStart(16)}   goal ${budget}`);
+}
+await server.kill();
+server.end();
