@@ -2,14 +2,18 @@ using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
 using UpperStill.Server.Backups;
 using UpperStill.Server.Hosting;
+using UpperStill.Store;
 
 namespace UpperStill.Server.Tests;
 
 /// <summary>The way back: a backup made while serving restores to the same record, and what is not whole is said in words.</summary>
 public sealed class BackupTests : IDisposable
 {
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
     private readonly string folder = Directory.CreateTempSubdirectory("upper-still-backup-").FullName;
 
     [Fact]
@@ -231,6 +235,36 @@ public sealed class BackupTests : IDisposable
         var answer = await DeliverAsync(http, null, entries);
         Assert.All(answer["answers"]!.AsArray(), a => Assert.Equal("kept", (string)a!["status"]!));
         return (Guid.Parse((string)entries[0]["visit"]!), entries, answer["mark"]!);
+    }
+
+    [Fact]
+    public async Task A_backup_of_an_earlier_build_is_restored_and_brought_up_to_date_at_the_next_start()
+    {
+        using var server = new RunningServer();
+        var (backup, manifest) = await Backup.MakeAsync(new Instance(server.Folder, true), folder, DateTimeOffset.UtcNow, Cancel);
+        var database = Path.Combine(backup, Instance.Database);
+        await using (var book = FieldBookFactory.Open(database))
+        {
+            // As the build before people had ids left it.
+            await book.Database.ExecuteSqlRawAsync("""
+                UPDATE Kit SET Definition = json_set(Definition, '$.checks', (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
+                DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
+                ALTER TABLE Entries DROP COLUMN Person; ALTER TABLE Entries DROP COLUMN DeliveredById;
+                ALTER TABLE People DROP COLUMN LinkFrom; ALTER TABLE People DROP COLUMN LinkBy; ALTER TABLE People DROP COLUMN CalendarKey;
+                ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version; ALTER TABLE Kit DROP COLUMN Version; ALTER TABLE Laboratories DROP COLUMN Version;
+                DELETE FROM __EFMigrationsHistory WHERE MigrationId > '20261129120057_Links';
+                PRAGMA journal_mode=DELETE;
+                """, Cancel);
+        }
+
+        (manifest with { Files = [.. manifest.Files.Select(f => BackupManifest.Of(backup, Path.Combine(backup, f.Path)))] }).Write(backup);
+        using var restored = new RestoredServer(backup);
+        using var http = await restored.AsAsync("coordinator");
+        var kit = (await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!;
+        Assert.Contains(kit.Single(i => (string)i!["item"]!["code"]! == "R-4")!["history"]!.AsArray(), c => (string)c!["result"]!["summary"]! == "2.3 % long: it read short");
+        Assert.DoesNotContain(Directory.EnumerateFiles(restored.Folder), f => Path.GetFileName(f).StartsWith("looked-at", StringComparison.Ordinal));
+        using var said = new StringWriter();
+        Assert.True(await Commands.RunAsync(["verify", "--data", restored.Folder], said, Cancel) == 0, said.ToString());
     }
 
     private static async Task<string> RestoreAsync(string data, string from, params string[] flags)

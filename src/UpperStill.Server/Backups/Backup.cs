@@ -96,6 +96,11 @@ public static class Backup
         (string Build, long Entries, LogMark Mark) said;
         await using (var book = FieldBookFactory.Open(database))
         {
+            if ((await book.Database.GetPendingMigrationsAsync(cancel)).Any())
+            {
+                throw new BackupException(["This database is of an earlier build. Make the backup with that build; or start the server once: it takes a copy and brings it up to date."]);
+            }
+
             faults = await book.WalkAsync(cancel);
             said = faults.Count > 0 ? default : ((await book.Database.GetAppliedMigrationsAsync(cancel)).LastOrDefault() ?? string.Empty, await book.Entries.LongCountAsync(cancel), await book.MarkAsync(cancel));
 

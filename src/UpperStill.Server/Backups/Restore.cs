@@ -1,4 +1,5 @@
 using System.Globalization;
+using Microsoft.EntityFrameworkCore;
 using UpperStill.Server.Hosting;
 using UpperStill.Store;
 using UpperStill.Store.Log;
@@ -45,7 +46,7 @@ public static class Restore
                 Durable.Copy(Path.Combine(from, file.Path), Path.Combine(part, file.Path));
             }
 
-            await CheckAsync(Path.Combine(part, Instance.Database), manifest, cancel);
+            await CheckAsync(Path.Combine(part, Instance.Database), Path.Combine(instance.DataFolder, $"looked-at-{Guid.NewGuid():N}.db"), manifest, cancel);
             var aside = there.Count == 0 ? null : Path.Combine(instance.DataFolder, "replaced-" + now.ToUniversalTime().ToString("yyyy-MM-dd'T'HHmmss'Z'", CultureInfo.InvariantCulture));
             if (aside is not null)
             {
@@ -69,18 +70,46 @@ public static class Restore
 
     private static bool Belongs(string path) => Backup.Beside.Contains(Path.GetFileName(path)) || Path.GetFileName(path).StartsWith(Instance.Database, StringComparison.Ordinal);
 
-    private static async Task CheckAsync(string database, BackupManifest manifest, CancellationToken cancel)
+    // One of an earlier build is looked at in a copy that is brought up to date; what is restored stays as it was backed up, and the next start brings it up to date.
+    private static async Task CheckAsync(string database, string copy, BackupManifest manifest, CancellationToken cancel)
     {
-        await using var book = FieldBookFactory.Open(database);
-        var faults = await book.WalkAsync(cancel);
-        if (faults.Count == 0 && await book.MarkAsync(cancel) != manifest.Mark)
+        bool older;
+        await using (var asItIs = FieldBookFactory.Open(database))
         {
-            faults = ["Its log ends elsewhere than its manifest says."];
+            older = (await asItIs.Database.GetPendingMigrationsAsync(cancel)).Any();
         }
 
-        if (faults.Count > 0)
+        try
         {
-            throw new BackupException(faults);
+            if (older)
+            {
+                File.Copy(database, copy);
+            }
+
+            await using var book = FieldBookFactory.Open(older ? copy : database);
+            IReadOnlyList<string> faults = older ? await book.DamageAsync("integrity_check", cancel) : [];
+            if (older && faults.Count == 0)
+            {
+                await book.Database.MigrateAsync(cancel);
+            }
+
+            faults = faults.Count > 0 ? faults : await book.WalkAsync(cancel);
+            if (faults.Count == 0 && await book.MarkAsync(cancel) != manifest.Mark)
+            {
+                faults = ["Its log ends elsewhere than its manifest says."];
+            }
+
+            if (faults.Count > 0)
+            {
+                throw new BackupException(faults);
+            }
+        }
+        finally
+        {
+            foreach (var part in new[] { copy, copy + "-wal", copy + "-shm" })
+            {
+                File.Delete(part);
+            }
         }
     }
 }
