@@ -1,6 +1,8 @@
 using System.Collections.Concurrent;
 using System.Net;
 using System.Net.Sockets;
+using System.Security.Cryptography;
+using System.Text;
 
 namespace UpperStill.Server.People;
 
@@ -48,11 +50,11 @@ public sealed class SignInGuard(TimeProvider clock)
         return codes.TryAdd((person, code), now);
     }
 
-    // One who has a network of the newer sort has as many addresses as they like in it.
+    // However long the name is that somebody sends, what is remembered of it is short. One who has a network of the newer sort has as many addresses as they like in it.
     private static (string Address, string Name) Door(IPAddress? address, string name)
     {
         var bytes = (address is { IsIPv4MappedToIPv6: true } ? address.MapToIPv4() : address)?.GetAddressBytes() ?? [];
-        return (Convert.ToHexString(address is { AddressFamily: AddressFamily.InterNetworkV6, IsIPv4MappedToIPv6: false } ? bytes.AsSpan(0, 8) : bytes), name.Trim().ToUpperInvariant());
+        return (Convert.ToHexString(address is { AddressFamily: AddressFamily.InterNetworkV6, IsIPv4MappedToIPv6: false } ? bytes.AsSpan(0, 8) : bytes), Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(name.Trim().ToUpperInvariant()))));
     }
 
     private static void Forget<TKey, TValue>(ConcurrentDictionary<TKey, TValue> all, Func<TValue, bool> old)
