@@ -10,7 +10,7 @@ test('a whole visit by keyboard alone', async ({ page, server }) => {
   await expect(page.getByRole('checkbox', { name: 'chlorophyll' })).toBeChecked();
   await page.getByRole('checkbox', { name: 'chlorophyll' }).focus();
   await page.keyboard.press('Space');
-  await page.getByRole('textbox', { name: 'Observer' }).focus();
+  await page.getByRole('combobox', { name: 'Observer' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: 'On to the sounding' })).toBeFocused();
   await page.keyboard.press('Enter');
