@@ -1,5 +1,5 @@
 // How fast the server takes entries: ./bench deliveries. Fifty devices at once, one entry a request, one device alone, and a mark of an old visit struck.
-import { randomBytes } from 'node:crypto';
+import { newId } from '../tests/harness/newId.mjs';
 import { Server } from '../tests/harness/server.mjs';
 
 const DEVICES = 50;
@@ -25,15 +25,6 @@ async function ask(method, path, body) {
 }
 token = (await ask('GET', '/api/session')).token;
 token = (await ask('POST', '/api/session', { signInName: 'coordinator', password: 'upper-still-demo' })).token;
-
-function newId() {
-  const bytes = randomBytes(16);
-  bytes.writeUIntBE(Date.now(), 0, 6);
-  bytes[6] = 0x70 | (bytes[6] & 0x0f);
-  bytes[8] = 0x80 | (bytes[8] & 0x3f);
-  const hex = bytes.toString('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
-}
 
 /** A visit to the layered lake as a device writes it: header, sounding, disc, a profile, the end. */
 function visit(device) {

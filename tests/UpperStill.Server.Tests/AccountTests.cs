@@ -114,6 +114,33 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
     }
 
     [Fact]
+    public async Task Whoever_has_the_link_does_not_try_codes_without_end_and_a_refused_password_uses_no_code_up()
+    {
+        using var holder = await server.NewcomerAsync(new Grant(Role.Reader));
+        var person = (await holder.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
+        var secret = (string)(await (await holder.PostAsync("/api/account/second-factor", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["secret"]!;
+        var confirmed = await holder.PutAsJsonAsync("/api/account/second-factor", new { code = Totp(secret, 0) }, Cancel);
+        var recovery = (await confirmed.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["codes"]!.AsArray().Select(c => (string)c!).ToList();
+        RunningServer.Bear(holder, (await holder.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!);
+        using var coordinator = await server.AsAsync("coordinator");
+        var token = TokenOf((await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!);
+        (await holder.PostAsync("/api/account/link/open", null, Cancel)).EnsureSuccessStatusCode();
+        using var stranger = await server.AsAsync(null);
+        Task<HttpResponseMessage> Use(string? code, string password = "heron kettle rope") =>
+            stranger.PostAsJsonAsync("/api/session/welcome", new { person = (string)person["id"]!, token, password, code }, Cancel);
+
+        Assert.Equal(HttpStatusCode.Unauthorized, (await Use(null)).StatusCode);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Use(recovery[0], "short")).StatusCode);
+        for (var i = 0; i < 5; i++)
+        {
+            Assert.Equal(HttpStatusCode.Unauthorized, (await Use($"00000{i}")).StatusCode);
+        }
+
+        Assert.Equal(HttpStatusCode.Unauthorized, (await Use(recovery[0])).StatusCode);
+        Assert.Equal(10, (int)(await holder.GetFromJsonAsync<JsonObject>("/api/account", Cancel))!["recoveryCodes"]!);
+    }
+
+    [Fact]
     public async Task A_coordinator_shuts_out_a_lost_phone_and_the_record_says_who_was_refused()
     {
         using var phone = await server.NewcomerAsync(new Grant(Role.Reader));

@@ -134,13 +134,22 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
 
         var station = now["stations"]![0]!.DeepClone();
         Assert.True((bool)(await AnswerAsync(await one.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)))["kept"]!);
-        Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)).StatusCode);
+        // Nothing was changed: nobody is told that something was.
+        station["line"] = "R-4";
+        Assert.True((bool)(await AnswerAsync(await other.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)))["kept"]!);
+        station["line"] = "R-3";
+        var second = await one.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel);
+        Assert.Equal(HttpStatusCode.Conflict, second.StatusCode);
+        var told = await AnswerAsync(second);
+        Assert.StartsWith("newcomer-", (string)told["title"]!, StringComparison.Ordinal);
+        Assert.Contains("line from R-3 to R-4", (string)told["detail"]!, StringComparison.Ordinal);
         station.AsObject().Remove("version");
         Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync("/api/stations/HAR-1", station, Cancel)).StatusCode);
 
         var laboratory = await one.GetAsync("/api/laboratory", Cancel);
         var hours = await laboratory.Content.ReadFromJsonAsync<JsonObject>(Cancel);
         var version = laboratory.Headers.ETag!.Tag.Trim('"');
+        hours!["travelMinutes"] = 77;
         Assert.Equal(HttpStatusCode.OK, (await one.PutAsJsonAsync($"/api/laboratory?version={version}", hours, Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.Conflict, (await other.PutAsJsonAsync($"/api/laboratory?version={version}", hours, Cancel)).StatusCode);
     }

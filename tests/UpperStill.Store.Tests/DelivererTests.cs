@@ -73,6 +73,21 @@ public class DelivererTests
     }
 
     [Fact]
+    public async Task Readings_that_an_earlier_build_received_are_begun_by_whoever_made_them()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var reading = TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
+        await using (var book = test.Book())
+        {
+            // The sign-in name stood there then, and no id.
+            await test.Log.DeliverAsync(book, [reading], TestBook.Receipt with { DeliveredBy = "asa.lind" }, new Deliverer(Sampler), CancellationToken.None);
+        }
+
+        Assert.Equal("visit-of-another", (await DeliverAsync(test, new Deliverer(Sampler, Ada), Start() with { By = "Ada", Person = Ada.Id }))[0].Refusal?.Code);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { Person = Asa.Id }))[0].Delivery);
+    }
+
+    [Fact]
     public async Task Who_made_an_entry_and_who_delivered_it_are_in_its_link()
     {
         await using var test = await TestBook.OpenAsync();

@@ -1,16 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
-import { randomBytes } from 'node:crypto';
+import { newId } from './newId.mjs';
 
 const RETRY_MS = 40;
-
-function newId() {
-  const bytes = randomBytes(16);
-  bytes.writeUIntBE(Date.now(), 0, 6);
-  bytes[6] = 0x70 | (bytes[6] & 0x0f);
-  bytes[8] = 0x80 | (bytes[8] & 0x3f);
-  const hex = bytes.toString('hex');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
-}
 
 /** A device that writes without end and delivers through a bad network: replies lost, requests doubled, entries out of order, its clock wrong. */
 export class Device {

@@ -14,8 +14,12 @@ public sealed record Deliverer(Permissions May, PersonNames? Is = null, bool OnB
     public bool Made(Entry entry)
     {
         ArgumentNullException.ThrowIfNull(entry);
-        return Is is null || ((entry.Person is null || entry.Person == Is.Id) && Is.Names.Any(n => KnownPeople.Plain(n) == KnownPeople.Plain(entry.By)));
+        return Is is null || ((entry.Person is null || entry.Person == Is.Id) && IsCalled(entry.By));
     }
+
+    /// <summary>True where a name is one of theirs.</summary>
+    /// <param name="name">The name as it stands in an entry.</param>
+    public bool IsCalled(string name) => Is?.Names.Any(n => KnownPeople.Plain(n) == KnownPeople.Plain(name)) == true;
 
     /// <summary>Why they cannot deliver an entry as its maker, or for another; null where they can.</summary>
     /// <param name="entry">The entry.</param>

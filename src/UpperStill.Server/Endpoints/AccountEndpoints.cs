@@ -105,9 +105,7 @@ internal static class AccountEndpoints
                 return SessionEndpoints.Refusal(changed);
             }
 
-            await accounts.EndAsync(Id, null, cancel);
-            await accounts.EnterAsync(person, cancel);
-            await accounts.NoteAsync(AccountEvents.Password, person.UserName!, Id, null, cancel);
+            await accounts.RenewAsync(person, AccountEvents.Password, cancel);
             return Results.Ok(await InfoAsync(cancel));
         }
 
@@ -134,9 +132,7 @@ internal static class AccountEndpoints
                 return Results.Problem("Take the one that the app shows now; look that this device’s clock is right.", statusCode: StatusCodes.Status400BadRequest, title: "This code does not fit.");
             }
 
-            await accounts.EndAsync(Id, null, cancel);
-            await accounts.EnterAsync(person, cancel);
-            await accounts.NoteAsync(AccountEvents.SecondOn, person.UserName!, Id, null, cancel);
+            await accounts.RenewAsync(person, AccountEvents.SecondOn, cancel);
             return Results.Ok(new RecoveryCodes(codes));
         }
 
@@ -149,9 +145,7 @@ internal static class AccountEndpoints
             }
 
             await second.EndAsync(person);
-            await accounts.EndAsync(Id, null, cancel);
-            await accounts.EnterAsync(person, cancel);
-            await accounts.NoteAsync(AccountEvents.SecondOff, person.UserName!, Id, null, cancel);
+            await accounts.RenewAsync(person, AccountEvents.SecondOff, cancel);
             return Results.Ok(await InfoAsync(cancel));
         }
 

@@ -206,9 +206,8 @@ internal static class KitEndpoints
     private static void Change(FieldBook book, KitRow row, KitItem item, Caller caller, TimeProvider clock)
     {
         var definition = ReferenceBook.Definition(item);
-        book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, row.Definition, definition);
+        row.Version += book.Note(caller.Name, clock.GetUtcNow(), "kit", item.Code, row.Definition, definition) ? 1 : 0;
         row.Definition = definition;
-        row.Version++;
     }
 
     private static string Words(KitCheck check) => JsonSerializer.Serialize(check, SetupJson.Default.KitCheck);

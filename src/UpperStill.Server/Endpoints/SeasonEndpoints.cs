@@ -186,7 +186,7 @@ internal static class SeasonEndpoints
         var after = JsonSerializer.Serialize(given, SetupJson.Default.Laboratory);
         return await ReplanAsync(book, desk, caller, desk.Today.Year, () =>
         {
-            book.Note(caller.Name, clock.GetUtcNow(), "laboratory", row?.Code ?? "lab", row?.Definition, after);
+            var changed = book.Note(caller.Name, clock.GetUtcNow(), "laboratory", row?.Code ?? "lab", row?.Definition, after);
             if (row is null)
             {
                 book.Laboratories.Add(new LaboratoryRow { Code = "lab", Definition = after });
@@ -194,7 +194,7 @@ internal static class SeasonEndpoints
             else
             {
                 row.Definition = after;
-                row.Version++;
+                row.Version += changed ? 1 : 0;
             }
         }, cancel);
     }

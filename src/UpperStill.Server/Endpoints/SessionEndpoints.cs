@@ -131,7 +131,7 @@ internal static class SessionEndpoints
             }
 
             guard.Right(address, name);
-            return await EnterAsync(person!, AccountEvents.In, cancel);
+            return await EnterAsync(person!, cancel);
 
             async Task<IResult> WrongAsync(string title, string detail, string? type = null)
             {
@@ -190,7 +190,7 @@ internal static class SessionEndpoints
                 book.Note(person.Name, clock.GetUtcNow(), "person", person.UserName, null, person.GrantsJson);
                 await book.SaveChangesAsync(cancel);
                 first.Forget();
-                return await EnterAsync(person, AccountEvents.In, cancel);
+                return await EnterAsync(person, cancel);
             }
             finally
             {
@@ -214,8 +214,25 @@ internal static class SessionEndpoints
                     statusCode: StatusCodes.Status403Forbidden, title: "This link does not open yet.");
             }
 
-            if (person.PasswordHash is not null && !await second.PassesAsync(person, given.Code))
+            // A code works once: it is not used up by a password that is refused.
+            foreach (var rule in people.PasswordValidators)
             {
+                if (await rule.ValidateAsync(people, person, given.Password) is { Succeeded: false } refused)
+                {
+                    return Refusal(refused);
+                }
+            }
+
+            // Whoever has the link does not try codes without end.
+            var address = Http.Connection.RemoteIpAddress;
+            if (person.PasswordHash is not null && (guard.IsShut(address, person.UserName!) || !await second.PassesAsync(person, given.Code)))
+            {
+                if (given.Code is not null)
+                {
+                    guard.Wrong(address, person.UserName!);
+                    await accounts.NoteAsync(AccountEvents.Refused, person.UserName!, person.Id, null, cancel);
+                }
+
                 return SecondFactor.Asked;
             }
 
@@ -227,17 +244,18 @@ internal static class SessionEndpoints
 
             (person.LinkFrom, person.LinkBy) = (null, null);
             await people.UpdateAsync(person);
-            await accounts.EndAsync(person.Id, null, cancel);
-            return await EnterAsync(person, AccountEvents.LinkUsed, cancel);
+            await accounts.RenewAsync(person, AccountEvents.LinkUsed, cancel);
+            caller.Person = person;
+            return Results.Ok(await InfoAsync(cancel));
         }
 
         private static IResult Gone { get; } = Results.Problem(
             "A link works once and for seven days. Ask a coordinator for a new one.", statusCode: StatusCodes.Status410Gone, title: "This link has been used or is too old.");
 
-        private async Task<IResult> EnterAsync(Person person, string what, CancellationToken cancel)
+        private async Task<IResult> EnterAsync(Person person, CancellationToken cancel)
         {
             await accounts.EnterAsync(person, cancel);
-            await accounts.NoteAsync(what, person.UserName!, person.Id, null, cancel);
+            await accounts.NoteAsync(AccountEvents.In, person.UserName!, person.Id, null, cancel);
             caller.Person = person;
             return Results.Ok(await InfoAsync(cancel));
         }

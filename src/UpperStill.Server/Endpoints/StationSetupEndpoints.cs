@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Kit;
@@ -72,7 +73,9 @@ internal static class StationSetupEndpoints
         }
 
         var after = JsonSerializer.Serialize(station, CoreJson.Default.Station);
-        book.Note(caller.Name, clock.GetUtcNow(), "station", station.Code, row?.Definition, after);
+        var weekdays = string.Join(',', (given.Weekdays ?? []).Where(d => d is >= 0 and <= 6).Distinct().Order());
+        var changed = book.Note(
+            caller.Name, clock.GetUtcNow(), "station", station.Code, row is null ? null : Words(row.Definition, row.Programme, row.Line, row.Weekdays), Words(after, given.Programme, given.Line, weekdays));
         if (row is null)
         {
             row = new StationRow { Code = station.Code, Water = water.Code, Definition = after, Programme = given.Programme, Ordinal = await book.Stations.MaxAsync(s => (int?)s.Ordinal, cancel) + 1 ?? 0 };
@@ -85,12 +88,20 @@ internal static class StationSetupEndpoints
 
         else
         {
-            row.Version++;
+            row.Version += changed ? 1 : 0;
         }
 
         (row.Definition, row.Programme, row.Line) = (after, given.Programme, given.Line);
-        row.Weekdays = string.Join(',', (given.Weekdays ?? []).Where(d => d is >= 0 and <= 6).Distinct().Order());
+        row.Weekdays = weekdays;
         await book.SaveChangesAsync(cancel);
         return Results.Ok(new SetupAnswer(true, station.Code, findings));
+    }
+
+    // For the record of changes: the station with what stands beside it in the table.
+    private static string Words(string definition, string programme, string? line, string weekdays)
+    {
+        var words = (JsonObject)JsonNode.Parse(definition)!;
+        (words["programme"], words["line"], words["weekdays"]) = (programme, line, weekdays);
+        return words.ToJsonString();
     }
 }

@@ -71,7 +71,7 @@ internal static class WaterEndpoints
         }
 
         var after = JsonSerializer.Serialize(water, SetupJson.Default.Water);
-        book.Note(caller.Name, clock.GetUtcNow(), "water", water.Code, row?.Definition, after);
+        var changed = book.Note(caller.Name, clock.GetUtcNow(), "water", water.Code, row?.Definition, after);
         if (row is null)
         {
             book.Waters.Add(new WaterRow { Code = water.Code, Definition = after });
@@ -79,7 +79,7 @@ internal static class WaterEndpoints
         else
         {
             row.Definition = after;
-            row.Version++;
+            row.Version += changed ? 1 : 0;
             foreach (var station in await book.Stations.Where(s => s.Water == water.Code).ToListAsync(cancel))
             {
                 // A station carries its water's names, so that a device needs no second table.

@@ -67,6 +67,15 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
         }
     }
 
+    /// <summary>Ends every session of a person but the one on this device, which begins anew, and writes down why.</summary>
+    public async Task RenewAsync(Person person, string what, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(person);
+        await EndAsync(person.Id, null, cancel);
+        await EnterAsync(person, cancel);
+        await NoteAsync(what, person.UserName!, person.Id, null, cancel);
+    }
+
     /// <summary>Ends sessions of a person on the server: their cookies open nothing any more.</summary>
     /// <param name="person">Whose.</param>
     /// <param name="one">Only this; null for all.</param>

@@ -262,10 +262,12 @@ public sealed class LogBook : IDisposable
         HashSet<Guid> own = [];
         HashSet<Guid> others = [];
         foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) || struck.Contains(e.Id)).OrderBy(e => e.Sequence)
-            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.DeliveredBy, e.DeliveredById }).ToListAsync(cancel))
+            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.By, e.DeliveredBy, e.DeliveredById }).ToListAsync(cancel))
         {
             reach.Know(row.Id, new KnownEntry(row.Visit, row.Kind, row.Strikes, []));
-            (row.DeliveredById == receipt.DeliveredById && (row.DeliveredById is not null || row.DeliveredBy == receipt.DeliveredBy) ? own : others).Add(row.Visit);
+            // What came before people had ids says by name whose it is.
+            var mine = row.DeliveredById is { } by ? by == receipt.DeliveredById : who.Is is null ? row.DeliveredBy == receipt.DeliveredBy : who.IsCalled(row.By);
+            (mine ? own : others).Add(row.Visit);
         }
 
         // Of beginnings, moves, and what is struck or speaks of others, the words count, too.

@@ -11,12 +11,16 @@ public static class ChangeBook
     /// <param name="key">Which one.</param>
     /// <param name="before">As it was.</param>
     /// <param name="after">As it will be.</param>
-    public static void Note(this FieldBook book, string by, DateTimeOffset at, string subject, string key, string? before, string? after)
+    /// <returns>True where something changed.</returns>
+    public static bool Note(this FieldBook book, string by, DateTimeOffset at, string subject, string key, string? before, string? after)
     {
         ArgumentNullException.ThrowIfNull(book);
-        if (before != after)
+        if (before == after)
         {
-            book.Changes.Add(new ChangeRow { By = by, At = at, Subject = subject, Key = key, Before = before, After = after });
+            return false;
         }
+
+        book.Changes.Add(new ChangeRow { By = by, At = at, Subject = subject, Key = key, Before = before, After = after });
+        return true;
     }
 }

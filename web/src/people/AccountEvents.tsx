@@ -29,6 +29,7 @@ export function AccountEvents() {
   return (
     <section className="mt-10" aria-label="What happened to accounts">
       <h2 className="text-xl">What happened to accounts</h2>
+      <p className="text-dim">The newest first. Times are UTC.</p>
       <Problem words={problem} />
       <ul className="mt-2 border-ink border-t-[1.5px] text-sm">
         {list.slice(0, all ? undefined : SHOWN).map(({ sequence, at, what, signInName, name, by, address }) => (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api } from '../api/client';
 import { plainDay } from '../ui/days';
-import { askSession, lapsed, useSession } from './session';
+import { renewSession, useSession } from './session';
 
 /** A link was made by which this account's password can be set anew: its holder says whether they asked for it. */
 export function LinkNotice() {
@@ -16,8 +16,7 @@ export function LinkNotice() {
   async function say(path: '/api/account/link/open' | '/api/account/link/stop') {
     const { problem: refused } = await asked(() => api.POST(path));
     setProblem(refused);
-    lapsed();
-    await askSession();
+    await renewSession();
   }
 
   return (

@@ -3,7 +3,7 @@ import { asked } from '../api/asked';
 import { api } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
-import { askSession, lapsed } from './session';
+import { renewSession } from './session';
 
 /** Another password; every other device has to sign in anew. */
 export function NewPassword({ onChanged }: { onChanged(): Promise<void> }) {
@@ -19,9 +19,7 @@ export function NewPassword({ onChanged }: { onChanged(): Promise<void> }) {
     if (data) {
       setCurrent('');
       setPassword('');
-      // The token for writes belongs to the session, which is a new one now.
-      lapsed();
-      await askSession();
+      await renewSession();
       await onChanged();
     }
   }

@@ -4,7 +4,7 @@ import { api, type Schemas } from '../api/client';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Account } from './AccountPage';
-import { askSession, lapsed, useSession } from './session';
+import { renewSession, useSession } from './session';
 
 /** Six digits of an app, asked for after the password: for whoever coordinates, above all. */
 export function SecondFactor({ account, onChanged }: { account: Account; onChanged(): Promise<void> }) {
@@ -16,9 +16,7 @@ export function SecondFactor({ account, onChanged }: { account: Account; onChang
   const [problem, setProblem] = useState('');
 
   async function renewed() {
-    // The token for writes belongs to the session, which is a new one now.
-    lapsed();
-    await askSession();
+    await renewSession();
     await onChanged();
   }
 

@@ -4,10 +4,9 @@ import { api, type Schemas } from '../api/client';
 import { refreshNow } from '../field/delivery';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
+import { CodeField, SECOND_FACTOR } from './CodeField';
 import { grantWords } from './roles';
 import { takeSession, useSession } from './session';
-
-const SECOND_FACTOR = 'about:blank#second-factor';
 
 /** Before anyone is signed in there is no list of waters to look in. */
 function nameFromCode(code: string): string {
@@ -95,17 +94,7 @@ export function SignInPage({ waiting = 0 }: { waiting?: number }) {
         {demoAccounts.length > 0 && <h2 className="caps">With a name and a password</h2>}
         <TextField label="Sign-in name" value={name} onChange={setName} autoComplete="username" />
         <TextField label="Password" type="password" value={password} onChange={setPassword} autoComplete="current-password" />
-        {code !== undefined && (
-          <TextField
-            label="Second factor"
-            value={code}
-            onChange={setCode}
-            autoComplete="one-time-code"
-            maxLength={40}
-            autoFocus
-            hint="The six digits that your app shows, or one of your recovery codes."
-          />
-        )}
+        {code !== undefined && <CodeField code={code} onChange={setCode} />}
         <button
           type="submit"
           className={`act mt-5 ${demoAccounts.length > 0 ? '' : 'act-next'}`}

@@ -5,6 +5,7 @@ import { api } from '../api/client';
 import { refreshNow } from '../field/delivery';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
+import { CodeField, SECOND_FACTOR } from './CodeField';
 import { askSession, takeSession } from './session';
 
 /** Behind a one-time link: the first coordinator of a group, or someone invited to it. */
@@ -28,7 +29,7 @@ export function WelcomePage() {
       const answer = await api.POST('/api/session/welcome', {
         body: { person: person ?? '', token: token ?? '', password, ...(code !== undefined && { code }) },
       });
-      if (answer.error?.type === 'about:blank#second-factor') {
+      if (answer.error?.type === SECOND_FACTOR) {
         setCode((before) => before ?? '');
       }
       return answer;
@@ -91,16 +92,7 @@ export function WelcomePage() {
         autoComplete="new-password"
         hint="At least ten letters or signs. Four plain words are better than one strange one."
       />
-      {code !== undefined && (
-        <TextField
-          label="Second factor"
-          value={code}
-          onChange={setCode}
-          autoComplete="one-time-code"
-          maxLength={40}
-          hint="The six digits that your app shows, or one of your recovery codes."
-        />
-      )}
+      {code !== undefined && <CodeField code={code} onChange={setCode} />}
       <Problem words={problem} />
       <button
         type="submit"

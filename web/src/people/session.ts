@@ -65,6 +65,12 @@ export function lapsed(): void {
   set({ person: undefined });
 }
 
+/** The server has made this session anew: its token for writes is another one. */
+export async function renewSession(): Promise<void> {
+  lapsed();
+  await askSession();
+}
+
 /** Signs out on this device. What waits to be sent stays; the group's record does not. */
 export async function signOut(): Promise<void> {
   const { data } = await api.DELETE('/api/session');
