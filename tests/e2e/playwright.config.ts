@@ -31,8 +31,8 @@ export default defineConfig({
   workers: 2,
   // ./test names every test that needed its second try: a fault of the product or of the test.
   retries: 1,
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   reporter: process.env.E2E_JSON ? [['json', { outputFile: process.env.E2E_JSON }], ['line']] : 'line',
   projects: [
     // Tests of the water, the bench and whatever is laid out otherwise run on the boat, or on both; the rest at the desk alone.
