@@ -248,7 +248,7 @@ public sealed class BackupTests : IDisposable
             // As the build before people had ids left it.
             await book.Database.ExecuteSqlRawAsync("""
                 UPDATE Kit SET Definition = json_set(Definition, '$.checks', (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
-                DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
+                DROP TRIGGER Marks_VisitChanged; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
                 ALTER TABLE Entries DROP COLUMN Person; ALTER TABLE Entries DROP COLUMN DeliveredById;
                 ALTER TABLE People DROP COLUMN LinkFrom; ALTER TABLE People DROP COLUMN LinkBy; ALTER TABLE People DROP COLUMN CalendarKey;
                 ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version; ALTER TABLE Kit DROP COLUMN Version; ALTER TABLE Laboratories DROP COLUMN Version;

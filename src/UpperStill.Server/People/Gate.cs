@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.EntityFrameworkCore;
 using UpperStill.Store;
 
 namespace UpperStill.Server.People;
@@ -21,7 +22,10 @@ internal static class Gate
         var caller = http.RequestServices.GetRequiredService<Caller>();
         if (http.User.Identity?.IsAuthenticated == true)
         {
-            caller.Person = await Accounts.PersonOfAsync(http.RequestServices.GetRequiredService<FieldBook>(), http.User, http.RequestAborted);
+            // Opened once for the whole request, instead of for each thing that it asks of the database.
+            var book = http.RequestServices.GetRequiredService<FieldBook>();
+            await book.Database.OpenConnectionAsync(http.RequestAborted);
+            caller.Person = await Accounts.PersonOfAsync(book, http.User, http.RequestAborted);
         }
 
         if (access.Level != AccessLevel.Anyone && caller.Person is null)

@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Projections;
@@ -33,6 +32,7 @@ public sealed class LogBook : IDisposable
     private const string Part = "part";
 
     private readonly SemaphoreSlim writer = new(1, 1);
+    private readonly DeliveryQueue queue = new();
     private readonly ContextMemory memory = new();
 
     /// <inheritdoc/>
@@ -43,31 +43,86 @@ public sealed class LogBook : IDisposable
     /// <param name="entries">The entries, in any order.</param>
     /// <param name="receipt">The server's note on this delivery.</param>
     /// <param name="who">Who delivers.</param>
-    /// <param name="cancel">Cancels before the commit.</param>
+    /// <param name="cancel">Gives up before its turn has come.</param>
     public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
         ArgumentNullException.ThrowIfNull(who);
-        return entries.Count == 0 ? [] : await WholeAsync(book, async () =>
+        if (entries.Count == 0)
         {
-            var results = await JudgeAsync(book, entries, receipt, who, cancel);
-            await WriteAsync(book, entries, results, receipt, cancel);
-            await NoteAsync(book, entries, results, receipt, who, cancel);
-            return results;
-        }, cancel);
-    }
-
-    // All at once; should that fail, visit by visit, and of the visit that fails entry by entry, so that one bad entry is one bad entry.
-    private async Task WriteAsync(FieldBook book, IReadOnlyList<Entry> entries, Delivered[] results, EntryReceipt receipt, CancellationToken cancel)
-    {
-        var kept = Enumerable.Range(0, entries.Count).Where(i => results[i].Delivery == Delivery.Kept).ToList();
-        if (kept.Count == 0 || await TryAsync(kept) is null)
-        {
-            return;
+            return [];
         }
 
-        foreach (var visit in kept.GroupBy(i => entries[i].Visit).Select(g => g.ToList()))
+        var mine = new WaitingDelivery(entries, receipt, who, cancel);
+        queue.Join(mine);
+        await writer.WaitAsync(cancel);
+        try
+        {
+            // It may have been written together with one that came before it.
+            if (mine.Answers is null)
+            {
+                await TogetherAsync(book, queue.With(mine));
+            }
+        }
+        finally
+        {
+            writer.Release();
+        }
+
+        return mine.Answers!;
+    }
+
+    // From here on nobody gives up: the others of the group would lose their turn with it.
+    private async Task TogetherAsync(FieldBook book, List<WaitingDelivery> group)
+    {
+        try
+        {
+            var answers = await WholeAsync(book, () => WriteAsync(book, group, CancellationToken.None), CancellationToken.None);
+            for (var i = 0; i < group.Count; i++)
+            {
+                group[i].Answers = answers[i];
+            }
+        }
+        catch (Exception) when (group.Count > 1)
+        {
+            // Whose fault it is shows where each is written by itself.
+            queue.Back(group.Skip(1));
+            await TogetherAsync(book, [group[0]]);
+        }
+    }
+
+    private async Task<Delivered[][]> WriteAsync(FieldBook book, List<WaitingDelivery> group, CancellationToken cancel)
+    {
+        var view = await LogView.ReadAsync(book, [.. group.SelectMany(d => d.Entries)], cancel);
+        var answers = group.Select(d => DeliveryJudge.Judge(view, d)).ToArray();
+        var kept = group.SelectMany((d, g) => d.Entries.Select((entry, i) => new Kept(entry, d.Receipt, g, i))).Where(k => answers[k.Delivery][k.Index].Delivery == Delivery.Kept).ToList();
+        foreach (var (one, fault) in await WriteAsync(book, view, kept, cancel))
+        {
+            answers[one.Delivery][one.Index] = new Delivered(Delivery.Refused, Unworkable(fault));
+        }
+
+        for (var i = 0; i < group.Count; i++)
+        {
+            await NoteAsync(book, group[i], answers[i], cancel);
+        }
+
+        return answers;
+    }
+
+    // An entry that was judged good, and its place among the deliveries.
+    private sealed record Kept(Entry Entry, EntryReceipt Receipt, int Delivery, int Index);
+
+    // All at once; should that fail, visit by visit, and of the visit that fails entry by entry, so that one bad entry is one bad entry.
+    private async Task<List<(Kept Entry, Exception Fault)>> WriteAsync(FieldBook book, LogView view, List<Kept> kept, CancellationToken cancel)
+    {
+        List<(Kept, Exception)> faults = [];
+        if (kept.Count == 0 || await TryAsync(kept) is null)
+        {
+            return faults;
+        }
+
+        foreach (var visit in kept.GroupBy(k => k.Entry.Visit).Select(g => g.ToList()))
         {
             if (await TryAsync(visit) is null)
             {
@@ -78,20 +133,24 @@ public sealed class LogBook : IDisposable
             {
                 if (await TryAsync([one]) is { } fault)
                 {
-                    results[one] = new Delivered(Delivery.Refused, Unworkable(fault));
+                    faults.Add((one, fault));
                 }
             }
         }
 
-        async Task<Exception?> TryAsync(List<int> part)
+        return faults;
+
+        async Task<Exception?> TryAsync(List<Kept> part)
         {
             await book.Database.CurrentTransaction!.CreateSavepointAsync(Part, cancel);
             try
             {
-                book.Entries.AddRange(part.Select(i => EntryRow.From(entries[i], receipt)));
+                var rows = part.Select(k => EntryRow.From(k.Entry, k.Receipt)).ToList();
+                book.Entries.AddRange(rows);
                 await book.SaveChangesAsync(cancel);
-                await book.ProjectAsync(part.Select(i => entries[i].Visit), cancel, memory);
+                await book.ProjectAsync(view.With(rows), memory, cancel);
                 await book.Database.CurrentTransaction.ReleaseSavepointAsync(Part, cancel);
+                view.Add(rows);
                 return null;
             }
             catch (Exception e) when (e is not OperationCanceledException)
@@ -105,13 +164,13 @@ public sealed class LogBook : IDisposable
     }
 
     // What somebody brought in for others stands in the record of changes, too.
-    private static async Task NoteAsync(FieldBook book, IReadOnlyList<Entry> entries, Delivered[] results, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
+    private static async Task NoteAsync(FieldBook book, WaitingDelivery delivery, Delivered[] answers, CancellationToken cancel)
     {
-        var brought = entries.Where((e, i) => results[i].Delivery == Delivery.Kept && !who.Made(e)).GroupBy(e => e.Visit).ToList();
+        var brought = delivery.Entries.Where((e, i) => answers[i].Delivery == Delivery.Kept && !delivery.Who.Made(e)).GroupBy(e => e.Visit).ToList();
         foreach (var visit in brought)
         {
             var of = string.Join(" and ", visit.Select(e => e.By).Distinct());
-            book.Note(who.Is!.Names[0], receipt.At, "brought-in", visit.Key.ToString(), null, $"{visit.Count()} entries of {of}, from a saved file");
+            book.Note(delivery.Who.Is!.Names[0], delivery.Receipt.At, "brought-in", visit.Key.ToString(), null, $"{visit.Count()} entries of {of}, from a saved file");
         }
 
         if (brought.Count > 0)
@@ -126,12 +185,7 @@ public sealed class LogBook : IDisposable
     { NoWayRound = true };
 
     /// <summary>Does something that the projections rest on while nobody else writes; all of it or nothing.</summary>
-    public Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel) => WholeAsync(book, async () =>
-    {
-        ArgumentNullException.ThrowIfNull(work);
-        memory.Forget();
-        return await work();
-    }, cancel);
+    public Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel) => UntouchedAsync(() => WholeAsync(book, work, cancel), cancel);
 
     /// <summary>Does something to the whole database while nobody writes, without a transaction around it.</summary>
     public async Task<T> UntouchedAsync<T>(Func<Task<T>> work, CancellationToken cancel)
@@ -152,7 +206,6 @@ public sealed class LogBook : IDisposable
     private async Task<T> WholeAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        await writer.WaitAsync(cancel);
         try
         {
             await using var transaction = await book.Database.BeginTransactionAsync(cancel);
@@ -169,170 +222,6 @@ public sealed class LogBook : IDisposable
         finally
         {
             book.ChangeTracker.Clear();
-            writer.Release();
         }
     }
-
-    // Beginnings first, then whatever strikes nothing that is still to come, until nothing more can be judged.
-    private static async Task<Delivered[]> JudgeAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
-    {
-        var ids = entries.Select(e => e.Id).Distinct().ToList();
-        var known = await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToDictionaryAsync(e => e.Id, cancel);
-        var reach = await ReachAsync(book, entries, receipt, who, cancel);
-        var named = entries.Select(Names).OfType<string>().Distinct().ToList();
-        var stations = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
-        var results = new Delivered[entries.Count];
-        var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != EntryKinds.VisitStarted.Name).ToList();
-        for (var before = -1; open.Count != before;)
-        {
-            before = open.Count;
-            List<int> later = [];
-            foreach (var i in open)
-            {
-                if (!known.ContainsKey(entries[i].Id) && EntryCheck.Refusal(entries[i]) is null && reach.Waits(entries[i]))
-                {
-                    later.Add(i);
-                    continue;
-                }
-
-                results[i] = await JudgeAsync(book, entries[i], known, stations, reach, cancel);
-            }
-
-            open = later;
-        }
-
-        foreach (var i in open)
-        {
-            results[i] = new Delivered(Delivery.Waits, NotYet);
-        }
-
-        return results;
-    }
-
-    private static async Task<Delivered> JudgeAsync(FieldBook book, Entry entry, Dictionary<Guid, EntryRow> known, Dictionary<string, string> stations, DeliveryReach reach, CancellationToken cancel)
-    {
-        if (known.TryGetValue(entry.Id, out var row))
-        {
-            return row.Says(entry) ? new Delivered(Delivery.Already) : new Delivered(Delivery.Refused, Differs);
-        }
-
-        var refusal = EntryCheck.Refusal(entry);
-        if (refusal is null && entry.Kind == EntryKinds.VisitStarted.Name && EntryKinds.VisitStarted.Read(entry.Body) is { } start)
-        {
-            refusal = await UnknownAsync(book, start, stations, cancel) ?? reach.Begins(entry, start.Station, stations.GetValueOrDefault(start.Station));
-            if (refusal is not null)
-            {
-                reach.NotBegun(entry.Visit, refusal);
-            }
-        }
-        else if (refusal is null && entry.Kind == EntryKinds.VisitMoved.Name && Names(entry) is { } station)
-        {
-            refusal = stations.TryGetValue(station, out var water) ? reach.Moves(entry, station, water) : UnknownStation(station);
-        }
-        else
-        {
-            refusal ??= reach.Refusal(entry);
-        }
-
-        if (refusal is not null)
-        {
-            return new Delivered(Delivery.Refused, refusal);
-        }
-
-        known[entry.Id] = EntryRow.From(entry, new EntryReceipt(default, 0));
-        reach.Know(entry.Id, Known(entry));
-        return new Delivered(Delivery.Kept);
-    }
-
-    private static KnownEntry Known(Entry entry) => new(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body));
-
-    // The station that a beginning or a move names.
-    private static string? Names(Entry entry) =>
-        entry.Kind == EntryKinds.VisitStarted.Name ? EntryKinds.VisitStarted.Read(entry.Body)?.Station
-        : entry.Kind == EntryKinds.VisitMoved.Name ? EntryKinds.VisitMoved.Read(entry.Body)?.Station : null;
-
-    // What the log says of these visits, and of the entries that are struck.
-    private static async Task<DeliveryReach> ReachAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
-    {
-        var visits = entries.Select(e => e.Visit).Distinct().ToList();
-        var struck = entries.Select(e => e.Strikes).OfType<Guid>().Distinct().ToList();
-        var reach = new DeliveryReach(who);
-        var places = await book.Visits.AsNoTracking().Where(v => visits.Contains(v.Visit)).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
-        Dictionary<Guid, List<Entry>> placed = [];
-        HashSet<Guid> own = [];
-        HashSet<Guid> others = [];
-        foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) || struck.Contains(e.Id)).OrderBy(e => e.Sequence)
-            .Select(e => new { e.Id, e.Visit, e.Kind, e.Strikes, e.By, e.DeliveredBy, e.DeliveredById }).ToListAsync(cancel))
-        {
-            reach.Know(row.Id, new KnownEntry(row.Visit, row.Kind, row.Strikes, []));
-            // What came before people had ids says by name whose it is.
-            var mine = row.DeliveredById is { } by ? by == receipt.DeliveredById : who.Is is null ? row.DeliveredBy == receipt.DeliveredBy : who.IsCalled(row.By);
-            (mine ? own : others).Add(row.Visit);
-        }
-
-        // Of beginnings, moves, and what is struck or speaks of others, the words count, too.
-        string[] read = [EntryKinds.VisitStarted.Name, EntryKinds.VisitMoved.Name, EntryKinds.Kept.Name];
-        foreach (var row in await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (read.Contains(e.Kind) || e.Strikes != null)).OrderBy(e => e.Sequence).ToListAsync(cancel))
-        {
-            var entry = row.ToEntry();
-            reach.Know(row.Id, Known(entry));
-            (placed.TryGetValue(row.Visit, out var of) ? of : placed[row.Visit] = []).Add(entry);
-        }
-
-        var named = placed.Values.SelectMany(p => p).Select(Names).Concat(places.Values).OfType<string>().Distinct().ToList();
-        var waters = await book.Stations.Where(s => named.Contains(s.Code)).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
-        foreach (var (visit, of) in placed)
-        {
-            var lies = VisitPlace.Of(new VisitPlaceRequest(of));
-
-            // What the projection says counts before it: an older log may hold beginnings at two stations.
-            if (places.GetValueOrDefault(visit, lies.Station!) is { } station)
-            {
-                reach.Place(visit, station, waters.GetValueOrDefault(station));
-            }
-
-            foreach (var one in of)
-            {
-                if (Names(one) is { } at)
-                {
-                    reach.Was(visit, at, waters.GetValueOrDefault(at), begun: one.Kind == EntryKinds.VisitStarted.Name);
-                }
-            }
-
-            if (lies.Begun is not null && lies.Station != lies.Begun)
-            {
-                reach.Moved(visit, lies.Station!, waters.GetValueOrDefault(lies.Station!));
-            }
-        }
-
-        foreach (var visit in others.Except(own).Where(v => !reach.Lies(v)))
-        {
-            reach.OfOthers(visit);
-        }
-
-        return reach;
-    }
-
-    private static Finding NotYet { get; } = Finding.Note(
-        "strike-waits", "It strikes an entry that is not here yet.", "Whether it may be struck is judged by what it is.", "It is sent again by itself, once the other has come.");
-
-    private static Finding Differs { get; } = Finding.Stop(
-        "entry-differs", "Another entry with this id is in the log and says something else.", "An entry is written once; the one that came first stands.",
-        "Strike it with a new entry.") with
-    { NoWayRound = true };
-
-    private static async Task<Finding?> UnknownAsync(FieldBook book, VisitStartedBody body, Dictionary<string, string> stations, CancellationToken cancel) =>
-        !stations.ContainsKey(body.Station)
-            ? UnknownStation(body.Station)
-            : await book.ProgrammeAsync(body.Programme, body.ProgrammeVersion, cancel) is null
-                ? Finding.Stop(
-                    "programme-unknown", $"No programme “{body.Programme}” version {body.ProgrammeVersion} is known here.", "The rules of the visit would be guessed.",
-                    "Ask the coordinator; until then the visit stays on the device.") with
-                { NoWayRound = true }
-                : null;
-
-    private static Finding UnknownStation(string station) => Finding.Stop(
-        "station-unknown", $"No station “{station}” is known here.", "A reading without a place cannot join a record.",
-        "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
-    { NoWayRound = true };
 }

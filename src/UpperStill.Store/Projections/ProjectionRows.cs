@@ -1,7 +1,7 @@
 namespace UpperStill.Store.Projections;
 
 /// <summary>A visit as the log gives it; made anew by <c>rebuild</c>.</summary>
-public sealed class VisitRow
+public sealed record VisitRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -50,7 +50,7 @@ public sealed class VisitRow
 }
 
 /// <summary>The clarity of a visit; only where it has a number.</summary>
-public sealed class ClarityRow
+public sealed record ClarityRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -81,7 +81,7 @@ public sealed class ClarityRow
 }
 
 /// <summary>A level of a visit's profile, in working units; levels that may be mud are not among them.</summary>
-public sealed class LevelRow
+public sealed record LevelRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -106,7 +106,7 @@ public sealed class LevelRow
 }
 
 /// <summary>A finding of a visit.</summary>
-public sealed class FindingRow
+public sealed record FindingRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -128,7 +128,7 @@ public sealed class FindingRow
 }
 
 /// <summary>A sample of a visit.</summary>
-public sealed class SampleRow
+public sealed record SampleRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -162,7 +162,7 @@ public sealed class SampleRow
 }
 
 /// <summary>What a visit says of an analyte at a place in the water.</summary>
-public sealed class ValueRow
+public sealed record ValueRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }
@@ -199,7 +199,7 @@ public sealed class ValueRow
 }
 
 /// <summary>What the profile of a visit leaves in the record.</summary>
-public sealed class ProfileRow
+public sealed record ProfileRow
 {
     /// <summary>The visit.</summary>
     public Guid Visit { get; set; }

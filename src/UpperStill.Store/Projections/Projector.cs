@@ -6,6 +6,7 @@ using UpperStill.Core.Profiles;
 using UpperStill.Core.Review;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
+using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;
@@ -22,54 +23,111 @@ public static class Projector
     /// <param name="book">The book.</param>
     /// <param name="visits">The visits.</param>
     /// <param name="cancel">Gives up.</param>
-    /// <param name="memory">What is remembered from before; null for none.</param>
-    public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel, ContextMemory? memory = null)
+    public static async Task ProjectAsync(this FieldBook book, IEnumerable<Guid> visits, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(visits);
         var given = visits.ToHashSet();
-        if (given.Count >= Many)
+        await (given.Count >= Many ? ManyAsync(book, given, cancel) : book.ProjectAsync(await LogAsync(book, given, cancel), new ContextMemory(), cancel));
+    }
+
+    /// <summary>Projects these visits anew from their entries, oldest first, and the later ones whose judgement rests on what changed with them.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="log">All entries of these visits.</param>
+    /// <param name="contexts">What is remembered from before.</param>
+    /// <param name="cancel">Gives up.</param>
+    public static async Task ProjectAsync(this FieldBook book, IReadOnlyDictionary<Guid, IReadOnlyList<EntryRow>> log, ContextMemory contexts, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(log);
+        ArgumentNullException.ThrowIfNull(contexts);
+        if (log.Count >= Many)
         {
-            var places = await StationsAsync(book, given, cancel);
-            var whole = await book.Visits.Where(v => places.Contains(v.Station)).Select(v => v.Visit).ToListAsync(cancel);
-            memory?.Forget();
-            await MakeAsync(book, [.. whole.Union(given)], null, cancel);
+            contexts.Forget();
+            await ManyAsync(book, log.Keys.ToHashSet(), cancel);
             return;
         }
 
-        var starts = (await book.Entries.AsNoTracking().Where(e => given.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).Select(e => new { e.Visit, e.At }).ToListAsync(cancel)).ToLookup(e => e.Visit, e => e.At);
-        var (contexts, dependents) = (memory ?? new ContextMemory(), new Dependents(book));
         await contexts.LookAsync(book, cancel);
+        book.ChangeTracker.Clear();
+        var there = await ProjectedVisits.ReadAsync(book, log.Keys.ToHashSet(), cancel);
+        var dependents = new Dependents(book);
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
-        foreach (var visit in given.OrderBy(v => starts[v].Order().FirstOrDefault()).ThenBy(v => v))
+        var open = new Queue<(Guid Visit, DateTimeOffset At)>(log.Select(v => (v.Key, v.Value.Where(r => r.Kind == EntryKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault())).OrderBy(v => v.Item2).ThenBy(v => v.Key));
+        while (open.Count > 0)
         {
-            await OneAsync(visit);
+            List<Unfolded> together = [];
+            Dictionary<string, DateOnly> days = [];
+            while (open.TryPeek(out var next))
+            {
+                // One that comes after another of the same station, on a later day, may be judged by it.
+                var one = await ReadAsync(next.Visit, log[next.Visit], days);
+                if (one is null)
+                {
+                    break;
+                }
+
+                open.Dequeue();
+                together.Add(one);
+            }
+
+            await WriteAsync(together, there);
         }
 
         // Each rests on days before its own: earliest first, none comes twice.
         while (later.Count > 0)
         {
-            var next = later.Min;
-            later.Remove(next);
-            await OneAsync(next.Visit);
+            var (_, visit) = later.Min;
+            later.Remove(later.Min);
+            await WriteAsync([(await ReadAsync(visit, (await LogAsync(book, [visit], cancel))[visit], []))!], await ProjectedVisits.ReadAsync(book, [visit], cancel));
         }
 
-        async Task OneAsync(Guid visit)
+        async Task<Unfolded?> ReadAsync(Guid visit, IReadOnlyList<EntryRow> rows, Dictionary<string, DateOnly> days)
         {
-            var (before, after) = await ProjectOneAsync(book, visit, contexts, cancel);
-            foreach (var (dependent, day) in await dependents.OfAsync(before, after, cancel))
+            Entry[] entries = [.. rows.Select(e => e.ToEntry())];
+            List<(string Station, DateOnly Day)> own = [];
+            var waits = false;
+            var context = await ContextAsync(entries, async (start, day) =>
             {
-                if (!given.Contains(dependent))
+                own.Add((start.Station, day));
+                waits |= days.TryGetValue(start.Station, out var first) && first < day;
+                return waits ? null : await contexts.OfAsync(book, start, day, cancel);
+            });
+            own.ForEach(o => days.TryAdd(o.Station, o.Day));
+            return waits ? null : new Unfolded(visit, rows, entries, context);
+        }
+
+        async Task WriteAsync(List<Unfolded> together, ProjectedVisits from)
+        {
+            var folds = together.AsParallel().AsOrdered().Select(u => u.Context is null ? null : Fold(u.Entries, u.Context)).ToList();
+            var changes = together.Zip(folds, (u, folded) => Write(book, u, folded, from)).ToList();
+            await book.SaveChangesAsync(cancel);
+            book.ChangeTracker.Clear();
+            foreach (var (before, after) in changes)
+            {
+                later.UnionWith((await dependents.OfAsync(before, after, cancel)).Where(d => !log.ContainsKey(d.Visit)).Select(d => (d.Day, d.Visit)));
+                foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
                 {
-                    later.Add((day, dependent));
+                    contexts.Changed(facts.Station, facts.Day);
                 }
             }
-
-            foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
-            {
-                contexts.Changed(facts.Station, facts.Day);
-            }
         }
+    }
+
+    // A visit with what it is judged by; without, where its beginning has not come yet, or was struck.
+    private sealed record Unfolded(Guid Visit, IReadOnlyList<EntryRow> Rows, Entry[] Entries, VisitContext? Context);
+
+    private static async Task ManyAsync(FieldBook book, HashSet<Guid> given, CancellationToken cancel)
+    {
+        var places = await StationsAsync(book, given, cancel);
+        var whole = await book.Visits.Where(v => places.Contains(v.Station)).Select(v => v.Visit).ToListAsync(cancel);
+        await MakeAsync(book, [.. whole.Union(given)], null, cancel);
+    }
+
+    private static async Task<Dictionary<Guid, IReadOnlyList<EntryRow>>> LogAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
+    {
+        var rows = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit)).OrderBy(e => e.Sequence).ToListAsync(cancel)).ToLookup(e => e.Visit);
+        return visits.ToDictionary(v => v, v => (IReadOnlyList<EntryRow>)[.. rows[v]]);
     }
 
     /// <summary>Projects anew the visits of a span of days that were made with a line, after its check changed what its marks mean.</summary>
@@ -156,51 +214,38 @@ public static class Projector
     }
 
     // Only rows that differ are written: a level more is one row, not all of them.
-    private static async Task<(VisitFacts? Before, VisitFacts? After)> ProjectOneAsync(FieldBook book, Guid visit, ContextMemory contexts, CancellationToken cancel)
+    private static (VisitFacts? Before, VisitFacts? After) Write(FieldBook book, Unfolded unfolded, Folded? folded, ProjectedVisits there)
     {
-        book.ChangeTracker.Clear();
-        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        var old = await book.Visits.AsNoTracking().FirstOrDefaultAsync(v => v.Visit == visit, cancel);
-        var clarities = await book.Clarities.Where(c => c.Visit == visit).ToListAsync(cancel);
-        var levels = await book.Levels.Where(l => l.Visit == visit).ToListAsync(cancel);
-        var before = old is null ? null : VisitFacts.Of(old, clarities.FirstOrDefault(), levels);
+        var visit = unfolded.Visit;
+        var old = there.Visits.GetValueOrDefault(visit);
+        var before = old is null ? null : VisitFacts.Of(old, there.Clarities[visit].FirstOrDefault(), [.. there.Levels[visit]]);
+        var made = folded is null ? null : Rows(unfolded.Rows.Max(e => e.Sequence), folded);
+        Only(book, there.Clarities[visit], made?.Clarity is { } clarity ? [clarity] : [], c => c.Visit);
+        Only(book, there.Levels[visit], made?.Levels ?? [], l => l.Ordinal);
+        Only(book, there.Findings[visit], made?.Findings ?? [], f => f.Ordinal);
+        Only(book, there.Samples[visit], made?.Samples ?? [], s => s.Number);
+        Only(book, there.Values[visit], made?.Values ?? [], v => (v.Analyte, v.Place));
+        Only(book, there.Profiles[visit], made?.Profile is { } profile ? [profile] : [], p => p.Visit);
 
-        // Its beginning may not have come yet, or have been struck.
-        var folded = await FoldAsync([.. rows.Select(e => e.ToEntry())], (start, day) => contexts.OfAsync(book, start, day, cancel));
-        var made = folded is null ? null : Rows(rows.Max(e => e.Sequence), folded);
-        Only(book, clarities, made?.Clarity is { } clarity ? [clarity] : [], c => c.Visit);
-        Only(book, levels, made?.Levels ?? [], l => l.Ordinal);
-        Only(book, await book.Findings.Where(f => f.Visit == visit).ToListAsync(cancel), made?.Findings ?? [], f => f.Ordinal);
-        Only(book, await book.Samples.Where(s => s.Visit == visit).ToListAsync(cancel), made?.Samples ?? [], s => s.Number);
-        Only(book, await book.Values.Where(v => v.Visit == visit).ToListAsync(cancel), made?.Values ?? [], v => (v.Analyte, v.Place));
-        Only(book, await book.Profiles.Where(p => p.Visit == visit).ToListAsync(cancel), made?.Profile is { } profile ? [profile] : [], p => p.Visit);
-
-        // The visit's own row goes and comes: that raises the mark of its station, by which kept answers know that they are old.
-        await book.Visits.Where(v => v.Visit == visit).ExecuteDeleteAsync(cancel);
-        if (made is not null)
-        {
-            book.Visits.Add(made.Visit);
-        }
-
-        await book.SaveChangesAsync(cancel);
-        book.ChangeTracker.Clear();
+        // The visit's own row differs with every entry: that raises the mark of its station, by which kept answers know that they are old.
+        Only<VisitRow, Guid>(book, old is null ? [] : [old], made is null ? [] : [made.Visit], v => v.Visit);
         return (before, made is null ? null : VisitFacts.Of(made.Visit, made.Clarity, made.Levels));
     }
 
-    private static void Only<T, TKey>(FieldBook book, List<T> there, IReadOnlyList<T> made, Func<T, TKey> key)
+    private static void Only<T, TKey>(FieldBook book, IEnumerable<T> there, IReadOnlyList<T> made, Func<T, TKey> key)
         where T : class
         where TKey : notnull
     {
         var left = there.ToDictionary(key);
         foreach (var row in made)
         {
-            if (left.Remove(key(row), out var same))
-            {
-                book.Entry(same).CurrentValues.SetValues(row);
-            }
-            else
+            if (!left.Remove(key(row), out var same))
             {
                 book.Add(row);
+            }
+            else if (!same.Equals(row))
+            {
+                book.Update(row);
             }
         }
 
@@ -327,7 +372,10 @@ public static class Projector
         context.Water?.Hypsography));
 
     // A visit whose beginning has not arrived waits in the log.
-    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf)
+    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf) =>
+        await ContextAsync(entries, contextOf) is { } context ? Fold(entries, context) : null;
+
+    private static async Task<VisitContext?> ContextAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf)
     {
         var lies = entries.Any(e => e.Kind == EntryKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
         var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
@@ -335,19 +383,24 @@ public static class Projector
         {
             if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime)) is { } context)
             {
-                var request = new FoldRequest(entries, context);
-                var sheet = FieldSheet.Fold(request);
-                if (sheet.StartedAt is null)
-                {
-                    return null;
-                }
-
-                var samples = VisitSamples.Fold(request, sheet);
-                return new Folded(sheet, context, samples, VisitReview.Fold(request, sheet, samples));
+                return context;
             }
         }
 
         return null;
+    }
+
+    private static Folded? Fold(Entry[] entries, VisitContext context)
+    {
+        var request = new FoldRequest(entries, context);
+        var sheet = FieldSheet.Fold(request);
+        if (sheet.StartedAt is null)
+        {
+            return null;
+        }
+
+        var samples = VisitSamples.Fold(request, sheet);
+        return new Folded(sheet, context, samples, VisitReview.Fold(request, sheet, samples));
     }
 
     private sealed record Folded(FieldSheet Sheet, VisitContext Context, VisitSamples Samples, VisitReview Review);
