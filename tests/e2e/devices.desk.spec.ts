@@ -20,7 +20,9 @@ test('two devices on one visit, one without a signal: nothing is lost and what d
   await expect(second.question('How deep is it here?')).toBeVisible();
   await other.setOffline(true);
   await second.answers('How deep is it here?', '11.0');
+  await expect(second.page.getByText('11.0 m', { exact: true }).first()).toBeVisible();
   await first.answers('How deep is it here?', '11.9');
+  await expect(page.getByText('11.9 m', { exact: true }).first()).toBeVisible();
   await expect(page.getByRole('status').first()).toHaveText('all sent', { timeout: 20_000 });
   await other.setOffline(false);
   await expect(second.page.getByRole('status').first()).toHaveText('all sent', { timeout: 30_000 });

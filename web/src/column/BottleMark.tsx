@@ -21,13 +21,14 @@ interface Props {
 
 /** A bottle at its depth: filled once taken; until then it may be dragged to another depth. */
 export function BottleMark({ visit, place, depthM, x, scale, unit, movable, onTouch }: Props) {
-  const [drag, setDrag] = useState<{ from: number; y: number }>();
+  const [drag, setDrag] = useState<{ from: number; y: number; scale: ColumnScale }>();
   const dragged = drag && Math.abs(drag.y - drag.from) > DRAGGED_PX ? drag.y : undefined;
   const y = dragged ?? scale.y(depthM);
   const heightOf = (event: PointerEvent<SVGGElement>) =>
     event.clientY - (event.currentTarget.ownerSVGElement?.getBoundingClientRect().top ?? 0);
   // To the tenth of a metre. What it means, whether it may be, and which mark of the line is nearest, Core says.
-  const written = dragged === undefined ? undefined : scale.depth(dragged).toFixed(1);
+  // By the scale under the finger when it came down: an entry that arrives meanwhile may draw another.
+  const written = drag && dragged !== undefined ? drag.scale.depth(dragged).toFixed(1) : undefined;
   const [text, setText] = useState('');
   useEffect(() => {
     let over = false;
@@ -46,7 +47,7 @@ export function BottleMark({ visit, place, depthM, x, scale, unit, movable, onTo
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         const at = heightOf(event);
-        setDrag({ from: at, y: at });
+        setDrag({ from: at, y: at, scale });
       }}
       onPointerMove={(event) => movable && drag && setDrag({ ...drag, y: heightOf(event) })}
       onPointerCancel={() => setDrag(undefined)}
