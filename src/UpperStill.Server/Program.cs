@@ -77,6 +77,7 @@ if (backups is not null)
 }
 
 builder.Services.AddHealth(instance, backups);
+builder.AddMetrics(instance, backups);
 
 // An error page shows a trace id; in the log it stands beside what happened.
 builder.Logging.Configure(log => log.ActivityTrackingOptions = ActivityTrackingOptions.TraceId);

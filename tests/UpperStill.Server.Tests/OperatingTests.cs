@@ -1,4 +1,6 @@
 using System.Net;
+using System.Net.Http.Json;
+using System.Net.Sockets;
 using System.Text.Json.Nodes;
 using UpperStill.Server.Hosting;
 
@@ -41,6 +43,43 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
             Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
             Assert.Equal(secure, answer.Headers.GetValues("Set-Cookie").All(c => c.Contains("secure", StringComparison.OrdinalIgnoreCase)));
             Assert.Equal(secure, answer.Headers.Contains("Strict-Transport-Security"));
+        }
+    }
+
+    [Fact]
+    public async Task A_scraper_on_the_machine_reads_what_the_log_does_and_learns_of_nobody()
+    {
+        using var watched = new WatchedServer();
+        using var http = await watched.AsAsync("coordinator");
+        var entries = await http.OwnAsync(SentVisit.At("HAR-1"));
+        (await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries }, Cancel)).EnsureSuccessStatusCode();
+        (await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries }, Cancel)).EnsureSuccessStatusCode();
+        using var scraper = new HttpClient();
+
+        var told = await scraper.GetStringAsync($"http://localhost:{watched.Port}/metrics", Cancel);
+
+        Assert.Matches($"(?m)^upperstill_log_entries{{became=\"kept\"}} {entries.Count}$", told);
+        Assert.Matches($"(?m)^upperstill_log_entries{{became=\"already\"}} {entries.Count}$", told);
+        Assert.Matches("(?m)^upperstill_log_write_seconds_count 2$", told);
+        Assert.Matches("(?m)^upperstill_free_bytes [1-9]", told);
+        Assert.Matches("(?m)^microsoft_aspnetcore_hosting_http_server_request_duration_count{.*http_route=\"/api/entries\".*} 2$", told);
+        Assert.DoesNotContain("HAR-1", told, StringComparison.Ordinal);
+        Assert.DoesNotContain("Ada", told, StringComparison.Ordinal);
+        using var elsewhere = await http.GetAsync("/metrics", Cancel);
+        Assert.DoesNotContain("upperstill_", await elsewhere.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+    }
+
+    private sealed class WatchedServer : RunningServer
+    {
+        internal int Port { get; } = FreePort();
+
+        protected override IReadOnlyDictionary<string, string> Options => new Dictionary<string, string> { ["metrics-port"] = $"{Port}" };
+
+        private static int FreePort()
+        {
+            using var probe = new TcpListener(IPAddress.Loopback, 0);
+            probe.Start();
+            return ((IPEndPoint)probe.LocalEndpoint).Port;
         }
     }
 

@@ -1,3 +1,4 @@
+using System.Diagnostics;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Projections;
@@ -78,7 +79,9 @@ public sealed class LogBook : IDisposable
     {
         try
         {
+            var began = Stopwatch.GetTimestamp();
             var answers = await WholeAsync(book, () => WriteAsync(book, group, CancellationToken.None), CancellationToken.None);
+            LogMeter.Wrote(answers, Stopwatch.GetElapsedTime(began));
             for (var i = 0; i < group.Count; i++)
             {
                 group[i].Answers = answers[i];
