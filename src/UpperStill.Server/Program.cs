@@ -108,6 +108,16 @@ builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails 
         context.ProblemDetails.Title = "More than 1 MB in one request.";
         context.ProblemDetails.Detail = "No reading is that long; nothing of it was kept. Send it in parts.";
     }
+    else if (StorageFaults.Of(context.Exception) is StorageFault.Full)
+    {
+        context.ProblemDetails.Title = "The server has no room left.";
+        context.ProblemDetails.Detail = "Nothing of this was kept. What waits on a device stays there and is sent again by itself; tell whoever runs this instance.";
+    }
+    else if (StorageFaults.Of(context.Exception) is StorageFault.Busy)
+    {
+        context.ProblemDetails.Title = "Somebody else is writing just now.";
+        context.ProblemDetails.Detail = "Nothing of this was kept. Try again in a moment.";
+    }
     else if (context.Exception is CsvHelperException)
     {
         context.ProblemDetails.Title = "A field of the table is longer than any number or name.";
@@ -185,6 +195,8 @@ app.UseExceptionHandler(new ExceptionHandlerOptions
     {
         BadHttpRequestException bad => bad.StatusCode,
         JsonException or CsvHelperException => StatusCodes.Status400BadRequest,
+        _ when StorageFaults.Of(e) is StorageFault.Full => StatusCodes.Status507InsufficientStorage,
+        _ when StorageFaults.Of(e) is StorageFault.Busy => StatusCodes.Status503ServiceUnavailable,
         _ => StatusCodes.Status500InternalServerError,
     },
     SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException or CsvHelperException,

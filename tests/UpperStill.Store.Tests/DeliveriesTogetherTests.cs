@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.People;
 using UpperStill.Core.Visits;
 using UpperStill.StandIns.Demo;
@@ -71,6 +72,33 @@ public sealed class DeliveriesTogetherTests
         await Assert.ThrowsAnyAsync<OperationCanceledException>(() => gone);
         Assert.All(await test.DeliverAsync(Visits[1]), a => Assert.Equal(Delivery.Already, a.Delivery));
         Assert.All(await test.DeliverAsync(Visits[0]), a => Assert.Equal(Delivery.Kept, a.Delivery));
+    }
+
+    [Fact]
+    public async Task A_full_disk_is_no_entrys_fault_nothing_is_kept_and_all_may_come_again()
+    {
+        await using var test = await TestBook.OpenAsync();
+        var all = new Deliverer(new Permissions([new Grant(Role.Coordinator)]));
+        await using (var book = test.Book())
+        {
+            // So small a database can hold no more than it does.
+            await book.Database.OpenConnectionAsync(TestContext.Current.CancellationToken);
+            await book.Database.ExecuteSqlRawAsync("PRAGMA max_page_count = 1", TestContext.Current.CancellationToken);
+
+            var fault = await Assert.ThrowsAnyAsync<Exception>(() => test.Log.DeliverAsync(book, [.. Visits.SelectMany(v => v)], TestBook.Receipt, all, CancellationToken.None));
+
+            Assert.Equal(StorageFault.Full, StorageFaults.Of(fault));
+            await book.Database.ExecuteSqlRawAsync("PRAGMA max_page_count = 1000000", TestContext.Current.CancellationToken);
+        }
+
+        Assert.Equal(0, await CountAsync(test));
+        Assert.All(await test.DeliverAsync([.. Visits.SelectMany(v => v)]), a => Assert.Equal(Delivery.Kept, a.Delivery));
+    }
+
+    private static async Task<int> CountAsync(TestBook test)
+    {
+        await using var book = test.Book();
+        return await book.Entries.CountAsync(TestContext.Current.CancellationToken);
     }
 
     // Holds the writer until all wait for it.

@@ -1,9 +1,11 @@
 /* A file layer for power cuts, laid under the server with LD_PRELOAD. It writes down what each write to the database replaced and
    what it put there, and when the file was synced; after the process was killed, powerCut.mjs takes back, keeps or tears what was
    not synced, as a disk without power may. CUT_FILES is the beginning of the files' paths, CUT_LOG where it writes down, CUT_AFTER
-   at which write the power goes: most writes are synced at once, and a cut at a moment of its own would hit few that are not. */
+   at which write the power goes: most writes are synced at once, and a cut at a moment of its own would hit few that are not.
+   While the file CUT_FULL is there, the disk is full: nothing more can be written to the database. */
 #define _GNU_SOURCE
 #include <dlfcn.h>
+#include <errno.h>
 #include <fcntl.h>
 #include <pthread.h>
 #include <signal.h>
@@ -18,6 +20,7 @@
 static pthread_mutex_t lock = PTHREAD_MUTEX_INITIALIZER;
 static int out = -1;
 static const char *files;
+static const char *full;
 static long left;
 
 static ssize_t (*real_pwrite)(int, const void *, size_t, off_t);
@@ -33,6 +36,7 @@ static void ready(void) {
   real_fdatasync = dlsym(RTLD_NEXT, "fdatasync");
   real_ftruncate = dlsym(RTLD_NEXT, "ftruncate64");
   files = getenv("CUT_FILES");
+  full = getenv("CUT_FULL");
   if (files && getenv("CUT_LOG")) out = open(getenv("CUT_LOG"), O_WRONLY | O_CREAT | O_APPEND | O_CLOEXEC, 0600);
   left = getenv("CUT_AFTER") ? atol(getenv("CUT_AFTER")) : 0;
   real_pwrite = dlsym(RTLD_NEXT, "pwrite64");
@@ -75,9 +79,16 @@ static void before_write(int fd, const char *name, const void *bytes, size_t len
   free(old);
 }
 
+static int no_room(void) {
+  if (!full || access(full, F_OK) != 0) return 0;
+  errno = ENOSPC;
+  return 1;
+}
+
 ssize_t pwrite64(int fd, const void *bytes, size_t length, off_t at) {
   char name[4096];
   if (!ours(fd, name, sizeof name)) return real_pwrite(fd, bytes, length, at);
+  if (no_room()) return -1;
   pthread_mutex_lock(&lock);
   before_write(fd, name, bytes, length, at);
   ssize_t written = real_pwrite(fd, bytes, length, at);
@@ -90,6 +101,7 @@ ssize_t pwrite(int fd, const void *bytes, size_t length, off_t at) { return pwri
 ssize_t write(int fd, const void *bytes, size_t length) {
   char name[4096];
   if (!ours(fd, name, sizeof name)) return real_write(fd, bytes, length);
+  if (no_room()) return -1;
   pthread_mutex_lock(&lock);
   before_write(fd, name, bytes, length, lseek(fd, 0, SEEK_CUR));
   ssize_t written = real_write(fd, bytes, length);

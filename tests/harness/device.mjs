@@ -8,7 +8,7 @@ export class Device {
   made = new Map();
   acknowledged = new Set();
   refused = new Map();
-  counts = { requests: 0, repliesDropped: 0, doubled: 0, reordered: 0, clockJumps: 0, offeredAgain: 0 };
+  counts = { requests: 0, repliesDropped: 0, doubled: 0, reordered: 0, clockJumps: 0, offeredAgain: 0, noRoom: 0 };
   #waiting = new Set();
   #cookie = '';
   #token = '';
@@ -38,6 +38,7 @@ export class Device {
       jar.set(name, value);
     }
     this.#cookie = [...jar].map(([name, value]) => `${name}=${value}`).join('; ');
+    this.counts.noRoom += answer.status === 507;
     if (!answer.ok) {
       throw new Error(`${method} ${path} gave ${answer.status}: ${(await answer.text()).slice(0, 300)}`);
     }

@@ -1,4 +1,4 @@
-// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--browser-kills N] [--seed N]. Exit code 1 where anything acknowledged was lost, doubled or altered.
+// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--full N] [--browser-kills N] [--seed N]. Exit code 1 where anything acknowledged was lost, doubled or altered.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -12,19 +12,27 @@ import { randomFrom } from './random.mjs';
 import { Server } from './server.mjs';
 
 const LONGEST_WAIT_MS = 10_000;
-const { values } = parseArgs({ options: { kills: { type: 'string', default: '3' }, cuts: { type: 'string', default: '3' }, 'browser-kills': { type: 'string', default: '1' }, seed: { type: 'string' } } });
+const { values } = parseArgs({ options: { kills: { type: 'string', default: '3' }, cuts: { type: 'string', default: '3' }, full: { type: 'string', default: '1' }, 'browser-kills': { type: 'string', default: '1' }, seed: { type: 'string' } } });
 const seed = Number(values.seed ?? Date.now() % 1_000_000);
 const random = randomFrom(seed);
-const [kills, cuts, browserKills] = [Number(values.kills), Number(values.cuts), Number(values['browser-kills'])];
+const [kills, cuts, fullDisks, browserKills] = [values.kills, values.cuts, values.full, values['browser-kills']].map(Number);
 const built = mkdtempSync(join(tmpdir(), 'upper-still-layer-'));
 const layer = join(built, 'cut.so');
 execFileSync(process.env.CC ?? 'cc', ['-O2', '-shared', '-fPIC', '-o', layer, fileURLToPath(new URL('cut.c', import.meta.url)), '-ldl', '-lpthread']);
 
 const server = new Server(16_000 + random.below(10_000), layer);
 const devices = ['phone', 'tablet'].map((name, i) => new Device(name, server.address, randomFrom(seed + 1 + i)));
-const faults = random.shuffled([...Array(kills).fill('kill'), ...Array(cuts).fill('cut')]);
+const faults = random.shuffled([...Array(kills).fill('kill'), ...Array(cuts).fill('cut'), ...Array(fullDisks).fill('full')]);
 const power = { hit: 0, unsynced: 0, dropped: 0 };
 const later = (ms) => new Promise((done) => setTimeout(done, ms));
+const sum = (of) => devices.reduce((all, device) => all + of(device), 0);
+async function until(is, otherwise) {
+  for (const began = Date.now(); !is(); await later(20)) {
+    if (Date.now() - began > LONGEST_WAIT_MS) {
+      throw new Error(otherwise);
+    }
+  }
+}
 let stop = false;
 let failed;
 const began = Date.now();
@@ -44,6 +52,17 @@ try {
       power.unsynced += unsynced;
       power.dropped += dropped;
       power.hit += unsynced > 0;
+    } else if (fault === 'full') {
+      await server.start();
+      await later(100 + random.below(500));
+      server.full(true);
+      const before = sum((d) => d.counts.noRoom);
+      await until(() => sum((d) => d.counts.noRoom) > before, 'A full disk was not said to a device.');
+      server.full(false);
+      // It goes on by itself, without being started again.
+      const kept = sum((d) => d.acknowledged.size);
+      await until(() => sum((d) => d.acknowledged.size) > kept, 'Nothing was taken after there was room again.');
+      await server.kill();
     } else {
       await server.start();
       await later(100 + random.below(1200));
@@ -60,7 +79,6 @@ try {
 stop = true;
 await Promise.all(writing);
 
-const sum = (of) => devices.reduce((all, device) => all + of(device), 0);
 let found = [];
 let browsers = { visits: [], said: 0, asked: 0, short: [] };
 let sent = 0;
@@ -93,6 +111,8 @@ const counts = {
   'cuts amid what was not synced': power.hit,
   'writes not synced at a cut': power.unsynced,
   'of them dropped or torn': power.dropped,
+  'full disks': fullDisks,
+  'told that there is no room': sum((d) => d.counts.noRoom),
   requests: sum((d) => d.counts.requests),
   'replies dropped': sum((d) => d.counts.repliesDropped),
   'requests doubled': sum((d) => d.counts.doubled),

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -17,13 +17,14 @@ export class Server {
     this.address = `http://127.0.0.1:${port}`;
     this.layer = layer;
     this.cutLog = `${this.data}.cut`;
+    this.fullMark = `${this.data}.full`;
   }
 
   /** Starts it; with a number its power goes at that write. Says whether it serves: its power may go before it does. */
   async start(cutAfter = 0) {
     rmSync(this.cutLog, { force: true });
     this.said = '';
-    const env = { ...process.env, LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_AFTER: String(cutAfter) };
+    const env = { ...process.env, LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_FULL: this.fullMark, CUT_AFTER: String(cutAfter) };
     this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
     this.#process.stderr.on('data', (part) => {
       this.said += part;
@@ -53,6 +54,15 @@ export class Server {
     await this.gone;
   }
 
+  /** Fills the disk under the database, or makes room again. */
+  full(is) {
+    if (is) {
+      writeFileSync(this.fullMark, '');
+    } else {
+      rmSync(this.fullMark, { force: true });
+    }
+  }
+
   /** Runs a command of the server on its data; gives what it said and its exit code. */
   command(...args) {
     return new Promise((done) => {
@@ -71,7 +81,7 @@ export class Server {
   }
 
   end() {
-    for (const path of [this.data, this.cutLog]) {
+    for (const path of [this.data, this.cutLog, this.fullMark]) {
       if (existsSync(path)) {
         rmSync(path, { recursive: true, force: true });
       }

@@ -28,9 +28,9 @@ internal sealed class DeliveryQueue
             List<WaitingDelivery> group = [first];
             HashSet<Guid> touched = [.. first.Touches];
             var (visits, entries) = (first.Visits.Count, first.Entries.Count);
-            foreach (var next in first.Alone ? [] : waiting)
+            foreach (var next in waiting)
             {
-                if (!next.Alone && visits + next.Visits.Count <= MostVisits && entries + next.Entries.Count <= MostEntries && !touched.Overlaps(next.Touches))
+                if (visits + next.Visits.Count <= MostVisits && entries + next.Entries.Count <= MostEntries && !touched.Overlaps(next.Touches))
                 {
                     group.Add(next);
                     (visits, entries) = (visits + next.Visits.Count, entries + next.Entries.Count);
@@ -42,19 +42,6 @@ internal sealed class DeliveryQueue
 
             waiting.RemoveAll(group.Contains);
             return group;
-        }
-    }
-
-    /// <summary>Puts back what could not be written together: each comes by itself.</summary>
-    internal void Back(IEnumerable<WaitingDelivery> deliveries)
-    {
-        lock (gate)
-        {
-            foreach (var delivery in deliveries)
-            {
-                delivery.Alone = true;
-                waiting.Add(delivery);
-            }
         }
     }
 }

@@ -87,10 +87,9 @@ public sealed class LogBook : IDisposable
                 group[i].Answers = answers[i];
             }
         }
-        catch (Exception) when (group.Count > 1)
+        catch (Exception e) when (group.Count > 1 && StorageFaults.Of(e) is null)
         {
-            // Whose fault it is shows where each is written by itself.
-            queue.Back(group.Skip(1));
+            // Whose fault it is shows where each is written by itself: the others do it in their turn.
             await TogetherAsync(book, [group[0]]);
         }
     }
@@ -117,6 +116,7 @@ public sealed class LogBook : IDisposable
     private sealed record Kept(Entry Entry, EntryReceipt Receipt, int Delivery, int Index);
 
     // All at once; should that fail, visit by visit, and of the visit that fails entry by entry, so that one bad entry is one bad entry.
+    // A full or failing disk is no entry's fault: then nothing is written, and all come again.
     private async Task<List<(Kept Entry, Exception Fault)>> WriteAsync(FieldBook book, LogView view, List<Kept> kept, CancellationToken cancel)
     {
         List<(Kept, Exception)> faults = [];
@@ -156,7 +156,7 @@ public sealed class LogBook : IDisposable
                 view.Add(rows);
                 return null;
             }
-            catch (Exception e) when (e is not OperationCanceledException)
+            catch (Exception e) when (e is not OperationCanceledException && StorageFaults.Of(e) is null)
             {
                 await book.Database.CurrentTransaction.RollbackToSavepointAsync(Part, cancel);
                 book.ChangeTracker.Clear();

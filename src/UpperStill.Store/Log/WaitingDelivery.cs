@@ -22,9 +22,6 @@ internal sealed class WaitingDelivery(IReadOnlyList<Entry> entries, EntryReceipt
     /// <summary>The visits and entries that it speaks of.</summary>
     internal HashSet<Guid> Touches { get; } = [.. entries.SelectMany(e => new[] { e.Visit, e.Id, e.Strikes ?? e.Id })];
 
-    /// <summary>True where a group with it failed: from then on it is written by itself.</summary>
-    internal bool Alone { get; set; }
-
     /// <summary>What became of its entries; null while it waits.</summary>
     internal IReadOnlyList<Delivered>? Answers { get; set; }
 }
