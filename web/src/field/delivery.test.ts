@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { Entry } from '../api/client';
-import { deliverFiles, deliverWaiting } from './delivery';
+import { currentReach, deliverFiles, deliverWaiting } from './delivery';
 import { store, writeSetting } from './store';
 import { pendingVisits, withLocal } from './visits';
 
@@ -117,6 +117,19 @@ test.each([
   await deliverWaiting().catch(() => {});
 
   expect(await states()).toEqual({ a: 'waiting' });
+});
+
+test('a server without room is not asked again and again, and is named as the reason', async () => {
+  await writes('a', 'b');
+  let calls = 0;
+  vi.stubGlobal('fetch', async () => {
+    calls += 1;
+    return Response.json({ title: 'The server has no room left.' }, { status: 507 });
+  });
+
+  await deliverWaiting();
+
+  expect([calls, await states(), currentReach().hindered]).toEqual([1, { a: 'waiting', b: 'waiting' }, 'room']);
 });
 
 test('a long day offline is delivered in parts, each entry once', async () => {

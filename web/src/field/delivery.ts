@@ -18,11 +18,11 @@ export interface Reach {
   /** undefined until the first try. */
   server: boolean | undefined;
   demoDay: string | undefined;
-  /** True where the server does not take entries from whoever is signed in. */
-  mayNot: boolean;
+  /** Why a server that answers takes nothing: whoever is signed in may not write, or it has no room left. */
+  hindered: 'role' | 'room' | undefined;
 }
 
-let reach: Reach = { server: undefined, demoDay: undefined, mayNot: false };
+let reach: Reach = { server: undefined, demoDay: undefined, hindered: undefined };
 const listeners = new Set<() => void>();
 
 export function watchReach(listener: () => void): () => void {
@@ -35,7 +35,7 @@ export function currentReach(): Reach {
 }
 
 function setReach(next: Reach): void {
-  if (next.server !== reach.server || next.demoDay !== reach.demoDay || next.mayNot !== reach.mayNot) {
+  if (next.server !== reach.server || next.demoDay !== reach.demoDay || next.hindered !== reach.hindered) {
     reach = next;
     for (const listener of listeners) {
       listener();
@@ -43,8 +43,8 @@ function setReach(next: Reach): void {
   }
 }
 
-/** Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server. */
-const NOT_ITS_FAULT = new Set([400, 401, 403, 404, 429, 502, 503, 504]);
+/** Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server, a server without room. */
+const NOT_ITS_FAULT = new Set([400, 401, 403, 404, 429, 502, 503, 504, 507]);
 
 /** How far the server's log reached when it last took entries from this device. */
 const LOG_MARK = 'log-mark';
@@ -167,7 +167,7 @@ export async function deliverWaiting(): Promise<boolean> {
     // The sign-in has lapsed, or another took its place: nothing is lost, the page asks.
     lapsed();
   }
-  setReach({ ...reach, mayNot: round.stopped === 403 });
+  setReach({ ...reach, hindered: round.stopped === 403 ? 'role' : round.stopped === 507 ? 'room' : undefined });
   // A server that answers but cannot take them now: they stay and are sent again.
   return (round.stopped === undefined && (round.went || round.alone.size === 0)) || (round.stopped ?? 500) < 429;
 }

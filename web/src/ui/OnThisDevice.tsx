@@ -13,6 +13,12 @@ const UNKNOWN: Room = { lasting: undefined, little: undefined };
 const EMPTY = { mine: [], others: [], refused: [] };
 const entriesOf = (count: number) => (count === 1 ? '1 entry' : `${count} entries`);
 
+const HINDERED = {
+  signal: 'Keep it dry and safe until they are sent. They are sent by themselves when there is a signal.',
+  role: 'Your role does not write here: ask the coordinator for one that does. Nothing is lost meanwhile.',
+  room: 'The server has no room left: tell whoever runs it. Keep this device safe; they are sent by themselves once it has.',
+};
+
 /** How many entries are on this device only: on every page. */
 export function OnThisDevice() {
   const reach = useSyncExternalStore(watchReach, currentReach);
@@ -66,9 +72,7 @@ export function OnThisDevice() {
                 <b>
                   {entriesOf(box.mine.length)} {box.mine.length === 1 ? 'is' : 'are'} on this device only.
                 </b>{' '}
-                {reach.mayNot
-                  ? 'Your role does not write here: ask the coordinator for one that does. Nothing is lost meanwhile.'
-                  : 'Keep it dry and safe until they are sent. They are sent by themselves when there is a signal.'}
+                {HINDERED[reach.hindered ?? 'signal']}
               </p>
             )}
             {box.others.length > 0 && (
