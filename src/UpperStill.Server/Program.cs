@@ -118,6 +118,11 @@ builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails 
         context.ProblemDetails.Title = "Somebody else is writing just now.";
         context.ProblemDetails.Detail = "Nothing of this was kept. Try again in a moment.";
     }
+    else if (context.Exception is UnknownChoiceException unknown)
+    {
+        context.ProblemDetails.Title = unknown.Message;
+        context.ProblemDetails.Detail = "Nothing else is shown in its place. Give one of these, or leave it away.";
+    }
     else if (context.Exception is CsvHelperException)
     {
         context.ProblemDetails.Title = "A field of the table is longer than any number or name.";

@@ -98,6 +98,20 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         Assert.Contains(changing, p => p.Contains((string)deep["detail"]!, StringComparison.Ordinal));
     }
 
+    [Theory]
+    [InlineData("/api/record/region?subject=clarty", "clarty", "clarity, ")]
+    [InlineData("/api/record/stations?subject=Clarity&year=2025", "Clarity", "clarity, ")]
+    [InlineData("/api/record/summary?reader=1", "1", "as-read, m, ft")]
+    public async Task A_choice_that_there_is_not_is_refused_by_name_and_nothing_else_shown_for_it(string path, string given, string choices)
+    {
+        using var http = await server.AsAsync("coordinator");
+        using var answer = await http.GetAsync(path, Cancel);
+        var problem = (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        Assert.StartsWith($"“{given}” is none of {choices}", (string)problem["title"]!, StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task Over_all_stations_each_is_counted_once()
     {

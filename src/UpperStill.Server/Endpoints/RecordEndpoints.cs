@@ -4,6 +4,7 @@ using UpperStill.Core.Oxygen;
 using UpperStill.Core.Profiles;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
+using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.Server.Record;
 using UpperStill.Store;
@@ -122,18 +123,24 @@ internal static class RecordEndpoints
         return Results.NoContent();
     }
 
-    // A choice by the name it has in JSON; what is no choice is the usual one.
+    // A choice by the name it has in JSON.
     private static T Named<T>(string? name, T usual)
         where T : struct, Enum
     {
-        try
-        {
-            return name is not null && JsonSerializer.Deserialize<T>(JsonSerializer.Serialize(name)) is var said && Enum.IsDefined(said) ? said : usual;
-        }
-        catch (JsonException)
+        if (name is null)
         {
             return usual;
         }
+
+        foreach (var choice in Enum.GetValues<T>())
+        {
+            if (JsonSerializer.SerializeToElement(choice).GetString() == name)
+            {
+                return choice;
+            }
+        }
+
+        throw new UnknownChoiceException(name, [.. Enum.GetValues<T>().Select(c => JsonSerializer.SerializeToElement(c).GetString()!)]);
     }
 
     private static async Task<bool> SeesAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) =>
