@@ -190,7 +190,8 @@ public class LogBookTests
         await using var test = await TestBook.OpenAsync();
         var place = DemoScenario.Load().Stations.First(s => Rhythm(s.Programme) is not null);
         var (first, last) = (new DateOnly(2026, 5, 20), new DateOnly(2026, 5, 20).AddDays(3 * Rhythm(place.Programme)!.Value));
-        await test.DeliverAsync([.. Visit(first), .. Visit(last)]);
+        var lastVisit = Visit(last);
+        await test.DeliverAsync([.. Visit(first), .. lastVisit]);
         Assert.Equal(last, await OffAsync());
 
         // The one between comes from a device that was without a signal: now the last is a fortnight after it, and not six weeks.
@@ -199,6 +200,15 @@ public class LogBookTests
         await test.DeliverAsync(between);
         Assert.NotEqual(last, await OffAsync());
         await test.DeliverAsync(TestBook.Entry(between[0].Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = between[0].Id, Why = "another lake" });
+        Assert.Equal(last, await OffAsync());
+
+        // Also where both are written at once: one comes, and goes.
+        var again = Visit(between[0].At.Day < 28 ? DateOnly.FromDateTime(between[0].At.DateTime).AddDays(1) : DateOnly.FromDateTime(between[0].At.DateTime).AddDays(-1));
+        await test.DeliverAsync([TestBook.Entry(lastVisit[0].Visit, EntryKinds.Taken, new TakenBody(Protocol.Clarity)), .. again]);
+        Assert.NotEqual(last, await OffAsync());
+        await test.DeliverAsync(
+            TestBook.Entry(lastVisit[0].Visit, EntryKinds.Taken, new TakenBody(Protocol.Clarity)),
+            TestBook.Entry(again[0].Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = again[0].Id, Why = "another lake" });
         Assert.Equal(last, await OffAsync());
 
         async Task<DateOnly?> OffAsync()

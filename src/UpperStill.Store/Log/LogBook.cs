@@ -63,6 +63,7 @@ public sealed class LogBook : IDisposable
             // It may have been written together with one that came before it.
             if (mine.Answers is null)
             {
+                cancel.ThrowIfCancellationRequested();
                 await TogetherAsync(book, queue.With(mine));
             }
         }

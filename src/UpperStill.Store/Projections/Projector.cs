@@ -52,6 +52,7 @@ public static class Projector
         book.ChangeTracker.Clear();
         var there = await ProjectedVisits.ReadAsync(book, log.Keys.ToHashSet(), cancel);
         var dependents = new Dependents(book);
+        HashSet<Guid> done = [];
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
         var open = new Queue<(Guid Visit, DateTimeOffset At)>(log.Select(v => (v.Key, v.Value.Where(r => r.Kind == EntryKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault())).OrderBy(v => v.Item2).ThenBy(v => v.Key));
         while (open.Count > 0)
@@ -71,6 +72,8 @@ public static class Projector
                 together.Add(one);
             }
 
+            // New visits are among those that may rest on others.
+            dependents = new Dependents(book);
             await WriteAsync(together, there);
         }
 
@@ -103,9 +106,11 @@ public static class Projector
             var changes = together.Zip(folds, (u, folded) => Write(book, u, folded, from)).ToList();
             await book.SaveChangesAsync(cancel);
             book.ChangeTracker.Clear();
+            done.UnionWith(together.Select(u => u.Visit));
             foreach (var (before, after) in changes)
             {
-                later.UnionWith((await dependents.OfAsync(before, after, cancel)).Where(d => !log.ContainsKey(d.Visit)).Select(d => (d.Day, d.Visit)));
+                // Those still to come will see it; one that was worked out beside it, or before, did not.
+                later.UnionWith((await dependents.OfAsync(before, after, cancel)).Where(d => !log.ContainsKey(d.Visit) || done.Contains(d.Visit)).Select(d => (d.Day, d.Visit)));
                 foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
                 {
                     contexts.Changed(facts.Station, facts.Day);
