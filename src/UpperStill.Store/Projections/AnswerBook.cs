@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Operations;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Trends;
+using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;
@@ -109,7 +110,7 @@ public static class AnswerBook
             command.Parameters.Add(new SqliteParameter("$rows", JsonSerializer.Serialize(rows.Select(r => new object?[] { r.Reader.ToString(), r.Subject.ToString(), r.Station, r.Mark, r.Rules, r.Test, r.Definition }))));
             await command.ExecuteNonQueryAsync(cancel);
         }
-        catch (SqliteException busy) when (busy.SqliteErrorCode is 5 or 6)
+        catch (SqliteException busy) when (StorageFaults.Of(busy) is StorageFault.Busy)
         {
             // Somebody writes; it is worked out again next time.
         }

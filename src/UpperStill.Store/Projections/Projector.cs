@@ -54,7 +54,7 @@ public static class Projector
         var dependents = new Dependents(book);
         HashSet<Guid> done = [];
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
-        var open = new Queue<(Guid Visit, DateTimeOffset At)>(log.Select(v => (v.Key, v.Value.Where(r => r.Kind == EntryKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault())).OrderBy(v => v.Item2).ThenBy(v => v.Key));
+        var open = new Queue<Guid>(log.OrderBy(v => v.Value.Where(r => r.Kind == EntryKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault()).ThenBy(v => v.Key).Select(v => v.Key));
         while (open.Count > 0)
         {
             List<Unfolded> together = [];
@@ -62,7 +62,7 @@ public static class Projector
             while (open.TryPeek(out var next))
             {
                 // One that comes after another of the same station, on a later day, may be judged by it.
-                var one = await ReadAsync(next.Visit, log[next.Visit], days);
+                var one = await ReadAsync(next, log[next], days);
                 if (one is null)
                 {
                     break;
