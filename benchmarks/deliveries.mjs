@@ -1,9 +1,10 @@
-// How fast the server takes entries: ./bench deliveries. Fifty devices at once, one entry a request, one device alone, and a mark of an old visit struck.
+// How fast the server takes entries: ./bench deliveries. Fifty devices at once, one entry a request, one device alone, a mark of an old visit struck, and a boat beside a long table.
 import { newId } from '../tests/harness/newId.mjs';
 import { Server } from '../tests/harness/server.mjs';
 
 const DEVICES = 50;
 const EACH = 60;
+const TABLE = 3000;
 const server = new Server(15_098);
 await server.start();
 
@@ -12,8 +13,8 @@ let token = '';
 async function ask(method, path, body) {
   const answer = await fetch(server.address + path, {
     method,
-    body: body && JSON.stringify(body),
-    headers: { 'content-type': 'application/json', cookie, 'x-upper-still': token },
+    body: typeof body === 'string' ? body : body && JSON.stringify(body),
+    headers: { 'content-type': typeof body === 'string' ? 'text/csv' : 'application/json', cookie, 'x-upper-still': token },
   });
   for (const one of answer.headers.getSetCookie()) {
     cookie = [cookie, one.split(';')[0]].filter(Boolean).join('; ');
@@ -103,8 +104,46 @@ const later = context.history.filter(({ date }) => date > old.date && date.slice
 rows.push([`the clarity of ${old.date} struck: ${later} later ones of its month`, `${Math.round(await timed(() => deliver(strikes)))} ms`, '–']);
 rows.push([`another entry for that visit`, `${Math.round(await timed(() => deliver([{ ...strikes[0], id: newId(), kind: 'taken', strikes: undefined, why: undefined, body: { protocol: 'clarity' } }])))} ms`, '–']);
 
+// A long table comes in, and is taken back, while a boat sends entry by entry.
+const stations = (await ask('GET', '/api/stations')).map(({ station }) => station.code);
+const days = Array.from({ length: TABLE / stations.length }, (_, i) => new Date(Date.UTC(1950, 4, 1 + 7 * i)).toISOString().slice(0, 10));
+const table = ['Station,Date,Secchi (m),TP (ug/L)', ...stations.flatMap((code) => days.map((day, i) => `${code},${day},${(2 + (i % 20) / 10).toFixed(1)},${10 + (i % 9)}`))].join('\n');
+const { mapping } = await ask('POST', '/api/imports/look', table);
+const listed = async () => (await ask('GET', '/api/imports')).at(0);
+/** Until it is worked out; what a boat waited meanwhile, at the most. */
+async function beside(work) {
+  const waits = [];
+  let done = false;
+  const boat = (async () => {
+    while (!done) {
+      for (const entry of visit('boat')) {
+        waits.push(await timed(() => deliver([entry])));
+        if (done) {
+          break;
+        }
+      }
+    }
+  })();
+  const whole = await timed(async () => {
+    await work();
+    while ((await listed()).waiting > 0) {
+      await new Promise((again) => setTimeout(again, 100));
+    }
+  });
+  done = true;
+  await boat;
+  waits.sort((a, b) => a - b);
+  return [`${(whole / 1000).toFixed(1)} s; half / 95 of 100 / longest ${Math.round(at(waits, 0.5))} / ${Math.round(at(waits, 0.95))} / ${Math.round(waits.at(-1))} ms`, '–'];
+}
+rows.push([`a table of ${stations.length * days.length} visits comes in; a boat meanwhile`, ...(await beside(() => ask('POST', `/api/imports?${new URLSearchParams({ mapping: JSON.stringify(mapping), name: 'old.csv', keep: 'true' })}`, table)))]);
+const { id, visits, standing } = await listed();
+if (visits !== standing || visits !== stations.length * days.length) {
+  throw new Error(`Of ${stations.length * days.length} visits ${visits} came and ${standing} stand.`);
+}
+rows.push(['it is taken back; a boat meanwhile', ...(await beside(() => ask('POST', `/api/imports/${id}/undo`, { why: 'a measurement' })))]);
+
 for (const [what, measured, budget] of rows) {
-  console.log(`${what.padEnd(66)} ${measured.padStart(16)}   goal ${budget}`);
+  console.log(`${what.padEnd(66)} ${measured.padStart(24)}   goal ${budget}`);
 }
 await server.kill();
 server.end();

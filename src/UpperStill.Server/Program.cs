@@ -63,6 +63,7 @@ builder.Services.AddScoped<OutingDesk>();
 builder.Services.AddSingleton<WholePages>();
 builder.Services.AddScoped<LedgerDesk>().AddScoped<RecordDesk>().AddScoped<PackageExport>().AddScoped<PackageImport>();
 builder.Services.AddScoped<ResultDesk>().AddScoped<HistoricDesk>();
+builder.Services.AddSingleton<ImportWork>().AddHostedService(services => services.GetRequiredService<ImportWork>());
 builder.Services.AddSingleton(InstrumentSettings.From(builder.Configuration, instance.Demo));
 builder.Services.AddSingleton<SimulatedInstruments>();
 builder.Services.AddHostedService(services => services.GetRequiredService<SimulatedInstruments>());
@@ -180,6 +181,7 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
         return;
     }
 
+    app.Services.GetRequiredService<ImportWork>().GoOn();
     if (DemoAfresh.IsOffered(builder.Configuration, instance))
     {
         await DemoAfresh.KeepAsync(book, instance, CancellationToken.None);

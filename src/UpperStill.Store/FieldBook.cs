@@ -64,6 +64,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Visits, from the log.</summary>
     public DbSet<VisitRow> Visits => Set<VisitRow>();
 
+    /// <summary>Visits that are still to be worked out since a long import.</summary>
+    public DbSet<WaitingVisitRow> Waiting => Set<WaitingVisitRow>();
+
     /// <summary>Clarities, from the log.</summary>
     public DbSet<ClarityRow> Clarities => Set<ClarityRow>();
 
@@ -203,6 +206,12 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             visit.HasIndex(v => new { v.Station, v.Day });
             visit.HasIndex(v => new { v.Station, v.LastSequence });
             visit.HasIndex(v => v.LastSequence);
+        });
+        builder.Entity<WaitingVisitRow>(waiting =>
+        {
+            waiting.ToTable("WaitingVisits");
+            waiting.HasKey(w => w.Visit);
+            waiting.HasIndex(w => new { w.Station, w.Day });
         });
         builder.Entity<ClarityRow>(clarity =>
         {

@@ -54,8 +54,10 @@ test('a logged cast becomes levels, its file is kept, and struck it takes them w
   await expect(levels).not.toContainText('5.00');
   await expect(page.getByRole('status').first()).toHaveText('all sent', { timeout: 20_000 });
   const sha256 = createHash('sha256').update(text).digest('hex');
-  const kept = await page.request.get(`${server.address}/api/visits/${person.visit()}/casts/${sha256}`);
-  expect(await kept.body()).toEqual(bytes);
+  await expect(async () => {
+    const kept = await page.request.get(`${server.address}/api/visits/${person.visit()}/casts/${sha256}`);
+    expect(await kept.body()).toEqual(bytes);
+  }).toPass();
 
   await person.strikes('Logged cast 13 levels', 'misread mark');
   await expect(levels.getByRole('row')).toHaveCount(2);

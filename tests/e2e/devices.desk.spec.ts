@@ -37,8 +37,10 @@ test('two devices on one visit, one without a signal: nothing is lost and what d
   await page.getByRole('button', { name: /^Strike Sounding 11\.0 m/ }).click();
   await expect(page.getByRole('region', { name: /^Check: 11\.\d m on computer/ })).toHaveCount(0);
   await expect(page.getByRole('status').first()).toHaveText('all sent', { timeout: 20_000 });
-  await second.page.reload();
-  await expect(second.page.getByText('11.9 m', { exact: true }).first()).toBeVisible();
+  await expect(async () => {
+    await second.page.reload();
+    await expect(second.page.getByText('11.9 m', { exact: true }).first()).toBeVisible({ timeout: 5_000 });
+  }).toPass();
   await other.close();
 });
 

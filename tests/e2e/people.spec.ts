@@ -86,7 +86,7 @@ test('what one person wrote on a shared device waits for them, is not the next o
 
   await page.getByRole('button', { name: 'Go in as Asa Lindqvist' }).click();
   await expect(status).toHaveText('all sent');
-  expect(await server.get<unknown[]>(`/api/visits/${visit}/entries`)).toHaveLength(2);
+  await expect.poll(async () => (await server.get<unknown[]>(`/api/visits/${visit}/entries`)).length).toBe(2);
 });
 
 test('someone invited chooses a password and sees what they may', async ({ page, server, browser }) => {
@@ -143,11 +143,13 @@ test('a coordinator brings in what a sampler’s device had saved, and the recor
   await office.getByLabel('Bring in a saved file…').setInputFiles(file);
   await office.getByRole('button', { name: 'Deliver them for Asa Lindqvist' }).click();
   await expect(office.getByRole('status').first()).toHaveText('all sent');
-  const sent = await server.get<{ by: string; receipt: { deliveredBy: string } }[]>(`/api/visits/${sampler.visit()}/entries`);
-  expect(sent.map(({ by, receipt }) => `${by} through ${receipt.deliveredBy}`)).toEqual([
-    'Asa Lindqvist through Asa Lindqvist',
-    'Asa Lindqvist through Ada Fenn',
-  ]);
+  await expect(async () => {
+    const sent = await server.get<{ by: string; receipt: { deliveredBy: string } }[]>(`/api/visits/${sampler.visit()}/entries`);
+    expect(sent.map(({ by, receipt }) => `${by} through ${receipt.deliveredBy}`)).toEqual([
+      'Asa Lindqvist through Asa Lindqvist',
+      'Asa Lindqvist through Ada Fenn',
+    ]);
+  }).toPass();
   await office.goto(`${server.address}/review/${sampler.visit()}`);
   await expect(office.getByText('1 entry of Asa Lindqvist came through Ada Fenn.')).toBeVisible();
   await office.context().close();

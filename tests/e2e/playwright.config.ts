@@ -29,8 +29,9 @@ export default defineConfig({
   globalSetup: './global-setup.ts',
   outputDir: 'test-results',
   workers: 2,
-  // ./test names every test that needed its second try: a fault of the product or of the test.
+  // The second try only tells a fault that comes and goes from one that stays; ./test names it, and fails.
   retries: 1,
+  failOnFlakyTests: true,
   timeout: 150_000,
   expect: { timeout: 20_000 },
   reporter: process.env.E2E_JSON ? [['json', { outputFile: process.env.E2E_JSON }], ['line']] : 'line',

@@ -14,7 +14,8 @@ public sealed record ImportUndone(string Why);
 
 /// <summary>How many visits it reached.</summary>
 /// <param name="Visits">How many.</param>
-public sealed record VisitsReached(int Visits);
+/// <param name="Waiting">How many are still to be worked out anew; GET /api/imports tells how far that is.</param>
+public sealed record VisitsReached(int Visits, int Waiting);
 
 /// <summary>Old tables: looked at, mapped, brought in, taken back.</summary>
 internal static class HistoricEndpoints
@@ -27,8 +28,8 @@ internal static class HistoricEndpoints
         var group = app.MapGroup("/api/imports").WithTags("open data").For(AccessLevel.Works);
         group.MapPost("/look", LookAsync).WithName("look-at-table").WithSummary("Looks at an old table: its columns, its first rows, and what the heads seem to mean; nothing is kept.")
             .Accepts<string>("text/csv").Produces<HistoricLook>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
-        group.MapPost("/", ReadAsync).WithName("import-table").WithSummary("Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none.")
-            .Accepts<string>("text/csv").Produces<HistoricAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        group.MapPost("/", ReadAsync).WithName("import-table").WithSummary("Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none; what many of them say is worked out afterwards, between the deliveries of boats.")
+            .Accepts<string>("text/csv").Produces<HistoricAnswer>().ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
         group.MapGet("/", (HistoricDesk desk, CancellationToken cancel) => desk.ImportsAsync(cancel)).WithName("imports").WithSummary("Old tables that were brought in, the newest first.");
         group.MapPost("/{id:guid}/undo", async (Guid id, ImportUndone given, HistoricDesk desk, CancellationToken cancel) => string.IsNullOrWhiteSpace(given.Why) || given.Why.Length > 500
                 ? Results.Problem("Later nobody knows why its visits are gone. Say so in a few words.", statusCode: StatusCodes.Status400BadRequest, title: "The reason is missing.")
@@ -41,8 +42,9 @@ internal static class HistoricEndpoints
 
     private static IResult Answer(ImportOutcome outcome) => outcome.Reach switch
     {
-        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
+        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits, outcome.Waiting)),
         ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in, or read all of it."),
+        ImportReach.Waits => StillWorking,
         ImportReach.Beyond => Gate.Refused,
         _ => Results.Problem("See GET /api/imports.", statusCode: StatusCodes.Status404NotFound, title: "No such table was brought in."),
     };
@@ -65,6 +67,11 @@ internal static class HistoricEndpoints
         if (Fields(stand) is not { } fields)
         {
             return Results.Problem("Write each as its line and its column from 0, such as 12.3, with commas between.", statusCode: StatusCodes.Status400BadRequest, title: "The fields that stand cannot be read.");
+        }
+
+        if (await desk.WaitingAsync(cancel) > 0)
+        {
+            return StillWorking;
         }
 
         await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
@@ -94,6 +101,9 @@ internal static class HistoricEndpoints
 
         return fields;
     }
+
+    private static IResult StillWorking => Results.Problem(
+        "Before that is done nobody knows which days are there already. How far it is stands under “Tables brought in”; then try again.", statusCode: StatusCodes.Status409Conflict, title: "A table that was brought in is still being worked out.");
 
     private static IResult Refused(Finding problem) => Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);
 }

@@ -27,8 +27,9 @@ namespace UpperStill.Server.Historic;
 /// <param name="Columns">What was read of each column.</param>
 /// <param name="Findings">What to look at, the first of them.</param>
 /// <param name="MoreFindings">How many more there are.</param>
+/// <param name="Waiting">How many of the visits are kept and still to be worked out.</param>
 public sealed record HistoricAnswer(
-    Guid? Import, int Rows, int RowsUsed, int Visits, DateOnly? From, DateOnly? Until, IReadOnlyList<HistoricVisit> Shown, IReadOnlyList<HistoricCount> Columns, IReadOnlyList<HistoricFinding> Findings, int MoreFindings);
+    Guid? Import, int Rows, int RowsUsed, int Visits, DateOnly? From, DateOnly? Until, IReadOnlyList<HistoricVisit> Shown, IReadOnlyList<HistoricCount> Columns, IReadOnlyList<HistoricFinding> Findings, int MoreFindings, int Waiting = 0);
 
 /// <summary>An import of before.</summary>
 /// <param name="Id">Identity.</param>
@@ -36,11 +37,12 @@ public sealed record HistoricAnswer(
 /// <param name="By">Who brought it in.</param>
 /// <param name="At">When.</param>
 /// <param name="Visits">Visits that it brought.</param>
-/// <param name="Standing">How many of them stand.</param>
+/// <param name="Standing">How many of them stand, or will once they are worked out.</param>
 /// <param name="Ready">How many of them could be signed off as they are.</param>
 /// <param name="Open">How many have open findings.</param>
 /// <param name="Own">True where the caller brought it in, and so cannot sign it off.</param>
-public sealed record HistoricImport(Guid Id, string File, string By, DateTimeOffset At, int Visits, int Standing, int Ready, int Open, bool Own);
+/// <param name="Waiting">How many of them are kept and still to be worked out.</param>
+public sealed record HistoricImport(Guid Id, string File, string By, DateTimeOffset At, int Visits, int Standing, int Ready, int Open, bool Own, int Waiting);
 
 /// <summary>Whether a whole import could be reached.</summary>
 public enum ImportReach
@@ -54,6 +56,9 @@ public enum ImportReach
     /// <summary>The caller brought it in or read all of it, and nobody vouches for what is their own.</summary>
     Own,
 
+    /// <summary>A table is still being worked out; what its visits say is not known before.</summary>
+    Waits,
+
     /// <summary>It was done.</summary>
     Done,
 }
@@ -61,15 +66,19 @@ public enum ImportReach
 /// <summary>What became of a whole import.</summary>
 /// <param name="Reach">Whether it could be reached.</param>
 /// <param name="Visits">How many visits it reached.</param>
-public sealed record ImportOutcome(ImportReach Reach, int Visits = 0);
+/// <param name="Waiting">How many visits are still to be worked out anew.</param>
+public sealed record ImportOutcome(ImportReach Reach, int Visits = 0, int Waiting = 0);
 
 /// <summary>Brings old tables into the record, takes a whole one back, and signs a whole one off.</summary>
-public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, TimeProvider clock)
+public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, Caller caller, TimeProvider clock)
 {
     private const int MostFindings = 200;
     private const int MostShown = 10;
     private const string Device = "old table";
     private static readonly TrendSubject[] Subjects = [TrendSubject.Clarity, TrendSubject.Chlorophyll, TrendSubject.Phosphorus];
+
+    /// <summary>How many visits of tables are still to be worked out: until then nobody knows all days that are there.</summary>
+    public Task<int> WaitingAsync(CancellationToken cancel) => book.WaitingAsync(cancel);
 
     /// <summary>Reads a table, and keeps its visits where that is asked; all of them or none.</summary>
     /// <param name="rows">Its rows.</param>
@@ -78,25 +87,27 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     /// <param name="asTheyStand">Unusual fields that are right.</param>
     /// <param name="keep">False to look only.</param>
     /// <param name="cancel">Gives up.</param>
-    public Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel) => keep
-        ? log.AloneAsync(book, () => WorkAsync(rows, mapping, file, asTheyStand, true, cancel), cancel)
-        : WorkAsync(rows, mapping, file, asTheyStand, false, cancel);
-
-    private async Task<HistoricAnswer> WorkAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
+    public async Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
     {
-        var named = HistoricTable.StationsNamed(mapping, rows);
-        var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && (named.Contains(s.Code) || named.Contains(s.Read().Name.Trim()))).ToDictionary(s => s.Code);
-        var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
-        var result = HistoricTable.Read(new HistoricRequest(mapping, rows, await KnownAsync(stations.Values, cancel), today, asTheyStand));
-        Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;
-        if (import is { } id)
-        {
-            await KeepAsync(result.Visits, new HistoricSource(id, file, caller.Name, Device, caller.Person!.Id), stations, cancel);
-        }
+        var answer = keep ? await work.InTurnAsync(Read, cancel) : await Read();
+        return answer.Import is null ? answer : answer with { Waiting = await work.GoOnAsync(book, cancel) };
 
-        return new HistoricAnswer(
-            import, result.Rows, result.RowsUsed, result.Visits.Count, result.Visits.Count > 0 ? result.Visits[0].Day : null, result.Visits.Count > 0 ? result.Visits[^1].Day : null, [.. result.Visits.Take(MostShown)],
-            result.Columns, [.. result.Findings.Take(MostFindings)], Math.Max(0, result.Findings.Count - MostFindings));
+        async Task<HistoricAnswer> Read()
+        {
+            var named = HistoricTable.StationsNamed(mapping, rows);
+            var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && (named.Contains(s.Code) || named.Contains(s.Read().Name.Trim()))).ToDictionary(s => s.Code);
+            var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
+            var result = HistoricTable.Read(new HistoricRequest(mapping, rows, await KnownAsync(stations.Values, cancel), today, asTheyStand));
+            Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;
+            if (import is { } id)
+            {
+                await KeepAsync(result.Visits, new HistoricSource(id, file, caller.Name, Device, caller.Person!.Id), stations, cancel);
+            }
+
+            return new HistoricAnswer(
+                import, result.Rows, result.RowsUsed, result.Visits.Count, result.Visits.Count > 0 ? result.Visits[0].Day : null, result.Visits.Count > 0 ? result.Visits[^1].Day : null, [.. result.Visits.Take(MostShown)],
+                result.Columns, [.. result.Findings.Take(MostFindings)], Math.Max(0, result.Findings.Count - MostFindings));
+        }
     }
 
     private async Task<IReadOnlyList<HistoricStation>> KnownAsync(IReadOnlyCollection<StationRow> stations, CancellationToken cancel)
@@ -113,22 +124,22 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     {
         var programmes = await book.ProgrammesAsync(visits.Select(v => stations[v.Station].Programme), cancel);
         List<Entry> entries = [];
+        List<(Guid, string, DateOnly)> places = [];
         var made = clock.GetUtcNow();
         foreach (var visit in visits)
         {
-            entries.AddRange(HistoricEntries.Of(visit, source, programmes[stations[visit.Station].Programme], clock.LocalTimeZone.GetUtcOffset, () => Guid.CreateVersion7(made = made.AddMilliseconds(1))));
+            List<Entry> of = [.. HistoricEntries.Of(visit, source, programmes[stations[visit.Station].Programme], clock.LocalTimeZone.GetUtcOffset, () => Guid.CreateVersion7(made = made.AddMilliseconds(1)))];
+            entries.AddRange(of);
+            places.Add((of[0].Visit, visit.Station, visit.Day));
         }
 
-        await AddAsync(entries, cancel);
+        await AddAsync(entries, places, cancel);
     }
 
-    private async Task AddAsync(IReadOnlyCollection<Entry> entries, CancellationToken cancel)
+    private Task AddAsync(IReadOnlyCollection<Entry> entries, IReadOnlyCollection<(Guid Visit, string Station, DateOnly Day)> visits, CancellationToken cancel)
     {
         var receipt = new EntryReceipt(clock.GetUtcNow(), 0, caller.Name, caller.Person!.Id);
-        book.Entries.AddRange(entries.Select(e => EntryRow.From(e, receipt)));
-        await book.SaveChangesAsync(cancel);
-        book.ChangeTracker.Clear();
-        await book.ProjectAsync(entries.Select(e => e.Visit), cancel);
+        return log.BringInAsync(book, [.. entries.Select(e => EntryRow.From(e, receipt))], visits, cancel);
     }
 
     /// <summary>Imports of waters that the caller coordinates, the newest first.</summary>
@@ -137,13 +148,14 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
         var people = new KnownPeople(await book.NamesAsync(cancel));
         var starts = (await StartsAsync(null, cancel)).Where(s => s.Mine).ToList();
         var visits = (await book.Visits.AsNoTracking().Select(v => new { v.Visit, v.Review }).ToListAsync(cancel)).ToDictionary(v => v.Visit, v => v.Review);
+        var waiting = await book.Waiting.Select(w => w.Visit).ToHashSetAsync(cancel);
         return [.. starts.GroupBy(s => s.From.Id).Select(g =>
         {
             int Count(ReviewState state) => g.Count(s => visits.GetValueOrDefault(s.Entry.Visit) == state.ToString());
             var first = g.First();
             return new HistoricImport(
-                g.Key, first.From.File, first.Entry.By, first.Entry.ReceivedAt, g.Count(), g.Count(s => visits.ContainsKey(s.Entry.Visit)), Count(ReviewState.Ready), Count(ReviewState.Open),
-                g.All(s => Own(s, people)));
+                g.Key, first.From.File, first.Entry.By, first.Entry.ReceivedAt, g.Count(), g.Count(s => visits.ContainsKey(s.Entry.Visit) || waiting.Contains(s.Entry.Visit)), Count(ReviewState.Ready), Count(ReviewState.Open),
+                g.All(s => Own(s, people)), g.Count(s => waiting.Contains(s.Entry.Visit)));
         }).OrderByDescending(i => i.At)];
     }
 
@@ -151,39 +163,26 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
     /// <param name="import">The import.</param>
     /// <param name="why">The reason.</param>
     /// <param name="cancel">Gives up.</param>
-    public Task<ImportOutcome> UndoAsync(Guid import, string why, CancellationToken cancel) => log.AloneAsync(book, async () =>
+    public Task<ImportOutcome> UndoAsync(Guid import, string why, CancellationToken cancel) => InTurnAsync(import, async starts =>
     {
-        var starts = await StartsAsync(import, cancel);
-        if (Refused(starts) is { } refused)
-        {
-            return refused;
-        }
-
-        var standing = (await book.Visits.AsNoTracking().Select(v => v.Visit).ToListAsync(cancel)).ToHashSet();
+        var standing = await book.Visits.Select(v => v.Visit).Union(book.Waiting.Select(w => w.Visit)).ToHashSetAsync(cancel);
         var now = clock.GetLocalNow();
-        List<Entry> strikes = [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
+        return [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
             Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))];
-        await AddAsync(strikes, cancel);
-        return new ImportOutcome(ImportReach.Done, strikes.Count);
     }, cancel);
 
     /// <summary>Signs off every visit of an import that has nothing open.</summary>
     /// <param name="import">The import.</param>
     /// <param name="cancel">Gives up.</param>
-    public Task<ImportOutcome> SignOffAsync(Guid import, CancellationToken cancel) => log.AloneAsync(book, async () =>
+    public async Task<ImportOutcome> SignOffAsync(Guid import, CancellationToken cancel) => await WaitingAsync(cancel) > 0 ? new ImportOutcome(ImportReach.Waits) : await InTurnAsync(import, async starts =>
     {
-        var starts = await StartsAsync(import, cancel);
-        if (Refused(starts) is { } refused)
-        {
-            return refused;
-        }
-
         var people = new KnownPeople(await book.NamesAsync(cancel));
         if (starts.TrueForAll(s => Own(s, people)))
         {
-            return new ImportOutcome(ImportReach.Own);
+            return null;
         }
 
+        // What each says now stands in its sign-off: one that changes before it is written is not signed off by it.
         var now = clock.GetLocalNow();
         List<Entry> signs = [];
         foreach (var start in starts.Where(s => !Own(s, people)))
@@ -196,9 +195,33 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, Caller caller, Tim
             }
         }
 
-        await AddAsync(signs, cancel);
-        return new ImportOutcome(ImportReach.Done, signs.Count);
+        return signs;
     }, cancel);
+
+    // Null of the entries: nothing of the import may be done by the caller, since it is their own.
+    private async Task<ImportOutcome> InTurnAsync(Guid import, Func<List<Start>, Task<List<Entry>?>> entriesOf, CancellationToken cancel)
+    {
+        var outcome = await work.InTurnAsync(async () =>
+        {
+            var starts = await StartsAsync(import, cancel);
+            if (Refused(starts) is { } refused)
+            {
+                return refused;
+            }
+
+            if (await entriesOf(starts) is not { } entries)
+            {
+                return new ImportOutcome(ImportReach.Own);
+            }
+
+            // One that somebody moved lies elsewhere than it began.
+            var lies = await book.Visits.Select(v => new { v.Visit, v.Station }).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
+            var speaksOf = entries.Select(e => e.Visit).ToHashSet();
+            await AddAsync(entries, [.. starts.Where(s => speaksOf.Contains(s.Entry.Visit)).Select(s => (s.Entry.Visit, lies.GetValueOrDefault(s.Entry.Visit, s.Body.Station), DateOnly.FromDateTime(s.Entry.At.DateTime)))], cancel);
+            return new ImportOutcome(ImportReach.Done, entries.Count);
+        }, cancel);
+        return outcome.Reach == ImportReach.Done ? outcome with { Waiting = await work.GoOnAsync(book, cancel) } : outcome;
+    }
 
     private bool Own(Start start, KnownPeople people) => Vouching.IsOwn(new NamedPerson(caller.Person!.Id, caller.Name), start.Entry.ToEntry(), start.Body, people);
 

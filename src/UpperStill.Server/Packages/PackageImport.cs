@@ -99,9 +99,7 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
         var entries = 0;
         foreach (var part in reader.Rows(PackageTables.Entries).Select(Entry).Chunk(AtOnce))
         {
-            book.Entries.AddRange(part);
-            await book.SaveChangesAsync(cancel);
-            book.ChangeTracker.Clear();
+            await book.AppendAsync(part, cancel);
             entries += part.Length;
         }
 

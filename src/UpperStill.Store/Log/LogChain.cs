@@ -69,6 +69,24 @@ public static class LogChain
         }
     }
 
+    /// <summary>Writes many entries and their links at once, within the running transaction.</summary>
+    public static async Task AppendAsync(this FieldBook book, IReadOnlyCollection<EntryRow> rows, CancellationToken cancel)
+    {
+        ArgumentNullException.ThrowIfNull(book);
+        ArgumentNullException.ThrowIfNull(rows);
+        var last = await LastAsync(book, cancel);
+        var (at, before) = (last?.Sequence ?? 0, last?.Hash ?? []);
+        List<LinkRow> links = [];
+        foreach (var row in rows)
+        {
+            row.Sequence = ++at;
+            links.Add(new LinkRow { Sequence = at, Hash = before = Link(before, row) });
+        }
+
+        await book.InsertAsync(rows, cancel);
+        await book.InsertAsync(links, cancel);
+    }
+
     /// <summary>Adds the links of entries that were just written to what is about to be saved.</summary>
     internal static async Task ExtendAsync(FieldBook book, IEnumerable<EntryRow> rows, CancellationToken cancel)
     {

@@ -684,6 +684,29 @@ namespace UpperStill.Store.Migrations
                     b.ToTable("Visits");
                 });
 
+            modelBuilder.Entity("UpperStill.Store.Projections.WaitingVisitRow", b =>
+                {
+                    b.Property<Guid>("Visit")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateOnly>("Day")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("Since")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Station")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Visit");
+
+                    b.HasIndex("Station", "Day");
+
+                    b.ToTable("WaitingVisits", (string)null);
+                });
+
             modelBuilder.Entity("UpperStill.Store.Reference.BenchmarkRow", b =>
                 {
                     b.Property<Guid>("Id")

@@ -8,7 +8,7 @@ public static class ProjectionCheck
     /// <summary>The tables that are pure functions of the log and the reference tables.</summary>
     public static IReadOnlyList<string> Tables { get; } = ["Visits", "Clarities", "Levels", "Profiles", "Samples", "Values", "Findings"];
 
-    /// <summary>Makes the projections anew in a copy, and says what differs; a line for each table.</summary>
+    /// <summary>Makes the projections anew in a copy, and says what differs; a line for each table. Visits that still wait to be worked out count as differing: see <see cref="WaitingVisits"/>.</summary>
     /// <param name="file">The database.</param>
     /// <param name="copy">Where the copy is made; it must not exist, and is deleted again.</param>
     /// <param name="cancel">Gives up.</param>

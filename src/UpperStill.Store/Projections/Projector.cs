@@ -129,6 +129,9 @@ public static class Projector
         await MakeAsync(book, [.. whole.Union(given)], null, cancel);
     }
 
+    /// <summary>Projects anew some visits of long imports, of one station or more: the earliest that are left there.</summary>
+    internal static Task ProjectWaitingAsync(this FieldBook book, List<Guid> visits, CancellationToken cancel) => MakeAsync(book, visits, null, cancel);
+
     private static async Task<Dictionary<Guid, IReadOnlyList<EntryRow>>> LogAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
     {
         var rows = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit)).OrderBy(e => e.Sequence).ToListAsync(cancel)).ToLookup(e => e.Visit);
@@ -159,6 +162,7 @@ public static class Projector
         // Whoever brings a whole record in has begun one already.
         await using var transaction = book.Database.CurrentTransaction is null ? await book.Database.BeginTransactionAsync(cancel) : null;
         var before = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
+        await book.Waiting.ExecuteDeleteAsync(cancel);
         await MakeAsync(book, null, reviewed, cancel);
         var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
         if (transaction is not null)
@@ -180,6 +184,7 @@ public static class Projector
     // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station, so a station's come together.
     private static async Task MakeAsync(FieldBook book, List<Guid>? visits, Action<VisitReview>? reviewed, CancellationToken cancel)
     {
+        var places = visits is null ? [] : await StationsAsync(book, [.. visits], cancel);
         await book.Visits.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => visits == null || visits.Contains(f.Visit)).ExecuteDeleteAsync(cancel);
@@ -188,7 +193,7 @@ public static class Projector
         await book.Values.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
-        var reference = await ReferenceSnapshot.ReadAsync(book, cancel);
+        var reference = await ReferenceSnapshot.ReadAsync(book, places, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {

@@ -13,11 +13,11 @@ using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;
 
-/// <summary>The reference tables read once, and each station's record as it grows, for a rebuild of everything.</summary>
+/// <summary>The reference tables read once, and each station's record as it grows, where many visits are made anew.</summary>
 internal sealed class ReferenceSnapshot
 {
     private readonly Dictionary<string, List<ClarityPoint>> records = [];
-    private readonly Dictionary<string, Dictionary<(int Year, int Month), MonthTemperatures>> temperatures = [];
+    private readonly Dictionary<string, SortedDictionary<(int Year, int Month), MonthTemperatures>> temperatures = [];
     private readonly Dictionary<string, Station> stations;
     private readonly Dictionary<(string, int), Programme> programmes;
     private readonly Dictionary<string, WaterFacts> waters;
@@ -39,6 +39,19 @@ internal sealed class ReferenceSnapshot
         await book.KitItemsAsync(cancel),
         await book.NamesAsync(cancel));
 
+    /// <summary>With what stands of the record of some stations already.</summary>
+    internal static async Task<ReferenceSnapshot> ReadAsync(FieldBook book, IEnumerable<string> stations, CancellationToken cancel)
+    {
+        var snapshot = await ReadAsync(book, cancel);
+        foreach (var station in stations)
+        {
+            snapshot.records[station] = [.. await book.ClaritiesAsync(station, cancel)];
+            snapshot.temperatures[station] = new((await book.TemperaturesAsync(station, cancel)).ToDictionary(t => (t.Year, t.Month)));
+        }
+
+        return snapshot;
+    }
+
     internal VisitContext? Context(VisitStartedBody start) =>
         stations.TryGetValue(start.Station, out var station) && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
             ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people)
@@ -57,7 +70,13 @@ internal sealed class ReferenceSnapshot
             records[row.Station] = record = [];
         }
 
-        record.Add(new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
+        var at = record.Count;
+        while (at > 0 && record[at - 1].Date > row.Day)
+        {
+            at--;
+        }
+
+        record.Insert(at, new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
     }
 
     private void Remember(string station, FieldSheet sheet)

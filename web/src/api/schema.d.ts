@@ -1472,7 +1472,7 @@ export interface paths {
         /** Old tables that were brought in, the newest first. */
         get: operations["imports"];
         put?: never;
-        /** Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none. */
+        /** Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none; what many of them say is worked out afterwards, between the deliveries of boats. */
         post: operations["import-table"];
         delete?: never;
         options?: never;
@@ -4675,6 +4675,12 @@ export interface components {
              * @description How many more there are.
              */
             moreFindings: number;
+            /**
+             * Format: int32
+             * @description How many of the visits are kept and still to be worked out.
+             * @default 0
+             */
+            waiting: number;
         };
         /** @description What a column can be said to hold. */
         HistoricChoice: {
@@ -4780,7 +4786,7 @@ export interface components {
             visits: number;
             /**
              * Format: int32
-             * @description How many of them stand.
+             * @description How many of them stand, or will once they are worked out.
              */
             standing: number;
             /**
@@ -4795,6 +4801,11 @@ export interface components {
             open: number;
             /** @description True where the caller brought it in, and so cannot sign it off. */
             own: boolean;
+            /**
+             * Format: int32
+             * @description How many of them are kept and still to be worked out.
+             */
+            waiting: number;
         };
         /** @description What an old table looks like before it is read. */
         HistoricLook: {
@@ -9399,6 +9410,11 @@ export interface components {
              * @description How many.
              */
             visits: number;
+            /**
+             * Format: int32
+             * @description How many are still to be worked out anew; GET /api/imports tells how far that is.
+             */
+            waiting: number;
         };
         /** @description Stations proposed at a water. */
         WaitingProposals: {
@@ -13517,6 +13533,15 @@ export interface operations {
             };
             /** @description Bad Request */
             400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { refreshNow } from '../field/delivery';
@@ -8,8 +8,22 @@ import { Reason } from '../ui/Reason';
 
 type Import = Schemas['HistoricImport'];
 
-/** Tables that were brought in: signed off as a whole by somebody else, or taken back as a whole. */
-export function Imports({ imports, onChanged }: { imports: readonly Import[] | undefined; onChanged(): Promise<unknown> }) {
+const AGAIN_MS = 1000;
+
+interface Props {
+  imports: readonly Import[] | undefined;
+  /** One is being brought in just now. */
+  busy: boolean;
+  onChanged(): Promise<unknown>;
+}
+
+/** Tables that were brought in: worked out step by step, signed off as a whole by somebody else, or taken back as a whole. */
+export function Imports({ imports, busy, onChanged }: Props) {
+  const working = busy || (imports?.some(({ waiting }) => waiting > 0) ?? false);
+  useEffect(() => {
+    const again = working ? setInterval(() => void onChanged(), AGAIN_MS) : undefined;
+    return () => clearInterval(again);
+  }, [working, onChanged]);
   if (!imports || imports.length === 0) {
     return null;
   }
@@ -50,18 +64,28 @@ function Row({ one, onChanged }: { one: Import; onChanged(): Promise<unknown> })
           <b className="break-all">{one.file}</b>{' '}
           <span className="text-dim">
             {one.by}, {plainDay(one.at.slice(0, 10))}.{' '}
-            {one.standing === 0
-              ? `Taken back: its ${one.visits} visits are struck.`
-              : [
-                  `${one.standing} ${one.standing === 1 ? 'visit' : 'visits'}`,
-                  one.ready > 0 && `${one.ready} ${one.ready === 1 ? 'waits' : 'wait'} to be signed off`,
-                  one.open > 0 && `${one.open} ${one.open === 1 ? 'has' : 'have'} open findings`,
-                ]
-                  .filter(Boolean)
-                  .join(', ')}
+            {one.waiting > 0
+              ? `Kept; ${one.visits - one.waiting} of ${one.visits} visits are worked out, between what boats send.`
+              : one.standing === 0
+                ? `Taken back: its ${one.visits} visits are struck.`
+                : [
+                    `${one.standing} ${one.standing === 1 ? 'visit' : 'visits'}`,
+                    one.ready > 0 && `${one.ready} ${one.ready === 1 ? 'waits' : 'wait'} to be signed off`,
+                    one.open > 0 && `${one.open} ${one.open === 1 ? 'has' : 'have'} open findings`,
+                  ]
+                    .filter(Boolean)
+                    .join(', ')}
           </span>
         </span>
-        {one.ready > 0 && !one.own && (
+        {one.waiting > 0 && (
+          <progress
+            className="w-40 accent-slate"
+            aria-label={`Visits of ${one.file} worked out`}
+            max={one.visits}
+            value={one.visits - one.waiting}
+          />
+        )}
+        {one.ready > 0 && !one.own && one.waiting === 0 && (
           <button
             type="button"
             className="act"
@@ -81,7 +105,9 @@ function Row({ one, onChanged }: { one: Import; onChanged(): Promise<unknown> })
           </button>
         )}
       </div>
-      {one.ready > 0 && one.own && <p className="text-dim text-sm">Somebody else than you signs them off.</p>}
+      {one.ready > 0 && one.own && one.waiting === 0 && (
+        <p className="text-dim text-sm">Somebody else than you signs them off.</p>
+      )}
       {said && <p role="status">✓ {said}</p>}
       <Problem words={problem} />
       {asking && (

@@ -10,10 +10,11 @@ interface Props {
   onStand(fields: Field[]): void;
   onSure(column: number): void;
   onKeep(): void;
+  onStop(): void;
 }
 
 /** What the table gives: visits, columns in numbers, and what is left out with the line it stands in. */
-export function Outcome({ answer, stand, busy, onStand, onSure, onKeep }: Props) {
+export function Outcome({ answer, stand, busy, onStand, onSure, onKeep, onStop }: Props) {
   const kept = answer.import != null;
   const whole = answer.findings.filter(({ line }) => line == null);
   const lines = answer.findings.filter(({ line }) => line != null);
@@ -66,9 +67,16 @@ export function Outcome({ answer, stand, busy, onStand, onSure, onKeep }: Props)
         </p>
       ) : (
         answer.visits > 0 && (
-          <button type="button" className="act act-next mt-3" disabled={busy} onClick={onKeep}>
-            {busy ? 'Bringing it in…' : `Bring in ${visits}`}
-          </button>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <button type="button" className="act act-next" disabled={busy} onClick={onKeep}>
+              {busy ? 'Bringing it in…' : `Bring in ${visits}`}
+            </button>
+            {busy && (
+              <button type="button" className="act-quiet" onClick={onStop}>
+                Stop
+              </button>
+            )}
+          </div>
         )
       )}
     </section>

@@ -18,7 +18,7 @@ export function TablePage() {
   const [stand, setStand] = useState<Field[]>([]);
   const [answer, setAnswer] = useState<Answer>();
   const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState<AbortController>();
   const imports = usePulled(() => api.GET('/api/imports'));
   const { data: stations } = usePulled(() => api.GET('/api/stations'));
 
@@ -59,16 +59,17 @@ export function TablePage() {
     if (!file || !mapping) {
       return;
     }
-    setBusy(true);
-    const { data, problem: words } = await read(file, mapping, stand, true);
-    setBusy(false);
-    setProblem(words);
+    const stop = new AbortController();
+    setBusy(stop);
+    const { data, problem: words } = await read(file, mapping, stand, true, stop.signal);
+    setBusy(undefined);
+    setProblem(stop.signal.aborted ? 'Stopped. What was brought in, if anything was already, stands below.' : words);
     if (data?.import) {
       setAnswer(data);
       setMapping(undefined);
       refreshNow();
-      await imports.again();
     }
+    await imports.again();
   }
 
   return (
@@ -99,7 +100,7 @@ export function TablePage() {
         <Outcome
           answer={answer}
           stand={stand}
-          busy={busy}
+          busy={busy !== undefined}
           onStand={setStand}
           onSure={(at) =>
             mapping &&
@@ -109,9 +110,10 @@ export function TablePage() {
             })
           }
           onKeep={() => void keep()}
+          onStop={() => busy?.abort()}
         />
       )}
-      <Imports imports={imports.data} onChanged={imports.again} />
+      <Imports imports={imports.data} busy={busy !== undefined} onChanged={imports.again} />
     </>
   );
 }

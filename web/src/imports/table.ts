@@ -24,7 +24,7 @@ export interface Field {
 }
 
 /** What would come of it, or has come. */
-export function read(file: File, mapping: Mapping, stand: readonly Field[], keep: boolean) {
+export function read(file: File, mapping: Mapping, stand: readonly Field[], keep: boolean, signal?: AbortSignal) {
   return asked(() =>
     api.POST('/api/imports', {
       params: {
@@ -36,6 +36,7 @@ export function read(file: File, mapping: Mapping, stand: readonly Field[], keep
         },
       },
       ...rawFile(file),
+      ...(signal ? { signal } : {}),
     }),
   );
 }
