@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import type { AxeResults, RunOptions } from 'axe-core';
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -46,7 +46,7 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   // Two dozen screens, each looked at whole.
   test.setTimeout(300_000);
   const person = new Person(page, server.address);
-  await page.goto(server.address);
+  await goTo(page, server.address);
   await expect(page.getByRole('heading', { name: 'Who is at the water?' })).toBeVisible();
   await clean(page, 'sign-in');
   await person.opens();
@@ -57,7 +57,7 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await page.getByRole('button', { name: 'Entries on this device' }).click();
   await clean(page, 'on this device');
   await page.keyboard.press('Escape');
-  await page.goto(`${server.address}/start/HAR-1`);
+  await goTo(page, `${server.address}/start/HAR-1`);
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   await clean(page, 'start');
   await person.begins(['clarity', 'chlorophyll']);
@@ -100,45 +100,45 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await page.getByRole('link', { name: 'See it in the record' }).click();
   await page.getByText(/^By year/).click();
   await clean(page, 'record');
-  await page.goto(`${server.address}/visit/01990000-0000-7000-8000-000000000000`);
+  await goTo(page, `${server.address}/visit/01990000-0000-7000-8000-000000000000`);
   await expect(page.getByText('This visit is not on this device')).toBeVisible();
   await clean(page, 'a visit that is not here');
-  await page.goto(`${server.address}/season`);
+  await goTo(page, `${server.address}/season`);
   await expect(page.getByRole('heading', { name: /^Harrowmere: .*North Arm/ })).toBeVisible();
   await clean(page, 'season');
-  await page.goto(`${server.address}/setup/waters`);
+  await goTo(page, `${server.address}/setup/waters`);
   await expect(page.getByRole('link', { name: 'Pell Tarn' })).toBeVisible();
   await clean(page, 'waters');
-  await page.goto(`${server.address}/setup/waters/harrowmere`);
+  await goTo(page, `${server.address}/setup/waters/harrowmere`);
   await page.getByRole('button', { name: 'Change HAR-1' }).click();
   await expect(page.getByRole('heading', { name: 'Station HAR-1' })).toBeVisible();
   await clean(page, 'station');
-  await page.goto(`${server.address}/setup/programmes`);
+  await goTo(page, `${server.address}/setup/programmes`);
   await page.getByRole('button', { name: 'Change Monthly composite' }).click();
   await expect(page.getByRole('heading', { name: 'Monthly composite' })).toBeVisible();
   await clean(page, 'programme');
   await page.getByText('Place, time, people').click();
   await expect(page.getByLabel('Finding the station')).toBeVisible();
   await clean(page, 'schools');
-  await page.goto(`${server.address}/prepare`);
+  await goTo(page, `${server.address}/prepare`);
   await expect(page.getByRole('link', { name: /^Prepare Harrowmere/ }).first()).toBeVisible();
   await clean(page, 'outings');
-  await page.goto(`${server.address}/prepare/2026-08-12/harrowmere`);
+  await goTo(page, `${server.address}/prepare/2026-08-12/harrowmere`);
   await expect(page.getByRole('button', { name: 'Pack for offline' })).toBeVisible();
   await clean(page, 'an outing');
-  await page.goto(`${server.address}/setup/kit`);
+  await goTo(page, `${server.address}/setup/kit`);
   await page.getByRole('button', { name: 'Open R-4' }).click();
   await expect(page.getByText('R-4 reads 2.3 % off.').first()).toBeVisible();
   await clean(page, 'an item of the kit');
   await page.getByRole('button', { name: 'Tape it' }).click();
   await clean(page, 'a check of the kit');
-  await page.goto(`${server.address}/setup/laboratory`);
+  await goTo(page, `${server.address}/setup/laboratory`);
   await expect(page.getByText('everybody')).toBeVisible();
   await clean(page, 'laboratory');
-  await page.goto(`${server.address}/setup/people`);
+  await goTo(page, `${server.address}/setup/people`);
   await page.getByRole('button', { name: 'Change Mina Quell' }).click();
   await clean(page, 'people');
-  await page.goto(`${server.address}/nowhere`);
+  await goTo(page, `${server.address}/nowhere`);
   await expect(page.getByText('There is no such page')).toBeVisible();
   await clean(page, 'no such page');
 });
@@ -147,7 +147,7 @@ test('no page of the long record has a fault for those who see or point otherwis
   test.setTimeout(180_000);
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/record`);
+  await goTo(page, `${server.address}/record`);
   await expect(page.getByRole('link', { name: /^The water is getting murkier/ })).toBeVisible();
   await clean(page, 'answers');
   for (const [of, heading] of [
@@ -156,18 +156,18 @@ test('no page of the long record has a fault for those who see or point otherwis
     ['together', /^Clarity, chlorophyll/],
     ['bottom-oxygen', /oxygen/],
   ] as const) {
-    await page.goto(`${server.address}/record/HAR-2?of=${of}`);
+    await goTo(page, `${server.address}/record/HAR-2?of=${of}`);
     await expect(page.getByRole('heading', { level: 1, name: heading })).toBeVisible();
     await expect(page.getByRole('img').first()).toBeVisible();
     await clean(page, of);
   }
-  await page.goto(`${server.address}/record/beside`);
+  await goTo(page, `${server.address}/record/beside`);
   await expect(page.getByRole('listitem').filter({ hasText: 'Deep Hole' })).toBeVisible();
   await clean(page, 'stations side by side');
-  await page.goto(`${server.address}/record/summary`);
+  await goTo(page, `${server.address}/record/summary`);
   await expect(page.getByRole('heading', { name: /^All waters/ })).toBeVisible();
   await clean(page, 'summary');
-  await page.goto(`${server.address}/setup/data/table`);
+  await goTo(page, `${server.address}/setup/data/table`);
   await page.locator('input[type=file]').setInputFiles({
     name: 'old.csv',
     mimeType: 'text/csv',
@@ -175,20 +175,20 @@ test('no page of the long record has a fault for those who see or point otherwis
   });
   await expect(page.getByText('“TP” has no unit.')).toBeVisible();
   await clean(page, 'old table');
-  await page.goto(`${server.address}/record/report/harrowmere?year=2025`);
+  await goTo(page, `${server.address}/record/report/harrowmere?year=2025`);
   await expect(page.getByRole('heading', { name: 'Harrowmere, 2025' })).toBeVisible();
   await clean(page, 'report');
-  await page.goto(`${server.address}/review`);
+  await goTo(page, `${server.address}/review`);
   await page
     .getByRole('link', { name: /^Look at/ })
     .first()
     .click();
   await expect(page.getByRole('heading', { name: 'The column' })).toBeVisible();
   await clean(page, 'a visit under review');
-  await page.goto(`${server.address}/workings?of=trend`);
+  await goTo(page, `${server.address}/workings?of=trend`);
   await expect(page.getByText(/^The values fall/)).toBeVisible();
   await clean(page, 'workings');
-  await page.goto(`${server.address}/setup/data`);
+  await goTo(page, `${server.address}/setup/data`);
   await expect(page.getByRole('link', { name: 'Save Everything' })).toBeVisible();
   await clean(page, 'data');
 });
@@ -233,7 +233,7 @@ test('no step of a whole visit has a fault for those who see or point otherwise'
   await clean(page, 'a composite with its bottle');
   await person.goes('Leave');
   await clean(page, 'leaving, gear counted');
-  await page.goto(server.address);
+  await goTo(page, server.address);
   await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
   await person.goes('Surface water');
   await expect(page.getByRole('form', { name: /^Cast/ })).toBeVisible();
@@ -244,13 +244,13 @@ test('nor has the bench, the ledger, or the laboratory’s side of it', async ({
   test.setTimeout(240_000);
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/bench`);
+  await goTo(page, `${server.address}/bench`);
   await expect(page.getByText('Nothing waits to be filtered.')).toBeVisible();
   await clean(page, 'an empty bench');
-  await page.goto(server.address);
+  await goTo(page, server.address);
   await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
   await person.fillsTheComposite(['HAR-1-260812-C1-Q']);
-  await page.goto(`${server.address}/bench`);
+  await goTo(page, `${server.address}/bench`);
   await expect(page.getByText('since collection')).toBeVisible();
   await clean(page, 'bench');
   await page.getByRole('link', { name: 'Filter HAR-1-260812-F1-E' }).click();
@@ -278,29 +278,29 @@ test('nor has the bench, the ledger, or the laboratory’s side of it', async ({
   await page.getByRole('button', { name: 'All of it stands there' }).click();
   await expect(page.getByRole('button', { name: 'In the freezer' })).toBeDisabled();
   await clean(page, 'foil and freezer');
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await expect(page.getByText(/days left/).first()).toBeVisible();
   await page.getByRole('checkbox', { name: 'Pick HAR-1-260701-F1-X' }).check();
   await page.getByRole('button', { name: 'Put away…' }).click();
   await clean(page, 'ledger');
-  await page.goto(`${server.address}/ledger/sample/HAR-1-260701-F1-X`);
+  await goTo(page, `${server.address}/ledger/sample/HAR-1-260701-F1-X`);
   await page.getByText('more', { exact: true }).click();
   await expect(page.getByRole('img', { name: 'QR code of HAR-1-260701-F1-X' })).toBeVisible();
   await clean(page, 'a sample');
-  await page.goto(`${server.address}/ledger/hand-over`);
+  await goTo(page, `${server.address}/ledger/hand-over`);
   await page.getByText('not so').first().click();
   await page.getByLabel('What differs on the label').first().fill('depth');
   await expect(page.getByText('form and bottle differ')).toBeVisible();
   await person.picks('How', 'by carrier or post');
   await clean(page, 'hand-over');
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await page.getByRole('link', { name: /2 to measure/ }).click();
   await expect(page.getByRole('row', { name: /HAR-1-260603-F1-4/ })).toBeVisible();
   await clean(page, 'manifest');
   await page.getByRole('link', { name: 'Enter absorbances or fluorescence' }).click();
   await expect(page.getByRole('form', { name: /^Readings of/ }).first()).toBeVisible();
   await clean(page, 'measure');
-  await page.goto(`${server.address}/ledger/results`);
+  await goTo(page, `${server.address}/ledger/results`);
   const file = 'Sample;Test;Result\nHAR-1-260603-F1-4;CHL a;3,42\nx;CHL a;3\n';
   await page.getByLabel('Choose a file…').setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from(file) });
   await page.getByText('the rows that would be listed').click();
@@ -341,7 +341,7 @@ test('no page is wider than a phone', { tag: '@boat' }, async ({ page, server })
     '/setup/data/table',
     '/nowhere',
   ]) {
-    await page.goto(server.address + path);
+    await goTo(page, server.address + path);
     await expect(page.getByRole('main').getByRole('heading').first(), path).toBeVisible();
     await fits(page, path);
   }

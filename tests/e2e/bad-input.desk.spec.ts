@@ -1,4 +1,4 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 test('what is no mark is answered beside the field, and nothing is kept', async ({ page, server }) => {
@@ -90,7 +90,7 @@ test('a visit ended too early says what is unfilled', async ({ page, server }) =
 test('a sheet without its time is held until an estimate stands, and a sum that slipped is shown', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/start/PEL-1`);
+  await goTo(page, `${server.address}/start/PEL-1`);
   await page.getByRole('checkbox', { name: /paper sheet/ }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('alert')).toContainText('No time for the readings of this sheet.');

@@ -1,4 +1,4 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 import { signIn } from './session.mjs';
 
@@ -8,7 +8,7 @@ const [FILTER, REPLICATE] = ['HAR-1-260812-F1-E', 'HAR-1-260812-F1R-9'];
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow', ownServer: true });
 
-  test('from the composite on the boat to a chlorophyll value in the record', { tag: '@both' }, async ({
+  test('from the composite on the boat to a chlorophyll value in the record', { tag: '@boat' }, async ({
     page,
     browser,
     server,
@@ -60,7 +60,7 @@ test.describe('with no signal', () => {
     // The laboratory takes the box in, works, and answers with a file in its own layout, which the office brings in.
     const office = await (await browser.newContext({ serviceWorkers: 'block', locale: 'en-GB' })).newPage();
     await signIn(office.request, server.address);
-    await office.goto(manifest);
+    await goTo(office, manifest);
     await expect(async () => {
       await office.getByRole('button', { name: 'Ask the simulated laboratory' }).click();
       await expect(office.getByRole('button', { name: 'Look at its results' })).toBeVisible({ timeout: 2_000 });
@@ -70,11 +70,11 @@ test.describe('with no signal', () => {
     await office.getByRole('button', { name: 'Bring them in' }).click();
     await expect(office.getByRole('heading', { name: 'Brought in: 4 new results of 2 samples' })).toBeVisible();
 
-    await office.goto(`${server.address}/record/HAR-1?of=chlorophyll`);
+    await goTo(office, `${server.address}/record/HAR-1?of=chlorophyll`);
     await office.getByText(/^Every reading/).click();
     await expect(office.getByRole('row', { name: /12 August 2026 .* µg\/L .* provisional/ })).toBeVisible();
     // And down again to the bottle: whose hands, when, how much.
-    await office.goto(`${server.address}/ledger/sample/${FILTER}`);
+    await goTo(office, `${server.address}/ledger/sample/${FILTER}`);
     await expect(office.getByText('88 mL filtered')).toBeVisible();
     await expect(office.getByText('received in good order, signed the simulated laboratory')).toBeVisible();
     await expect(office.getByText(/^results, results-/)).toBeVisible();

@@ -34,6 +34,7 @@ test('a coordinator goes from an empty instance to a packed outing', async ({ pa
   await page.getByLabel('Password').fill('four plain words here');
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Waters and stations' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Have a code of your phone asked for, too' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Programmes' }).click();
   await page.getByRole('button', { name: 'Choose the first programme' }).click();

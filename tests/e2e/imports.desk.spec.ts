@@ -1,4 +1,4 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 const TABLE = `Site;Date;Time;Observer;Depth (m);Secchi (m);Temp (C);DO (mg/L);TP;Remarks
@@ -18,7 +18,7 @@ North Arm;20/08/1996;;Second Hand;0;430;20,7;8,8;17;
 test('an old table comes in by its columns, what is off is caught, and the whole is taken back', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/setup/data`);
+  await goTo(page, `${server.address}/setup/data`);
   await page.getByRole('link', { name: 'Choose the table' }).click();
   await page
     .locator('input[type=file]')
@@ -51,7 +51,7 @@ test('an old table comes in by its columns, what is off is caught, and the whole
   await expect(row).toContainText('Somebody else than you signs them off.');
 
   // Down from the picture to the line of the file.
-  await page.goto(`${server.address}/record/HAR-2?of=clarity`);
+  await goTo(page, `${server.address}/record/HAR-2?of=clarity`);
   await expect(page.getByText(/8 values wait for review|values wait for review/).first()).toBeVisible();
   await page.getByText(/^Every reading/).click();
   await page
@@ -69,13 +69,13 @@ test('an old table comes in by its columns, what is off is caught, and the whole
       .first(),
   ).toBeVisible();
 
-  await page.goto(`${server.address}/setup/data/table`);
+  await goTo(page, `${server.address}/setup/data/table`);
   await page.getByRole('button', { name: 'Take it back…' }).click();
   await page.getByRole('button', { name: 'wrong station' }).click();
   await page.getByRole('button', { name: 'Take it back', exact: true }).click();
   await expect(page.getByText('✓ 8 visits are struck; the log keeps them with the reason.')).toBeVisible();
   await expect(row).toContainText('Taken back: its 8 visits are struck.');
-  await page.goto(`${server.address}/record/HAR-2?of=clarity`);
+  await goTo(page, `${server.address}/record/HAR-2?of=clarity`);
   await expect(page.getByRole('row', { name: /12 July 1994/ })).toHaveCount(0);
   await expect(async () => {
     const { context } = await server.get<{ context: { history: { date: string }[] } }>('/api/stations/HAR-2');
@@ -86,7 +86,7 @@ test('an old table comes in by its columns, what is off is caught, and the whole
 test('a file that is no table is refused in words, and nothing is kept', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/setup/data/table`);
+  await goTo(page, `${server.address}/setup/data/table`);
   const file = page.locator('input[type=file]');
   await file.setInputFiles({ name: 'one.csv', mimeType: 'text/csv', buffer: Buffer.from('only one column\n1\n') });
   await expect(page.getByRole('alert')).toContainText('There is no table in it.');

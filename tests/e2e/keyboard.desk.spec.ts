@@ -1,4 +1,4 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 test('a whole visit by keyboard alone', async ({ page, server }) => {
@@ -36,7 +36,7 @@ test('a whole visit by keyboard alone', async ({ page, server }) => {
 test('a paper sheet with fifteen levels is typed in by keyboard alone, with few strokes', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
-  await page.goto(`${server.address}/start/HAR-2`);
+  await goTo(page, `${server.address}/start/HAR-2`);
   await expect(page.getByRole('checkbox', { name: 'chlorophyll' })).toBeChecked();
   await page.getByRole('checkbox', { name: 'chlorophyll' }).focus();
 

@@ -1,10 +1,10 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 test('a rope is taped: nonsense is refused, a stretch corrects the readings and both numbers stay', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/setup/kit`);
+  await goTo(page, `${server.address}/setup/kit`);
   await expect(page.getByRole('region', { name: 'Due now' }).getByText('M-1 was due 7 Aug 2026')).toBeVisible();
   await page.getByRole('button', { name: 'Open R-3' }).click();
   await page.getByRole('button', { name: 'Tape it' }).click();
@@ -20,7 +20,7 @@ test('a rope is taped: nonsense is refused, a stretch corrects the readings and 
   await expect(page.getByText('R-3 reads 2.1 % off.').first()).toBeVisible();
 
   // The next visit reads the marks as they are, and works with what they truly are.
-  await page.goto(server.address);
+  await goTo(page, server.address);
   await person.starts('Harrowmere, Deep Hole');
   await person.answers('How deep is it here?', '102');
   await person.answers('Where was it lost?', '12 9');
@@ -29,7 +29,7 @@ test('a rope is taped: nonsense is refused, a stretch corrects the readings and 
   await expect(page.getByText('by the marks 12 ft 0 in').first()).toBeVisible();
 
   // It was the wrong rope: the check is struck, and stays in the history with its reason.
-  await page.goto(`${server.address}/setup/kit`);
+  await goTo(page, `${server.address}/setup/kit`);
   await page.getByRole('button', { name: 'Open R-3' }).click();
   await page.getByRole('button', { name: 'Strike the check of Wed 12 Aug 2026' }).click();
   await page.getByRole('button', { name: 'wrong item' }).click();
@@ -41,7 +41,7 @@ test('a rope is taped: nonsense is refused, a stretch corrects the readings and 
 test('a line gets new marks, and its stations follow', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/setup/kit`);
+  await goTo(page, `${server.address}/setup/kit`);
   await page.getByRole('button', { name: 'Open R-4' }).click();
   await page.getByRole('button', { name: 'New marks in another colour' }).click();
   await page.getByLabel('Name of the line with its new marks').fill('R-3');
@@ -57,7 +57,7 @@ test('a line gets new marks, and its stations follow', async ({ page, server }) 
 test('a sampler proposes a station from a scouting track, and a coordinator approves it', async ({ page, server, browser }) => {
   const sampler = new Person(page, server.address);
   await sampler.opens('sampler');
-  await page.goto(`${server.address}/setup/waters/pell-tarn`);
+  await goTo(page, `${server.address}/setup/waters/pell-tarn`);
   await page.getByRole('button', { name: 'Propose a station' }).click();
   await page.getByLabel('Soundings, typed').fill('51.8866 -11.4104 1.2\n51.8868 -11.4104 1.9\n51.8870 -11.4104 1.6');
   await page.getByRole('button', { name: 'Find the deepest place' }).click();
@@ -73,7 +73,7 @@ test('a sampler proposes a station from a scouting track, and a coordinator appr
   const own = await browser.newContext({ serviceWorkers: 'block' });
   const office = new Person(await own.newPage(), server.address);
   await office.opens();
-  await office.page.goto(`${server.address}/setup/waters/pell-tarn`);
+  await goTo(office.page, `${server.address}/setup/waters/pell-tarn`);
   await office.page.getByRole('button', { name: 'Look and approve' }).click();
   await office.page.getByRole('button', { name: 'Approve the station' }).click();
   await expect(office.page.getByRole('heading', { name: 'PEL-2 Inlet' })).toBeVisible();

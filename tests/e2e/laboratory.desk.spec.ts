@@ -1,4 +1,4 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 import { signIn } from './session.mjs';
 
@@ -6,7 +6,7 @@ const [FILTER, REPLICATE] = ['HAR-1-260603-F1-4', 'HAR-1-260603-F1R-Q'];
 
 test('a laboratory measures extracts and releases what it found', async ({ page, server }) => {
   await signIn(page.request, server.address, 'laboratory');
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await expect(page.getByRole('heading', { name: '2 samples wait to be measured' })).toBeVisible();
   await page.getByRole('link', { name: /2 to measure/ }).click();
   await page.getByRole('link', { name: 'Enter absorbances or fluorescence' }).click();
@@ -36,7 +36,7 @@ test('a laboratory measures extracts and releases what it found', async ({ page,
 
 test('of a results file nothing is dropped, doubled or guessed', async ({ page, server }) => {
   await signIn(page.request, server.address, 'laboratory');
-  await page.goto(`${server.address}/ledger/results`);
+  await goTo(page, `${server.address}/ledger/results`);
   const file = [
     'Sample;Test;Result;Units;Date',
     `${FILTER};CHL a;3,42;ug/L;31.07.2026`,
@@ -60,19 +60,19 @@ test('of a results file nothing is dropped, doubled or guessed', async ({ page, 
   // Again: nothing is new. A row is put aside with a reason.
   await page.getByLabel('Another file…').setInputFiles(upload);
   await expect(page.getByRole('heading', { name: 'This would bring in 0 new results of 0 samples' })).toBeVisible();
-  await page.goto(`${server.address}/ledger/results`);
+  await goTo(page, `${server.address}/ledger/results`);
   await page.getByRole('button', { name: 'put aside…' }).first().click();
   await page.getByRole('button', { name: 'not ours' }).click();
   await page.getByRole('button', { name: 'Put it aside', exact: true }).click();
   await expect(page.getByRole('heading', { name: '2 rows wait for somebody' })).toBeVisible();
-  await page.goto(`${server.address}/ledger/sample/${REPLICATE}`);
+  await goTo(page, `${server.address}/ledger/sample/${REPLICATE}`);
   await expect(page.getByRole('cell', { name: '< 0.5 µg/L' })).toBeVisible();
 });
 
 test('a box is taken in with what was wrong with it, and a vial is rejected with a reason', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await page.getByRole('button', { name: 'Pick all 2' }).click();
   await page.getByRole('region', { name: 'The picked samples' }).getByRole('button', { name: 'Hand over…' }).click();
   for (const tick of ['Frozen through', 'Label read, the same as here']) {
@@ -90,9 +90,9 @@ test('a box is taken in with what was wrong with it, and a vial is rejected with
   await expect(page.getByRole('row', { name: new RegExp(`${whole}.*at the lab`) })).toBeVisible();
 
   // What went already cannot go again, and a number with a slip finds nothing.
-  await page.goto(`${server.address}/ledger/hand-over?pick=${encodeURIComponent(JSON.stringify([whole]))}`);
+  await goTo(page, `${server.address}/ledger/hand-over?pick=${encodeURIComponent(JSON.stringify([whole]))}`);
   await expect(page.getByText(`${whole} was handed over already, to Aldwick district laboratory.`)).toBeVisible();
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await page.getByRole('searchbox').fill(`${whole.slice(0, -1)}Y`);
   await page.keyboard.press('Enter');
   await expect(page.getByText('its last character does not fit the others')).toBeVisible();

@@ -2,6 +2,18 @@ import { expect, type Page } from '@playwright/test';
 import type { RealServer } from './server';
 import { signIn } from './session.mjs';
 
+/**
+ * To an address, as a link within the page leads there: what is fetched and started stays. The first time the page is loaded;
+ * where it must be loaded anew, a test says `page.goto` or `page.reload`.
+ */
+export async function goTo(page: Page, address: string): Promise<void> {
+  if (page.url().startsWith(new URL(address).origin)) {
+    await page.evaluate((to) => history.pushState(null, '', to), address);
+  } else {
+    await page.goto(address);
+  }
+}
+
 /** What a person does with the interface, the same at the desk and on the boat. */
 export class Person {
   constructor(

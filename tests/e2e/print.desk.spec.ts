@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 const OUTING = '/prepare/2026-08-12/harrowmere';
@@ -23,7 +23,7 @@ const SHEETS: [string, [number, number], number][] = [
 
 test('five labels come on the pages of each sheet, nothing cut off', async ({ page, server }) => {
   await new Person(page, server.address).opens('sampler');
-  await page.goto(`${server.address}${OUTING}/labels`);
+  await goTo(page, `${server.address}${OUTING}/labels`);
   await expect(page.getByRole('button', { name: 'Print 5 labels' })).toBeVisible();
   for (const [sheet, size, count] of SHEETS) {
     await page.getByLabel('Sheet').selectOption(sheet);
@@ -38,7 +38,7 @@ test('five labels come on the pages of each sheet, nothing cut off', async ({ pa
 
 test('labels begin where the sheet is still free, and go on to another', async ({ page, server }) => {
   await new Person(page, server.address).opens('sampler');
-  await page.goto(`${server.address}${OUTING}/labels`);
+  await goTo(page, `${server.address}${OUTING}/labels`);
   await expect(page.getByRole('button', { name: 'Print 5 labels' })).toBeVisible();
   await page.getByLabel(/^First free label/).fill('22');
   expect(await pagesOf(page)).toHaveLength(2);
@@ -48,7 +48,7 @@ test('labels begin where the sheet is still free, and go on to another', async (
 
 test('a field sheet is one page for each station, in the programme’s boxes', async ({ page, server }) => {
   await new Person(page, server.address).opens('sampler');
-  await page.goto(`${server.address}${OUTING}/sheets`);
+  await goTo(page, `${server.address}${OUTING}/sheets`);
   const deep = page.getByRole('article', { name: 'Sheet for Deep Hole' });
   const arm = page.getByRole('article', { name: 'Sheet for North Arm' });
   await expect(deep.getByText('lost, reading 1')).toBeVisible();
@@ -94,7 +94,7 @@ test('a closed visit with a profile prints as one page', async ({ page, server }
 
 test('a manifest prints on one page with room for both signatures', async ({ page, server }) => {
   await new Person(page, server.address).opens();
-  await page.goto(`${server.address}/ledger`);
+  await goTo(page, `${server.address}/ledger`);
   await page.getByRole('link', { name: /2 to measure/ }).click();
   await expect(page.getByText('Received, Fri 31 Jul 2026 11:20')).toBeVisible();
   expect(await pagesOf(page)).toHaveLength(1);
@@ -105,7 +105,7 @@ test('a manifest prints on one page with room for both signatures', async ({ pag
 
 test('a water’s year is two pages for neighbours and its numbers behind them, on A4 and on Letter', async ({ page, server }) => {
   await new Person(page, server.address).opens('reader');
-  await page.goto(`${server.address}/record/report/pell-tarn?year=2025`);
+  await goTo(page, `${server.address}/record/report/pell-tarn?year=2025`);
   await expect(page.getByRole('heading', { name: 'Pell Tarn, 2025' })).toBeVisible();
   await expect(page.getByRole('img').first()).toBeVisible();
   for (const format of ['A4', 'Letter']) {

@@ -1,13 +1,10 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, RealServer, test } from './server';
 
-test('is it changing, how sure are we, what would we need: and down from there to the rope', { tag: '@both' }, async ({
-  page,
-  server,
-}) => {
+test('is it changing, how sure are we, what would we need: and down from there to the rope', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/record`);
+  await goTo(page, `${server.address}/record`);
   await expect(page.getByRole('heading', { name: 'Is our water changing?' })).toBeVisible();
   for (const water of ['Harrowmere', 'Long Sallow Reservoir', 'Pell Tarn', 'Skarn Sound']) {
     const answers = page.getByRole('region', { name: water });
@@ -44,7 +41,7 @@ test('is it changing, how sure are we, what would we need: and down from there t
 test('a finding is accepted, the visit signed off, and only then it counts', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/review`);
+  await goTo(page, `${server.address}/review`);
   await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
   await expect(page.getByText(/^1\.4 m; here in July/)).toBeVisible();
   const sign = page.getByRole('button', { name: 'Sign it off' });
@@ -65,7 +62,7 @@ test('a finding is accepted, the visit signed off, and only then it counts', asy
 test('a reviewer asks, and the visit waits for the answer', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/review`);
+  await goTo(page, `${server.address}/review`);
   await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
   await page.getByRole('button', { name: 'Ask the sampler…' }).click();
   await page.getByRole('button', { name: 'Was it read twice?' }).click();
@@ -80,7 +77,7 @@ test('a reviewer asks, and the visit waits for the answer', async ({ page, serve
 test('a visit begun at the wrong station is moved, and counts there', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/review`);
+  await goTo(page, `${server.address}/review`);
   await page.getByRole('link', { name: /^Look at Middle, Wed 22 Jul 2026/ }).click();
   await page.getByRole('button', { name: 'Made at another station…' }).click();
   await page.getByLabel('Where it was made').selectOption({ label: 'Harrowmere, North Arm (HAR-2)' });
@@ -101,7 +98,7 @@ test('a visit begun at the wrong station is moved, and counts there', async ({ p
 test('a calculation by itself follows what is typed, and says what is no number', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('reader');
-  await page.goto(`${server.address}/workings?of=trophic`);
+  await goTo(page, `${server.address}/workings?of=trophic`);
   // 60 − 14.41 × ln 4.7 = 37.7
   await expect(page.getByRole('button', { name: /^37\.7, oligotrophic/ })).toBeVisible();
   await page.getByLabel('Clarity, m').fill('1');
@@ -110,7 +107,7 @@ test('a calculation by itself follows what is typed, and says what is no number'
   await expect(page.getByText('“deep” is not a number.')).toBeVisible();
 
   // A blank between two numbers is feet and inches, not two marks: (12 ft 9 + 12 ft 3) / 2.
-  await page.goto(`${server.address}/workings?of=clarity`);
+  await goTo(page, `${server.address}/workings?of=clarity`);
   await page.getByRole('group', { name: 'The line is marked in' }).getByText('ft', { exact: true }).click();
   await page.getByLabel(/^One lowering a line/).fill('12 9; 12 3');
   await page.getByRole('group', { name: 'Reported to' }).getByText('¼ ft', { exact: true }).click();
@@ -122,7 +119,7 @@ test('a calculation by itself follows what is typed, and says what is no number'
 test('every calculation stands by itself, with its working and its source', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('reader');
-  await page.goto(`${server.address}/workings`);
+  await goTo(page, `${server.address}/workings`);
   const places = page.getByRole('navigation', { name: 'Calculations' }).getByRole('link');
   await expect(places).toHaveCount(14);
   for (const place of await places.all()) {
@@ -140,7 +137,7 @@ test('every calculation stands by itself, with its working and its source', asyn
 test('stations stand side by side, and the year of all waters in one page', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/record`);
+  await goTo(page, `${server.address}/record`);
   await page.getByRole('link', { name: 'Stations side by side' }).click();
   const deep = page.getByRole('listitem').filter({ hasText: 'Deep Hole' });
   await expect(deep).toContainText('The water is getting murkier');
@@ -148,7 +145,7 @@ test('stations stand side by side, and the year of all waters in one page', asyn
   await page.getByLabel('What of them').selectOption('bottom-oxygen');
   await expect(page.getByRole('listitem').filter({ hasText: 'North Arm' })).toContainText('mg/L');
 
-  await page.goto(`${server.address}/record/summary`);
+  await goTo(page, `${server.address}/record/summary`);
   await expect(page.getByRole('heading', { name: 'All waters, 2026' })).toBeVisible();
   await expect(page.getByText(/^\d+ people made \d+ visits to 5 of 5 stations of 4 waters in 2026\.$/)).toBeVisible();
   await expect(page.getByText(/visits wait for sign-off and count in no trend yet/)).toBeVisible();
@@ -161,7 +158,7 @@ test('the record goes out as a package and becomes the same record elsewhere', a
   test.setTimeout(120_000);
   const person = new Person(page, server.address);
   await person.opens();
-  await page.goto(`${server.address}/setup/data`);
+  await goTo(page, `${server.address}/setup/data`);
   const [saved] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save Everything' }).click()]);
   const file = await saved.path();
   const empty = await RealServer.startEmpty();

@@ -1,10 +1,10 @@
-import { Person } from './person';
+import { goTo, Person } from './person';
 import { expect, test } from './server';
 
 test('a date is moved: what changes is shown first, then kept', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
-  await page.goto(`${server.address}/season`);
+  await goTo(page, `${server.address}/season`);
   await expect(page.getByRole('heading', { name: 'Harrowmere: Deep Hole, then North Arm' })).toBeVisible();
   await expect(page.getByText('Long Sallow Reservoir, Dam end is at risk.')).toBeVisible();
   await expect(page.getByText('June was missed. 2 dates left, 2 needed')).toBeVisible();
@@ -45,7 +45,7 @@ test('what was taken along is counted in the season', async ({ page, server }) =
   await person.ends();
   await expect(page.getByRole('status')).toHaveText('all sent', { timeout: 30_000 });
 
-  await page.goto(`${server.address}/season`);
+  await goTo(page, `${server.address}/season`);
   await expect(page.getByRole('heading', { name: 'Harrowmere: North Arm' })).toBeVisible();
   const season = await server.get<{ plan: { stations: { code: string; counts: { protocol: string; done: number }[] }[] } }>(
     '/api/season',

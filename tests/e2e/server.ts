@@ -7,7 +7,8 @@ import { fileURLToPath } from 'node:url';
 import { type APIRequestContext, test as base, request } from '@playwright/test';
 import { signIn } from './session.mjs';
 
-const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
+/** The built application. */
+export const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
 
 /** Below the range from which the system gives ports away by itself, so that nobody takes it before the server does. */
 async function freePort(): Promise<number> {
@@ -34,6 +35,7 @@ export class RealServer {
     readonly port: number,
     template: string | undefined,
     private readonly demo: boolean,
+    private app = APP,
   ) {
     if (template) {
       cpSync(template, this.data, { recursive: true });
@@ -41,8 +43,8 @@ export class RealServer {
   }
 
   /** Begins with a copy of the demo's data where there is one, else makes it. */
-  static async start(template = process.env.E2E_TEMPLATE): Promise<RealServer> {
-    const server = new RealServer(await freePort(), template, true);
+  static async start(template = process.env.E2E_TEMPLATE, app = APP): Promise<RealServer> {
+    const server = new RealServer(await freePort(), template, true, app);
     await server.start();
     return server;
   }
@@ -84,7 +86,9 @@ export class RealServer {
         '1',
       ],
       {
-        cwd: APP,
+        cwd: this.app,
+        // It lives for minutes: what the compiler would do for the hours to come is left out.
+        env: { ...process.env, DOTNET_TieredPGO: '0', DOTNET_TC_CallCounting: '0' },
         stdio: 'ignore',
       },
     );
@@ -100,6 +104,13 @@ export class RealServer {
         await new Promise((again) => setTimeout(again, 100));
       }
     }
+  }
+
+  /** Puts another build in its place, on the same data. */
+  async becomes(app: string): Promise<void> {
+    await this.kill();
+    this.app = app;
+    await this.start();
   }
 
   /** Ends it as a power cut would. */

@@ -9,7 +9,7 @@ interface Sent {
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow', ownServer: true });
 
-  test('the whole visit to a layered lake, the network cut and the server stopped', { tag: '@both' }, async ({
+  test('the whole visit to a layered lake, the network cut and the server stopped', { tag: '@boat' }, async ({
     page,
     server,
   }) => {
@@ -132,7 +132,7 @@ test('a step that is left out says why, and can be done after all', { tag: '@boa
 });
 
 test('steps are taken in another order: what it costs is said, and the programme’s order is one touch away', {
-  tag: '@both',
+  tag: '@boat',
 }, async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');

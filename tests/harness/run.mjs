@@ -1,4 +1,4 @@
-// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--full N] [--browser-kills N] [--seed N]. Exit code 1 where anything acknowledged was lost, doubled or altered.
+// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--full N] [--browser-kills N] [--seed N]; Ctrl-C ends it with what it has done. Exit code 1 where anything acknowledged was lost, doubled or altered.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -35,6 +35,12 @@ async function until(is, otherwise) {
 }
 let stop = false;
 let failed;
+// A long run may be ended early; it says then what it has done.
+let early = false;
+process.once('SIGINT', () => {
+  early = true;
+});
+const done = { kill: 0, cut: 0, full: 0 };
 const began = Date.now();
 await server.start();
 for (const device of devices) {
@@ -43,6 +49,9 @@ for (const device of devices) {
 const writing = devices.map((device) => device.run(() => stop));
 try {
   for (const [i, fault] of faults.entries()) {
+    if (early) {
+      break;
+    }
     await server.kill();
     if (fault === 'cut') {
       await server.start(1 + random.below(random.pick([40, 4000])));
@@ -68,6 +77,7 @@ try {
       await later(100 + random.below(1200));
       await server.kill();
     }
+    done[fault] += 1;
     if ((i + 1) % 50 === 0) {
       console.log(`${i + 1} of ${faults.length} faults`);
     }
@@ -106,12 +116,12 @@ if (!failed) {
 const count = (what) => found.reduce((all, one) => all + one[what].length, 0);
 const counts = {
   seed,
-  kills,
-  'power cuts': cuts,
+  kills: done.kill,
+  'power cuts': done.cut,
   'cuts amid what was not synced': power.hit,
   'writes not synced at a cut': power.unsynced,
   'of them dropped or torn': power.dropped,
-  'full disks': fullDisks,
+  'full disks': done.full,
   'told that there is no room': sum((d) => d.counts.noRoom),
   requests: sum((d) => d.counts.requests),
   'replies dropped': sum((d) => d.counts.repliesDropped),

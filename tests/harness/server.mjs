@@ -24,7 +24,8 @@ export class Server {
   async start(cutAfter = 0) {
     rmSync(this.cutLog, { force: true });
     this.said = '';
-    const env = { ...process.env, LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_FULL: this.fullMark, CUT_AFTER: String(cutAfter) };
+    // It lives for seconds: what the compiler would do for the hours to come is left out.
+    const env = { ...process.env, DOTNET_TieredPGO: '0', LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_FULL: this.fullMark, CUT_AFTER: String(cutAfter) };
     this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
     this.#process.stderr.on('data', (part) => {
       this.said += part;
@@ -47,6 +48,10 @@ export class Server {
       }
       await new Promise((again) => setTimeout(again, 50));
     }
+  }
+
+  get pid() {
+    return this.#process.pid;
   }
 
   async kill() {

@@ -7,6 +7,7 @@ import { createRoot } from 'react-dom/client';
 import { startDelivering } from './field/delivery';
 import { lookForEmptied } from './field/outbox';
 import { emptiedTrouble, setTrouble } from './field/trouble';
+import { followNewBuild } from './newBuild';
 import { router } from './routes';
 import { startAppearance } from './ui/appearance';
 
@@ -15,6 +16,7 @@ void lookForEmptied()
   .then((found) => found && setTrouble(emptiedTrouble(found)))
   .finally(startDelivering);
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
+  followNewBuild(navigator.serviceWorker);
   // After the first screen, which it would otherwise delay by fetching everything for offline.
   addEventListener('load', () => setTimeout(() => void navigator.serviceWorker.register('/sw.js'), 300));
 }

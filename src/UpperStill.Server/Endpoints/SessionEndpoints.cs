@@ -21,7 +21,8 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="CoordinatesAll">True for coordinators of the whole group.</param>
 /// <param name="Reports">True for laboratories and coordinators: they take samples in and report results.</param>
 /// <param name="Link">A link by which their password can be set anew; null where there is none.</param>
-public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports, LinkNotice? Link = null);
+/// <param name="SecondFactorDue">True where they coordinate and a password alone opens their account; not in the demo, whose passwords everybody knows.</param>
+public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports, LinkNotice? Link = null, bool SecondFactorDue = false);
 
 /// <summary>Somebody made a link by which the password of an account can be set anew; its holder can stop it.</summary>
 /// <param name="By">Who made it.</param>
@@ -103,7 +104,7 @@ internal static class SessionEndpoints
 
             return caller.Person is { } person
                 ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
-                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null))
+                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null, !instance.Demo && !person.TwoFactorEnabled && person.Grants.Any(g => g.Role == Role.Coordinator)))
                 : new SessionInfo(token, needed, null, instance.Demo
                     ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
                     : null);

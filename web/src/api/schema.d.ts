@@ -7744,6 +7744,11 @@ export interface components {
             /** @description True for laboratories and coordinators: they take samples in and report results. */
             reports: boolean;
             link?: null | components["schemas"]["LinkNotice"];
+            /**
+             * @description True where they coordinate and a password alone opens their account; not in the demo, whose passwords everybody knows.
+             * @default false
+             */
+            secondFactorDue: boolean;
         };
         /** @description A day set aside by hand. */
         SetAside: {

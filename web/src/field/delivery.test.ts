@@ -161,7 +161,39 @@ test('the file of a logged cast follows its entry, and goes once', async () => {
   await deliverFiles();
 
   expect(put).toEqual(['/api/visits/v1/casts/one']);
-  expect((await store.files.toArray()).map(({ sha256 }) => sha256)).toEqual(['two']);
+  expect((await store.files.toArray()).filter(({ sent }) => !sent).map(({ sha256 }) => sha256)).toEqual(['two']);
+});
+
+test('a file that went is offered again to a server that was restored, and is forgotten after two weeks', async () => {
+  vi.useFakeTimers({ toFake: ['Date'] });
+  await store.files.add({ sha256: 'one', visit: 'v1', file: new Blob(['1,2']) });
+  await store.entries.add({ id: 'one', visit: 'v1', state: 'sent', entry: cast('one') });
+  let holds = true;
+  let put = 0;
+  vi.stubGlobal('fetch', async (request: Request) => {
+    if (request.method === 'PUT') {
+      put += 1;
+      return new Response(null, { status: 204 });
+    }
+    const { entries } = (await request.json()) as { entries: Entry[] };
+    const answer = { answers: entries.map((_, index) => ({ index, status: 'kept' })), mark: { sequence: 1, hash: 'x' }, holds };
+    holds = true;
+    return Response.json(answer);
+  });
+  await deliverFiles();
+  await deliverFiles();
+  expect(put).toBe(1);
+
+  holds = false;
+  await store.entries.add({ id: 'next', visit: 'v2', state: 'waiting', entry: entry('next') });
+  await deliverWaiting();
+  await deliverFiles();
+  expect(put).toBe(2);
+
+  vi.setSystemTime(Date.now() + 15 * 24 * 3600 * 1000);
+  await deliverFiles();
+  expect(await store.files.count()).toBe(0);
+  vi.useRealTimers();
 });
 
 test.each([

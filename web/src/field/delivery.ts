@@ -46,6 +46,9 @@ function setReach(next: Reach): void {
 /** Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server, a server without room. */
 const NOT_ITS_FAULT = new Set([400, 401, 403, 404, 429, 502, 503, 504, 507]);
 
+/** A backup is made each night, and somebody looks after it within two weeks. */
+const FILES_STAY_MS = 14 * 24 * 3600 * 1000;
+
 /** How far the server's log reached when it last took entries from this device. */
 const LOG_MARK = 'log-mark';
 
@@ -57,6 +60,9 @@ async function offerAgain(): Promise<void> {
     .equals('sent')
     .and(({ entry }) => entry.device === device)
     .modify({ state: 'waiting' });
+  await store.files.toCollection().modify((file) => {
+    delete file.sent;
+  });
 }
 
 /** What one round of deliveries found out. */
@@ -175,7 +181,7 @@ export async function deliverWaiting(): Promise<boolean> {
 /** Files of logged casts that can be sent: the server has the entry that names them, and has not refused them. */
 async function filesToSend(): Promise<KeptFile[]> {
   const files: KeptFile[] = [];
-  for (const file of await store.files.filter(({ problem }) => !problem).toArray()) {
+  for (const file of await store.files.filter(({ problem, sent }) => !problem && !sent).toArray()) {
     const entries = await store.entries.where('visit').equals(file.visit).toArray();
     if (entries.some(({ state, entry }) => state === 'sent' && (entry.body as { sha256?: string }).sha256 === file.sha256)) {
       files.push(file);
@@ -184,8 +190,10 @@ async function filesToSend(): Promise<KeptFile[]> {
   return files;
 }
 
-/** Sends those files, once. */
+/** Sends those files, once; of those that went some time ago the server has backups. */
 export async function deliverFiles(): Promise<void> {
+  const past = Date.now() - FILES_STAY_MS;
+  await store.files.filter(({ sent }) => sent !== undefined && sent < past).delete();
   for (const { sha256, visit, file } of await filesToSend()) {
     const { response, error } = await api.PUT('/api/visits/{visit}/casts/{sha256}', {
       params: { path: { visit, sha256 } },
@@ -194,7 +202,7 @@ export async function deliverFiles(): Promise<void> {
       headers: { 'Content-Type': 'text/csv' },
     });
     if (response.ok) {
-      await store.files.delete(sha256);
+      await store.files.update(sha256, { sent: Date.now() });
     } else if ([403, 404, 413].includes(response.status)) {
       await store.files.update(sha256, { problem: error?.title ?? `The server answered ${response.status}.` });
     }

@@ -25,7 +25,17 @@ const signsIn = (id: string) =>
   takeSession({
     token: 't',
     firstNeeded: false,
-    person: { id, name: id, signInName: id, grants: [], works: true, coordinates: false, coordinatesAll: false, reports: false },
+    person: {
+      id,
+      name: id,
+      signInName: id,
+      grants: [],
+      works: true,
+      coordinates: false,
+      coordinatesAll: false,
+      reports: false,
+      secondFactorDue: false,
+    },
   });
 
 /** A server that fails over some entries, whatever comes with them. */

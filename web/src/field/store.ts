@@ -62,13 +62,15 @@ export interface KeptPhoto {
   picture: Blob;
 }
 
-/** The file of a logged cast, until the server has it. */
+/** The file of a logged cast: until the server has it, and some days longer, should the server be restored from a backup. */
 export interface KeptFile {
   sha256: string;
   visit: string;
   file: Blob;
   /** Why the server would not have it; then it is not sent again by itself. */
   problem?: string;
+  /** When the server took it, in milliseconds since 1970; absent while it waits. */
+  sent?: number;
 }
 
 /** A sample as the server knows it. */

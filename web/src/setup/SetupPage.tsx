@@ -12,7 +12,7 @@ const PARTS = [
 
 /** What is set up ashore, part by part. */
 export function SetupPage() {
-  const { known } = useSession();
+  const { known, person } = useSession();
   const parts = PARTS.filter((part) => !part.all || known?.coordinatesAll);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
@@ -27,6 +27,12 @@ export function SetupPage() {
           </Link>
         ))}
       </nav>
+      {person?.secondFactorDue && (
+        <p className="mb-5 border-buoy border-l-4 bg-sheet px-4 py-2">
+          Whoever learns your password could change all of this.{' '}
+          <Link to="/account">Have a code of your phone asked for, too</Link>
+        </p>
+      )}
       <Outlet />
     </div>
   );

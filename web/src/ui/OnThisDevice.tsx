@@ -26,7 +26,7 @@ export function OnThisDevice() {
   // Until it is read nothing is said: never “all sent” of what was not looked at.
   const read = useLiveQuery(outbox, [known?.id]);
   const box = read ?? EMPTY;
-  const files = useLiveQuery(() => store.files.toArray(), []) ?? [];
+  const files = useLiveQuery(() => store.files.filter(({ sent }) => !sent).toArray(), []) ?? [];
   const here = box.mine.length + box.others.length + box.refused.length + files.length;
   const problems = [...box.refused, ...files].map(({ problem }) => problem).filter(Boolean);
   const names = [...new Set(box.others.map(({ entry }) => entry.by))].join(' and ');
