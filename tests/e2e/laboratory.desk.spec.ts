@@ -60,7 +60,7 @@ test('of a results file nothing is dropped, doubled or guessed', async ({ page, 
   // Again: nothing is new. A row is put aside with a reason.
   await page.getByLabel('Another file…').setInputFiles(upload);
   await expect(page.getByRole('heading', { name: 'This would bring in 0 new results of 0 samples' })).toBeVisible();
-  await goTo(page, `${server.address}/ledger/results`);
+  await page.reload();
   await page.getByRole('button', { name: 'put aside…' }).first().click();
   await page.getByRole('button', { name: 'not ours' }).click();
   await page.getByRole('button', { name: 'Put it aside', exact: true }).click();

@@ -29,11 +29,28 @@ export class Person {
     await expect(this.page.getByText(/days ago|yesterday|today/).first()).toBeVisible();
   }
 
-  /** The service worker has everything, so that the page opens without a server. */
+  /** The service worker has everything, so that the page opens without a server; and the device what comes last, the ledger. */
   async waitsForOffline(): Promise<void> {
     await this.page.evaluate(async () => {
       await navigator.serviceWorker.ready;
     });
+    await expect
+      .poll(() =>
+        this.page.evaluate(
+          () =>
+            new Promise((done) => {
+              const opened = indexedDB.open('upper-still');
+              opened.onsuccess = () => {
+                const kept = opened.result.transaction('settings').objectStore('settings').get('ledger-up-to');
+                kept.onsuccess = () => {
+                  opened.result.close();
+                  done(kept.result !== undefined);
+                };
+              };
+            }),
+        ),
+      )
+      .toBe(true);
   }
 
   /** Casts off without a signal: the network cut and the server stopped, then a visit begun. */

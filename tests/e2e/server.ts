@@ -88,7 +88,7 @@ export class RealServer {
       {
         cwd: this.app,
         // It lives for minutes: what the compiler would do for the hours to come is left out.
-        env: { ...process.env, DOTNET_TieredPGO: '0', DOTNET_TC_CallCounting: '0' },
+        env: { ...process.env, DOTNET_TieredPGO: '0' },
         stdio: 'ignore',
       },
     );

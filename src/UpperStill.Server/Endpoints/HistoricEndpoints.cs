@@ -69,11 +69,6 @@ internal static class HistoricEndpoints
             return Results.Problem("Write each as its line and its column from 0, such as 12.3, with commas between.", statusCode: StatusCodes.Status400BadRequest, title: "The fields that stand cannot be read.");
         }
 
-        if (await desk.WaitingAsync(cancel) > 0)
-        {
-            return StillWorking;
-        }
-
         await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
         using var text = ResultFile.Text(file);
         var (heads, rows, problem) = HistoricFile.Read(text);
@@ -82,7 +77,7 @@ internal static class HistoricEndpoints
             return Refused(problem ?? Finding.Stop("table-differs", "The columns of the file are not those that were looked at.", "Its numbers would be taken for others.", "Choose the file again.") with { NoWayRound = true });
         }
 
-        return Results.Ok(await desk.ReadAsync(rows, columns, name, fields, keep == true, cancel));
+        return await desk.ReadAsync(rows, columns, name, fields, keep == true, cancel) is { } answer ? Results.Ok(answer) : StillWorking;
     }
 
     // "12.3,15.4": line and column of each; null where one is neither.

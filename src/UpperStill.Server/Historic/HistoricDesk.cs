@@ -77,9 +77,6 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     private const string Device = "old table";
     private static readonly TrendSubject[] Subjects = [TrendSubject.Clarity, TrendSubject.Chlorophyll, TrendSubject.Phosphorus];
 
-    /// <summary>How many visits of tables are still to be worked out: until then nobody knows all days that are there.</summary>
-    public Task<int> WaitingAsync(CancellationToken cancel) => book.WaitingAsync(cancel);
-
     /// <summary>Reads a table, and keeps its visits where that is asked; all of them or none.</summary>
     /// <param name="rows">Its rows.</param>
     /// <param name="mapping">How they are read.</param>
@@ -87,13 +84,19 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     /// <param name="asTheyStand">Unusual fields that are right.</param>
     /// <param name="keep">False to look only.</param>
     /// <param name="cancel">Gives up.</param>
-    public async Task<HistoricAnswer> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
+    /// <returns>Null while an earlier table is still being worked out: until then nobody knows all days that are there.</returns>
+    public async Task<HistoricAnswer?> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
     {
         var answer = keep ? await work.InTurnAsync(Read, cancel) : await Read();
-        return answer.Import is null ? answer : answer with { Waiting = await work.GoOnAsync(book, cancel) };
+        return answer?.Import is null ? answer : answer with { Waiting = await work.GoOnAsync(book, cancel) };
 
-        async Task<HistoricAnswer> Read()
+        async Task<HistoricAnswer?> Read()
         {
+            if (await book.WaitingAsync(cancel) > 0)
+            {
+                return null;
+            }
+
             var named = HistoricTable.StationsNamed(mapping, rows);
             var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && (named.Contains(s.Code) || named.Contains(s.Read().Name.Trim()))).ToDictionary(s => s.Code);
             var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
@@ -167,19 +170,24 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     {
         var standing = await book.Visits.Select(v => v.Visit).Union(book.Waiting.Select(w => w.Visit)).ToHashSetAsync(cancel);
         var now = clock.GetLocalNow();
-        return [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
-            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))];
+        return (ImportReach.Done, [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
+            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))]);
     }, cancel);
 
     /// <summary>Signs off every visit of an import that has nothing open.</summary>
     /// <param name="import">The import.</param>
     /// <param name="cancel">Gives up.</param>
-    public async Task<ImportOutcome> SignOffAsync(Guid import, CancellationToken cancel) => await WaitingAsync(cancel) > 0 ? new ImportOutcome(ImportReach.Waits) : await InTurnAsync(import, async starts =>
+    public Task<ImportOutcome> SignOffAsync(Guid import, CancellationToken cancel) => InTurnAsync(import, async starts =>
     {
+        if (await book.WaitingAsync(cancel) > 0)
+        {
+            return (ImportReach.Waits, []);
+        }
+
         var people = new KnownPeople(await book.NamesAsync(cancel));
         if (starts.TrueForAll(s => Own(s, people)))
         {
-            return null;
+            return (ImportReach.Own, []);
         }
 
         // What each says now stands in its sign-off: one that changes before it is written is not signed off by it.
@@ -195,11 +203,11 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
             }
         }
 
-        return signs;
+        return (ImportReach.Done, signs);
     }, cancel);
 
-    // Null of the entries: nothing of the import may be done by the caller, since it is their own.
-    private async Task<ImportOutcome> InTurnAsync(Guid import, Func<List<Start>, Task<List<Entry>?>> entriesOf, CancellationToken cancel)
+    // Keeps what is to be said of an import's visits, where that may be said.
+    private async Task<ImportOutcome> InTurnAsync(Guid import, Func<List<Start>, Task<(ImportReach Reach, List<Entry> Entries)>> saidOf, CancellationToken cancel)
     {
         var outcome = await work.InTurnAsync(async () =>
         {
@@ -209,9 +217,10 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
                 return refused;
             }
 
-            if (await entriesOf(starts) is not { } entries)
+            var (reach, entries) = await saidOf(starts);
+            if (reach != ImportReach.Done)
             {
-                return new ImportOutcome(ImportReach.Own);
+                return new ImportOutcome(reach);
             }
 
             // One that somebody moved lies elsewhere than it began.
