@@ -1,6 +1,7 @@
 // How fast the server takes entries: ./bench deliveries. Fifty devices at once, one entry a request, one device alone, a mark of an old visit struck, and a boat beside a long table.
 import { newId } from '../tests/harness/newId.mjs';
 import { Server } from '../tests/harness/server.mjs';
+import { coordinator } from './coordinator.mjs';
 
 const DEVICES = 50;
 const EACH = 60;
@@ -8,24 +9,14 @@ const TABLE = 3000;
 const server = new Server(15_098);
 await server.start();
 
-let cookie = '';
-let token = '';
+const signedIn = await coordinator(server.address);
 async function ask(method, path, body) {
-  const answer = await fetch(server.address + path, {
-    method,
-    body: typeof body === 'string' ? body : body && JSON.stringify(body),
-    headers: { 'content-type': typeof body === 'string' ? 'text/csv' : 'application/json', cookie, 'x-upper-still': token },
-  });
-  for (const one of answer.headers.getSetCookie()) {
-    cookie = [cookie, one.split(';')[0]].filter(Boolean).join('; ');
+  const { status, text } = await signedIn(method, path, body, typeof body === 'string' ? 'text/csv' : undefined);
+  if (status >= 300) {
+    throw new Error(`${method} ${path} gave ${status}: ${text.slice(0, 300)}`);
   }
-  if (!answer.ok) {
-    throw new Error(`${method} ${path} gave ${answer.status}: ${(await answer.text()).slice(0, 300)}`);
-  }
-  return answer.json();
+  return JSON.parse(text);
 }
-token = (await ask('GET', '/api/session')).token;
-token = (await ask('POST', '/api/session', { signInName: 'coordinator', password: 'upper-still-demo' })).token;
 
 /** A visit to the layered lake as a device writes it: header, sounding, disc, a profile, the end. */
 function visit(device) {

@@ -1,24 +1,13 @@
 // How long each operation takes at the longest request that it allows: ./bench operations. Requests are made from the server's own
 // description: lists are filled with plausible values until the length is reached.
 import { Server } from '../tests/harness/server.mjs';
+import { coordinator } from './coordinator.mjs';
 
 const BUDGET_MS = 1000;
 const ROOM = 0.97;
 const server = new Server(15_097);
 await server.start();
-const { address } = server;
-
-let cookie = '';
-let token = '';
-async function ask(method, path, body) {
-  const answer = await fetch(address + path, { method, body, headers: { 'content-type': 'application/json', cookie, 'x-upper-still': token } });
-  for (const one of answer.headers.getSetCookie()) {
-    cookie = [cookie, one.split(';')[0]].filter(Boolean).join('; ');
-  }
-  return { status: answer.status, text: await answer.text() };
-}
-token = JSON.parse((await ask('GET', '/api/session')).text).token;
-await ask('POST', '/api/session', JSON.stringify({ signInName: 'coordinator', password: 'upper-still-demo' }));
+const ask = await coordinator(server.address);
 const { paths, components } = JSON.parse((await ask('GET', '/api/description.json')).text);
 const allowed = Object.fromEntries(JSON.parse((await ask('GET', '/api/core')).text).map(({ name, longest: most }) => [name, most]));
 const context = JSON.parse((await ask('GET', '/api/stations/HAR-2')).text).context;

@@ -3,33 +3,20 @@ import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { newId } from '../tests/harness/newId.mjs';
 import { Server } from '../tests/harness/server.mjs';
+import { coordinator } from './coordinator.mjs';
 
 const MB = 1024 * 1024;
-const server = new Server(15_097);
+const server = new Server(15_096);
 await server.start();
-let cookie = '';
-let token = '';
-async function ask(method, path, body, type = 'application/json') {
-  const answer = await fetch(server.address + path, {
-    method,
-    body: typeof body === 'string' || body instanceof Uint8Array ? body : body && JSON.stringify(body),
-    headers: { 'content-type': type, cookie, 'x-upper-still': token },
-  });
-  for (const one of answer.headers.getSetCookie()) {
-    cookie = [cookie, one.split(';')[0]].filter(Boolean).join('; ');
-  }
-  return { status: answer.status, said: await answer.text() };
-}
-token = JSON.parse((await ask('GET', '/api/session')).said).token;
-token = JSON.parse((await ask('POST', '/api/session', { signInName: 'coordinator', password: 'upper-still-demo' })).said).token;
+const ask = await coordinator(server.address);
 
 const memory = (what) => Number(new RegExp(`${what}:\\s+(\\d+) kB`).exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024;
 async function upload(what, method, path, body, type = 'text/csv') {
   writeFileSync(`/proc/${server.pid}/clear_refs`, '5');
   const before = memory('VmRSS');
-  const { status, said } = await ask(method, path, body, type);
+  const { status, text } = await ask(method, path, body, type);
   console.log(`${what.padEnd(62)} ${String(status).padStart(4)} ${`${Math.round(body.length / MB)} MB`.padStart(7)}   from ${Math.round(before)} to ${Math.round(memory('VmHWM'))} MB`);
-  return said;
+  return text;
 }
 
 /** As many rows as are taken, filled up to nearly the largest file with a remark. */

@@ -14,8 +14,7 @@ public sealed record ImportUndone(string Why);
 
 /// <summary>How many visits it reached.</summary>
 /// <param name="Visits">How many.</param>
-/// <param name="Waiting">How many are still to be worked out anew; GET /api/imports tells how far that is.</param>
-public sealed record VisitsReached(int Visits, int Waiting);
+public sealed record VisitsReached(int Visits);
 
 /// <summary>Old tables: looked at, mapped, brought in, taken back.</summary>
 internal static class HistoricEndpoints
@@ -42,7 +41,7 @@ internal static class HistoricEndpoints
 
     private static IResult Answer(ImportOutcome outcome) => outcome.Reach switch
     {
-        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits, outcome.Waiting)),
+        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
         ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in, or read all of it."),
         ImportReach.Waits => StillWorking,
         ImportReach.Beyond => Gate.Refused,

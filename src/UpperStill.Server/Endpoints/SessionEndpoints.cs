@@ -102,9 +102,10 @@ internal static class SessionEndpoints
                 await accounts.SeenAsync(cancel);
             }
 
+            var coordinates = caller.Person?.Grants.Any(g => g.Role == Role.Coordinator) ?? false;
             return caller.Person is { } person
-                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, person.Grants.Any(g => g.Role == Role.Coordinator), person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
-                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null, !instance.Demo && !person.TwoFactorEnabled && person.Grants.Any(g => g.Role == Role.Coordinator)))
+                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, coordinates, person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
+                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null, !instance.Demo && coordinates && !person.TwoFactorEnabled))
                 : new SessionInfo(token, needed, null, instance.Demo
                     ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
                     : null);

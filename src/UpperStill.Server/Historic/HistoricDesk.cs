@@ -27,9 +27,8 @@ namespace UpperStill.Server.Historic;
 /// <param name="Columns">What was read of each column.</param>
 /// <param name="Findings">What to look at, the first of them.</param>
 /// <param name="MoreFindings">How many more there are.</param>
-/// <param name="Waiting">How many of the visits are kept and still to be worked out.</param>
 public sealed record HistoricAnswer(
-    Guid? Import, int Rows, int RowsUsed, int Visits, DateOnly? From, DateOnly? Until, IReadOnlyList<HistoricVisit> Shown, IReadOnlyList<HistoricCount> Columns, IReadOnlyList<HistoricFinding> Findings, int MoreFindings, int Waiting = 0);
+    Guid? Import, int Rows, int RowsUsed, int Visits, DateOnly? From, DateOnly? Until, IReadOnlyList<HistoricVisit> Shown, IReadOnlyList<HistoricCount> Columns, IReadOnlyList<HistoricFinding> Findings, int MoreFindings);
 
 /// <summary>An import of before.</summary>
 /// <param name="Id">Identity.</param>
@@ -66,8 +65,7 @@ public enum ImportReach
 /// <summary>What became of a whole import.</summary>
 /// <param name="Reach">Whether it could be reached.</param>
 /// <param name="Visits">How many visits it reached.</param>
-/// <param name="Waiting">How many visits are still to be worked out anew.</param>
-public sealed record ImportOutcome(ImportReach Reach, int Visits = 0, int Waiting = 0);
+public sealed record ImportOutcome(ImportReach Reach, int Visits = 0);
 
 /// <summary>Brings old tables into the record, takes a whole one back, and signs a whole one off.</summary>
 public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, Caller caller, TimeProvider clock)
@@ -88,7 +86,12 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     public async Task<HistoricAnswer?> ReadAsync(IReadOnlyList<HistoricRow> rows, HistoricMapping mapping, string file, IReadOnlySet<HistoricField> asTheyStand, bool keep, CancellationToken cancel)
     {
         var answer = keep ? await work.InTurnAsync(Read, cancel) : await Read();
-        return answer?.Import is null ? answer : answer with { Waiting = await work.GoOnAsync(book, cancel) };
+        if (answer?.Import is not null)
+        {
+            await work.GoOnAsync(book, cancel);
+        }
+
+        return answer;
 
         async Task<HistoricAnswer?> Read()
         {
@@ -229,7 +232,12 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
             await AddAsync(entries, [.. starts.Where(s => speaksOf.Contains(s.Entry.Visit)).Select(s => (s.Entry.Visit, lies.GetValueOrDefault(s.Entry.Visit, s.Body.Station), DateOnly.FromDateTime(s.Entry.At.DateTime)))], cancel);
             return new ImportOutcome(ImportReach.Done, entries.Count);
         }, cancel);
-        return outcome.Reach == ImportReach.Done ? outcome with { Waiting = await work.GoOnAsync(book, cancel) } : outcome;
+        if (outcome.Reach == ImportReach.Done)
+        {
+            await work.GoOnAsync(book, cancel);
+        }
+
+        return outcome;
     }
 
     private bool Own(Start start, KnownPeople people) => Vouching.IsOwn(new NamedPerson(caller.Person!.Id, caller.Name), start.Entry.ToEntry(), start.Body, people);

@@ -35,18 +35,12 @@ public sealed partial class ImportWork(IServiceScopeFactory scopes, LogBook book
     /// <summary>Goes on with what waits, also with what was cut off before this start.</summary>
     public void GoOn() => wake.Release();
 
-    /// <summary>Goes on with what waits, and gives it some seconds to be done; whoever asked is told how much is left.</summary>
-    public async Task<int> GoOnAsync(FieldBook own, CancellationToken cancel)
+    /// <summary>Goes on with what waits, and gives it some seconds to be done; the list of imports tells how much is left.</summary>
+    public async Task GoOnAsync(FieldBook own, CancellationToken cancel)
     {
         GoOn();
-        for (var began = TimeProvider.System.GetTimestamp(); ;)
+        for (var began = TimeProvider.System.GetTimestamp(); await own.WaitingAsync(cancel) > 0 && TimeProvider.System.GetElapsedTime(began) < LongestAnswer;)
         {
-            var left = await own.WaitingAsync(cancel);
-            if (left == 0 || TimeProvider.System.GetElapsedTime(began) > LongestAnswer)
-            {
-                return left;
-            }
-
             await Task.Delay(Often, cancel);
         }
     }

@@ -75,26 +75,28 @@ public static class LogChain
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(rows);
         var last = await LastAsync(book, cancel);
-        var (at, before) = (last?.Sequence ?? 0, last?.Hash ?? []);
-        List<LinkRow> links = [];
+        var at = last?.Sequence ?? 0;
         foreach (var row in rows)
         {
             row.Sequence = ++at;
-            links.Add(new LinkRow { Sequence = at, Hash = before = Link(before, row) });
         }
 
         await book.InsertAsync(rows, cancel);
-        await book.InsertAsync(links, cancel);
+        await book.InsertAsync(Links(last, rows), cancel);
     }
 
     /// <summary>Adds the links of entries that were just written to what is about to be saved.</summary>
     internal static async Task ExtendAsync(FieldBook book, IEnumerable<EntryRow> rows, CancellationToken cancel)
     {
-        var before = (await LastAsync(book, cancel))?.Hash ?? [];
-        foreach (var row in rows.OrderBy(r => r.Sequence))
+        book.Links.AddRange(Links(await LastAsync(book, cancel), rows.OrderBy(r => r.Sequence)));
+    }
+
+    private static IEnumerable<LinkRow> Links(LinkRow? last, IEnumerable<EntryRow> rows)
+    {
+        var before = last?.Hash ?? [];
+        foreach (var row in rows)
         {
-            before = Link(before, row);
-            book.Links.Add(new LinkRow { Sequence = row.Sequence, Hash = before });
+            yield return new LinkRow { Sequence = row.Sequence, Hash = before = Link(before, row) };
         }
     }
 

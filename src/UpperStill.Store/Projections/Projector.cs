@@ -126,11 +126,11 @@ public static class Projector
     {
         var places = await StationsAsync(book, given, cancel);
         var whole = await book.Visits.Where(v => places.Contains(v.Station)).Select(v => v.Visit).ToListAsync(cancel);
-        await MakeAsync(book, [.. whole.Union(given)], null, cancel);
+        await MakeAsync(book, [.. whole.Union(given)], [], null, cancel);
     }
 
     /// <summary>Projects anew some visits of long imports, of one station or more: the earliest that are left there.</summary>
-    internal static Task ProjectWaitingAsync(this FieldBook book, List<Guid> visits, CancellationToken cancel) => MakeAsync(book, visits, null, cancel);
+    internal static async Task ProjectWaitingAsync(this FieldBook book, List<Guid> visits, CancellationToken cancel) => await MakeAsync(book, visits, await StationsAsync(book, [.. visits], cancel), null, cancel);
 
     private static async Task<Dictionary<Guid, IReadOnlyList<EntryRow>>> LogAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
     {
@@ -163,7 +163,7 @@ public static class Projector
         await using var transaction = book.Database.CurrentTransaction is null ? await book.Database.BeginTransactionAsync(cancel) : null;
         var before = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
         await book.Waiting.ExecuteDeleteAsync(cancel);
-        await MakeAsync(book, null, reviewed, cancel);
+        await MakeAsync(book, null, [], reviewed, cancel);
         var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
         if (transaction is not null)
         {
@@ -181,10 +181,10 @@ public static class Projector
         return [.. begun.GroupBy(e => e.Visit).Select(g => VisitPlace.Of(new VisitPlaceRequest([.. g.Select(e => e.ToEntry())])).Station).OfType<string>().Union(were)];
     }
 
-    // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station, so a station's come together.
-    private static async Task MakeAsync(FieldBook book, List<Guid>? visits, Action<VisitReview>? reviewed, CancellationToken cancel)
+    // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station:
+    // a station's come together, or the station is named of whose record a part stays.
+    private static async Task MakeAsync(FieldBook book, List<Guid>? visits, List<string> standing, Action<VisitReview>? reviewed, CancellationToken cancel)
     {
-        var places = visits is null ? [] : await StationsAsync(book, [.. visits], cancel);
         await book.Visits.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Clarities.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => visits == null || visits.Contains(f.Visit)).ExecuteDeleteAsync(cancel);
@@ -193,7 +193,7 @@ public static class Projector
         await book.Values.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
-        var reference = await ReferenceSnapshot.ReadAsync(book, places, cancel);
+        var reference = await ReferenceSnapshot.ReadAsync(book, standing, cancel);
         var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {

@@ -32,18 +32,19 @@ internal sealed class ReferenceSnapshot
         gear = [.. kit.Select(Gear.Of).OfType<Gear>()];
     }
 
-    internal static async Task<ReferenceSnapshot> ReadAsync(FieldBook book, CancellationToken cancel) => new(
-        (await book.Stations.AsNoTracking().ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Read()),
-        (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(p => (p.Code, p.Version), p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!),
-        (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => WaterFacts.Of(w.Read())),
-        await book.KitItemsAsync(cancel),
-        await book.NamesAsync(cancel));
-
-    /// <summary>With what stands of the record of some stations already.</summary>
-    internal static async Task<ReferenceSnapshot> ReadAsync(FieldBook book, IEnumerable<string> stations, CancellationToken cancel)
+    /// <summary>Reads them.</summary>
+    /// <param name="book">The book.</param>
+    /// <param name="standing">The stations of whose record a part stands already.</param>
+    /// <param name="cancel">Gives up.</param>
+    internal static async Task<ReferenceSnapshot> ReadAsync(FieldBook book, IEnumerable<string> standing, CancellationToken cancel)
     {
-        var snapshot = await ReadAsync(book, cancel);
-        foreach (var station in stations)
+        var snapshot = new ReferenceSnapshot(
+            (await book.Stations.AsNoTracking().ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Read()),
+            (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(p => (p.Code, p.Version), p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!),
+            (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => WaterFacts.Of(w.Read())),
+            await book.KitItemsAsync(cancel),
+            await book.NamesAsync(cancel));
+        foreach (var station in standing)
         {
             snapshot.records[station] = [.. await book.ClaritiesAsync(station, cancel)];
             snapshot.temperatures[station] = new((await book.TemperaturesAsync(station, cancel)).ToDictionary(t => (t.Year, t.Month)));

@@ -4675,12 +4675,6 @@ export interface components {
              * @description How many more there are.
              */
             moreFindings: number;
-            /**
-             * Format: int32
-             * @description How many of the visits are kept and still to be worked out.
-             * @default 0
-             */
-            waiting: number;
         };
         /** @description What a column can be said to hold. */
         HistoricChoice: {
@@ -9415,11 +9409,6 @@ export interface components {
              * @description How many.
              */
             visits: number;
-            /**
-             * Format: int32
-             * @description How many are still to be worked out anew; GET /api/imports tells how far that is.
-             */
-            waiting: number;
         };
         /** @description Stations proposed at a water. */
         WaitingProposals: {

@@ -65,7 +65,7 @@ function Row({ one, onChanged }: { one: Import; onChanged(): Promise<unknown> })
           <span className="text-dim">
             {one.by}, {plainDay(one.at.slice(0, 10))}.{' '}
             {one.waiting > 0
-              ? `Kept; ${one.visits - one.waiting} of ${one.visits} visits are worked out, between what boats send.`
+              ? `Being worked out: ${one.visits - one.waiting} of ${one.visits} visits so far. What boats send goes before.`
               : one.standing === 0
                 ? `Taken back: its ${one.visits} visits are struck.`
                 : [
