@@ -56,6 +56,10 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
         (await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries }, Cancel)).EnsureSuccessStatusCode();
         using var scraper = new HttpClient();
 
+        // Another server of the same process counts for itself.
+        using var another = await server.AsAsync("coordinator");
+        (await another.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries = await another.OwnAsync(SentVisit.At("HAR-1")) }, Cancel)).EnsureSuccessStatusCode();
+
         var told = await scraper.GetStringAsync($"http://localhost:{watched.Port}/metrics", Cancel);
 
         Assert.Matches($"(?m)^upperstill_log_entries{{became=\"kept\"}} {entries.Count}$", told);

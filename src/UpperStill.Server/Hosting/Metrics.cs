@@ -1,3 +1,4 @@
+using System.Diagnostics.Metrics;
 using Prometheus;
 using UpperStill.Server.Backups;
 using UpperStill.Store.Log;
@@ -25,10 +26,10 @@ internal static class Metrics
             throw new ArgumentException($"--metrics-port needs a number from 1 to 65535, not “{given}”.");
         }
 
-        builder.Services.AddHostedService(_ => new MetricServing(instance, backups, port));
+        builder.Services.AddHostedService(services => new MetricServing(instance, backups, port, services.GetRequiredService<IMeterFactory>()));
     }
 
-    private sealed class MetricServing(Instance instance, string? backups, ushort port) : IHostedService, IDisposable
+    private sealed class MetricServing(Instance instance, string? backups, ushort port, IMeterFactory own) : IHostedService, IDisposable
     {
         private readonly CollectorRegistry registry = Prometheus.Metrics.NewCustomRegistry();
         private MetricServer? server;
@@ -50,7 +51,8 @@ internal static class Metrics
             {
                 Registry = registry,
                 MetricFactory = factory,
-                InstrumentFilterPredicate = instrument => Meters.Contains(instrument.Meter.Name),
+                // The runtime's are of the whole process; all others of this host alone.
+                InstrumentFilterPredicate = instrument => Meters.Contains(instrument.Meter.Name) && (instrument.Meter.Scope is null || instrument.Meter.Scope == own),
                 ResolveHistogramBuckets = _ => [0.005, 0.01, 0.025, 0.05, 0.1, 0.25, 0.5, 1, 2.5, 5, 10],
             });
             server = new MetricServer("localhost", port, registry: registry);

@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using System.Diagnostics.Metrics;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Visits;
 using UpperStill.Store.Projections;
@@ -28,16 +29,22 @@ public enum Delivery
 public sealed record Delivered(Delivery Delivery, Finding? Refusal = null);
 
 /// <summary>Takes entries into the log. One writer at a time; a delivery is committed whole with its projections, or not at all.</summary>
-public sealed class LogBook : IDisposable
+/// <param name="meters">Counts for whoever watches; null where nobody does.</param>
+public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
 {
     private const string Part = "part";
 
     private readonly SemaphoreSlim writer = new(1, 1);
     private readonly DeliveryQueue queue = new();
     private readonly ContextMemory memory = new();
+    private readonly LogMeter meter = new(meters);
 
     /// <inheritdoc/>
-    public void Dispose() => writer.Dispose();
+    public void Dispose()
+    {
+        meter.Dispose();
+        writer.Dispose();
+    }
 
     /// <summary>Keeps what can be kept and refuses the rest one by one. Delivering again is harmless.</summary>
     /// <param name="book">The database.</param>
@@ -82,7 +89,7 @@ public sealed class LogBook : IDisposable
         {
             var began = Stopwatch.GetTimestamp();
             var answers = await WholeAsync(book, () => WriteAsync(book, group, CancellationToken.None), CancellationToken.None);
-            LogMeter.Wrote(answers, Stopwatch.GetElapsedTime(began));
+            meter.Wrote(answers, Stopwatch.GetElapsedTime(began));
             for (var i = 0; i < group.Count; i++)
             {
                 group[i].Answers = answers[i];

@@ -3,24 +3,36 @@ using System.Diagnostics.Metrics;
 namespace UpperStill.Store.Log;
 
 /// <summary>What the log is doing, for whoever watches: counters and durations under the meter <c>UpperStill.Log</c>. They name nobody and no water.</summary>
-public static class LogMeter
+public sealed class LogMeter : IDisposable
 {
     /// <summary>The meter's name.</summary>
     public const string Name = "UpperStill.Log";
 
-    private static readonly Meter Meter = new(Name);
-    private static readonly Counter<long> Entries = Meter.CreateCounter<long>("entries", "{entry}", "Entries that were answered, by what became of them.");
-    private static readonly Counter<long> Deliveries = Meter.CreateCounter<long>("deliveries", "{delivery}", "Deliveries that were written.");
-    private static readonly Histogram<double> Writing = Meter.CreateHistogram<double>("write-seconds", "s", "How long one transaction of deliveries took, with its projections.");
+    private readonly Meter meter;
+    private readonly Counter<long> entries;
+    private readonly Counter<long> deliveries;
+    private readonly Histogram<double> writing;
 
-    internal static void Wrote(IReadOnlyList<Delivered[]> answers, TimeSpan took)
+    /// <param name="meters">Makes the meter as its host's own: where several hosts share a process, each counts for itself. Null where nobody watches.</param>
+    public LogMeter(IMeterFactory? meters)
     {
-        Deliveries.Add(answers.Count);
+        meter = meters?.Create(Name) ?? new Meter(Name);
+        entries = meter.CreateCounter<long>("entries", "{entry}", "Entries that were answered, by what became of them.");
+        deliveries = meter.CreateCounter<long>("deliveries", "{delivery}", "Deliveries that were written.");
+        writing = meter.CreateHistogram<double>("write-seconds", "s", "How long one transaction of deliveries took, with its projections.");
+    }
+
+    /// <inheritdoc/>
+    public void Dispose() => meter.Dispose();
+
+    internal void Wrote(IReadOnlyList<Delivered[]> answers, TimeSpan took)
+    {
+        deliveries.Add(answers.Count);
         foreach (var became in answers.SelectMany(a => a).CountBy(d => d.Delivery))
         {
-            Entries.Add(became.Value, new KeyValuePair<string, object?>("became", became.Key.ToString().ToLowerInvariant()));
+            entries.Add(became.Value, new KeyValuePair<string, object?>("became", became.Key.ToString().ToLowerInvariant()));
         }
 
-        Writing.Record(took.TotalSeconds);
+        writing.Record(took.TotalSeconds);
     }
 }
