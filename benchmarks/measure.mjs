@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
 
+import { CHROMIUM } from '../tests/e2e/chromium.mjs';
 import { signIn } from '../tests/e2e/session.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -55,7 +56,7 @@ const second = await start();
 row('start with an existing database', round(second.ms / 1000, 2), 3, 's');
 
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: CHROMIUM,
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 });
 // The first useful screen: the stations with the last clarity of each, worked out on the device.

@@ -17,13 +17,13 @@ export default defineConfig({
         short_name: 'Upper Still',
         description: 'Field book, bench and long record of people who watch lakes and coasts.',
         display: 'standalone',
-        start_url: '/',
+        start_url: '.',
         background_color: '#F7F3EA',
         theme_color: '#F7F3EA',
         icons: [
-          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
-          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'any' },
         ],
       },
       injectManifest: {
@@ -35,6 +35,8 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
+  // Files find each other wherever the application stands; the page that loads them is told by the server.
+  experimental: { renderBuiltUrl: (_, { hostType }) => (hostType === 'html' ? undefined : { relative: true }) },
   build: { outDir: '../src/UpperStill.Server/wwwroot', emptyOutDir: true, target: 'es2022', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:5080' } },
 });

@@ -71,7 +71,7 @@ builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddSingleton<IForecastService, SimulatedForecast>();
 builder.Services.AddSingleton<ITideConstants, SimulatedTide>();
 builder.Services.AddSingleton<ILaboratoryLink>(new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60))));
-var backups = builder.Configuration["backup-to"] is { Length: > 0 } folder ? Path.GetFullPath(folder) : null;
+var backups = builder.Configuration["backup-to"] is { Length: > 0 } given ? Path.GetFullPath(given) : null;
 if (backups is not null)
 {
     builder.Services.AddHostedService(services => new NightlyBackup(instance, backups, services.GetRequiredService<ILogger<NightlyBackup>>()));
@@ -191,11 +191,13 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     {
         var first = app.Services.GetRequiredService<FirstCoordinator>();
         app.Lifetime.ApplicationStarted.Register(() =>
-            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First())}, which only you can read."));
+            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First() + BasePath.Of(app.Configuration))}, which only you can read."));
     }
 }
 
 app.UseProxy();
+var folder = BasePath.Of(builder.Configuration);
+app.UseBasePath(folder);
 app.UseExceptionHandler(new ExceptionHandlerOptions
 {
     StatusCodeSelector = e => e switch
@@ -260,7 +262,7 @@ if (DemoAfresh.IsOffered(builder.Configuration, instance))
 
 app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
     .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
-app.MapWebApplication();
+app.MapWebApplication(folder);
 await app.RunAsync();
 
 /// <summary>The server's entry point, visible to its tests.</summary>

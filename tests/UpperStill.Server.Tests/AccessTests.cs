@@ -98,6 +98,38 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         }
     }
 
+    [Theory]
+    [InlineData(Role.Sampler)]
+    [InlineData(Role.Coordinator)]
+    [InlineData(Role.Laboratory)]
+    [InlineData(Role.Reader)]
+    public async Task Nothing_names_a_station_of_a_water_that_one_does_not_see(Role role)
+    {
+        using var http = await server.NewcomerAsync(new Grant(role, ["pell-tarn"]));
+        var shown = 0;
+        var addresses = Addresses().Where(a => a.Method == "GET" && !a.Path.EndsWith("/lines", StringComparison.Ordinal) && a.Path != "/api/description.json").SelectMany(a => new[] { a.Path.Replace("/x", "/pell-tarn", StringComparison.Ordinal), a.Path.Replace("/x", "/PEL-1", StringComparison.Ordinal) });
+        foreach (var path in addresses.Distinct())
+        {
+            var answer = await http.GetAsync(path, Cancel);
+            var said = await answer.Content.ReadAsStringAsync(Cancel);
+            shown += said.Contains("PEL-1", StringComparison.Ordinal) ? 1 : 0;
+
+            Assert.False(said.Contains("HAR-", StringComparison.Ordinal) || said.Contains("SKA-", StringComparison.Ordinal) || said.Contains("Harrowmere", StringComparison.Ordinal), $"{path}: {said}");
+        }
+
+        Assert.True(shown > 3, $"{shown}");
+    }
+
+    [Fact]
+    public async Task A_station_of_a_water_that_one_does_not_see_is_refused_in_the_words_of_one_that_is_not_there()
+    {
+        using var http = await server.NewcomerAsync(new Grant(Role.Sampler, ["pell-tarn"]));
+        async Task<string> WordsAsync(string station) =>
+            (await AnswersAsync(await DeliverAsync(http, SentVisit.At(station))))![0]!["problem"]!.ToJsonString().Replace(station, "…", StringComparison.Ordinal);
+
+        Assert.Equal(await WordsAsync("NOT-1"), await WordsAsync("HAR-1"));
+    }
+
     [Fact]
     public async Task A_visit_is_read_only_by_those_who_see_its_water()
     {

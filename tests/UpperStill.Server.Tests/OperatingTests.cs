@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Net.Sockets;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.Configuration;
 using UpperStill.Server.Hosting;
 
 namespace UpperStill.Server.Tests;
@@ -46,6 +47,47 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
         }
     }
 
+    [Theory]
+    [InlineData("/lakes/upper-still/api/session")]
+    [InlineData("/api/session")]
+    public async Task In_a_folder_of_its_name_it_answers_whether_the_proxy_takes_the_folder_off_or_not(string address)
+    {
+        using var beside = new ServerInFolder();
+        using var http = beside.Stranger();
+
+        using var answer = await http.GetAsync(address, Cancel);
+
+        Assert.Equal(HttpStatusCode.OK, answer.StatusCode);
+        Assert.All(answer.Headers.GetValues("Set-Cookie"), c => Assert.Contains("path=/lakes/upper-still", c, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task A_folder_is_written_with_its_stroke_at_the_end_or_led_there()
+    {
+        using var beside = new ServerInFolder();
+        using var http = new HttpClient(new SocketsHttpHandler { AllowAutoRedirect = false }) { BaseAddress = beside.ClientOptions.BaseAddress };
+
+        using var answer = await http.GetAsync("/lakes/upper-still?of=secchi", Cancel);
+
+        Assert.Equal(HttpStatusCode.Redirect, answer.StatusCode);
+        Assert.Equal("/lakes/upper-still/?of=secchi", $"{answer.Headers.Location}");
+    }
+
+    [Theory]
+    [InlineData("lakes")]
+    [InlineData("/lakes/")]
+    [InlineData("//elsewhere.example")]
+    [InlineData("/la kes")]
+    [InlineData("/lakes\n")]
+    public void What_is_no_folder_of_an_address_is_refused_at_the_start(string given)
+    {
+        var configuration = new ConfigurationBuilder().AddInMemoryCollection(new Dictionary<string, string?> { ["base-path"] = given }).Build();
+
+        var fault = Assert.Throws<FormatException>(() => BasePath.Of(configuration));
+
+        Assert.Contains("/upper-still", fault.Message, StringComparison.Ordinal);
+    }
+
     [Fact]
     public async Task A_scraper_on_the_machine_reads_what_the_log_does_and_learns_of_nobody()
     {
@@ -85,6 +127,11 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
             probe.Start();
             return ((IPEndPoint)probe.LocalEndpoint).Port;
         }
+    }
+
+    private sealed class ServerInFolder : RunningServer
+    {
+        protected override IReadOnlyDictionary<string, string> Options => new Dictionary<string, string> { ["base-path"] = "/lakes/upper-still" };
     }
 
     private sealed class ServerBehindProxy : RunningServer

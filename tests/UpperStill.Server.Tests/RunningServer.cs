@@ -1,5 +1,6 @@
 using System.Net;
 using System.Net.Http.Json;
+using System.Net.Sockets;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
@@ -48,9 +49,9 @@ public class RunningServer : WebApplicationFactory<Program>
     public string Folder { get; }
 
     /// <summary>Asks on somebody's behalf; null for a stranger.</summary>
-    public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password)
+    public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password, CookieContainer? cookies = null)
     {
-        var http = Stranger();
+        var http = Stranger(cookies);
         var session = (await http.GetFromJsonAsync<JsonObject>("/api/session"))!;
         http.DefaultRequestHeaders.Add("X-Upper-Still", (string)session["token"]!);
         if (signInName is not null)
@@ -82,7 +83,24 @@ public class RunningServer : WebApplicationFactory<Program>
     }
 
     /// <summary>A device that has not asked for a session.</summary>
-    public HttpClient Stranger() => new(new SocketsHttpHandler { CookieContainer = new CookieContainer() }) { BaseAddress = ClientOptions.BaseAddress };
+    /// <param name="cookies">What it was given before.</param>
+    /// <param name="from">The address of this machine from which it asks; null for the usual one.</param>
+    public HttpClient Stranger(CookieContainer? cookies = null, IPAddress? from = null)
+    {
+        var handler = new SocketsHttpHandler { CookieContainer = cookies ?? new CookieContainer() };
+        if (from is not null)
+        {
+            handler.ConnectCallback = async (context, cancel) =>
+            {
+                var socket = new Socket(AddressFamily.InterNetwork, SocketType.Stream, ProtocolType.Tcp) { NoDelay = true };
+                socket.Bind(new IPEndPoint(from, 0));
+                await socket.ConnectAsync(IPAddress.Loopback, context.DnsEndPoint.Port, cancel);
+                return new NetworkStream(socket, ownsSocket: true);
+            };
+        }
+
+        return new HttpClient(handler) { BaseAddress = ClientOptions.BaseAddress };
+    }
 
     /// <summary>A session's token belongs to whoever is signed in; signing in gives another.</summary>
     public static void Bear(HttpClient http, JsonObject session)

@@ -143,7 +143,8 @@ public class OwnersTests
             Assert.Equal((role, Delivery.Refused), (role, (await DeliverAsync(test, role, move))[0].Delivery));
         }
 
-        Assert.Equal("station-unknown", (await DeliverAsync(test, "both", Move(visit, "NOWHERE")))[0].Refusal!.Code);
+        Assert.Equal("role-missing", (await DeliverAsync(test, "both", Move(visit, "NOWHERE")))[0].Refusal!.Code);
+        Assert.Equal("station-unknown", (await DeliverAsync(test, "everywhere", Move(visit, "NOWHERE")))[0].Refusal!.Code);
         Assert.Equal("reason-missing", (await DeliverAsync(test, "both", move with { Why = null }))[0].Refusal!.Code);
         Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "both", move))[0].Delivery);
         Assert.Equal("PEL-1", await StationAsync(test));

@@ -9,7 +9,9 @@ const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/
 
 /** The whole of it on paper; in glare, which differs in colour alone, the contrast. Once for each screen. */
 async function clean(page: Page, what: string): Promise<void> {
-  await page.evaluate(axeSource);
+  if (!(await page.evaluate(() => 'axe' in window))) {
+    await page.evaluate(axeSource);
+  }
   const faults = await seen(page, {});
   await themed(page, 'glare');
   faults.push(...(await seen(page, { runOnly: ['color-contrast'] })));

@@ -237,6 +237,6 @@ export class Person {
   }
 
   visit(): string {
-    return new URL(this.page.url()).pathname.split('/')[2] ?? '';
+    return /\/visit\/([^/]+)/.exec(this.page.url())?.[1] ?? '';
   }
 }

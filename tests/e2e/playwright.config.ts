@@ -1,4 +1,5 @@
 import { defineConfig, devices } from '@playwright/test';
+import { CHROMIUM } from './chromium.mjs';
 
 const browser = {
   browserName: 'chromium' as const,
@@ -8,7 +9,7 @@ const browser = {
   // Only the offline stories need it; elsewhere it would fetch everything again for each test.
   serviceWorkers: 'block' as const,
   launchOptions: {
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: [
       '--no-sandbox',
       '--disable-gpu',

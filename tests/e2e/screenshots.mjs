@@ -1,11 +1,12 @@
 // Takes the pictures in docs/screenshots from the demo: node tests/e2e/screenshots.mjs ADDRESS, with a fresh ./start running there.
 import { fileURLToPath } from 'node:url';
 import { chromium } from '@playwright/test';
+import { CHROMIUM } from './chromium.mjs';
 import { signIn } from './session.mjs';
 
 const address = process.argv[2] ?? 'http://localhost:5080';
 const to = (name) => fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url));
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
 const desk = { viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', locale: 'en-GB' };
 const boat = { ...desk, viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 

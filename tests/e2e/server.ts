@@ -36,6 +36,7 @@ export class RealServer {
     template: string | undefined,
     private readonly demo: boolean,
     private app = APP,
+    private readonly base = '',
   ) {
     if (template) {
       cpSync(template, this.data, { recursive: true });
@@ -43,8 +44,8 @@ export class RealServer {
   }
 
   /** Begins with a copy of the demo's data where there is one, else makes it. */
-  static async start(template = process.env.E2E_TEMPLATE, app = APP): Promise<RealServer> {
-    const server = new RealServer(await freePort(), template, true, app);
+  static async start(template = process.env.E2E_TEMPLATE, app = APP, base = ''): Promise<RealServer> {
+    const server = new RealServer(await freePort(), template, true, app, base);
     await server.start();
     return server;
   }
@@ -66,7 +67,7 @@ export class RealServer {
   }
 
   get address(): string {
-    return `http://localhost:${this.port}`;
+    return `http://localhost:${this.port}${this.base}`;
   }
 
   async start(): Promise<void> {
@@ -75,7 +76,9 @@ export class RealServer {
       [
         'UpperStill.Server.dll',
         '--urls',
-        this.address,
+        `http://localhost:${this.port}`,
+        '--base-path',
+        this.base,
         '--data',
         this.data,
         '--demo',

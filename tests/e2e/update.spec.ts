@@ -13,7 +13,7 @@ const test = base.extend<{ earlier: string; updated: RealServer }>({
     rmSync(app, { recursive: true });
   },
   updated: async ({ earlier }, use) => {
-    const server = await RealServer.start(undefined, earlier);
+    const server = await RealServer.start(undefined, earlier, '/lakes/upper-still');
     await use(server);
     await server.end();
   },
@@ -30,12 +30,9 @@ const keeps = (page: Page, file: string) =>
     return kept.flat().some(({ url }) => url.endsWith(name));
   }, file);
 
-test('the application is updated while entries wait: all arrive, and the visit goes on where it was', { tag: '@boat' }, async ({
-  page,
-  context,
-  earlier,
-  updated: server,
-}) => {
+test('in a folder of its name the application is updated while entries wait: all arrive, and the visit goes on where it was', {
+  tag: '@boat',
+}, async ({ page, context, earlier, updated: server }) => {
   const person = new Person(page, server.address);
   await person.opens('sampler');
   await person.waitsForOffline();

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '../e2e/node_modules/@playwright/test/index.mjs';
+import { CHROMIUM } from '../e2e/chromium.mjs';
 import { signIn } from '../e2e/session.mjs';
 
 const LATE_MS = 30_000;
@@ -13,7 +14,7 @@ class Browser {
 
   async open(blocked) {
     this.process = spawn(
-      process.env.CHROMIUM ?? '/usr/bin/chromium',
+      CHROMIUM,
       ['--headless=new', '--no-sandbox', '--disable-gpu', '--no-first-run', '--remote-debugging-port=0', `--user-data-dir=${this.profile}`, 'about:blank'],
       { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
     );

@@ -4,6 +4,7 @@ import './index.css';
 import { RouterProvider } from '@tanstack/react-router';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { addressOf } from './api/home';
 import { startDelivering } from './field/delivery';
 import { lookForEmptied } from './field/outbox';
 import { emptiedTrouble, setTrouble } from './field/trouble';
@@ -18,7 +19,7 @@ void lookForEmptied()
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
   followNewBuild(navigator.serviceWorker);
   // After the first screen, which it would otherwise delay by fetching everything for offline.
-  addEventListener('load', () => setTimeout(() => void navigator.serviceWorker.register('/sw.js'), 300));
+  addEventListener('load', () => setTimeout(() => void navigator.serviceWorker.register(addressOf('/sw.js')), 300));
 }
 
 const root = document.getElementById('root');

@@ -1,4 +1,5 @@
 import { createRootRoute, createRoute, createRouter, lazyRouteComponent, redirect } from '@tanstack/react-router';
+import { home } from './api/home';
 import { Page } from './ui/Page';
 import { StartPage } from './water/StartPage';
 import { StationsPage } from './water/StationsPage';
@@ -10,7 +11,7 @@ const root = createRootRoute({
     <div className="p-6">
       <h1 className="text-2xl">There is no such page</h1>
       <p className="mt-2">
-        <a href="/">To the stations</a>
+        <a href={home.href}>To the stations</a>
       </p>
     </div>
   ),
@@ -229,6 +230,7 @@ const review = createRoute({
 });
 
 export const router = createRouter({
+  basepath: home.pathname,
   routeTree: root.addChildren([
     stations,
     start,

@@ -82,7 +82,7 @@ public sealed class DeliveryReach(Deliverer who)
             return place.Station == station || (moved.Contains(start.Visit) && begun[start.Visit].Contains(station))
                 ? Refusal(start)
                 : Finding.Stop(
-                    "visit-elsewhere", $"This visit lies at {place.Station}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
+                    "visit-elsewhere", $"This visit lies {(place.Water is { } at && may.Sees(at) ? $"at {place.Station}" : "elsewhere")}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
                     "Begin another visit there, or ask the coordinator.") with
                 { NoWayRound = true };
         }
@@ -167,7 +167,7 @@ public sealed class DeliveryReach(Deliverer who)
             return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
         }
 
-        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(place.Station);
+        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(place.Water is { } seen && may.Sees(seen) ? place.Station : "this visit");
     }
 
     private bool Owns(EntryOwner owner, Guid visit, string water) => owner switch

@@ -15,7 +15,7 @@ namespace UpperStill.Server.Endpoints;
 
 /// <summary>A programme in the list.</summary>
 /// <param name="Programme">Its newest version.</param>
-/// <param name="Stations">The stations that follow it.</param>
+/// <param name="Stations">The stations that follow it, as far as the caller sees their waters.</param>
 public sealed record ProgrammeInfo(Programme Programme, IReadOnlyList<string> Stations);
 
 /// <summary>A programme to be kept as a new version.</summary>
@@ -43,7 +43,7 @@ internal static class ProgrammeEndpoints
     internal static void MapProgrammes(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/programmes").WithTags("programmes");
-        group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with its stations.");
+        group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with those of its stations that you see.");
         group.MapGet("/presets", () => Presets.All).For(AccessLevel.SignedIn).WithName("presets").WithSummary("Programmes to begin from.");
         group.MapGet("/schools", () => new SchoolList(SchoolBook.All, LimitBook.All, SampleTypes.All)).For(AccessLevel.SignedIn).WithName("schools").WithSummary("Every school and limit that a programme may choose, explained.");
         group.MapGet("/schema", () => CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }))
@@ -60,9 +60,9 @@ internal static class ProgrammeEndpoints
             .Accepts<Programme>("application/json").Produces<Programme>().ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
-    private static async Task<IReadOnlyList<ProgrammeInfo>> ListAsync(FieldBook book, CancellationToken cancel)
+    private static async Task<IReadOnlyList<ProgrammeInfo>> ListAsync(FieldBook book, Caller caller, CancellationToken cancel)
     {
-        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Programme, s.Code }).ToListAsync(cancel)).ToLookup(s => s.Programme, s => s.Code);
+        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Programme, s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToLookup(s => s.Programme, s => s.Code);
         return [.. (await book.Programmes.AsNoTracking().ToListAsync(cancel)).GroupBy(p => p.Code, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
             .Select(g => new ProgrammeInfo(JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!, [.. stations[g.Key]]))];
     }

@@ -5,7 +5,7 @@ namespace UpperStill.Server.Hosting;
 /// <summary>Serves the web application.</summary>
 internal static partial class WebApplicationFiles
 {
-    internal static void MapWebApplication(this WebApplication app)
+    internal static void MapWebApplication(this WebApplication app, PathString folder)
     {
         app.Use((http, next) =>
         {
@@ -20,6 +20,15 @@ internal static partial class WebApplicationFiles
             });
             return next(http);
         });
+        if (folder.HasValue)
+        {
+            var page = BasePath.Page(app, folder);
+            app.UseWhen(http => http.Request.Path == "/index.html", only => only.Run(page));
+            app.MapStaticAssets();
+            app.MapFallback(page);
+            return;
+        }
+
         app.MapStaticAssets();
         app.MapFallbackToFile("index.html", new StaticFileOptions
         {

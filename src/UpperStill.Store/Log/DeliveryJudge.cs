@@ -28,7 +28,7 @@ internal static class DeliveryJudge
                     continue;
                 }
 
-                finding ??= already ? null : Refusal(view, entry, reach);
+                finding ??= already ? null : Refusal(view, entry, reach, delivery.Who.May.CoordinatesAll);
                 results[i] = finding is not null ? new Delivered(Delivery.Refused, finding) : new Delivered(already ? Delivery.Already : Delivery.Kept);
                 if (results[i].Delivery == Delivery.Kept)
                 {
@@ -56,11 +56,12 @@ internal static class DeliveryJudge
         return row is null || already ? null : Differs;
     }
 
-    private static Finding? Refusal(LogView view, Entry entry, DeliveryReach reach)
+    // Who does not see every water is not told whether a station is there that they do not see.
+    private static Finding? Refusal(LogView view, Entry entry, DeliveryReach reach, bool seesAll)
     {
         if (entry.Kind == EntryKinds.VisitMoved.Name && LogView.StationIn(entry) is { } station)
         {
-            return view.Stations.TryGetValue(station, out var water) ? reach.Moves(entry, station, water) : UnknownStation(station);
+            return view.Stations.TryGetValue(station, out var water) || !seesAll ? reach.Moves(entry, station, water) : UnknownStation(station);
         }
 
         if (entry.Kind != EntryKinds.VisitStarted.Name || EntryKinds.VisitStarted.Read(entry.Body) is not { } start)
@@ -68,7 +69,7 @@ internal static class DeliveryJudge
             return reach.Refusal(entry);
         }
 
-        var refusal = Unknown(view, start) ?? reach.Begins(entry, start.Station, view.Stations.GetValueOrDefault(start.Station));
+        var refusal = Unknown(view, start, seesAll) ?? reach.Begins(entry, start.Station, view.Stations.GetValueOrDefault(start.Station));
         if (refusal is not null)
         {
             reach.NotBegun(entry.Visit, refusal);
@@ -158,8 +159,8 @@ internal static class DeliveryJudge
         "Strike it with a new entry.") with
     { NoWayRound = true };
 
-    private static Finding? Unknown(LogView view, VisitStartedBody start) =>
-        !view.Stations.ContainsKey(start.Station) ? UnknownStation(start.Station)
+    private static Finding? Unknown(LogView view, VisitStartedBody start, bool seesAll) =>
+        seesAll && !view.Stations.ContainsKey(start.Station) ? UnknownStation(start.Station)
         : view.Programmes.Contains((start.Programme, start.ProgrammeVersion)) ? null
         : Finding.Stop(
             "programme-unknown", $"No programme “{start.Programme}” version {start.ProgrammeVersion} is known here.", "The rules of the visit would be guessed.",

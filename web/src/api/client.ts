@@ -1,10 +1,11 @@
 import createClient from 'openapi-fetch';
+import { home } from './home';
 import type { components, paths } from './schema';
 
 const SOON_MS = 20_000;
 const LONG_MS = 300_000;
 // Files and whole records take their time, also over a harbour's network.
-const LONG = /^\/api\/(import|imports|results|export|waters\/[^/]+\/photos|visits\/[^/]+\/casts|photos)\b/;
+const LONG = /\/api\/(import|imports|results|export|waters\/[^/]+\/photos|visits\/[^/]+\/casts|photos)\b/;
 
 /** Gives up on a connection that is open and dead: what waits is sent again by itself. */
 function inTime(request: Request): Promise<Response> {
@@ -13,7 +14,7 @@ function inTime(request: Request): Promise<Response> {
 }
 
 /** The server, typed by its own description. */
-export const api = createClient<paths>({ baseUrl: location.origin, fetch: inTime });
+export const api = createClient<paths>({ baseUrl: home.href, fetch: inTime });
 
 let token = '';
 

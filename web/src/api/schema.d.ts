@@ -1729,7 +1729,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The newest version of every programme, with its stations. */
+        /** The newest version of every programme, with those of its stations that you see. */
         get: operations["programmes"];
         put?: never;
         /** Keeps a new programme; its code comes from its name. */
@@ -6686,7 +6686,7 @@ export interface components {
         ProgrammeInfo: {
             /** @description Its newest version. */
             programme: components["schemas"]["Programme"];
-            /** @description The stations that follow it. */
+            /** @description The stations that follow it, as far as the caller sees their waters. */
             stations: string[];
         };
         /** @description A proposal that waits for a coordinator. */

@@ -1,3 +1,5 @@
+import { addressOf } from '../api/home';
+
 /** Runs Core in WebAssembly, away from the page, so that typing never waits for it. */
 interface Door {
   Invoke(operation: string, request: string): string;
@@ -27,7 +29,7 @@ export interface Fold {
 type Asked = { call: number } & ({ operation: string; request: string } | { fold: Fold } | { door: DoorCall });
 
 const door: Promise<Door> = (async () => {
-  const address = new URL('/core/_framework/dotnet.js', self.location.origin).href;
+  const address = addressOf('/core/_framework/dotnet.js');
   const { dotnet } = await import(/* @vite-ignore */ address);
   const runtime = await dotnet.create();
   const exports = await runtime.getAssemblyExports(runtime.getConfig().mainAssemblyName);

@@ -1,4 +1,5 @@
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { callDoor } from '../field/core';
 import { currentReach } from '../field/delivery';
 import { readSetting } from '../field/store';
@@ -55,7 +56,7 @@ function silent(heard: Heard): LineSource {
 }
 
 function ofServer(instrument: Instrument, place: BoatPlace, simulated: boolean, heard: Heard, lost: () => void): LineSource {
-  const stream = new EventSource(`/api/instruments/${instrument}/lines`);
+  const stream = new EventSource(addressOf(`/api/instruments/${instrument}/lines`));
   let over = false;
   const source: LineSource = {
     stop() {

@@ -1,6 +1,7 @@
 import { Link, useParams } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { useLedger } from '../field/ledger';
 import { Receive } from '../laboratory/Receive';
 import { StandIn } from '../laboratory/StandIn';
@@ -73,7 +74,7 @@ export function ManifestPage() {
           Print it
         </button>
         {manifest && (
-          <a className="act" href={`/api/manifests/${id}/manifest.csv`} download={`manifest-${id.slice(-6)}.csv`}>
+          <a className="act" href={addressOf(`/api/manifests/${id}/manifest.csv`)} download={`manifest-${id.slice(-6)}.csv`}>
             As CSV
           </a>
         )}

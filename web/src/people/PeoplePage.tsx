@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
 import { clockTime, plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
@@ -199,7 +200,7 @@ function LinkFor({ person }: { person: Person }) {
             const { data, problem: refused } = await asked(() =>
               api.POST('/api/people/{id}/link', { params: { path: { id: person.id } } }),
             );
-            setLink(data ? location.origin + data.path : '');
+            setLink(data ? addressOf(data.path) : '');
             setFrom(data?.from ?? '');
             setProblem(refused);
           }}

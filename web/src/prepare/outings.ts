@@ -1,4 +1,5 @@
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { nowLocal } from '../field/clock';
 import { type KeptOuting, store } from '../field/store';
 import { plainDay } from '../ui/days';
@@ -77,7 +78,7 @@ export async function packForOffline(outing: Outing, day: string, water: string)
   }
   for (const id of photosOf(outing)) {
     if (!(await store.photos.get(id))) {
-      const answer = await fetch(`/api/photos/${id}`);
+      const answer = await fetch(addressOf(`/api/photos/${id}`));
       if (answer.ok) {
         await store.photos.put({ id, picture: await answer.blob() });
       }

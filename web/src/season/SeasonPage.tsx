@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
 import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
@@ -89,14 +90,14 @@ function CalendarLink() {
     <div className="mt-5 max-w-2xl">
       <TextField
         label="Address for your calendar"
-        value={location.origin + path}
+        value={addressOf(path)}
         onChange={() => undefined}
         readOnly
         onFocus={(event) => event.target.select()}
         hint="Subscribe to it in your calendar; it follows every change, for four hundred days. Whoever has the address can read your dates."
       />
       <div className="mt-2 flex flex-wrap gap-3">
-        <a className="act" href={path} download="upper-still-season.ics">
+        <a className="act" href={addressOf(path)} download="upper-still-season.ics">
           Or take the file once
         </a>
         <button

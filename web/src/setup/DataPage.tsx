@@ -2,6 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { rawFile } from '../api/rawFile';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
@@ -60,7 +61,7 @@ function Row({ name, note, children }: { name: string; note: string; children: s
       <span>
         <b>{name}</b> <span className="text-dim">{note}</span>
       </span>
-      <a href={children} download className="act" aria-label={`Save ${name}`}>
+      <a href={addressOf(children)} download className="act" aria-label={`Save ${name}`}>
         Save
       </a>
     </li>

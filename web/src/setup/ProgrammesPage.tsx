@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
 import { Problem } from '../ui/Problem';
 import { ProgrammeForm } from './ProgrammeForm';
@@ -104,7 +105,7 @@ export function ProgrammesPage() {
             </div>
             <a
               className="act"
-              href={`/api/programmes/${programme.code}/${programme.version}`}
+              href={addressOf(`/api/programmes/${programme.code}/${programme.version}`)}
               download={`${programme.code}-${programme.version}.json`}
             >
               File<span className="sr-only"> of {programme.name}</span>

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { addressOf } from '../api/home';
 import { store } from '../field/store';
 
 /** A photograph: from this device where it was packed, else from the server. */
@@ -10,7 +11,7 @@ export function Photo({ id, words, className = '' }: { id: string; words: string
     void store.photos.get(id).then((kept) => {
       made = kept ? URL.createObjectURL(kept.picture) : '';
       if (current) {
-        setAddress(made || `/api/photos/${id}`);
+        setAddress(made || addressOf(`/api/photos/${id}`));
       }
     });
     return () => {
