@@ -4,6 +4,7 @@ using System.Net.Sockets;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
@@ -139,6 +140,8 @@ public class RunningServer : WebApplicationFactory<Program>
             builder.UseSetting(name, value);
         }
 
+        // A password that costs a tenth of a second to try is right for people, and an hour for a thousand sign-ins.
+        builder.ConfigureServices(services => services.Configure<PasswordHasherOptions>(hasher => hasher.IterationCount = 100));
         builder.UseSetting("data", Folder);
         builder.UseSetting("demo", demo ? "true" : "false");
     }
