@@ -6,6 +6,9 @@ namespace UpperStill.Store.Log;
 /// <summary>An entry in the log. The database refuses to change or delete it.</summary>
 public sealed class EntryRow
 {
+    // A row is never changed once it is written: its entry is read from it once.
+    private Entry? entry;
+
     /// <summary>Order of arrival at this server.</summary>
     public long Sequence { get; set; }
 
@@ -57,6 +60,7 @@ public sealed class EntryRow
     /// <summary>The row for an entry just received.</summary>
     public static EntryRow From(Entry entry, EntryReceipt receipt) => new()
     {
+        entry = entry with { Receipt = receipt },
         Id = entry.Id,
         Visit = entry.Visit,
         Kind = entry.Kind,
@@ -75,7 +79,9 @@ public sealed class EntryRow
     };
 
     /// <summary>The entry as it was sent, with the server's receipt.</summary>
-    public Entry ToEntry()
+    public Entry ToEntry() => entry ??= Read();
+
+    private Entry Read()
     {
         using var body = JsonDocument.Parse(Body);
         return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById), Person);

@@ -37,6 +37,7 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
     private readonly SemaphoreSlim writer = new(1, 1);
     private readonly DeliveryQueue queue = new();
     private readonly ContextMemory memory = new();
+    private readonly NewestVisits newest = new();
     private readonly LogMeter meter = new(meters);
 
     /// <inheritdoc/>
@@ -104,7 +105,7 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
 
     private async Task<Delivered[][]> WriteAsync(FieldBook book, List<WaitingDelivery> group, CancellationToken cancel)
     {
-        var view = await LogView.ReadAsync(book, [.. group.SelectMany(d => d.Entries)], cancel);
+        var view = await LogView.ReadAsync(book, [.. group.SelectMany(d => d.Entries)], newest, cancel);
         var answers = group.Select(d => DeliveryJudge.Judge(view, d)).ToArray();
         var kept = group.SelectMany((d, g) => d.Entries.Select((entry, i) => new Kept(entry, d.Receipt, g, i))).Where(k => answers[k.Delivery][k.Index].Delivery == Delivery.Kept).ToList();
         foreach (var (one, fault) in await WriteAsync(book, view, kept, cancel))
@@ -115,6 +116,11 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
         for (var i = 0; i < group.Count; i++)
         {
             await NoteAsync(book, group[i], answers[i], cancel);
+        }
+
+        foreach (var visit in group.SelectMany(d => d.Visits))
+        {
+            newest.Keep(visit, view.OfVisit(visit));
         }
 
         return answers;
@@ -205,13 +211,19 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
         await writer.WaitAsync(cancel);
         try
         {
-            memory.Forget();
+            Forget();
             return await work();
         }
         finally
         {
             writer.Release();
         }
+    }
+
+    private void Forget()
+    {
+        memory.Forget();
+        newest.Forget();
     }
 
     private async Task<T> WholeAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel)
@@ -227,7 +239,7 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
         catch
         {
             // What was read meanwhile is taken back with it.
-            memory.Forget();
+            Forget();
             throw;
         }
         finally

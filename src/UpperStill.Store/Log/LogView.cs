@@ -37,11 +37,14 @@ internal sealed class LogView
         }
     }
 
-    internal static async Task<LogView> ReadAsync(FieldBook book, IReadOnlyList<Entry> entries, CancellationToken cancel)
+    internal static async Task<LogView> ReadAsync(FieldBook book, IReadOnlyList<Entry> entries, NewestVisits newest, CancellationToken cancel)
     {
         var visits = entries.Select(e => e.Visit).ToHashSet();
         var ids = entries.Select(e => e.Id).Concat(entries.Select(e => e.Strikes).OfType<Guid>()).ToHashSet();
-        var rows = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) || ids.Contains(e.Id)).OrderBy(e => e.Sequence).ToListAsync(cancel);
+        var rows = visits.SelectMany(v => newest.Of(v) ?? []).ToList();
+        var unread = visits.Where(v => newest.Of(v) is null).ToHashSet();
+        ids.ExceptWith(rows.Select(r => r.Id));
+        rows.AddRange(await book.Entries.AsNoTracking().Where(e => unread.Contains(e.Visit) || ids.Contains(e.Id)).OrderBy(e => e.Sequence).ToListAsync(cancel));
         var places = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
         var named = entries.Select(StationIn).Concat(rows.Where(r => r.Kind == EntryKinds.VisitStarted.Name || r.Kind == EntryKinds.VisitMoved.Name).Select(r => StationIn(r.ToEntry()))).Concat(places.Values).OfType<string>().ToHashSet();
         var stations = await book.Stations.Where(s => named.Contains(s.Code)).Select(s => new { s.Code, s.Water }).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);

@@ -1,0 +1,52 @@
+namespace UpperStill.Store.Log;
+
+/// <summary>
+/// The entries of the visits that were written to last, kept from one delivery to the next: a boat sends to its visit all day.
+/// For the one writer; whoever writes otherwise, or takes something back, lets it forget.
+/// </summary>
+public sealed class NewestVisits
+{
+    // Some ten megabytes.
+    private const int MostEntries = 8000;
+
+    private readonly Dictionary<Guid, IReadOnlyList<EntryRow>> known = [];
+    private readonly LinkedList<Guid> newestLast = [];
+    private int entries;
+
+    /// <summary>All entries of a visit in the order of the log; null where they are not remembered.</summary>
+    /// <param name="visit">The visit.</param>
+    public IReadOnlyList<EntryRow>? Of(Guid visit) => known.GetValueOrDefault(visit);
+
+    /// <summary>These are all entries of a visit now.</summary>
+    /// <param name="visit">The visit.</param>
+    /// <param name="rows">Its entries in the order of the log.</param>
+    public void Keep(Guid visit, IReadOnlyList<EntryRow> rows)
+    {
+        ArgumentNullException.ThrowIfNull(rows);
+        Drop(visit);
+        known[visit] = rows;
+        newestLast.AddLast(visit);
+        entries += rows.Count;
+        while (entries > MostEntries && newestLast.First is { } oldest)
+        {
+            Drop(oldest.Value);
+        }
+    }
+
+    /// <summary>Forgets everything.</summary>
+    public void Forget()
+    {
+        known.Clear();
+        newestLast.Clear();
+        entries = 0;
+    }
+
+    private void Drop(Guid visit)
+    {
+        if (known.Remove(visit, out var rows))
+        {
+            newestLast.Remove(visit);
+            entries -= rows.Count;
+        }
+    }
+}
