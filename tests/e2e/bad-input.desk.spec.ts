@@ -1,7 +1,10 @@
 import { goTo, Person } from './person';
 import { expect, test } from './server';
 
-test('what is no mark is answered beside the field, and nothing is kept', async ({ page, server }) => {
+test('what is no mark is answered beside the field; marks the wrong way round are swapped by one touch with both kept', async ({
+  page,
+  server,
+}) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Harrowmere, Deep Hole');
@@ -21,48 +24,40 @@ test('what is no mark is answered beside the field, and nothing is kept', async 
     await expect(box).toHaveValue(written);
     await expect(page.getByText('Written so far (2)')).toBeVisible();
   }
-});
 
-test('a decimal comma is read as people mean it', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens();
-  await person.starts('Pell Tarn, Middle');
-  await person.answers('How deep is it here?', '2,55');
-  await expect(page.getByText('2.55 m, 2.6 m known')).toBeVisible();
-});
-
-test('marks the wrong way round stop, and are swapped by one touch with both kept', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens();
-  await person.starts('Harrowmere, Deep Hole');
-  await person.answers('How deep is it here?', '102');
   await person.answers('Where was it lost?', '11 3');
   await person.answers('Where did you see it again?', '12 9');
   await expect(page.getByRole('button', { name: 'On to leaving' })).toHaveCount(0);
-
   await page.getByRole('button', { name: 'Swap them' }).click();
-
   await expect(page.getByRole('button', { name: 'On to leaving' })).toBeVisible();
   await expect(person.figure('Clarity')).toContainText('12 ft 0 in');
   await page.getByText('Written so far (6)').click();
   await expect(page.locator('s', { hasText: 'Disc lost at 11 ft 3 in' })).toBeVisible();
 });
 
-test('deeper than the sounding stops the visit from ending until a reason is given', async ({ page, server }) => {
+test('a visit cannot end while something is unfilled, or deeper than the water and kept without a reason', async ({
+  page,
+  server,
+}) => {
   const person = new Person(page, server.address);
   await person.opens();
   await person.starts('Pell Tarn, Middle');
-  await person.answers('How deep is it here?', '2.6');
+  await person.goes('Leave');
+  await expect(page.getByText('Still empty: sounding.')).toBeVisible();
+  await expect(page.getByText('0 of 1 clarity readings.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'End the visit' })).toBeDisabled();
+
+  // A decimal comma is read as people mean it.
+  await person.goes('Sounding');
+  await person.answers('How deep is it here?', '2,55');
+  await expect(page.getByText('2.55 m, 2.6 m known')).toBeVisible();
   await person.answers('Where was it lost?', '3.2');
   await person.answers('Where did you see it again?', '3.1');
-  await expect(page.getByText('3.15 m is deeper than the water (2.6 m).')).toBeVisible();
+  await expect(page.getByText('3.15 m is deeper than the water (2.55 m).')).toBeVisible();
 
-  await page.getByRole('button', { name: /Leave/ }).click();
+  await person.goes('Leave');
   await expect(page.getByRole('button', { name: 'End the visit' })).toBeDisabled();
-  await page
-    .getByRole('button', { name: /Clarity/ })
-    .first()
-    .click();
+  await person.goes('Clarity');
   await page
     .getByRole('alert')
     .filter({ hasText: 'deeper than the water' })
@@ -72,19 +67,8 @@ test('deeper than the sounding stops the visit from ending until a reason is giv
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Kept: seen by both of us')).toBeVisible();
 
-  await page.getByRole('button', { name: /Leave/ }).click();
+  await person.goes('Leave');
   await person.ends();
-});
-
-test('a visit ended too early says what is unfilled', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens();
-  await person.starts('Pell Tarn, Middle');
-  await page.getByRole('button', { name: /Leave/ }).click();
-
-  await expect(page.getByText('Still empty: sounding.')).toBeVisible();
-  await expect(page.getByText('0 of 1 clarity readings.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'End the visit' })).toBeDisabled();
 });
 
 test('a sheet without its time is held until an estimate stands, and a sum that slipped is shown', async ({ page, server }) => {

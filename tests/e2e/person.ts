@@ -237,6 +237,6 @@ export class Person {
   }
 
   visit(): string {
-    return /\/visit\/([^/]+)/.exec(this.page.url())?.[1] ?? '';
+    return /\/visit\/([^/?#]+)/.exec(this.page.url())?.[1] ?? '';
   }
 }
