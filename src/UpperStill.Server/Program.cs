@@ -40,6 +40,7 @@ if (Commands.IsOne(args))
 var rebuild = args is ["rebuild", ..];
 var builder = WebApplication.CreateBuilder(rebuild ? args[1..] : args);
 var instance = Instance.From(builder.Configuration);
+var folder = BasePath.Of(builder.Configuration);
 var clock = new InstanceClock();
 
 builder.WebHost.ConfigureKestrel(kestrel =>
@@ -191,12 +192,11 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     {
         var first = app.Services.GetRequiredService<FirstCoordinator>();
         app.Lifetime.ApplicationStarted.Register(() =>
-            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First() + BasePath.Of(app.Configuration))}, which only you can read."));
+            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First() + folder)}, which only you can read."));
     }
 }
 
 app.UseProxy();
-var folder = BasePath.Of(builder.Configuration);
 app.UseBasePath(folder);
 app.UseExceptionHandler(new ExceptionHandlerOptions
 {

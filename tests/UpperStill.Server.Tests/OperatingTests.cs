@@ -78,6 +78,8 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
     [InlineData("/lakes/")]
     [InlineData("//elsewhere.example")]
     [InlineData("/la kes")]
+    [InlineData("/..")]
+    [InlineData("/lakes/../upper-still")]
     [InlineData("/lakes\n")]
     public void What_is_no_folder_of_an_address_is_refused_at_the_start(string given)
     {

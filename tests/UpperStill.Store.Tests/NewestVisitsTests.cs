@@ -65,6 +65,8 @@ public sealed class NewestVisitsTests
 
         Assert.NotNull(newest.Of(ids[0]));
         Assert.Equal(ids[^7..], ids.Where(id => id != ids[0] && newest.Of(id) is not null));
+        newest.Keep(ids[0], []);
+        Assert.Null(newest.Of(ids[0]));
         newest.Forget();
         Assert.All(ids, id => Assert.Null(newest.Of(id)));
     }

@@ -61,7 +61,7 @@ public static partial class BasePath
         };
     }
 
-    [GeneratedRegex(@"^(/[A-Za-z0-9._~-]+)+\z")]
+    [GeneratedRegex(@"^(/(?!\.+(/|\z))[A-Za-z0-9._~-]+)+\z")]
     private static partial Regex Folder();
 
     [GeneratedRegex(@"((?:src|href)="")/(?!/)")]

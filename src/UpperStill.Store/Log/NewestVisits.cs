@@ -24,6 +24,13 @@ public sealed class NewestVisits
     {
         ArgumentNullException.ThrowIfNull(rows);
         Drop(visit);
+
+        // A visit of which everything was refused would take room for nothing.
+        if (rows.Count == 0)
+        {
+            return;
+        }
+
         known[visit] = rows;
         newestLast.AddLast(visit);
         entries += rows.Count;
