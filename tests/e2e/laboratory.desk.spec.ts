@@ -26,8 +26,8 @@ test('a laboratory measures extracts and releases what it found', async ({ page,
   await release.click();
   await expect(release).toHaveCount(0);
   // “All sent” may still be said of what was written before.
-  await expect.poll(() => server.get(`/api/samples/${FILTER}`)).toMatchObject({ sample: { state: 'reported' } });
-  await goTo(page, `${server.address}/record/HAR-1?of=chlorophyll`);
+  await expect.poll(() => server.get(`/api/samples/${FILTER}`)).toMatchObject([{ state: 'reported' }]);
+  await page.goto(`${server.address}/record/HAR-1?of=chlorophyll`);
   await page.getByText(/^Every reading/).click();
   await expect(page.getByRole('row', { name: /3 June 2026 25\.6 µg\/L/ })).toBeVisible();
 });
