@@ -110,7 +110,11 @@ public class OwnersTests
         var striking = intruder with { Id = Guid.CreateVersion7(), Strikes = start.Id, Why = "mine" };
         foreach (var role in new[] { "sampler", "coordinator" })
         {
-            Assert.All(await DeliverAsync(test, role, intruder, Any(visit, EntryKinds.Sounding.Name), striking), d => Assert.Equal(Delivery.Refused, d.Delivery));
+            var answers = await DeliverAsync(test, role, intruder, Any(visit, EntryKinds.Sounding.Name), striking);
+            Assert.All(answers, d => Assert.Equal(Delivery.Refused, d.Delivery));
+
+            // They do not see the other water, and are not told where the visit lies.
+            Assert.All(answers, d => Assert.DoesNotContain("PEL-1", d.Refusal!.Seen, StringComparison.Ordinal));
         }
 
         // Nor by whoever reaches both waters.

@@ -25,36 +25,47 @@ async function freePort(): Promise<number> {
   }
 }
 
+interface Built {
+  /** Data to begin with; none makes the demo. */
+  template?: string | undefined;
+  app?: string;
+  /** The folder of its name in which it stands. */
+  base?: string;
+  demo?: boolean;
+}
+
 /** The published server with the demo in a database of its own; can be killed and started again. */
 export class RealServer {
   private process: ChildProcess | undefined;
   private asker: APIRequestContext | undefined;
   private readonly data = mkdtempSync(join(tmpdir(), 'upper-still-e2e-'));
 
+  private app: string;
+  private readonly base: string;
+  private readonly demo: boolean;
+
   private constructor(
     readonly port: number,
-    template: string | undefined,
-    private readonly demo: boolean,
-    private app = APP,
-    private readonly base = '',
+    { template, app = APP, base = '', demo = true }: Built,
   ) {
+    this.app = app;
+    this.base = base;
+    this.demo = demo;
     if (template) {
       cpSync(template, this.data, { recursive: true });
     }
   }
 
   /** Begins with a copy of the demo's data where there is one, else makes it. */
-  static async start(template = process.env.E2E_TEMPLATE, app = APP, base = ''): Promise<RealServer> {
-    const server = new RealServer(await freePort(), template, true, app, base);
+  static async start(built: Built = {}): Promise<RealServer> {
+    const server = new RealServer(await freePort(), { template: process.env.E2E_TEMPLATE, ...built });
     await server.start();
     return server;
   }
 
   /** Begins with nothing and nobody. */
-  static async startEmpty(): Promise<RealServer> {
-    const server = new RealServer(await freePort(), undefined, false);
-    await server.start();
-    return server;
+  static startEmpty(): Promise<RealServer> {
+    return RealServer.start({ template: undefined, demo: false });
   }
 
   /** The one-time link that stands in the data folder, readable by its owner. */

@@ -13,7 +13,7 @@ const test = base.extend<{ earlier: string; updated: RealServer }>({
     rmSync(app, { recursive: true });
   },
   updated: async ({ earlier }, use) => {
-    const server = await RealServer.start(undefined, earlier, '/lakes/upper-still');
+    const server = await RealServer.start({ app: earlier, base: '/lakes/upper-still' });
     await use(server);
     await server.end();
   },

@@ -70,6 +70,14 @@ public sealed class DeliveryReach(Deliverer who)
     /// <summary>True where an entry strikes one that is not here yet: it can be judged when that comes.</summary>
     public bool Waits(Entry entry) => entry.Strikes is { } struck && !entries.ContainsKey(struck);
 
+    /// <summary>A station that is not there, for whoever would see it; others are told the same of it as of one that they do not see.</summary>
+    /// <param name="station">The station that is named.</param>
+    /// <param name="water">Its water; null where none is known.</param>
+    public Finding? Unknown(string station, string? water) => water is not null || !may.CoordinatesAll ? null : Finding.Stop(
+        "station-unknown", $"No station “{station}” is known here.", "A reading without a place cannot join a record.",
+        "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
+    { NoWayRound = true };
+
     /// <summary>A beginning: never the one by which a visit changes its place or its owner.</summary>
     /// <param name="start">The entry.</param>
     /// <param name="station">The station it names.</param>
@@ -82,14 +90,14 @@ public sealed class DeliveryReach(Deliverer who)
             return place.Station == station || (moved.Contains(start.Visit) && begun[start.Visit].Contains(station))
                 ? Refusal(start)
                 : Finding.Stop(
-                    "visit-elsewhere", $"This visit lies {(place.Water is { } at && may.Sees(at) ? $"at {place.Station}" : "elsewhere")}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
+                    "visit-elsewhere", $"This visit lies {(Sees(place.Water) ? $"at {place.Station}" : "elsewhere")}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
                     "Begin another visit there, or ask the coordinator.") with
                 { NoWayRound = true };
         }
 
         if (water is null || !may.Samples(water))
         {
-            return Missing(station);
+            return Missing(Sees(water) ? station : $"{station}, or there is no such station");
         }
 
         if (ofOthers.Contains(start.Visit) && !may.Coordinates(water))
@@ -124,7 +132,7 @@ public sealed class DeliveryReach(Deliverer who)
 
         if (water is null || !may.Coordinates(water))
         {
-            return Missing(station);
+            return Missing(Sees(water) ? station : $"{station}, or there is no such station");
         }
 
         if (!places.ContainsKey(move.Visit))
@@ -167,8 +175,10 @@ public sealed class DeliveryReach(Deliverer who)
             return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
         }
 
-        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(place.Water is { } seen && may.Sees(seen) ? place.Station : "this visit");
+        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(Sees(place.Water) ? place.Station : "this visit");
     }
+
+    private bool Sees(string? water) => water is not null && may.Sees(water);
 
     private bool Owns(EntryOwner owner, Guid visit, string water) => owner switch
     {

@@ -68,7 +68,7 @@ internal static class KitEndpoints
 
     private static async Task<IEnumerable<KitInfo>> ListAsync(FieldBook book, SeasonDesk desk, Caller caller, CancellationToken cancel)
     {
-        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Line, s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToLookup(s => s.Line, s => s.Code);
+        var stations = (await book.StationsAsync(caller.May, cancel)).ToLookup(s => s.Line, s => s.Code);
         var versions = await book.Kit.ToDictionaryAsync(i => i.Code, i => i.Version, cancel);
         return (await book.KitItemsAsync(cancel)).Select(item => new KitInfo(
             item,

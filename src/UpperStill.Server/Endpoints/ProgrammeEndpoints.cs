@@ -62,7 +62,7 @@ internal static class ProgrammeEndpoints
 
     private static async Task<IReadOnlyList<ProgrammeInfo>> ListAsync(FieldBook book, Caller caller, CancellationToken cancel)
     {
-        var stations = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).Select(s => new { s.Programme, s.Code, s.Water }).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToLookup(s => s.Programme, s => s.Code);
+        var stations = (await book.StationsAsync(caller.May, cancel)).ToLookup(s => s.Programme, s => s.Code);
         return [.. (await book.Programmes.AsNoTracking().ToListAsync(cancel)).GroupBy(p => p.Code, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
             .Select(g => new ProgrammeInfo(JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!, [.. stations[g.Key]]))];
     }

@@ -146,12 +146,13 @@ internal static class SessionEndpoints
         // A name that is nobody's costs as long as one with a wrong password.
         private bool Pretend(string password)
         {
-            people.PasswordHasher.VerifyHashedPassword(Nobody, NobodysHash.Value, password);
+            nobodysHash ??= people.PasswordHasher.HashPassword(Nobody, Guid.NewGuid().ToString());
+            people.PasswordHasher.VerifyHashedPassword(Nobody, nobodysHash, password);
             return false;
         }
 
         private static readonly Person Nobody = new();
-        private static readonly Lazy<string> NobodysHash = new(() => new PasswordHasher<Person>().HashPassword(Nobody, Guid.NewGuid().ToString()));
+        private static string? nobodysHash;
 
         internal async Task<IResult> SignOutAsync(CancellationToken cancel)
         {

@@ -56,7 +56,7 @@ internal static class StationEndpoints
             {
                 // What is set up counts like an entry: a device fetches anew when either has grown.
                 var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
-                var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
+                var rows = await book.StationsAsync(caller.May, cancel);
                 var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
                 var changed = await book.Stations.Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code).Max(v => (long?)v.LastSequence) }).ToDictionaryAsync(s => s.Code, s => s.Last ?? 0, cancel);
                 var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(c => c.Station, c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text));

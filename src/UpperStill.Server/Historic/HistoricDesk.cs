@@ -101,7 +101,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
             }
 
             var named = HistoricTable.StationsNamed(mapping, rows);
-            var stations = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water) && (named.Contains(s.Code) || named.Contains(s.Read().Name.Trim()))).ToDictionary(s => s.Code);
+            var stations = (await book.StationsAsync(caller.May, cancel)).Where(s => named.Contains(s.Code) || named.Contains(s.Read().Name.Trim())).ToDictionary(s => s.Code);
             var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
             var result = HistoricTable.Read(new HistoricRequest(mapping, rows, await KnownAsync(stations.Values, cancel), today, asTheyStand));
             Guid? import = keep && result.Visits.Count > 0 ? Guid.CreateVersion7() : null;

@@ -42,6 +42,8 @@ public static partial class BasePath
 
             return next(http);
         });
+
+        // Otherwise the address would be looked for before the folder is off.
         app.UseRouting();
     }
 

@@ -45,7 +45,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
     /// <summary>The answers of a water's stations.</summary>
     public async Task<IReadOnlyList<StationAnswer>> AnswersAsync(string water, CancellationToken cancel)
     {
-        var rows = await RowsAsync(water, cancel);
+        var rows = await book.StationsAsync(caller.May, cancel, water);
         var answers = await book.AnswersAsync(rows, null, ReaderUnit.AsRead, cancel);
         return [.. rows.Select(row => new StationAnswer(row.Code, row.Read().Name, [.. answers[row.Code]]))];
     }
@@ -53,7 +53,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
     /// <summary>One subject over all stations that the caller may see.</summary>
     public async Task<RegionalResult> RegionAsync(TrendSubject subject, CancellationToken cancel)
     {
-        var tests = await book.TestsAsync(await RowsAsync(null, cancel), subject, cancel);
+        var tests = await book.TestsAsync(await book.StationsAsync(caller.May, cancel), subject, cancel);
         return RegionalTrend.Together(subject, [.. tests.Select(t => t.First())]);
     }
 
@@ -65,7 +65,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
             return null;
         }
 
-        var rows = await RowsAsync(code, cancel);
+        var rows = await book.StationsAsync(caller.May, cancel, code);
         var codes = rows.ConvertAll(r => r.Code);
         var (from, until) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
         var series = await book.SeriesAsync(rows, SubjectWords.AskedAfter, cancel);
@@ -81,7 +81,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
     /// <summary>Stations that the caller may see, side by side.</summary>
     public Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (subject, year, reader), async () =>
     {
-        var rows = await RowsAsync(null, cancel);
+        var rows = await book.StationsAsync(caller.May, cancel);
         var answers = await book.AnswersAsync(rows, [subject], reader, cancel);
         rows.RemoveAll(r => !answers.Contains(r.Code));
         var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
@@ -91,7 +91,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
     /// <summary>The coordinator's summary across the waters that the caller may see.</summary>
     public Task<RecordSummary> SummaryAsync(int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (year, reader), async () =>
     {
-        var rows = await RowsAsync(null, cancel);
+        var rows = await book.StationsAsync(caller.May, cancel);
         var codes = rows.Select(r => r.Code).ToHashSet();
         var years = await book.Visits.Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var which = year ?? (years.Count > 0 ? years[0] : 0);
@@ -105,10 +105,6 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
             row, visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));
         return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, stations)), stations.ConvertAll(StationYear.Of));
     }, cancel);
-
-    // The stations of a water, or of every water that the caller may see, in their order.
-    private async Task<List<StationRow>> RowsAsync(string? water, CancellationToken cancel) =>
-        [.. (await book.Stations.AsNoTracking().Where(s => water == null || s.Water == water).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water))];
 
     private static List<string> Observers(IEnumerable<VisitRow> visits) =>
         [.. visits.SelectMany(v => v.Observers.Split(", ", StringSplitOptions.RemoveEmptyEntries)).Where(o => o != HistoricEntries.Unknown).Distinct().Order(StringComparer.Ordinal)];

@@ -8,6 +8,7 @@ using UpperStill.Core.Programmes;
 using UpperStill.Core.Seasons;
 using UpperStill.Core.Sky;
 using UpperStill.Formats.Calendars;
+using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
 
@@ -99,7 +100,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
     public async Task<(SeasonRequest Request, IReadOnlyList<PlannedStation> Stations, IReadOnlyList<SeasonDayRow> Days)> GatherAsync(int year, Permissions may, CancellationToken cancel, IReadOnlySet<string>? only = null, Func<IEnumerable<SeasonDayRow>, IEnumerable<SeasonDayRow>>? asIf = null)
     {
         ArgumentNullException.ThrowIfNull(may);
-        var rows = (await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ToListAsync(cancel)).Where(s => may.Sees(s.Water) && only?.Contains(s.Code) != false).ToList();
+        var rows = (await book.StationsAsync(may, cancel)).FindAll(s => only?.Contains(s.Code) != false);
         var codes = rows.ConvertAll(r => r.Code);
         var zones = (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => TimeZoneInfo.FindSystemTimeZoneById(w.Read().TimeZone), StringComparer.Ordinal);
         var programmes = new Dictionary<string, Programme>(StringComparer.Ordinal);

@@ -28,7 +28,7 @@ internal static class DeliveryJudge
                     continue;
                 }
 
-                finding ??= already ? null : Refusal(view, entry, reach, delivery.Who.May.CoordinatesAll);
+                finding ??= already ? null : Refusal(view, entry, reach);
                 results[i] = finding is not null ? new Delivered(Delivery.Refused, finding) : new Delivered(already ? Delivery.Already : Delivery.Kept);
                 if (results[i].Delivery == Delivery.Kept)
                 {
@@ -56,12 +56,12 @@ internal static class DeliveryJudge
         return row is null || already ? null : Differs;
     }
 
-    // Who does not see every water is not told whether a station is there that they do not see.
-    private static Finding? Refusal(LogView view, Entry entry, DeliveryReach reach, bool seesAll)
+    private static Finding? Refusal(LogView view, Entry entry, DeliveryReach reach)
     {
         if (entry.Kind == EntryKinds.VisitMoved.Name && LogView.StationIn(entry) is { } station)
         {
-            return view.Stations.TryGetValue(station, out var water) || !seesAll ? reach.Moves(entry, station, water) : UnknownStation(station);
+            var there = view.Stations.GetValueOrDefault(station);
+            return reach.Unknown(station, there) ?? reach.Moves(entry, station, there);
         }
 
         if (entry.Kind != EntryKinds.VisitStarted.Name || EntryKinds.VisitStarted.Read(entry.Body) is not { } start)
@@ -69,7 +69,8 @@ internal static class DeliveryJudge
             return reach.Refusal(entry);
         }
 
-        var refusal = Unknown(view, start, seesAll) ?? reach.Begins(entry, start.Station, view.Stations.GetValueOrDefault(start.Station));
+        var water = view.Stations.GetValueOrDefault(start.Station);
+        var refusal = reach.Unknown(start.Station, water) ?? UnknownProgramme(view, start) ?? reach.Begins(entry, start.Station, water);
         if (refusal is not null)
         {
             reach.NotBegun(entry.Visit, refusal);
@@ -159,16 +160,9 @@ internal static class DeliveryJudge
         "Strike it with a new entry.") with
     { NoWayRound = true };
 
-    private static Finding? Unknown(LogView view, VisitStartedBody start, bool seesAll) =>
-        seesAll && !view.Stations.ContainsKey(start.Station) ? UnknownStation(start.Station)
-        : view.Programmes.Contains((start.Programme, start.ProgrammeVersion)) ? null
-        : Finding.Stop(
+    private static Finding? UnknownProgramme(LogView view, VisitStartedBody start) =>
+        view.Programmes.Contains((start.Programme, start.ProgrammeVersion)) ? null : Finding.Stop(
             "programme-unknown", $"No programme “{start.Programme}” version {start.ProgrammeVersion} is known here.", "The rules of the visit would be guessed.",
             "Ask the coordinator; until then the visit stays on the device.") with
         { NoWayRound = true };
-
-    private static Finding UnknownStation(string station) => Finding.Stop(
-        "station-unknown", $"No station “{station}” is known here.", "A reading without a place cannot join a record.",
-        "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
-    { NoWayRound = true };
 }

@@ -9,8 +9,8 @@ public sealed class NewestVisits
     // Some ten megabytes.
     private const int MostEntries = 8000;
 
-    private readonly Dictionary<Guid, IReadOnlyList<EntryRow>> known = [];
-    private readonly LinkedList<Guid> newestLast = [];
+    // In the order in which they were written to.
+    private readonly OrderedDictionary<Guid, IReadOnlyList<EntryRow>> known = [];
     private int entries;
 
     /// <summary>All entries of a visit in the order of the log; null where they are not remembered.</summary>
@@ -26,17 +26,15 @@ public sealed class NewestVisits
         Drop(visit);
 
         // A visit of which everything was refused would take room for nothing.
-        if (rows.Count == 0)
+        if (rows.Count > 0)
         {
-            return;
+            known.Add(visit, rows);
+            entries += rows.Count;
         }
 
-        known[visit] = rows;
-        newestLast.AddLast(visit);
-        entries += rows.Count;
-        while (entries > MostEntries && newestLast.First is { } oldest)
+        while (entries > MostEntries)
         {
-            Drop(oldest.Value);
+            Drop(known.GetAt(0).Key);
         }
     }
 
@@ -44,7 +42,6 @@ public sealed class NewestVisits
     public void Forget()
     {
         known.Clear();
-        newestLast.Clear();
         entries = 0;
     }
 
@@ -52,7 +49,6 @@ public sealed class NewestVisits
     {
         if (known.Remove(visit, out var rows))
         {
-            newestLast.Remove(visit);
             entries -= rows.Count;
         }
     }
