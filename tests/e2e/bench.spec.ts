@@ -6,7 +6,7 @@ const BOTTLES = ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X'];
 const [FILTER, REPLICATE] = ['HAR-1-260812-F1-E', 'HAR-1-260812-F1R-9'];
 
 test.describe('with no signal', () => {
-  test.use({ serviceWorkers: 'allow', ownServer: true });
+  test.use({ serviceWorkers: 'allow' });
 
   test('from the composite on the boat to a chlorophyll value in the record', { tag: '@boat' }, async ({
     page,
@@ -79,36 +79,4 @@ test.describe('with no signal', () => {
     await expect(office.getByText('received in good order, signed the simulated laboratory')).toBeVisible();
     await expect(office.getByText(/^results, results-/)).toBeVisible();
   });
-});
-
-test('what clogged is never taken for what went through', { tag: '@boat' }, async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens();
-  await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
-  await person.fillsTheComposite(BOTTLES);
-  await person.toPlace('Bench');
-  await page.getByRole('link', { name: `Filter ${FILTER}` }).click();
-  await page.getByRole('button', { name: 'Swirled: begin' }).click();
-  // The separator is shown for what it is.
-  await page.getByRole('button', { name: 'The tinted or tissue-like one' }).click();
-  await expect(page.getByText('That is the separator.')).toBeVisible();
-  await page.getByRole('button', { name: 'The white one is in' }).click();
-  await page.getByRole('button', { name: 'Rinsed', exact: true }).click();
-
-  await page.getByRole('button', { name: 'It clogged…' }).click();
-  await page.getByRole('button', { name: 'What went through' }).click();
-  await person.answers('What went through?', '12');
-  await expect(page.getByText('If it is the rest, 38 mL went through.')).toBeVisible();
-  await page.getByRole('button', { name: 'Strike Fill 1 12 mL' }).click();
-  await page.getByRole('button', { name: 'misread', exact: true }).click();
-  await page.getByRole('button', { name: 'Strike it' }).click();
-  await expect(page.getByText('If it is the rest, 38 mL went through.')).toBeHidden();
-
-  await page.getByRole('button', { name: 'It clogged…' }).click();
-  await page.getByRole('button', { name: 'What is left' }).click();
-  await person.answers('What does the syringe still hold?', '51');
-  await expect(page.getByText('51 mL left of 50 mL.')).toBeVisible();
-  await expect(page.getByRole('status').filter({ hasText: 'mL' })).toHaveText('0mL');
-  await page.getByRole('button', { name: 'torn' }).click();
-  await expect(page.getByText('The filter was torn.')).toBeVisible();
 });

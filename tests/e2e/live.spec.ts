@@ -13,9 +13,6 @@ interface Sent {
   };
 }
 
-// What the simulated boat is told stays in the server's memory.
-test.use({ ownServer: true });
-
 test.describe('with no signal', () => {
   test.use({ serviceWorkers: 'allow' });
 

@@ -1,7 +1,7 @@
 import { Person } from './person';
 import { expect, test } from './server';
 
-test.use({ serviceWorkers: 'allow', ownServer: true });
+test.use({ serviceWorkers: 'allow' });
 
 interface Sent {
   id: string;

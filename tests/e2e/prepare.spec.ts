@@ -4,7 +4,7 @@ import { expect, test } from './server';
 const OUTING = '/prepare/2026-08-12/harrowmere';
 
 test.describe('with no signal', () => {
-  test.use({ serviceWorkers: 'allow', ownServer: true });
+  test.use({ serviceWorkers: 'allow' });
 
   test('what was packed stays packed with the network cut and the server stopped', { tag: '@boat' }, async ({
     page,

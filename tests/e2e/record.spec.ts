@@ -95,45 +95,6 @@ test('a visit begun at the wrong station is moved, and counts there', async ({ p
   }).toPass();
 });
 
-test('a calculation by itself follows what is typed, and says what is no number', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('reader');
-  await goTo(page, `${server.address}/workings?of=trophic`);
-  // 60 − 14.41 × ln 4.7 = 37.7
-  await expect(page.getByRole('button', { name: /^37\.7, oligotrophic/ })).toBeVisible();
-  await page.getByLabel('Clarity, m').fill('1');
-  await expect(page.getByRole('button', { name: /^60, eutrophic/ })).toBeVisible();
-  await page.getByLabel('Clarity, m').fill('deep');
-  await expect(page.getByText('“deep” is not a number.')).toBeVisible();
-
-  // A blank between two numbers is feet and inches, not two marks: (12 ft 9 + 12 ft 3) / 2.
-  await goTo(page, `${server.address}/workings?of=clarity`);
-  await page.getByRole('group', { name: 'The line is marked in' }).getByText('ft', { exact: true }).click();
-  await page.getByLabel(/^One lowering a line/).fill('12 9; 12 3');
-  await page.getByRole('group', { name: 'Reported to' }).getByText('¼ ft', { exact: true }).click();
-  await expect(page.getByRole('region', { name: 'What follows' }).getByRole('button').first()).toHaveText(
-    '12 ft 6 in, show the working: Clarity',
-  );
-});
-
-test('every calculation stands by itself, with its working and its source', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('reader');
-  await goTo(page, `${server.address}/workings`);
-  const places = page.getByRole('navigation', { name: 'Calculations' }).getByRole('link');
-  await expect(places).toHaveCount(14);
-  for (const place of await places.all()) {
-    await place.click();
-    const name = (await place.textContent()) ?? '';
-    const follows = page.getByRole('region', { name: 'What follows' });
-    await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
-    await follows.getByRole('button').first().click();
-    await expect(page.getByRole('dialog'), name).toContainText(/\d/);
-    await page.keyboard.press('Escape');
-    await expect(follows, name).not.toContainText('cannot be worked out');
-  }
-});
-
 test('stations stand side by side, and the year of all waters in one page', async ({ page, server }) => {
   const person = new Person(page, server.address);
   await person.opens();

@@ -58,7 +58,7 @@ export class RealServer {
 
   /** Begins with a copy of the demo's data where there is one, else makes it. */
   static async start(built: Built = {}): Promise<RealServer> {
-    const server = new RealServer(await freePort(), { template: process.env.E2E_TEMPLATE, ...built });
+    const server = new RealServer(await freePort(), { template: process.env.DEMO_TEMPLATE, ...built });
     await server.start();
     return server;
   }
@@ -120,6 +120,12 @@ export class RealServer {
     }
   }
 
+  async runs(): Promise<void> {
+    if (!this.process) {
+      await this.start();
+    }
+  }
+
   /** Puts another build in its place, on the same data. */
   async becomes(app: string): Promise<void> {
     await this.kill();
@@ -164,12 +170,8 @@ export class RealServer {
   }
 }
 
-/**
- * The server of a worker, put back to the demo's first state before each test. What kills it, or changes what it holds in
- * memory, asks for one of its own: `test.use({ ownServer: true })`.
- */
-export const test = base.extend<{ server: RealServer; ownServer: boolean }, { shared: RealServer }>({
-  ownServer: [false, { option: true }],
+/** The server of a worker, put back to the demo's first state before each test, and started again where a test has killed it. */
+export const test = base.extend<{ server: RealServer }, { shared: RealServer }>({
   shared: [
     // biome-ignore lint/correctness/noEmptyPattern: the fixture depends on nothing
     async ({}, use) => {
@@ -179,15 +181,10 @@ export const test = base.extend<{ server: RealServer; ownServer: boolean }, { sh
     },
     { scope: 'worker' },
   ],
-  server: async ({ shared, ownServer }, use) => {
-    if (ownServer) {
-      const server = await RealServer.start();
-      await use(server);
-      await server.end();
-    } else {
-      await shared.afresh();
-      await use(shared);
-    }
+  server: async ({ shared }, use) => {
+    await shared.runs();
+    await shared.afresh();
+    await use(shared);
   },
 });
 

@@ -7,7 +7,7 @@ interface Sent {
 }
 
 test.describe('with no signal', () => {
-  test.use({ serviceWorkers: 'allow', ownServer: true });
+  test.use({ serviceWorkers: 'allow' });
 
   test('the whole visit to a layered lake, the network cut and the server stopped', { tag: '@boat' }, async ({
     page,
@@ -118,57 +118,6 @@ test('what is half typed at a level survives the page being closed', async ({ pa
   await expect(page.getByRole('textbox', { name: /^Temperature/ })).toHaveValue('21.8');
 });
 
-test('a step that is left out says why, and can be done after all', { tag: '@boat' }, async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Harrowmere, North Arm', ['clarity', 'profile']);
-  await person.goes('Profile');
-  await page.getByRole('button', { name: 'Not done, because…' }).click();
-  await page.getByRole('button', { name: 'gear left ashore' }).click();
-  await page.getByRole('button', { name: 'Not done', exact: true }).click();
-  await expect(page.getByText('Not done: gear left ashore.')).toBeVisible();
-  await page.getByRole('button', { name: 'do it after all' }).click();
-  await expect(page.getByRole('button', { name: 'Not done, because…' })).toBeVisible();
-});
-
-test('steps are taken in another order: what it costs is said, and the programme’s order is one touch away', {
-  tag: '@boat',
-}, async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Harrowmere, North Arm', ['clarity', 'profile', 'chlorophyll']);
-  const left = page.getByRole('button', { name: /^What’s left/ });
-  const boat = await left.isVisible();
-  if (boat) {
-    await left.click();
-  }
-  await page.getByRole('button', { name: 'Change the order' }).click();
-  await page.getByRole('button', { name: 'Composite earlier' }).click();
-  await expect(page.getByText('Composite before profile; the programme has it the other way round.')).toBeVisible();
-  const steps = page.getByRole('region', { name: 'Order of the steps' }).getByRole('listitem');
-  await expect(steps).toContainText(['Sounding', 'Clarity', 'Composite', 'Profile']);
-  await page.getByRole('button', { name: 'The programme’s order' }).click();
-  await expect(steps).toContainText(['Sounding', 'Clarity', 'Profile', 'Composite']);
-  await expect(page.getByText('Composite before profile', { exact: false })).toHaveCount(0);
-});
-
-test('how a step is done, and why, is one touch away', { tag: '@boat' }, async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Harrowmere, North Arm', ['clarity', 'profile']);
-  await page.getByRole('button', { name: 'How, and why' }).click();
-  await expect(page.getByRole('dialog', { name: 'How it is done: Sounding' })).toContainText(
-    'Touching bottom unawares stirs mud into the sample.',
-  );
-  await page.keyboard.press('Escape');
-  await person.goes('Clarity');
-  await page.getByRole('button', { name: 'How, and why' }).click();
-  // This programme's school: two observers, told apart again.
-  await expect(page.getByRole('dialog', { name: 'How it is done: Clarity' })).toContainText(
-    'Then the other reads, without knowing the first number.',
-  );
-});
-
 test('the device says where it is: the nearest station comes first, and where there is none it says so', {
   tag: '@boat',
 }, async ({ page, context, server }) => {
@@ -183,59 +132,4 @@ test('the device says where it is: the nearest station comes first, and where th
   await context.setGeolocation({ latitude: latitude + 0.01, longitude, accuracy: 5 });
   await page.getByRole('button', { name: 'Which station is here?' }).click();
   await expect(page.getByText(/^No station is known here; .* is the nearest, 1\.\d km S\.$/)).toBeVisible();
-});
-
-test('the tarn: the disc on the bottom, and the composite from the sounding less the clearance', { tag: '@boat' }, async ({
-  page,
-  server,
-}) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Pell Tarn, Middle', ['clarity']);
-  await person.answers('How deep is it here?', '2.5');
-  await page.getByRole('button', { name: 'On the bottom, still in sight' }).click();
-  await expect(person.figure('Clarity')).toContainText('> 2.5 m');
-  await person.picks('The disc was read', 'in the shade');
-  await person.picks('Sunglasses', 'off');
-  await page.getByRole('button', { name: 'On to leaving' }).click();
-  await person.ends();
-  await expect(page.getByText('> 2.5 m').first()).toBeVisible();
-});
-
-test('the pier: clarity where the disc is lost, a profile with salinity, a bottle of sea water by hand', {
-  tag: '@boat',
-}, async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
-  // The tide may take two metres off the known depth.
-  await person.answers('How deep is it here?', '6.4');
-  await expect(page.getByRole('heading', { name: 'Surface water' }).first()).toBeVisible();
-  await page.getByRole('form', { name: /^Cast/ }).waitFor();
-  for (const check of await page.getByRole('group', { name: '1. Ready' }).getByRole('checkbox').all()) {
-    await check.check();
-  }
-  await person.picks('Rinsed at depth, times', '3');
-  await page.getByRole('button', { name: /^Let it go/ }).click();
-  await page.getByRole('button', { name: 'Felt it' }).click();
-  await person.picks('It came up', 'open');
-  await page.getByRole('button', { name: 'Write the cast down' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'It came up open.' })).toBeVisible();
-});
-
-test('a reader who thinks in metres lowers by the marks of a rope in feet', async ({ page, server }) => {
-  const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Harrowmere, Deep Hole', ['clarity', 'chlorophyll']);
-  await person.answers('How deep is it here?', '102');
-  await person.answers('Where was it lost?', '12 9');
-  await person.answers('Where did you see it again?', '11 3');
-  await expect(person.figure('Clarity')).toContainText('12 ft 0 in');
-  await page.getByRole('button', { name: 'You and this device' }).click();
-  await page.getByRole('radio', { name: 'In metres' }).check();
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'On to the composite' }).click();
-
-  await expect(page.getByText('7.32 m').first()).toBeVisible();
-  await expect(page.getByLabel('Lowered to, feet and inches')).toHaveValue('24 0');
 });

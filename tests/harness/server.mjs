@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url';
 const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
 const LONGEST_START_MS = 90_000;
 
-/** The published server on a data folder of its own; it is killed, its power is cut, and it is started again. */
+/** The published server on a data folder of its own, with the demo made before where DEMO_TEMPLATE names it; it is killed, its power is cut, and it is started again. */
 export class Server {
   data = mkdtempSync(join(tmpdir(), 'upper-still-harness-'));
   said = '';
@@ -18,6 +18,9 @@ export class Server {
     this.layer = layer;
     this.cutLog = `${this.data}.cut`;
     this.fullMark = `${this.data}.full`;
+    if (process.env.DEMO_TEMPLATE) {
+      cpSync(process.env.DEMO_TEMPLATE, this.data, { recursive: true });
+    }
   }
 
   /** Starts it; with a number its power goes at that write. Says whether it serves: its power may go before it does. */
@@ -26,7 +29,7 @@ export class Server {
     this.said = '';
     // It lives for seconds: what the compiler would do for the hours to come is left out.
     const env = { ...process.env, DOTNET_TieredPGO: '0', LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_FULL: this.fullMark, CUT_AFTER: String(cutAfter) };
-    this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
+    this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true', '--demo-afresh', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
     this.#process.stderr.on('data', (part) => {
       this.said += part;
     });
@@ -80,7 +83,7 @@ export class Server {
     });
   }
 
-  /** Keeps the data as it is, for whoever looks into a failure. */
+  /** Keeps a copy of the data as it is. */
   keep(to) {
     cpSync(this.data, to, { recursive: true });
   }

@@ -1,5 +1,6 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Server.Instruments;
 using UpperStill.Server.People;
 using UpperStill.Server.Record;
 using UpperStill.Store;
@@ -25,13 +26,14 @@ internal static class DemoAfresh
     }
 
     internal static void MapDemoAfresh(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/demo/afresh", (FieldBook book, LogBook log, Instance instance, WholePages pages, CancellationToken cancel) => log.UntouchedAsync(async () =>
+        app.MapPost("/api/demo/afresh", (FieldBook book, LogBook log, Instance instance, WholePages pages, SimulatedInstruments instruments, CancellationToken cancel) => log.UntouchedAsync(async () =>
         {
             await using var kept = new SqliteConnection($"Data Source={Kept(instance)};Mode=ReadOnly;Pooling=False");
             await kept.OpenAsync(cancel);
             await book.Database.OpenConnectionAsync(cancel);
             kept.BackupDatabase((SqliteConnection)book.Database.GetDbConnection());
             pages.Forget();
+            instruments.Afresh();
             return TypedResults.NoContent();
         }, cancel)).For(AccessLevel.Anyone, form: false).ExcludeFromDescription();
 

@@ -13,10 +13,10 @@ internal sealed class SimulatedInstruments(InstrumentSettings settings, TimeProv
     private const int MostListeners = 16;
     private static readonly TimeSpan Second = TimeSpan.FromSeconds(1);
 
-    private readonly SimulatedBoat boat = new();
     private readonly Lock gate = new();
     private readonly Speaker receiver = new();
     private readonly Speaker sonde = new();
+    private SimulatedBoat boat = new();
 
     /// <summary>Where the stand-in receiver speaks.</summary>
     internal LineSource? Receiver => receiver.Source;
@@ -30,6 +30,15 @@ internal sealed class SimulatedInstruments(InstrumentSettings settings, TimeProv
         lock (gate)
         {
             return boat.Do(command with { Seconds = 0 });
+        }
+    }
+
+    /// <summary>Another boat, that was told nothing yet.</summary>
+    internal void Afresh()
+    {
+        lock (gate)
+        {
+            boat = new SimulatedBoat();
         }
     }
 

@@ -1,0 +1,78 @@
+import { join } from 'node:path';
+import { Worker as Thread } from 'node:worker_threads';
+import { configure } from '@testing-library/react';
+import 'fake-indexeddb/auto';
+import { afterEach } from 'vitest';
+
+/** What a browser has and jsdom has not: the worker of the built application, cookies, sizes. */
+
+// Hidden or not is for the eye, and the style sheet, which is not here.
+configure({ defaultHidden: true, asyncUtilTimeout: 20_000 });
+
+let thread: Thread | undefined;
+let calls = 0;
+const callers = new Map<number, (answer: object) => void>();
+
+/** One thread for all pages: its core is read once, as by whoever stays on a page. Each page hears its own answers. */
+class CoreWorker extends EventTarget {
+  postMessage(message: { call: number }): void {
+    thread ??= new Thread(join(import.meta.dirname, 'coreThread.mjs')).on('message', (answer) => {
+      callers.get(answer.call)?.(answer);
+      callers.delete(answer.call);
+    });
+    const call = ++calls;
+    callers.set(call, (answer) => this.dispatchEvent(new MessageEvent('message', { data: { ...answer, call: message.call } })));
+    thread.postMessage({ ...message, call });
+  }
+
+  terminate(): void {}
+}
+
+const cookies = new Map<string, string>();
+const plainFetch = globalThis.fetch;
+
+let gateway: { path: string; changes(body: string): string } | undefined;
+
+/** Something between the page and the server that changes what is sent to an address, until the test ends. */
+export function between(path: string, changes: (body: string) => string): void {
+  gateway = { path, changes };
+}
+
+async function fetchWithCookies(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
+  let request = new Request(input instanceof Request ? input : new URL(input, location.href), init);
+  if (gateway?.path === new URL(request.url).pathname) {
+    request = new Request(request, { body: gateway.changes(await request.text()) });
+  }
+  request.headers.set('cookie', [...cookies].map((pair) => pair.join('=')).join('; '));
+  const answer = await plainFetch(request);
+  for (const cookie of answer.headers.getSetCookie()) {
+    const [, name = '', value = ''] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
+    cookies.set(name, value);
+  }
+  return answer;
+}
+
+class NoSize {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+
+// There is no style sheet: to work one out for every name of every button takes longer than all the rest.
+const style: Record<string, unknown> = { display: 'block', visibility: 'visible', pointerEvents: 'auto' };
+style.getPropertyValue = (name: string) => style[name] ?? '';
+
+Object.assign(globalThis, {
+  getComputedStyle: () => style,
+  Worker: CoreWorker,
+  fetch: fetchWithCookies,
+  ResizeObserver: NoSize,
+  innerWidth: 1280,
+  matchMedia: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }),
+});
+window.getComputedStyle = globalThis.getComputedStyle;
+Element.prototype.scrollIntoView ??= () => {};
+Element.prototype.hasPointerCapture ??= () => false;
+afterEach(() => {
+  gateway = undefined;
+});
