@@ -9,27 +9,35 @@ import { afterEach } from 'vitest';
 // Hidden or not is for the eye, and the style sheet, which is not here.
 configure({ defaultHidden: true, asyncUtilTimeout: 20_000 });
 
-let thread: Thread | undefined;
-let calls = 0;
-const callers = new Map<number, (answer: object) => void>();
+interface Begun {
+  thread?: Thread;
+  calls: number;
+  callers: Map<number, (answer: object) => void>;
+  cookies: Map<string, string>;
+  plainFetch: typeof fetch;
+}
+
+// This file is read anew for each file of tests; what it began is not begun again.
+const here = globalThis as { begun?: Begun };
+here.begun ??= { calls: 0, callers: new Map(), cookies: new Map(), plainFetch: globalThis.fetch };
+const begun = here.begun;
 
 /** One thread for all pages: its core is read once, as by whoever stays on a page. Each page hears its own answers. */
 class CoreWorker extends EventTarget {
   postMessage(message: { call: number }): void {
-    thread ??= new Thread(join(import.meta.dirname, 'coreThread.mjs')).on('message', (answer) => {
-      callers.get(answer.call)?.(answer);
-      callers.delete(answer.call);
+    begun.thread ??= new Thread(join(import.meta.dirname, 'coreThread.mjs')).on('message', (answer) => {
+      begun.callers.get(answer.call)?.(answer);
+      begun.callers.delete(answer.call);
     });
-    const call = ++calls;
-    callers.set(call, (answer) => this.dispatchEvent(new MessageEvent('message', { data: { ...answer, call: message.call } })));
-    thread.postMessage({ ...message, call });
+    const call = ++begun.calls;
+    begun.callers.set(call, (answer) =>
+      this.dispatchEvent(new MessageEvent('message', { data: { ...answer, call: message.call } })),
+    );
+    begun.thread.postMessage({ ...message, call });
   }
 
   terminate(): void {}
 }
-
-const cookies = new Map<string, string>();
-const plainFetch = globalThis.fetch;
 
 let gateway: { path: string; changes(body: string): string } | undefined;
 
@@ -43,11 +51,11 @@ async function fetchWithCookies(input: RequestInfo | URL, init?: RequestInit): P
   if (gateway?.path === new URL(request.url).pathname) {
     request = new Request(request, { body: gateway.changes(await request.text()) });
   }
-  request.headers.set('cookie', [...cookies].map((pair) => pair.join('=')).join('; '));
-  const answer = await plainFetch(request);
+  request.headers.set('cookie', [...begun.cookies].map((pair) => pair.join('=')).join('; '));
+  const answer = await begun.plainFetch(request);
   for (const cookie of answer.headers.getSetCookie()) {
     const [, name = '', value = ''] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
-    cookies.set(name, value);
+    begun.cookies.set(name, value);
   }
   return answer;
 }
@@ -73,6 +81,7 @@ Object.assign(globalThis, {
 window.getComputedStyle = globalThis.getComputedStyle;
 Element.prototype.scrollIntoView ??= () => {};
 Element.prototype.hasPointerCapture ??= () => false;
+
 afterEach(() => {
   gateway = undefined;
 });
