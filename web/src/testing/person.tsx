@@ -1,25 +1,8 @@
 import { RouterProvider } from '@tanstack/react-router';
-import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import { render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, expect, vi } from 'vitest';
+import { expect, vi } from 'vitest';
 import type { Entry } from '../api/client';
-
-const intervals = new Set<ReturnType<typeof setInterval>>();
-const plainInterval = globalThis.setInterval;
-globalThis.setInterval = ((...given: Parameters<typeof setInterval>) => {
-  const interval = plainInterval(...given);
-  intervals.add(interval);
-  return interval;
-}) as typeof setInterval;
-
-/** Ends the page as a browser does: nothing of it runs on. */
-afterEach(() => {
-  cleanup();
-  for (const interval of intervals) {
-    clearInterval(interval);
-  }
-  intervals.clear();
-});
 
 /** What a person does with the interface: the real server, the real core, and a page without a browser around it. */
 export class Person {

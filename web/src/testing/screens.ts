@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Worker as Thread } from 'node:worker_threads';
-import { configure } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import 'fake-indexeddb/auto';
 import { afterEach } from 'vitest';
 
@@ -15,11 +15,18 @@ interface Begun {
   callers: Map<number, (answer: object) => void>;
   cookies: Map<string, string>;
   plainFetch: typeof fetch;
+  plainInterval: typeof setInterval;
 }
 
 // This file is read anew for each file of tests; what it began is not begun again.
 const here = globalThis as { begun?: Begun };
-here.begun ??= { calls: 0, callers: new Map(), cookies: new Map(), plainFetch: globalThis.fetch };
+here.begun ??= {
+  calls: 0,
+  callers: new Map(),
+  cookies: new Map(),
+  plainFetch: globalThis.fetch,
+  plainInterval: globalThis.setInterval,
+};
 const begun = here.begun;
 
 /** One thread for all pages: its core is read once, as by whoever stays on a page. Each page hears its own answers. */
@@ -60,6 +67,14 @@ async function fetchWithCookies(input: RequestInfo | URL, init?: RequestInit): P
   return answer;
 }
 
+const intervals = new Set<ReturnType<typeof setInterval>>();
+
+function intervalOfThePage(...given: Parameters<typeof setInterval>): ReturnType<typeof setInterval> {
+  const interval = begun.plainInterval(...given);
+  intervals.add(interval);
+  return interval;
+}
+
 class NoSize {
   observe(): void {}
   unobserve(): void {}
@@ -74,6 +89,7 @@ Object.assign(globalThis, {
   getComputedStyle: () => style,
   Worker: CoreWorker,
   fetch: fetchWithCookies,
+  setInterval: intervalOfThePage,
   ResizeObserver: NoSize,
   innerWidth: 1280,
   matchMedia: () => ({ matches: false, addEventListener() {}, removeEventListener() {} }),
@@ -82,6 +98,12 @@ window.getComputedStyle = globalThis.getComputedStyle;
 Element.prototype.scrollIntoView ??= () => {};
 Element.prototype.hasPointerCapture ??= () => false;
 
+/** Ends the page as a browser does: nothing of it runs on. */
 afterEach(() => {
+  cleanup();
+  for (const interval of intervals) {
+    clearInterval(interval);
+  }
+  intervals.clear();
   gateway = undefined;
 });
