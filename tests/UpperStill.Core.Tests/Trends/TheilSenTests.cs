@@ -74,17 +74,17 @@ public sealed class TheilSenTests
     }
 
     [Fact]
-    public void A_hundred_thousand_points_need_no_memory_of_their_pairs()
+    public void Forty_thousand_points_need_no_memory_of_their_pairs()
     {
         var chance = new Random(11);
-        TrendPoint[] series = [.. Enumerable.Range(0, 100_000).Select(i => new TrendPoint(i, (0.002 * i) + chance.NextDouble()))];
+        TrendPoint[] series = [.. Enumerable.Range(0, 40_000).Select(i => new TrendPoint(i, (0.002 * i) + chance.NextDouble()))];
         var before = GC.GetAllocatedBytesForCurrentThread();
         var line = TheilSen.Of(series);
         Assert.Equal(0.002, line.Slope!.Value, 6);
-        Assert.Equal(4_999_950_000, line.Slopes);
+        Assert.Equal(799_980_000, line.Slopes);
 
-        // Its five thousand million slopes would take 40 GB; what is taken and given back again stays far below.
-        Assert.True(GC.GetAllocatedBytesForCurrentThread() - before < 500_000_000);
+        // Its eight hundred million slopes would take 6.4 GB; what is taken and given back again stays far below.
+        Assert.True(GC.GetAllocatedBytesForCurrentThread() - before < 200_000_000);
     }
 
     private static void Same(double? expected, double? actual)
