@@ -234,7 +234,7 @@ test('no step of a whole visit has a fault for those who see or point otherwise'
   await clean(page, 'a logged cast');
   await page.getByRole('button', { name: 'Not this file' }).click();
   await person.goes('Composite');
-  await person.composes('75 %', ['HAR-2-260812-C1-B']);
+  await person.composes('three quarters', ['HAR-2-260812-C1-B']);
   await clean(page, 'a composite with its bottle');
   await person.goes('Leave');
   await clean(page, 'leaving, gear counted');

@@ -105,8 +105,8 @@ function restOf(
     water: maybe({ written: String(4 + whole(70)), unit: next() < 0.8 ? '°C' : '°F' }),
     waterSteady: maybe(next() < 0.8),
     waves: maybe(1 + whole(4)),
-    windMs: maybe(whole(100) / 8),
-    rain24Mm: maybe(whole(40)),
+    ...(next() < 0.5 ? { windMs: maybe(whole(100) / 8) } : { wind: maybe('branches-move') }),
+    ...(next() < 0.5 ? { rain24Mm: maybe(whole(40)) } : { rain24: maybe('5-to-25-mm') }),
     thunder: maybe(next() < 0.1),
   });
   add('fix', {
@@ -164,7 +164,7 @@ function restOf(
   if (next() < 0.5) {
     add('composite-try', {
       depth: { written: `${20 + whole(8)} 0`, unit: 'ft-in' },
-      fillPercent: whole(11) * 10,
+      ...(next() < 0.5 ? { fillPercent: whole(11) * 10 } : { fill: ['half', 'over-half', 'full'][whole(3)] }),
       raiseS: maybe(20 + whole(40)),
     });
     add('fill', {

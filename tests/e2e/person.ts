@@ -163,7 +163,7 @@ export class Person {
     await this.answers('Where was it lost?', '12 9');
     await this.answers('Where did you see it again?', '11 3');
     await this.page.getByRole('button', { name: 'On to the composite' }).click();
-    await this.composes('75 %', bottles);
+    await this.composes('three quarters', bottles);
   }
 
   /** Levels of a profile, from the one that is asked for on: depth is the page’s. */

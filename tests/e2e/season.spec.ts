@@ -40,7 +40,7 @@ test('what was taken along is counted in the season', async ({ page, server }) =
   await person.answers('Where was it lost?', '12 9');
   await person.answers('Where did you see it again?', '11 3');
   await page.getByRole('button', { name: 'On to the composite' }).click();
-  await person.composes('75 %', ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X']);
+  await person.composes('three quarters', ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X']);
   await page.getByRole('button', { name: 'On to leaving' }).click();
   await person.ends();
   await expect(page.getByRole('status')).toHaveText('all sent', { timeout: 30_000 });

@@ -79,7 +79,7 @@ test.describe('with no signal', () => {
     await page.getByRole('button', { name: 'Write it down' }).click();
     await expect(page.getByText('Came up full.')).toBeVisible();
     await expect(page.getByText('Raise it over about 30 s')).toBeVisible();
-    await person.picks('It came up', '75 %');
+    await person.picks('It came up', 'three quarters');
     await page.getByRole('button', { name: 'Write it down' }).click();
     await page
       .getByRole('button', { name: 'Strike Composite to 4.0 m, came up full, raised in 40 s again', exact: true })

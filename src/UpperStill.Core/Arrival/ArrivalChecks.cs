@@ -11,7 +11,7 @@ internal static class ArrivalChecks
 {
     // A position this far away may be the same numbers read another way.
     private const double ElsewhereM = 50_000;
-    private static readonly string[] WeatherBoxes = ["thunder", "windMs", "waves", "fog"];
+    private static readonly string[] WeatherBoxes = ["thunder", "wind", "waves", "fog"];
     private const decimal ColdestAirC = -30;
     private const decimal WarmestAirC = 50;
 
@@ -22,14 +22,16 @@ internal static class ArrivalChecks
     internal static string? Rough(Programme programme, ConditionsBody now)
     {
         List<string> over = [];
-        if (now.WindMs is { } wind && wind > programme.LimitOf(LimitBook.Wind))
+        // Of a class that reaches over the limit nobody knows that it does not: the boat comes first.
+        if (now.WindTold is { } wind && wind.MayBeOver(programme.LimitOf(LimitBook.Wind)))
         {
-            over.Add($"Wind {Decimals.Text(wind)} m/s");
+            over.Add($"Wind {wind.Words}");
         }
 
-        if (now.Waves is { } waves && waves > programme.LimitOf(LimitBook.Waves))
+        if (now.WavesTold is { } waves && (int)waves > programme.LimitOf(LimitBook.Waves))
         {
-            over.Add(over.Count == 0 ? "White caps" : "white caps");
+            var words = WeatherClasses.Words(waves);
+            over.Add(over.Count == 0 ? char.ToUpperInvariant(words[0]) + words[1..] : words);
         }
 
         if (now.Fog == true)
@@ -147,13 +149,15 @@ internal static class ArrivalChecks
 
     private static IEnumerable<Finding> Rain(SheetDraft draft, SheetArrival arrival)
     {
-        if (arrival.Now.Rain24Mm is { } rain && rain > draft.Context.Programme.LimitOf(LimitBook.RainHeavy))
+        var heavy = draft.Context.Programme.LimitOf(LimitBook.RainHeavy);
+        if (arrival.Now.Rain24Told is { } rain && rain.MayBeOver(heavy))
         {
+            var seen = char.ToUpperInvariant(rain.Words[0]) + rain.Words[1..] + " in 24 h";
             yield return Finding.Note(
-                "rain-heavy", $"{Decimals.Text(rain)} mm fell in 24 h.", "Expect cloudy water.", "Results stand for the storm, not the season.").On(Beside.Header, About(arrival, "rain24Mm"));
+                "rain-heavy", rain.Over(heavy) ? $"{seen}." : $"{seen}: perhaps over the {Decimals.Text(heavy)} mm that are heavy here.", "Expect cloudy water.", "Results stand for the storm, not the season.").On(Beside.Header, About(arrival, "rain24"));
         }
 
-        if (draft.Asks && draft.Sounded && (arrival.Now.Rain24Mm is null || arrival.Now.Rain72Mm is null) && !draft.Context.Programme.Chooses("visit.rain", "ignored"))
+        if (draft.Asks && draft.Sounded && (arrival.Now.Rain24Told is null || arrival.Now.Rain72Told is null) && !draft.Context.Programme.Chooses("visit.rain", "ignored"))
         {
             yield return Finding.Check("rain-unknown", "Rain of the last days is blank.", "It explains a cloudy sample.", "A guess marked as such will do.").On(Beside.Header);
         }

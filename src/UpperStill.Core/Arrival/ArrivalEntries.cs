@@ -60,11 +60,11 @@ public enum WaterSurface
 /// <param name="Anchored">True once the anchor holds.</param>
 /// <param name="Air">Air temperature, read before the thermometer is wet.</param>
 /// <param name="CloudEighths">Cloud, 0–8.</param>
-/// <param name="WindMs">Mean wind, m/s.</param>
+/// <param name="WindMs">Mean wind by an anemometer, m/s. In version 1 also the middle of a class.</param>
 /// <param name="WindFrom">Where it comes from, for example <c>SW</c>.</param>
-/// <param name="Waves">1 flat, 2 ripples, 3 choppy, 4 white caps.</param>
-/// <param name="Rain24Mm">Rain of the last 24 h, mm.</param>
-/// <param name="Rain72Mm">Rain of the last 72 h, mm.</param>
+/// <param name="Waves">By number: 1 flat, 2 ripples, 3 choppy, 4 white caps.</param>
+/// <param name="Rain24Mm">Rain of the last 24 h by a gauge, mm. In version 1 also a number for a class.</param>
+/// <param name="Rain72Mm">Rain of the last 72 h by a gauge, mm. In version 1 also a number for a class.</param>
 /// <param name="Surface">The surface of the water.</param>
 /// <param name="Smell">What it smells of; <c>none</c> where of nothing.</param>
 /// <param name="Stage">Level of the water on the staff, as read.</param>
@@ -74,6 +74,10 @@ public enum WaterSurface
 /// <param name="Water">Water at the surface by thermometer: in a cup from one foot down, or in a container just filled; in shade.</param>
 /// <param name="WaterSteady">True where the thermometer held still for a minute.</param>
 /// <param name="WaterSecond">The same by a second thermometer beside the first.</param>
+/// <param name="Wind">The wind by what it moves.</param>
+/// <param name="WaveState">The waves, by name.</param>
+/// <param name="Rain24">Rain of the last 24 h, as remembered.</param>
+/// <param name="Rain72">Rain of the last 72 h, as remembered.</param>
 public sealed record ConditionsBody(
     int? People = null,
     bool? Anchored = null,
@@ -92,4 +96,41 @@ public sealed record ConditionsBody(
     string? Remark = null,
     WrittenTemperature? Water = null,
     bool? WaterSteady = null,
-    WrittenTemperature? WaterSecond = null);
+    WrittenTemperature? WaterSecond = null,
+    WindForce? Wind = null,
+    WaveState? WaveState = null,
+    RainFallen? Rain24 = null,
+    RainFallen? Rain72 = null)
+{
+    /// <summary>The wind, as a class or as measured; null where nobody told it.</summary>
+    internal Told? WindTold => WindMs is { } measured ? new Told(measured, measured, $"{Decimals.Text(measured)} m/s") : Wind is { } force ? WeatherClasses.Of(force) : null;
+
+    /// <summary>The waves, by name or by their number on the scale; null where nobody told them or the scale has no such number.</summary>
+    internal WaveState? WavesTold => WaveState ?? (Waves is >= 1 and <= 4 ? (WaveState)Waves.Value : null);
+
+    /// <summary>The rain of the last 24 h, as a class or as measured.</summary>
+    internal Told? Rain24Told => Rained(Rain24Mm, Rain24);
+
+    /// <summary>The rain of the last 72 h, as a class or as measured.</summary>
+    internal Told? Rain72Told => Rained(Rain72Mm, Rain72);
+
+    // The interface of version 1 kept a number for each class; no instrument could be written with it.
+    internal ConditionsBody OfVersion(int version)
+    {
+        if (version > 1)
+        {
+            return this;
+        }
+
+        var (wind, rain24, rain72) = (WeatherClasses.WindTouched(WindMs), WeatherClasses.RainTouched(Rain24Mm), WeatherClasses.RainTouched(Rain72Mm));
+        return this with
+        {
+            Wind = wind ?? Wind, WindMs = wind is null ? WindMs : null,
+            Rain24 = rain24 ?? Rain24, Rain24Mm = rain24 is null ? Rain24Mm : null,
+            Rain72 = rain72 ?? Rain72, Rain72Mm = rain72 is null ? Rain72Mm : null,
+        };
+    }
+
+    private static Told? Rained(decimal? gauge, RainFallen? remembered) =>
+        gauge is { } mm ? new Told(mm, mm, $"rain {Decimals.Text(mm)} mm") : remembered is { } rain ? WeatherClasses.Of(rain) : null;
+}

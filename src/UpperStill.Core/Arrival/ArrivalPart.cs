@@ -8,7 +8,6 @@ namespace UpperStill.Core.Arrival;
 internal static class ArrivalPart
 {
     private static readonly string[] Winds = ["N", "NE", "E", "SE", "S", "SW", "W", "NW"];
-    private static readonly string[] WaveWords = ["flat", "ripples", "choppy", "white caps"];
 
     private static readonly (string Field, string What, Func<ConditionsBody, string?> Words)[] Boxes =
     [
@@ -16,11 +15,11 @@ internal static class ArrivalPart
         ("anchored", "the anchor", b => b.Anchored is { } held ? (held ? "anchored" : "not anchored") : null),
         ("air", "the air", b => b.Air is { } air ? air.Read().Celsius is { } c ? $"air {Temperature.Show(c)}" : $"air “{air.Written}”" : null),
         ("cloudEighths", "the cloud", b => b.CloudEighths is { } eighths ? $"cloud {eighths}/8" : null),
-        ("windMs", "the wind", b => b.WindMs is { } wind ? $"wind {Decimals.Text(wind)} m/s" : null),
+        ("wind", "the wind", b => b.WindTold is { } wind ? $"wind {wind.Words}" : null),
         ("windFrom", "the wind’s direction", b => b.WindFrom is { } from ? $"from {from}" : null),
-        ("waves", "the waves", b => b.Waves is { } waves ? WaveWords[Math.Clamp(waves, 1, 4) - 1] : null),
-        ("rain24Mm", "the rain of 24 h", b => b.Rain24Mm is { } rain ? $"rain {Decimals.Text(rain)} mm in 24 h" : null),
-        ("rain72Mm", "the rain of 72 h", b => b.Rain72Mm is { } rain ? $"{Decimals.Text(rain)} mm in 72 h" : null),
+        ("waves", "the waves", b => b.WavesTold is { } waves ? WeatherClasses.Words(waves) : b.Waves is { } off ? $"waves {off}, on no scale of ours" : null),
+        ("rain24", "the rain of 24 h", b => b.Rain24Told is { } rain ? $"{rain.Words} in 24 h" : null),
+        ("rain72", "the rain of 72 h", b => b.Rain72Told is { } rain ? $"{rain.Words} in 72 h" : null),
         ("surface", "the surface", b => b.Surface is { } surface ? surface == WaterSurface.Clear ? "surface clear" : $"{surface} on the surface".ToLowerInvariant() : null),
         ("smell", "the smell", b => b.Smell is { } smell ? $"smell {smell}" : null),
         ("stage", "the stage", b => b.Stage is { } stage ? $"stage {(stage.Read().Length is { } length ? LengthText.Write(length) : stage.Written)}" : null),
@@ -50,7 +49,7 @@ internal static class ArrivalPart
         var fixes = draft.Standing(EntryKinds.Fix).Where(f => Shape.InRange(new Position(f.Body.LatitudeDeg, f.Body.LongitudeDeg))).Select(f => Beside(draft, f)).ToList();
         var arrival = new SheetArrival(
             boxes, now, [.. draft.Standing(EntryKinds.Landmarks).GroupBy(l => l.Body.Transit).Select(g => g.Last().Body)], Words(boxes, fixes),
-            fixes.Count > 0 ? fixes[0] : null, fixes.Count > 1 ? fixes[^1] : null, Sun(draft, draft.Start?.Entry.At));
+            draft.Thermometers, fixes.Count > 0 ? fixes[0] : null, fixes.Count > 1 ? fixes[^1] : null, Sun(draft, draft.Start?.Entry.At));
         draft.Findings.AddRange(ArrivalChecks.Of(draft, arrival));
         return arrival;
     }
@@ -79,10 +78,14 @@ internal static class ArrivalPart
     internal static string Towards(double bearingDeg) => Winds[(int)Math.Round(bearingDeg / 45) % 8];
 
     private static ConditionsBody Over(ConditionsBody old, ConditionsBody next) => new(
-        next.People ?? old.People, next.Anchored ?? old.Anchored, next.Air ?? old.Air, next.CloudEighths ?? old.CloudEighths, next.WindMs ?? old.WindMs,
-        next.WindFrom ?? old.WindFrom, next.Waves ?? old.Waves, next.Rain24Mm ?? old.Rain24Mm, next.Rain72Mm ?? old.Rain72Mm, next.Surface ?? old.Surface,
+        next.People ?? old.People, next.Anchored ?? old.Anchored, next.Air ?? old.Air, next.CloudEighths ?? old.CloudEighths, Later(old, next, b => b.WindTold).WindMs,
+        next.WindFrom ?? old.WindFrom, next.WavesTold is null ? next.Waves ?? old.Waves : null, Later(old, next, b => b.Rain24Told).Rain24Mm, Later(old, next, b => b.Rain72Told).Rain72Mm, next.Surface ?? old.Surface,
         next.Smell ?? old.Smell, next.Stage ?? old.Stage, next.Fog ?? old.Fog, next.Thunder ?? old.Thunder, next.Remark ?? old.Remark,
-        next.Water ?? old.Water, next.WaterSteady ?? old.WaterSteady, next.WaterSecond ?? old.WaterSecond);
+        next.Water ?? old.Water, next.WaterSteady ?? old.WaterSteady, next.WaterSecond ?? old.WaterSecond,
+        Later(old, next, b => b.WindTold).Wind, next.WavesTold ?? (next.Waves is null ? old.WaveState : null), Later(old, next, b => b.Rain24Told).Rain24, Later(old, next, b => b.Rain72Told).Rain72);
+
+    // One box holds a class or a number of an instrument, never some of each.
+    private static ConditionsBody Later(ConditionsBody old, ConditionsBody next, Func<ConditionsBody, Told?> box) => box(next) is null ? old : next;
 
     private static SheetFix Beside(SheetDraft draft, Read<FixBody> fix)
     {
@@ -99,5 +102,5 @@ internal static class ArrivalPart
     // The three that say most: where, then what the water is like.
     private static string Words(List<ConditionBox> boxes, List<SheetFix> fixes) => fixes.Count == 0 && boxes.Count == 0
         ? "position, people, weather"
-        : string.Join(", ", fixes.Take(1).Select(f => f.DistanceM < 1 ? f.Text : $"{Distance(f.DistanceM)} from the mark").Concat(boxes.OrderBy(b => b.Field is "air" or "waves" or "windMs" or "anchored" ? 0 : 1).Select(b => b.Text)).Take(3));
+        : string.Join(", ", fixes.Take(1).Select(f => f.DistanceM < 1 ? f.Text : $"{Distance(f.DistanceM)} from the mark").Concat(boxes.OrderBy(b => b.Field is "air" or "waves" or "wind" or "anchored" ? 0 : 1).Select(b => b.Text)).Take(3));
 }

@@ -1,3 +1,5 @@
+using UpperStill.Core.Quantities;
+
 namespace UpperStill.Core.Arrival;
 
 /// <summary>One box of the head of the sheet that is filled.</summary>
@@ -28,6 +30,7 @@ public sealed record SheetSun(decimal AltitudeDeg, decimal AzimuthDeg, string Te
 /// <param name="Text">In a few words.</param>
 /// <param name="Anchored">The fix of arrival.</param>
 /// <param name="Latest">The newest fix, where there is another.</param>
+/// <param name="Thermometers">The scale of the programme's thermometers, in which an empty box opens.</param>
 /// <param name="Sun">The sun.</param>
 public sealed record SheetArrival(
-    IReadOnlyList<ConditionBox> Boxes, ConditionsBody Now, IReadOnlyList<LandmarksBody> Landmarks, string Text, SheetFix? Anchored = null, SheetFix? Latest = null, SheetSun? Sun = null);
+    IReadOnlyList<ConditionBox> Boxes, ConditionsBody Now, IReadOnlyList<LandmarksBody> Landmarks, string Text, TemperatureUnit Thermometers, SheetFix? Anchored = null, SheetFix? Latest = null, SheetSun? Sun = null);

@@ -53,22 +53,31 @@ internal static class CompositePart
         $"Composite to {(attempt.Depth.Read().Length is { } length ? LengthText.Show(length, reader) : $"“{attempt.Depth.Written}”")}, came up {Fill(attempt)}"
         + (attempt.RaiseS is { } seconds ? $", raised in {Decimals.Text(seconds)} s" : string.Empty);
 
-    private static string Fill(CompositeTryBody attempt) => attempt.BeforeSurface == true ? "full before the surface" : attempt.FillPercent >= 100 ? "full" : $"{attempt.FillPercent} % full";
+    private static string Fill(CompositeTryBody attempt) => attempt.BeforeSurface == true ? "full before the surface" : attempt.Filled?.Words ?? "nobody said how full";
 
     private static bool JustFills(SheetDraft draft) => draft.Context.Programme.Composite.Method == CompositeMethod.JustFills;
 
     private static bool Good(SheetDraft draft, CompositeTryBody attempt) => draft.Context.Programme.Composite.Method == CompositeMethod.PooledOrTube || (JustFills(draft)
-        ? attempt.FillPercent >= 100 && attempt.BeforeSurface != true
-        : attempt.FillPercent > draft.Context.Programme.LimitOf("composite.fill-min") && attempt.FillPercent < draft.Context.Programme.LimitOf("composite.fill-max"));
+        ? attempt.Filled is { Full: true } && attempt.BeforeSurface != true
+        : attempt.Filled?.Between(draft.Context.Programme.LimitOf("composite.fill-min"), draft.Context.Programme.LimitOf("composite.fill-max")) == true);
 
     private static IEnumerable<Finding> Checks(SheetDraft draft, CompositeResult composite, Read<CompositeTryBody> attempt)
     {
-        if (!Good(draft, attempt.Body))
+        if (attempt.Body.Filled is not { } filled)
         {
-            var (next, _) = NextRise(draft, attempt.Body);
+            yield return Finding.Stop("composite-fill", "How full it came up is not said.", "Full stopped sampling part way; too little is not the whole layer.", "Strike it and write it anew.");
+        }
+        else if (JustFills(draft) && !Good(draft, attempt.Body))
+        {
+            yield return Finding.Stop(
+                "composite-fill", $"Came up {Fill(attempt.Body)}.", filled.Full ? "What came in last is missing above." : "It should just fill as it reaches the surface.",
+                Again(draft, attempt.Body) ?? (filled.Full ? "Empty; raise faster." : "Empty; raise slower."));
+        }
+        else if (!Good(draft, attempt.Body))
+        {
             yield return Finding.Stop(
                 "composite-fill", $"Came up {Fill(attempt.Body)}.", "Full stopped sampling part way; too little is not the whole layer.",
-                next is { } seconds ? $"Empty, raise over about {Decimals.Text(seconds)} s." : "Empty; raise faster where it was full, slower where it was not.");
+                Again(draft, attempt.Body) ?? "Empty; raise faster where it was full, slower where it was not.");
         }
 
         var (length, finding) = attempt.Body.Depth.Read();
@@ -91,6 +100,8 @@ internal static class CompositePart
         }
     }
 
+    private static string? Again(SheetDraft draft, CompositeTryBody attempt) => NextRise(draft, attempt).Seconds is { } seconds ? $"Empty, raise over about {Decimals.Text(seconds)} s." : null;
+
     // New time = old time × wanted fill / observed fill; when it came up full, 0.75 × the time.
     private static (decimal? Seconds, string? Words) NextRise(SheetDraft draft, CompositeTryBody? last)
     {
@@ -104,14 +115,18 @@ internal static class CompositePart
             return (seconds, $"{Decimals.Text(seconds)} s worked here");
         }
 
-        if (last.FillPercent >= 100)
+        if (last.Filled is not { } filled)
         {
-            var faster = JustFills(draft) && last.BeforeSurface != true ? seconds : decimal.Round(FullFactor * seconds, 0, MidpointRounding.AwayFromZero);
-            return (faster, $"0.75 × {Decimals.Text(seconds)} s, because it came up full");
+            return (null, null);
+        }
+
+        if (filled.Full)
+        {
+            return (decimal.Round(FullFactor * seconds, 0, MidpointRounding.AwayFromZero), $"0.75 × {Decimals.Text(seconds)} s, because it came up full");
         }
 
         var wanted = JustFills(draft) ? 100 : WantedPercent;
-        return last.FillPercent <= 0 ? (2 * seconds, $"2 × {Decimals.Text(seconds)} s, because it came up empty")
-            : (decimal.Round(seconds * wanted / last.FillPercent, 0, MidpointRounding.AwayFromZero), $"{Decimals.Text(seconds)} s × {Decimals.Text(wanted)} / {last.FillPercent}");
+        return filled.Most <= 0 ? (2 * seconds, $"2 × {Decimals.Text(seconds)} s, because it came up empty")
+            : (decimal.Round(seconds * wanted / filled.Middle, 0, MidpointRounding.AwayFromZero), $"{Decimals.Text(seconds)} s × {Decimals.Text(wanted)} / {(filled.Most > filled.Least ? "about " : string.Empty)}{Decimals.Text(filled.Middle)}");
     }
 }

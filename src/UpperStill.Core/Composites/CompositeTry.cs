@@ -1,11 +1,81 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Composites;
 
-/// <summary>Body of the entry <c>composite-try</c>: one lowering of the composite sampler.</summary>
+/// <summary>How full the sampler's bottle came up, by eye.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<CameUp>))]
+public enum CameUp
+{
+    /// <summary>Empty.</summary>
+    [JsonStringEnumMemberName("empty")] Empty,
+
+    /// <summary>About a quarter.</summary>
+    [JsonStringEnumMemberName("a-quarter")] AQuarter,
+
+    /// <summary>Under half.</summary>
+    [JsonStringEnumMemberName("under-half")] UnderHalf,
+
+    /// <summary>About half: it may be less.</summary>
+    [JsonStringEnumMemberName("half")] Half,
+
+    /// <summary>Over half.</summary>
+    [JsonStringEnumMemberName("over-half")] OverHalf,
+
+    /// <summary>Three quarters and more.</summary>
+    [JsonStringEnumMemberName("three-quarters")] ThreeQuarters,
+
+    /// <summary>Nearly full.</summary>
+    [JsonStringEnumMemberName("nearly-full")] NearlyFull,
+
+    /// <summary>Full.</summary>
+    [JsonStringEnumMemberName("full")] Full,
+}
+
+/// <summary>Body of the entry <c>composite-try</c>: one lowering of the composite sampler. How full it came up stands once: as read from its marks, or by eye.</summary>
 /// <param name="Depth">The mark to which it went.</param>
-/// <param name="FillPercent">How full it came up, 0–100.</param>
+/// <param name="FillPercent">How full it came up by the bottle's own marks, 0–100 %. In version 1 also the middle of a class.</param>
 /// <param name="RaiseS">Seconds that the rise took; null where it was not timed.</param>
 /// <param name="BeforeSurface">True where it was full before it reached the surface.</param>
 /// <param name="LineEnd">True where the line ended before the target.</param>
-public sealed record CompositeTryBody(WrittenLength Depth, int FillPercent, decimal? RaiseS = null, bool? BeforeSurface = null, bool? LineEnd = null);
+/// <param name="Fill">How full it came up, by eye.</param>
+public sealed record CompositeTryBody(WrittenLength Depth, int? FillPercent = null, decimal? RaiseS = null, bool? BeforeSurface = null, bool? LineEnd = null, CameUp? Fill = null)
+{
+    // The number that version 1 kept in place of each class.
+    private static readonly int[] Once = [0, 25, 40, 50, 60, 75, 90, 100];
+
+    /// <summary>From, to, and in words; null where it is not said.</summary>
+    internal FillRange? Filled => FillPercent is { } read
+        ? new FillRange(read, read, read >= 100 ? "full" : $"{read} % full")
+        : Fill switch
+        {
+            CameUp.Empty => new FillRange(0, 0, "empty"),
+            CameUp.AQuarter => new FillRange(10, 40, "about a quarter full"),
+            CameUp.UnderHalf => new FillRange(30, 50, "under half full"),
+            CameUp.Half => new FillRange(45, 55, "about half full"),
+            CameUp.OverHalf => new FillRange(50, 75, "over half full"),
+            CameUp.ThreeQuarters => new FillRange(75, 90, "three quarters full"),
+            CameUp.NearlyFull => new FillRange(85, 99, "nearly full"),
+            CameUp.Full => new FillRange(100, 100, "full"),
+            _ => null,
+        };
+
+    internal CompositeTryBody OfVersion(int version) =>
+        version == 1 && FillPercent is { } number && Array.IndexOf(Once, number) is >= 0 and var at ? this with { FillPercent = null, Fill = (CameUp)at } : this;
+}
+
+/// <summary>How full a bottle is, between two shares of its volume.</summary>
+/// <param name="Least">From, %.</param>
+/// <param name="Most">To, %.</param>
+/// <param name="Words">As it was seen or read.</param>
+internal sealed record FillRange(int Least, int Most, string Words)
+{
+    /// <summary>Whether it lies over the least and under the most that a programme takes. What was read from marks must pass them, a class may begin at them.</summary>
+    internal bool Between(decimal least, decimal most) => (Least > least || (Least >= least && Most > Least)) && Most < most;
+
+    /// <summary>The middle, %.</summary>
+    internal decimal Middle => (Least + Most) / 2m;
+
+    /// <summary>True where nothing more went in.</summary>
+    internal bool Full => Least >= 100;
+}

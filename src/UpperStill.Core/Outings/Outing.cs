@@ -92,7 +92,7 @@ public sealed record Outing(
             request.Day, stops, GoNoGo.Judge(request.Forecast, hours, strictest, shore, alternate),
             [.. (request.Forecast?.Hours ?? []).Where(h => TimeOnly.FromDateTime(h.At.DateTime) is var t && t >= hours.From && t < hours.Until)],
             request.Tide is null ? [] : [.. Tide.Turns(request.Tide, midnight, midnight.AddDays(1)).Select(t => t with { At = t.At.ToOffset(request.Offset) })],
-            Sun.Noon(stops[0].Station.At, request.Day).ToOffset(request.Offset), request.Passes,
+            Sun.Noon(stops[0].Station.At, request.Day, request.Offset), request.Passes,
             PackList.Of([.. stops.Select((s, i) => new PackStop(s.Station, places[i].Programme, s.Protocols, s.Samples, s.Line))], request.Kit, request.Day),
             Caution.For(shore, stops), request.Simulated, places.Select(p => p.LeaveBy).Where(t => t is not null).Min(), alternate,
             request.Laboratory is { } laboratory ? places.Select(p => LabReach.Check(laboratory, request.Day, p.Programme.Hours, (p.Programme.Season ?? []).Where(s => p.Protocols.Contains(s.Protocol)), request.Zone)).FirstOrDefault(f => f is not null) : null);

@@ -19,12 +19,15 @@ public sealed record ResectionRequest(IReadOnlyList<Bearing> Bearings, double De
 public sealed record ResectionResult(
     IReadOnlyList<FieldFinding> Findings, Position? At = null, IReadOnlyList<Position>? Corners = null, double? LongestSideM = null, Working? Working = null);
 
-/// <summary>Position from three or more compass bearings to charted marks: least squares on a local plane (Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14).</summary>
+/// <summary>Position from three or more compass bearings to charted marks: least squares (Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14), the lines of sight on the ellipsoid; marks up to 100 km away.</summary>
 public static class Resection
 {
     private const int Least = 3;
     private const int Most = 12;
     private const double LeastCrossingDeg = 15;
+    private const double FurthestM = 100_000;
+    private const double SettledM = 0.001;
+    private const int MostRounds = 10;
 
     /// <summary>The point whose summed squared distance from the lines of sight is least.</summary>
     public static ResectionResult Work(ResectionRequest request)
@@ -36,21 +39,42 @@ public static class Resection
             return new ResectionResult(faults);
         }
 
+        // On a plane round the answer itself: there the lines of sight set out as the compass said.
         var origin = request.Bearings[0].Mark.At!.Value;
-        var lines = request.Bearings.Select(b =>
+        List<PlaneLine> lines;
+        (double EastM, double NorthM) at;
+        var round = 0;
+        do
         {
-            var (east, north) = Shape.OnPlane(origin, b.Mark.At!.Value);
-            return new PlaneLine(east, north, Shape.Radians(b.BearingDeg + request.DeclinationDeg));
-        }).ToList();
-        var pairs = Pairs(lines).ToList();
-        if (pairs.Max(p => PlaneLine.CrossingDeg(p.A, p.B)) < LeastCrossingDeg)
-        {
-            return new ResectionResult([Finding.Stop(
-                "bearings-parallel", "All the bearings run nearly side by side.", "Lines that hardly cross give no position: a degree moves it by hundreds of metres.",
-                "Take a bearing to a mark well to the left or right, best at a right angle.").At("bearings")]);
-        }
+            lines = [.. request.Bearings.Select(b =>
+            {
+                var (east, north) = Shape.OnPlane(origin, b.Mark.At!.Value);
+                return new PlaneLine(east, north, Shape.Radians(b.BearingDeg + request.DeclinationDeg));
+            })];
+            if (Pairs(lines).Max(p => PlaneLine.CrossingDeg(p.A, p.B)) < LeastCrossingDeg)
+            {
+                return new ResectionResult([Finding.Stop(
+                    "bearings-parallel", "All the bearings run nearly side by side.", "Lines that hardly cross give no position: a degree moves it by hundreds of metres.",
+                    "Take a bearing to a mark well to the left or right, best at a right angle.").At("bearings")]);
+            }
 
-        var at = LeastSquares(lines);
+            at = LeastSquares(lines);
+            if (Math.Sqrt((at.EastM * at.EastM) + (at.NorthM * at.NorthM)) is var moved && moved > FurthestM)
+            {
+                return new ResectionResult([Finding.Stop(
+                    "bearings-far", $"The bearings meet {Text(moved / 1000, 0)} km from {request.Bearings[0].Mark.Name}.", "Nobody sees that far; a mark or a bearing is another one.", "Look at the marks’ positions, and take the bearings again.").At("bearings")]);
+            }
+
+            if (moved < SettledM || ++round == MostRounds)
+            {
+                break;
+            }
+
+            origin = Shape.FromPlane(origin, at.EastM, at.NorthM);
+        }
+        while (true);
+
+        var pairs = Pairs(lines).ToList();
         var corners = pairs.Where(p => PlaneLine.CrossingDeg(p.A, p.B) >= LeastCrossingDeg).Select(p => PlaneLine.Meet(p.A, p.B)!.Value).ToList();
         var longest = corners.SelectMany((a, i) => corners.Skip(i + 1).Select(b => Distance(a, b))).DefaultIfEmpty(0).Max();
         return new ResectionResult(
@@ -85,6 +109,10 @@ public static class Resection
             else if (!Shape.InRange(mark))
             {
                 yield return Finding.Stop("position-format", $"The position of {bearing.Mark.Name} is out of range.", "Latitude and longitude may be swapped.", "Type it again.").At("bearings");
+            }
+            else if (request.Bearings[0].Mark.At is { } first && Shape.InRange(first) && Shape.DistanceM(first, mark) > 2 * FurthestM)
+            {
+                yield return Finding.Stop("mark-far", $"{bearing.Mark.Name} lies {Text(Shape.DistanceM(first, mark) / 1000, 0)} km from {request.Bearings[0].Mark.Name}.", "Nobody sees both from one boat.", "Look at the positions of both.").At("bearings");
             }
 
             if (bearing.BearingDeg is not (>= 0 and <= 360))
@@ -142,12 +170,19 @@ public static class Resection
             "Position from bearings",
             [.. request.Bearings.Select(b => new WorkingInput(b.Mark.Name, $"{Text(b.BearingDeg, 1)}° on the compass")), new WorkingInput("declination", $"{Text(request.DeclinationDeg, 1)}° east")],
             [
-                .. lines.Select((l, i) => $"{request.Bearings[i].Mark.Name}: {Text(request.Bearings[i].BearingDeg, 1)}° + {Text(request.DeclinationDeg, 1)}° = {Text(Shape.Degrees(l.BearingRad), 1)}° true; the line passes {Text(Math.Abs(l.Off(at)), 1)} m from the position"),
+                .. lines.Select((l, i) => $"{request.Bearings[i].Mark.Name}: {Text(request.Bearings[i].BearingDeg, 1)}° + {Text(request.DeclinationDeg, 1)}° = {Round(Shape.Degrees(l.BearingRad))}° true; the line passes {Text(Math.Abs(l.Off(at)), 1)} m from the position"),
                 $"longest side of the error triangle {Text(longest, 1)} m",
                 $"position {Text(position.LatitudeDeg, 5)}, {Text(position.LongitudeDeg, 5)}",
             ],
-            "The point whose summed squared distance from the lines of sight is least, on a plane that touches the earth at the first mark",
-            "Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14");
+            "The point whose summed squared distance from the lines of sight is least, each line setting out from there in the direction that was read, on the WGS 84 ellipsoid",
+            "Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14; Vincenty, Survey Review 23 (176), 1975");
+    }
+
+    // A bearing past north begins at 0 again.
+    private static string Round(double degrees)
+    {
+        var tenth = Math.Round(((degrees % 360) + 360) % 360, 1);
+        return Text(tenth < 360 ? tenth : 0, 1);
     }
 
     private static Position Rounded(Position at) => new(Math.Round(at.LatitudeDeg, 6), Math.Round(at.LongitudeDeg, 6));

@@ -48,7 +48,7 @@ internal static class ProfilePart
         draft.Findings.AddRange(ProfileChecks.Of(draft, levels, read, [.. planned.Select(p => p.Metres)], marked));
 
         var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
-        var temperatures = draft.Context.Programme.SchoolOf("temperature.unit") == "fahrenheit" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
+        var temperatures = draft.Thermometers;
         return new SheetProfile(
             [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
             toRead, NextOf(toRead, read), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,

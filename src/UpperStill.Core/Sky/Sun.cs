@@ -25,8 +25,18 @@ public static class Sun
         return new SunPosition(Degrees(altitude), (Degrees(azimuth) + 180) % 360);
     }
 
-    /// <summary>The instant of that UTC day at which the sun stands highest over a place.</summary>
-    public static DateTimeOffset Noon(Position place, DateOnly day)
+    /// <summary>The instant of a local day at which the sun stands highest over a place, by the clock of an offset from UTC.</summary>
+    /// <param name="place">Where.</param>
+    /// <param name="day">The day by that clock.</param>
+    /// <param name="offset">The clock's offset from UTC. A clock may be so far from the sun that a day has no such instant; then the nearest is given.</param>
+    public static DateTimeOffset Noon(Position place, DateOnly day, TimeSpan offset)
+    {
+        var noons = new[] { 0, -1, 1 }.Where(d => day.DayNumber + d >= DateOnly.MinValue.DayNumber && day.DayNumber + d <= DateOnly.MaxValue.DayNumber)
+            .Select(d => OfUtcDay(place, day.AddDays(d)).ToOffset(offset)).ToList();
+        return noons.FirstOrDefault(n => DateOnly.FromDateTime(n.DateTime) == day, noons[0]);
+    }
+
+    private static DateTimeOffset OfUtcDay(Position place, DateOnly day)
     {
         var noon = new DateTimeOffset(day.ToDateTime(new TimeOnly(12, 0)), TimeSpan.Zero).AddMinutes(-4 * place.LongitudeDeg);
         return noon.AddMinutes(-Of(noon).EquationMinutes);

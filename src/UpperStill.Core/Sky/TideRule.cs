@@ -7,8 +7,8 @@ namespace UpperStill.Core.Sky;
 /// <summary>A tide that is asked for.</summary>
 /// <param name="MeanLevelM">Mean level above the datum, m.</param>
 /// <param name="Harmonics">The constituents.</param>
-/// <param name="From">The first instant.</param>
-/// <param name="Hours">How many hours, up to 72.</param>
+/// <param name="From">The first instant, from 1900 to 2100.</param>
+/// <param name="Hours">How many hours, 1–72.</param>
 public sealed record TideRequest(double MeanLevelM, IReadOnlyList<TideHarmonic> Harmonics, DateTimeOffset From, int Hours = 25);
 
 /// <summary>The tide over some hours.</summary>
@@ -23,6 +23,8 @@ public sealed record TideResult(IReadOnlyList<Finding> Findings, double? HeightM
 public static class TideRule
 {
     private const int MostHours = 72;
+    private const int FirstYear = 1900;
+    private const int LastYear = 2100;
 
     /// <summary>Works it out.</summary>
     public static TideResult Work(TideRequest request)
@@ -33,8 +35,18 @@ public static class TideRule
             return new TideResult([Finding.Stop("tide-constants", "A constituent needs an amplitude of 0 m or more.", "Without constants there is no tide to work out.", "Copy them from the tables of the place.")]);
         }
 
+        if (request.Hours is < 1 or > MostHours)
+        {
+            return new TideResult([Finding.Stop("tide-hours", $"{request.Hours} h are asked for.", "One answer holds at most three days.", $"Ask for 1 to {MostHours} h.")]);
+        }
+
+        if (request.From.Year is < FirstYear or > LastYear)
+        {
+            return new TideResult([Finding.Stop("tide-year", $"{request.From.Year} is outside {FirstYear}–{LastYear}.", "The moon’s node and the mean longitudes are known well enough for these years only.", "Choose another day.")]);
+        }
+
         var constants = new TideConstants(string.Empty, request.MeanLevelM, request.Harmonics);
-        var turns = Tide.Turns(constants, request.From, request.From.AddHours(Math.Clamp(request.Hours, 1, MostHours))).Select(t => t with { At = t.At.ToOffset(request.From.Offset), HeightM = Math.Round(t.HeightM, 3) }).ToList();
+        var turns = Tide.Turns(constants, request.From, request.From.AddHours(request.Hours)).Select(t => t with { At = t.At.ToOffset(request.From.Offset), HeightM = Math.Round(t.HeightM, 3) }).ToList();
         var height = Tide.HeightM(constants, request.From);
         return new TideResult(
             [Finding.Note("tide-predicted", "Wind and air pressure move the water, too.", "By five constituents a tide is right to some decimetres.", "For safety use the local tables.")], Math.Round(height, 3), turns,

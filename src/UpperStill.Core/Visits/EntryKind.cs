@@ -65,9 +65,18 @@ public sealed class EntryKind<T> : EntryKind
     private readonly ConditionalWeakTable<Entry, Said> said = [];
     private readonly Func<CoreJson, JsonTypeInfo<T>> body;
     private readonly Func<T, ReaderUnit, string> words;
+    private readonly Func<T, int, T>? older;
 
-    internal EntryKind(string name, int version, string description, Func<CoreJson, JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, EntryOwner owner = EntryOwner.Sampler)
-        : base(name, version, description, owner) => (this.body, this.words) = (body, words);
+    /// <param name="name">Name in the log.</param>
+    /// <param name="version">Version written today.</param>
+    /// <param name="description">One line.</param>
+    /// <param name="body">The body's shape.</param>
+    /// <param name="words">The body in a few words.</param>
+    /// <param name="owner">Who writes it.</param>
+    /// <param name="older">What a body of an earlier version says in today's words; the log keeps it as it was written.</param>
+    internal EntryKind(
+        string name, int version, string description, Func<CoreJson, JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, EntryOwner owner = EntryOwner.Sampler, Func<T, int, T>? older = null)
+        : base(name, version, description, owner) => (this.body, this.words, this.older) = (body, words, older);
 
     /// <inheritdoc/>
     public override JsonTypeInfo Body => body(CoreJson.Default);
@@ -97,6 +106,11 @@ public sealed class EntryKind<T> : EntryKind
         if (Read(entry.Body) is not { } read)
         {
             return null;
+        }
+
+        if (older is not null && entry.Version < Version)
+        {
+            read = older(read, entry.Version);
         }
 
         known.AddOrUpdate(entry, read);

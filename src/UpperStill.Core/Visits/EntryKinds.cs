@@ -37,7 +37,8 @@ public static class EntryKinds
 
     /// <summary>The head of the sheet.</summary>
     public static readonly EntryKind<ConditionsBody> Conditions = new(
-        "conditions", 1, "People, anchor, weather and water of the day; an entry carries only what was answered with it.", j => j.ConditionsBody, (b, _) => ArrivalPart.WordsOf(b));
+        "conditions", 2, "People, anchor, weather and water of the day; an entry carries only what was answered with it. What an instrument shows is a number; what was told without one is a class.",
+        j => j.ConditionsBody, (b, _) => ArrivalPart.WordsOf(b), older: (b, version) => b.OfVersion(version));
 
     /// <summary>The depth of the water.</summary>
     public static readonly EntryKind<SoundingBody> Sounding = new(
@@ -109,7 +110,7 @@ public static class EntryKinds
 
     /// <summary>One lowering of the composite sampler.</summary>
     public static readonly EntryKind<CompositeTryBody> CompositeTry = new(
-        "composite-try", 1, "One lowering of the composite sampler, and how full it came up.", j => j.CompositeTryBody, CompositePart.Words);
+        "composite-try", 2, "One lowering of the composite sampler, and how full it came up: by eye, or by the marks of its bottle.", j => j.CompositeTryBody, CompositePart.Words, older: (b, version) => b.OfVersion(version));
 
     /// <summary>A step left out.</summary>
     public static readonly EntryKind<StepSkippedBody> StepSkipped = new(

@@ -12,12 +12,18 @@ internal static class LineLean
     internal static Finding? Of(SheetDraft draft, decimal angleDeg, WrittenLength lineOut)
     {
         var limit = draft.Context.Programme.LimitOf("checks.line-angle-large");
+        if (angleDeg is < 0 or >= 90)
+        {
+            return Finding.Check(
+                "line-angle-range", $"A lean of {Decimals.Text(angleDeg)}° is no lean of a line that hangs.", "From 90° on it reaches no depth; the depth of this one is left open.", "Strike it and read the angle from the vertical again.");
+        }
+
         if (angleDeg < NoteDeg)
         {
             return null;
         }
 
-        var depth = lineOut.Read().Length is { } length ? $"true depth is about {draft.Show(LineAngle.TrueM(length.Metres, angleDeg))}" : "true depth is less";
+        var depth = lineOut.Read().Length is { } length && LineAngle.TrueM(length.Metres, angleDeg) is { } depthM ? $"true depth is about {draft.Show(depthM)}" : "true depth is less";
         var (seen, why, act) = ($"The line leans {Decimals.Fixed(angleDeg, 0)}°; {depth}.", "A straight line is assumed; a curved one is shallower still.", "Add weight or re-anchor. Both depths are kept.");
         return angleDeg > limit ? Finding.Check("line-angle-large", seen, why, act) : Finding.Note("line-angle-large", seen, why, act);
     }

@@ -130,7 +130,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             var own = days.Where(d => d.Station is null || d.Station == row.Code).ToList();
             var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
             var zone = zones[row.Water];
-            var noon = TimeZoneInfo.ConvertTime(Sun.Noon(place, TodayIn(zone)), zone);
+            var noon = Sun.Noon(place, TodayIn(zone), zone.GetUtcOffset(TodayIn(zone).ToDateTime(new TimeOnly(12, 0))));
             stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture)));
             seasons.Add(new StationSeason(
                 row.Code, programme.Season!, programme.Hours,

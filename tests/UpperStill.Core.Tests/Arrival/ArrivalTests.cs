@@ -18,7 +18,7 @@ public class ArrivalTests
         var arrival = visit.Fold(SampleVisit.Metric).Arrival;
 
         Assert.Equal(["2 aboard", "anchored", "air 17.8 °C", "ripples"], arrival.Boxes.Select(b => b.Text));
-        Assert.Equal((2, true, 2), (arrival.Now.People, arrival.Now.Anchored, arrival.Now.Waves));
+        Assert.Equal((2, true, WaveState.Ripples), (arrival.Now.People, arrival.Now.Anchored, arrival.Now.WaveState!.Value));
     }
 
     [Fact]
@@ -31,7 +31,68 @@ public class ArrivalTests
 
         var disagree = Assert.Single(sheet.Findings, f => f.Code == "devices-disagree");
         Assert.Equal(("wind 3 m/s on phone, wind 5 m/s on tablet.", Beside.Header), (disagree.Seen, disagree.Beside));
-        Assert.Equal((5m, 2), (sheet.Arrival.Now.WindMs, sheet.Arrival.Now.Waves));
+        Assert.Equal((5m, WaveState.Ripples), (sheet.Arrival.Now.WindMs!.Value, sheet.Arrival.Now.WaveState!.Value));
+    }
+
+    [Fact]
+    public void What_was_touched_is_shown_as_its_class_and_never_as_a_number()
+    {
+        var visit = Begun();
+        visit.Conditions(new ConditionsBody(Wind: WindForce.FeltOnTheFace, Rain24: RainFallen.Over25, Rain72: RainFallen.From5To25, WaveState: WaveState.Choppy));
+
+        Assert.Equal(
+            ["wind felt on the face, 1.6 to 3.3 m/s", "choppy", "rain over 25 mm in 24 h", "rain 5 to 25 mm in 72 h"],
+            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+    }
+
+    [Fact]
+    public void A_touch_that_an_earlier_build_kept_as_a_number_is_the_class_that_it_was_and_other_numbers_are_numbers()
+    {
+        var visit = Begun();
+        visit.Conditions(new ConditionsBody(WindMs: 2.5m, Rain24Mm: 40, Rain72Mm: 15, Waves: 3), version: 1);
+        Assert.Equal(
+            ["wind felt on the face, 1.6 to 3.3 m/s", "choppy", "rain over 25 mm in 24 h", "rain 5 to 25 mm in 72 h"],
+            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+
+        var written = Begun();
+        written.Conditions(new ConditionsBody(WindMs: 2.6m, Rain24Mm: 41), version: 1);
+        written.Conditions(new ConditionsBody(Rain72Mm: 40));
+        Assert.Equal(["wind 2.6 m/s", "rain 41 mm in 24 h", "rain 40 mm in 72 h"], written.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+    }
+
+    [Fact]
+    public void The_later_of_gauge_and_memory_stands_alone()
+    {
+        var visit = Begun();
+        visit.Conditions(new ConditionsBody(Rain24Mm: 31));
+        visit.Conditions(new ConditionsBody(Rain24: RainFallen.From5To25));
+        var now = visit.Fold(SampleVisit.Metric).Arrival.Now;
+
+        Assert.Equal((null, RainFallen.From5To25), (now.Rain24Mm, now.Rain24!.Value));
+    }
+
+    [Theory]
+    [InlineData(RainFallen.From5To25, 15, "Rain 5 to 25 mm in 24 h: perhaps over the 15 mm that are heavy here.")]
+    [InlineData(RainFallen.Over25, 15, "Rain over 25 mm in 24 h.")]
+    [InlineData(RainFallen.Over25, 50, "Rain over 25 mm in 24 h: perhaps over the 50 mm that are heavy here.")]
+    [InlineData(RainFallen.From5To25, 30, null)]
+    public void A_limit_inside_a_class_is_said_as_perhaps(RainFallen rain, int heavyMm, string? said)
+    {
+        var visit = Begun();
+        visit.Conditions(new ConditionsBody(Rain24: rain));
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Limits = new Dictionary<string, decimal> { ["checks.rain-heavy"] = heavyMm } } };
+
+        Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "rain-heavy")?.Seen);
+    }
+
+    [Theory]
+    [InlineData("celsius", TemperatureUnit.Celsius)]
+    [InlineData("fahrenheit", TemperatureUnit.Fahrenheit)]
+    public void A_box_opens_in_the_scale_of_the_programmes_thermometers(string school, TemperatureUnit scale)
+    {
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Schools = new Dictionary<string, string> { ["temperature.unit"] = school } } };
+
+        Assert.Equal(scale, Begun().Fold(context).Arrival.Thermometers);
     }
 
     [Fact]
@@ -92,12 +153,18 @@ public class ArrivalTests
         { new ConditionsBody(Thunder: true), "weather-over-limit", FindingLevel.Stop },
         { new ConditionsBody(WindMs: 8.5m), "weather-over-limit", FindingLevel.Stop },
         { new ConditionsBody(WindMs: 8), "weather-over-limit", null },
+        { new ConditionsBody(Wind: WindForce.SmallTreesSway), "weather-over-limit", FindingLevel.Stop }, // 8 to 10.7 m/s, 8 allowed
+        { new ConditionsBody(Wind: WindForce.BranchesMove), "weather-over-limit", null }, // at most 7.9
+        { new ConditionsBody(WaveState: WaveState.WhiteCaps), "weather-over-limit", FindingLevel.Stop },
         { new ConditionsBody(Waves: 4), "weather-over-limit", FindingLevel.Stop },
         { new ConditionsBody(Waves: 3), "weather-over-limit", null },
         { new ConditionsBody(Fog: true), "weather-over-limit", FindingLevel.Stop },
         { new ConditionsBody(Fog: false, Thunder: false), "weather-over-limit", null },
         { new ConditionsBody(Rain24Mm: 26), "rain-heavy", FindingLevel.Note },
         { new ConditionsBody(Rain24Mm: 25), "rain-heavy", null },
+        { new ConditionsBody(Rain24: RainFallen.Over25), "rain-heavy", FindingLevel.Note },
+        { new ConditionsBody(Rain24: RainFallen.From5To25), "rain-heavy", null },
+        { new ConditionsBody(Rain24: RainFallen.None, Rain72: RainFallen.Under5), "rain-unknown", null },
         { new ConditionsBody(), "rain-unknown", FindingLevel.Check },
         { new ConditionsBody(Rain24Mm: 0, Rain72Mm: 4), "rain-unknown", null },
         { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Celsius)), "temperature-range", FindingLevel.Check },

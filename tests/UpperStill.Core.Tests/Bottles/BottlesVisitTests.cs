@@ -161,6 +161,34 @@ public class BottlesVisitTests
         Assert.Contains(act ?? string.Empty, finding?.Act ?? string.Empty, StringComparison.Ordinal);
     }
 
+    [Theory]
+    [InlineData(CameUp.Half, 50, "Came up about half full.")] // from 45 to 55 %: it may be less than half
+    [InlineData(CameUp.OverHalf, 50, null)]
+    [InlineData(CameUp.OverHalf, 75, "Came up over half full.")]
+    [InlineData(CameUp.ThreeQuarters, 75, null)] // the school of three quarters and more
+    [InlineData(CameUp.Full, 50, "Came up full.")]
+    public void What_was_seen_by_eye_is_judged_as_the_class_it_is(CameUp fill, int leastPercent, string? said)
+    {
+        var visit = Layered(Protocol.Chlorophyll);
+        visit.LostMetres("4.5");
+        visit.Write(EntryKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40, Fill: fill));
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Limits = new Dictionary<string, decimal> { ["composite.fill-min"] = leastPercent } } };
+
+        Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "composite-fill")?.Seen);
+    }
+
+    [Fact]
+    public void A_fill_that_an_earlier_build_kept_as_a_number_is_the_class_that_was_touched()
+    {
+        var visit = Layered(Protocol.Chlorophyll);
+        visit.LostMetres("4.5");
+        visit.Write(EntryKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75, 40), version: 1);
+        Assert.Equal("Composite to 9.0 m, came up three quarters full, raised in 40 s", Assert.Single(visit.Fold(SampleVisit.Metric).Tries.Tries).Text);
+
+        visit.Write(EntryKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75, 40));
+        Assert.Equal("Composite to 9.0 m, came up 75 % full, raised in 40 s", visit.Fold(SampleVisit.Metric).Tries.Tries[1].Text);
+    }
+
     [Fact]
     public void What_worked_here_before_is_proposed_at_the_same_speed_until_there_is_a_try_of_today()
     {
@@ -186,7 +214,11 @@ public class BottlesVisitTests
         var visit = Layered(Protocol.Chlorophyll);
         visit.Write(EntryKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), fill, 40, before));
 
-        Assert.Equal(good, visit.Fold(SampleVisit.Metric with { Programme = programme }).Tries.Good);
+        var sheet = visit.Fold(SampleVisit.Metric with { Programme = programme });
+        Assert.Equal(good, sheet.Tries.Good);
+
+        // What the weighted bottle is blamed for is no fault here.
+        Assert.DoesNotContain(sheet.Findings, f => f.Why.Contains("Full stopped sampling", StringComparison.Ordinal));
     }
 
     [Theory]

@@ -47,6 +47,49 @@ public class ResectionTests
         });
 
     [Fact]
+    public void Across_the_date_line_a_mark_lies_106_m_east_and_not_the_world_west()
+    {
+        // By hand: a/√(1 − e² sin² 17°) × cos 17° × 0.001° = 106.49 m.
+        var (east, north) = Shape.OnPlane(new Position(-17, 179.9995), new Position(-17, -179.9995));
+
+        Assert.Equal(106.49, east, 0.01);
+        Assert.Equal(0, north, 0.01);
+    }
+
+    [Fact]
+    public void Marks_near_and_far_give_the_place_on_either_side_of_the_date_line() =>
+        Gen.Select(Gen.Double[-70, 70], Gen.OneOf(Gen.Double[-180, 180], Gen.Double[179.99, 180.01]), Gen.Double[200, 60_000].Array[3], Gen.Double[0, 360]).Sample((latitude, longitude, away, turn) =>
+        {
+            // Bearings are made by going from each place to its mark: what the rule does, the other way round. The date line lies among some.
+            var here = new Position(latitude, Shape.Wrapped(longitude));
+            var bearings = away.Select((distance, i) =>
+            {
+                var at = Ellipsoid.From(here, Shape.Radians(turn + (i * 120)), distance);
+                return new Bearing(new Landmark($"mark {i}", at.LatitudeDeg, at.LongitudeDeg), (turn + (i * 120)) % 360);
+            });
+            var result = Resection.Work(new ResectionRequest([.. bearings]));
+
+            Assert.Empty(result.Findings);
+            Assert.True(Shape.DistanceM(here, result.At!.Value) < 0.5, $"{here} and {result.At}");
+        });
+
+    [Fact]
+    public void A_bearing_past_north_begins_at_nought()
+    {
+        var steps = Resection.Work(new ResectionRequest([To("chapel", 600, 355, 0), To("barn", 800, 130, 0), To("oak", 500, 255, 0)], 13.5)).Working!.Steps;
+
+        Assert.Contains("355.0° + 13.5° = 8.5° true", steps[0], StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Marks_that_nobody_sees_together_are_refused()
+    {
+        var far = new Bearing(new Landmark("far", 48, 11), 90);
+
+        Assert.Contains(Resection.Work(new ResectionRequest([To("chapel", 600, 20), To("barn", 800, 130), far])).Findings, f => f.Finding.Code == "mark-far");
+    }
+
+    [Fact]
     public void A_worked_case_by_hand()
     {
         // Marks 1000 m north and 1000 m east of the boat, and one 500 m to the north-east that is read 5° off:

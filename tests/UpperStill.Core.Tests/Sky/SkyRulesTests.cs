@@ -33,6 +33,14 @@ public sealed class SkyRulesTests
         Assert.All(result.Turns, t => Assert.Equal(Start.Offset, t.At.Offset));
     }
 
+    [Theory]
+    [InlineData(2026, 0, "tide-hours")]
+    [InlineData(2026, 73, "tide-hours")]
+    [InlineData(1899, 25, "tide-year")]
+    [InlineData(2101, 25, "tide-year")]
+    public void What_it_does_not_hold_for_is_refused_and_never_cut_short(int year, int hours, string code) =>
+        Assert.Equal(code, Assert.Single(TideRule.Work(new TideRequest(3, [new TideHarmonic(TidalConstituent.M2, 2, 40)], new DateTimeOffset(year, 6, 21, 0, 0, 0, TimeSpan.Zero), hours)).Findings).Code);
+
     [Fact]
     public void Without_constants_there_is_no_tide() => Assert.Equal("tide-constants", TideRule.Work(new TideRequest(3, [], Start)).Findings.Single().Code);
 }

@@ -88,7 +88,7 @@ internal sealed class SampleVisit
     internal Entry Calibrate(string read = "99.0", string expected = "100", OxygenUnit unit = OxygenUnit.Percent, bool atEnd = false, OxygenUnit? display = OxygenUnit.MgPerL) =>
         Write(EntryKinds.MeterCheck, new MeterCheckBody("M-1", atEnd, new WrittenOxygen(expected, unit), new WrittenOxygen(read, unit), Display: display));
 
-    internal Entry Conditions(ConditionsBody body, string device = "phone") => Write(EntryKinds.Conditions, body, device: device);
+    internal Entry Conditions(ConditionsBody body, string device = "phone", int? version = null) => Write(EntryKinds.Conditions, body, device: device, version: version);
 
     /// <summary>The next entries are written so much later.</summary>
     internal SampleVisit Later(TimeSpan by)
@@ -104,12 +104,12 @@ internal sealed class SampleVisit
 
     internal Entry Close() => Write(EntryKinds.VisitClosed, new EmptyBody());
 
-    internal Entry Write<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null, string device = "phone", string by = "Asa")
+    internal Entry Write<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null, string device = "phone", string by = "Asa", int? version = null)
         where T : class
     {
         clock = clock.AddMinutes(1);
         var entry = new Entry(
-            Guid.CreateVersion7(clock), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock, by, device, strikes?.Id, why);
+            Guid.CreateVersion7(clock), visit, kind.Name, version ?? kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), clock, by, device, strikes?.Id, why);
         Entries.Add(entry);
         return entry;
     }

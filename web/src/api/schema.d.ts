@@ -3366,7 +3366,7 @@ export interface components {
             method: components["schemas"]["CompositeMethod"];
             preset?: null | components["schemas"]["WrittenLength"];
         };
-        /** @description Body of the entry `composite-try`: one lowering of the composite sampler. */
+        /** @description Body of the entry `composite-try`: one lowering of the composite sampler. How full it came up stands once: as read from its marks, or by eye. */
         CompositeTryBody: {
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             depth: {
@@ -3377,9 +3377,9 @@ export interface components {
             };
             /**
              * Format: int32
-             * @description How full it came up, 0–100.
+             * @description How full it came up by the bottle's own marks, 0–100 %. In version 1 also the middle of a class.
              */
-            fillPercent: number;
+            fillPercent?: null | number;
             /**
              * Format: double
              * @description Seconds that the rise took; null where it was not timed.
@@ -3389,6 +3389,8 @@ export interface components {
             beforeSurface?: null | boolean;
             /** @description True where the line ended before the target. */
             lineEnd?: null | boolean;
+            /** @enum {unknown} */
+            fill?: "empty" | "a-quarter" | "under-half" | "half" | "over-half" | "three-quarters" | "nearly-full" | "full" | null;
         };
         /**
          * @description How an item is.
@@ -3428,24 +3430,24 @@ export interface components {
             cloudEighths?: null | number;
             /**
              * Format: double
-             * @description Mean wind, m/s.
+             * @description Mean wind by an anemometer, m/s. In version 1 also the middle of a class.
              */
             windMs?: null | number;
             /** @description Where it comes from, for example `SW`. */
             windFrom?: null | string;
             /**
              * Format: int32
-             * @description 1 flat, 2 ripples, 3 choppy, 4 white caps.
+             * @description By number: 1 flat, 2 ripples, 3 choppy, 4 white caps.
              */
             waves?: null | number;
             /**
              * Format: double
-             * @description Rain of the last 24 h, mm.
+             * @description Rain of the last 24 h by a gauge, mm. In version 1 also a number for a class.
              */
             rain24Mm?: null | number;
             /**
              * Format: double
-             * @description Rain of the last 72 h, mm.
+             * @description Rain of the last 72 h by a gauge, mm. In version 1 also a number for a class.
              */
             rain72Mm?: null | number;
             surface?: null | components["schemas"]["WaterSurface"];
@@ -3462,6 +3464,10 @@ export interface components {
             /** @description True where the thermometer held still for a minute. */
             waterSteady?: null | boolean;
             waterSecond?: null | components["schemas"]["WrittenTemperature"];
+            wind?: null | components["schemas"]["WindForce"];
+            waveState?: null | components["schemas"]["WaveState"];
+            rain24?: null | components["schemas"]["RainFallen"];
+            rain72?: null | components["schemas"]["RainFallen"];
         };
         /**
          * @description The crates in which kit is carried, in the order in which they are packed.
@@ -6784,6 +6790,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Qualifier: "below" | "above" | "estimated" | "rejected" | null;
+        /** @enum {unknown} */
+        RainFallen: "none" | "under-5-mm" | "5-to-25-mm" | "over-25-mm" | null;
         /**
          * @description The unit in which a reader wants depths shown. What was read is always kept in its own.
          * @default as-read
@@ -7849,6 +7857,8 @@ export interface components {
             landmarks: components["schemas"]["LandmarksBody"][];
             /** @description In a few words. */
             text: string;
+            /** @description The scale of the programme's thermometers, in which an empty box opens. */
+            thermometers: components["schemas"]["TemperatureUnit"];
             anchored?: null | components["schemas"]["SheetFix"];
             latest?: null | components["schemas"]["SheetFix"];
             sun?: null | components["schemas"]["SheetSun"];
@@ -8799,7 +8809,7 @@ export interface components {
             azimuthDeg: number;
             /**
              * Format: date-time
-             * @description When it stands highest on that day, with the instant's offset.
+             * @description When it stands highest on that local day, with the instant's offset.
              */
             noon: string;
             /** @description For the reader. */
@@ -8926,12 +8936,12 @@ export interface components {
             harmonics: components["schemas"]["TideHarmonic"][];
             /**
              * Format: date-time
-             * @description The first instant.
+             * @description The first instant, from 1900 to 2100.
              */
             from: string;
             /**
              * Format: int32
-             * @description How many hours, up to 72.
+             * @description How many hours, 1–72.
              * @default 25
              */
             hours: number;
@@ -9591,6 +9601,8 @@ export interface components {
         };
         /** @enum {unknown} */
         WaterSurface: "clear" | "scum" | "foam" | "pollen" | "debris" | null;
+        /** @enum {unknown} */
+        WaveState: "flat" | "ripples" | "choppy" | "white-caps" | null;
         /** @description An invited person choosing a password. */
         Welcome: {
             /**
@@ -9620,6 +9632,8 @@ export interface components {
          * @enum {unknown}
          */
         Whereabouts: "planned" | "hand" | "road" | "lab" | "ended";
+        /** @enum {unknown} */
+        WindForce: "calm" | "light-air" | "felt-on-the-face" | "leaves-move" | "branches-move" | "small-trees-sway" | "large-branches-sway" | null;
         /** @description Body of the entry `worked-by-hand`: a figure that stands worked out on the sheet. */
         WorkedByHandBody: {
             /**

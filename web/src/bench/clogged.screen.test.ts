@@ -9,7 +9,7 @@ test('what clogged is never taken for what went through', async () => {
   await person.answers('Where was it lost?', '12 9');
   await person.answers('Where did you see it again?', '11 3');
   await person.touches('On to the composite');
-  await person.composes('75 %', ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X']);
+  await person.composes('three quarters', ['HAR-1-260812-C1-Q', 'HAR-1-260812-C1R-X']);
   await person.goesTo('/bench');
   await person.user.click(await screen.findByRole('link', { name: 'Filter HAR-1-260812-F1-E' }));
   await person.touches('Swirled: begin');

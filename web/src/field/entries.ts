@@ -58,6 +58,12 @@ export interface EntryBodies {
   flow: Schemas['FlowBody'];
 }
 
+// The version of the bodies above, where it is not the first; the core of the same build reads and writes the same.
+const VERSIONS: Partial<Record<keyof EntryBodies, number>> = { conditions: 2, 'composite-try': 2 };
+
+/** The version in which this build writes a kind of entry. */
+export const versionOf = (kind: keyof EntryBodies): number => VERSIONS[kind] ?? 1;
+
 export interface NewEntry<Kind extends keyof EntryBodies> {
   visit: string;
   kind: Kind;
@@ -93,7 +99,7 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
   const visits = [...new Set(entries.map(({ visit }) => visit))];
   const [device, ...times] = await Promise.all([deviceName(), ...visits.map((visit) => readSetting(`sheet ${visit}`, ''))]);
   const made: Entry[] = entries.map((entry) => ({
-    version: 1,
+    version: versionOf(entry.kind),
     at: times[visits.indexOf(entry.visit)] || nowLocal(),
     by,
     ...(known && { person: known.id }),

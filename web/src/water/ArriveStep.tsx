@@ -12,28 +12,28 @@ import type { StepProps } from './VisitPage';
 type Conditions = Schemas['ConditionsBody'];
 
 const EIGHTHS = [0, 1, 2, 3, 4, 5, 6, 7, 8].map((n) => [n, String(n)] as const);
-// The middle of each force of the scale, m/s: what a person can tell without an instrument.
+// What a person can tell without an instrument; what each stands for, Core says.
 const WIND = [
-  [0, 'calm'],
-  [1, 'light air'],
-  [2.5, 'felt on the face'],
-  [4.5, 'leaves move'],
-  [6.5, 'branches move'],
-  [9.5, 'small trees sway'],
-  [12.5, 'large branches sway'],
+  ['calm', 'calm'],
+  ['light-air', 'light air'],
+  ['felt-on-the-face', 'felt on the face'],
+  ['leaves-move', 'leaves move'],
+  ['branches-move', 'branches move'],
+  ['small-trees-sway', 'small trees sway'],
+  ['large-branches-sway', 'large branches sway'],
 ] as const;
 const FROM = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'].map((wind) => [wind, wind] as const);
 const WAVES = [
-  [1, 'flat'],
-  [2, 'ripples'],
-  [3, 'choppy'],
-  [4, 'white caps'],
+  ['flat', 'flat'],
+  ['ripples', 'ripples'],
+  ['choppy', 'choppy'],
+  ['white-caps', 'white caps'],
 ] as const;
 const RAIN = [
-  [0, 'none'],
-  [2, 'under 5 mm'],
-  [15, '5–25 mm'],
-  [40, 'more'],
+  ['none', 'none'],
+  ['under-5-mm', 'under 5 mm'],
+  ['5-to-25-mm', '5–25 mm'],
+  ['over-25-mm', 'more'],
 ] as const;
 const SURFACE = [
   ['clear', 'clear'],
@@ -55,7 +55,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
   const ashore = station.context.station.shore;
   const to = after(sheet, 'arrive');
   const closed = sheet.state === 'closed';
-  const give = (change: Conditions) => void answer(sheet, change);
+  const give = (change: Conditions, box = Object.keys(change)[0]) => void answer(sheet, box, change);
   return (
     <>
       <h2 className="text-2xl">Arrive</h2>
@@ -86,10 +86,17 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           label="Air temperature"
           legend="Air, before the thermometer is wet"
           given={now.air}
+          opens={arrival.thermometers}
           onGiven={(air) => give({ air })}
           disabled={closed}
         />
-        <Choice label="Waves" value={now.waves} options={WAVES} onChoose={(waves) => give({ waves })} disabled={closed} />
+        <Choice
+          label="Waves"
+          value={now.waveState}
+          options={WAVES}
+          onChoose={(waveState) => give({ waveState }, 'waves')}
+          disabled={closed}
+        />
         <Choice
           label="Cloud, eighths of the sky"
           value={now.cloudEighths}
@@ -97,7 +104,15 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           onChoose={(cloudEighths) => give({ cloudEighths })}
           disabled={closed}
         />
-        <Choice label="Wind" value={now.windMs} options={WIND} onChoose={(windMs) => give({ windMs })} disabled={closed} />
+        <div>
+          <Choice label="Wind" value={now.wind} options={WIND} onChoose={(wind) => give({ wind })} disabled={closed} />
+          <ByInstrument
+            label="or by an anemometer, m/s"
+            given={now.windMs}
+            onGiven={(windMs) => give({ windMs }, 'wind')}
+            disabled={closed}
+          />
+        </div>
         <Choice
           label="Wind from"
           value={now.windFrom}
@@ -105,20 +120,38 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           onChoose={(windFrom) => give({ windFrom })}
           disabled={closed}
         />
-        <Choice
-          label="Rain in the last 24 h"
-          value={now.rain24Mm}
-          options={RAIN}
-          onChoose={(rain24Mm) => give({ rain24Mm })}
-          disabled={closed}
-        />
-        <Choice
-          label="Rain in the last 72 h"
-          value={now.rain72Mm}
-          options={RAIN}
-          onChoose={(rain72Mm) => give({ rain72Mm })}
-          disabled={closed}
-        />
+        <div>
+          <Choice
+            label="Rain in the last 24 h"
+            value={now.rain24}
+            options={RAIN}
+            onChoose={(rain24) => give({ rain24 })}
+            disabled={closed}
+          />
+          <ByInstrument
+            label="or by a gauge, mm"
+            of="rain of 24 h"
+            given={now.rain24Mm}
+            onGiven={(rain24Mm) => give({ rain24Mm }, 'rain24')}
+            disabled={closed}
+          />
+        </div>
+        <div>
+          <Choice
+            label="Rain in the last 72 h"
+            value={now.rain72}
+            options={RAIN}
+            onChoose={(rain72) => give({ rain72 })}
+            disabled={closed}
+          />
+          <ByInstrument
+            label="or by a gauge, mm"
+            of="rain of 72 h"
+            given={now.rain72Mm}
+            onGiven={(rain72Mm) => give({ rain72Mm }, 'rain72')}
+            disabled={closed}
+          />
+        </div>
         <Choice
           label="Surface of the water"
           value={now.surface}
@@ -130,6 +163,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           label="Water temperature"
           legend="Water at the surface, in a container just filled, in shade"
           given={now.water}
+          opens={now.air?.unit ?? arrival.thermometers}
           onGiven={(water) => give({ water })}
           disabled={closed}
         />
@@ -146,6 +180,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
               label="Water by a second thermometer"
               legend="A second thermometer beside it, if there is one"
               given={now.waterSecond}
+              opens={now.water.unit ?? arrival.thermometers}
               onGiven={(waterSecond) => give({ waterSecond })}
               disabled={closed}
             />
@@ -173,8 +208,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
 }
 
 /** An answer that is given anew strikes the old one: both stay on the page. */
-async function answer(sheet: FieldSheet, change: Conditions): Promise<void> {
-  const [field] = Object.keys(change);
+async function answer(sheet: FieldSheet, field: string | undefined, change: Conditions): Promise<void> {
   const old = sheet.arrival.boxes.find((box) => box.field === field);
   const same = old && sheet.arrival.boxes.filter((box) => box.entry === old.entry).length > 1;
   await write({
@@ -186,21 +220,65 @@ async function answer(sheet: FieldSheet, change: Conditions): Promise<void> {
   });
 }
 
+/** What an instrument shows, as a number; without one the box above it is touched. */
+function ByInstrument({
+  label,
+  of,
+  given,
+  onGiven,
+  disabled,
+}: {
+  label: string;
+  of?: string;
+  given: number | null | undefined;
+  onGiven: (read: number) => void;
+  disabled: boolean;
+}) {
+  const [written, setWritten] = useState(given?.toString() ?? '');
+  const read = Number(written.trim().replace(',', '.'));
+  const isNumber = written.trim() !== '' && Number.isFinite(read);
+  const give = () => isNumber && read !== given && onGiven(read);
+  return (
+    <label className="mt-1.5 flex flex-wrap items-center gap-2 text-sm">
+      {label}
+      <input
+        className="field num !w-24"
+        aria-label={of ? `${label}: ${of}` : label}
+        aria-invalid={written.trim() !== '' && !isNumber}
+        inputMode="decimal"
+        maxLength={8}
+        autoComplete="off"
+        disabled={disabled}
+        value={written}
+        onChange={(event) => setWritten(event.target.value)}
+        onBlur={give}
+        onKeyDown={(event) => event.key === 'Enter' && give()}
+      />
+      {written.trim() !== '' && !isNumber && <span className="text-clay">“{written}” is no number.</span>}
+    </label>
+  );
+}
+
 function Thermometer({
   label,
   legend,
   given,
+  opens,
   onGiven,
   disabled,
 }: {
   label: string;
   legend: string;
   given: Schemas['WrittenTemperature'] | null | undefined;
+  /** The scale of the thermometer that is aboard. */
+  opens: '°C' | '°F' | null;
   onGiven: (read: Schemas['WrittenTemperature']) => void;
   disabled: boolean;
 }) {
   const [written, setWritten] = useState(given?.written ?? '');
-  const [unit, setUnit] = useState<'°C' | '°F'>(given?.unit ?? '°C');
+  const [chosen, setChosen] = useState<'°C' | '°F' | undefined>(given?.unit ?? undefined);
+  // Once a number stands in the box its scale stays, whatever other thermometers show.
+  const unit = chosen ?? opens ?? '°C';
   const give = (as: '°C' | '°F') => {
     if (written.trim() && (written !== given?.written || as !== given?.unit)) {
       onGiven({ written: written.trim(), unit: as });
@@ -217,7 +295,10 @@ function Thermometer({
           maxLength={8}
           autoComplete="off"
           value={written}
-          onChange={(event) => setWritten(event.target.value)}
+          onChange={(event) => {
+            setWritten(event.target.value);
+            setChosen(unit);
+          }}
           onBlur={() => give(unit)}
           onKeyDown={(event) => event.key === 'Enter' && give(unit)}
         />
@@ -228,7 +309,7 @@ function Thermometer({
             aria-pressed={scale === unit}
             className={`act ${scale === unit ? '!border-ink !bg-ink !text-paper' : 'font-normal'}`}
             onClick={() => {
-              setUnit(scale);
+              setChosen(scale);
               give(scale);
             }}
           >

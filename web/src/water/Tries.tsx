@@ -5,7 +5,19 @@ import { Choice } from '../ui/Choice';
 import { UNITS } from '../ui/units';
 import { WrittenMark } from './WrittenMark';
 
-const FILL = [0, 25, 40, 50, 60, 75, 90, 100].map((n) => [n, n === 0 ? 'empty' : n === 100 ? 'full' : `${n} %`] as const);
+type CameUp = NonNullable<Schemas['CompositeTryBody']['fill']>;
+
+// By eye; how much each stands for, Core says.
+const FILL = [
+  ['empty', 'empty'],
+  ['a-quarter', 'a quarter'],
+  ['under-half', 'under half'],
+  ['half', 'about half'],
+  ['over-half', 'over half'],
+  ['three-quarters', 'three quarters'],
+  ['nearly-full', 'nearly full'],
+  ['full', 'full'],
+] as const satisfies readonly (readonly [CameUp, string])[];
 
 /** The lowerings of the composite sampler: to which mark, how fast up, how full it came. */
 export function Tries({ sheet }: { sheet: FieldSheet }) {
@@ -58,7 +70,7 @@ function TryForm({
   const unit = mark?.unit ?? sheet.lineUnit ?? 'm';
   const [depth, setDepth] = useState(mark?.written ?? '');
   const [seconds, setSeconds] = useState('');
-  const [fill, setFill] = useState<number>();
+  const [fill, setFill] = useState<CameUp>();
   const [before, setBefore] = useState(false);
   const [end, setEnd] = useState(false);
   const rise = Number(seconds.replace(',', '.'));
@@ -71,7 +83,7 @@ function TryForm({
         if (fill !== undefined) {
           void onGiven({
             depth: { written: depth, unit },
-            fillPercent: fill,
+            fill,
             ...(seconds && Number.isFinite(rise) && rise > 0 && { raiseS: rise }),
             ...(before && { beforeSurface: true }),
             ...(end && { lineEnd: true }),
@@ -114,7 +126,7 @@ function TryForm({
       </div>
       <Choice label="It came up" value={fill} options={FILL} onChoose={setFill} />
       <div className="mt-2 flex flex-wrap gap-x-5">
-        {fill === 100 && (
+        {fill === 'full' && (
           <label className="flex min-h-(--target) items-center gap-2">
             <input type="checkbox" className="size-5 accent-(--ink)" checked={before} onChange={() => setBefore(!before)} />
             full before it reached the surface
