@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
@@ -235,6 +235,12 @@ function ByInstrument({
   disabled: boolean;
 }) {
   const [written, setWritten] = useState(given?.toString() ?? '');
+  // Told without it after all: the number stands no more.
+  useEffect(() => {
+    if (given == null) {
+      setWritten('');
+    }
+  }, [given]);
   const read = Number(written.trim().replace(',', '.'));
   const isNumber = written.trim() !== '' && Number.isFinite(read);
   const give = () => isNumber && read !== given && onGiven(read);

@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { expect, test } from 'vitest';
 import type { EntryBodies } from '../field/entries';
 import { versionOf } from '../field/entries';
@@ -18,9 +18,11 @@ test('what is touched is kept as its class, what an instrument shows as its numb
   // The anemometer is read after all: its number stands, the class does not.
   const measured = screen.getByLabelText('or by an anemometer, m/s');
   await person.user.type(measured, '7,4{Enter}');
-  await expect.poll(() => screen.queryByText(/small trees sway, 8 to/)).toBeNull();
+  await person.readsNoMore('Wind small trees sway, 8 to 10.7 m/s.');
   const chosen = within(screen.getByRole('group', { name: 'Wind' })).queryAllByRole('radio', { checked: true });
   expect(chosen).toHaveLength(0);
+  await person.picks('Wind', 'leaves move');
+  await waitFor(() => expect(measured).toHaveProperty('value', ''));
 
   await person.user.type(screen.getByLabelText('or by a gauge, mm: rain of 72 h'), 'much');
   await screen.findByText('“much” is no number.');
