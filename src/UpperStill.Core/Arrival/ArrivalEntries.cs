@@ -125,9 +125,12 @@ public sealed record ConditionsBody(
         var (wind, rain24, rain72) = (WeatherClasses.WindTouched(WindMs), WeatherClasses.RainTouched(Rain24Mm), WeatherClasses.RainTouched(Rain72Mm));
         return this with
         {
-            Wind = wind ?? Wind, WindMs = wind is null ? WindMs : null,
-            Rain24 = rain24 ?? Rain24, Rain24Mm = rain24 is null ? Rain24Mm : null,
-            Rain72 = rain72 ?? Rain72, Rain72Mm = rain72 is null ? Rain72Mm : null,
+            Wind = wind ?? Wind,
+            WindMs = wind is null ? WindMs : null,
+            Rain24 = rain24 ?? Rain24,
+            Rain24Mm = rain24 is null ? Rain24Mm : null,
+            Rain72 = rain72 ?? Rain72,
+            Rain72Mm = rain72 is null ? Rain72Mm : null,
         };
     }
 
