@@ -17,7 +17,7 @@ internal static class ArrivalPart
         ("cloudEighths", "the cloud", b => b.CloudEighths is { } eighths ? $"cloud {eighths}/8" : null),
         ("wind", "the wind", b => b.WindTold is { } wind ? $"wind {wind.Words}" : null),
         ("windFrom", "the wind’s direction", b => b.WindFrom is { } from ? $"from {from}" : null),
-        ("waves", "the waves", b => b.WavesTold is { } waves ? WeatherClasses.Words(waves) : b.Waves is { } off ? $"waves {off}, on no scale of ours" : null),
+        ("waves", "the waves", b => b.WavesTold is { } waves ? WeatherClasses.Words(waves) : b.Waves is { } off ? $"waves {off}, not on the scale from 1 to 4" : null),
         ("rain24", "the rain of 24 h", b => b.Rain24Told is { } rain ? $"{rain.Words} in 24 h" : null),
         ("rain72", "the rain of 72 h", b => b.Rain72Told is { } rain ? $"{rain.Words} in 72 h" : null),
         ("surface", "the surface", b => b.Surface is { } surface ? surface == WaterSurface.Clear ? "surface clear" : $"{surface} on the surface".ToLowerInvariant() : null),

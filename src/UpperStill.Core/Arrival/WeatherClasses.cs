@@ -63,19 +63,6 @@ public enum WaveState
     [JsonStringEnumMemberName("white-caps")] WhiteCaps,
 }
 
-/// <summary>What a class stands for, or what an instrument showed: from <paramref name="Least"/> to <paramref name="Most"/>, both within; no end where <paramref name="Most"/> is null.</summary>
-/// <param name="Least">m/s, or mm.</param>
-/// <param name="Most">The same; null where the class has no upper end.</param>
-/// <param name="Words">As it was told or read.</param>
-internal sealed record Told(decimal Least, decimal? Most, string Words)
-{
-    /// <summary>True where all of it lies over a limit.</summary>
-    internal bool Over(decimal limit) => Least > limit || (Least >= limit && Most != Least);
-
-    /// <summary>True where some of it may lie over a limit.</summary>
-    internal bool MayBeOver(decimal limit) => Most is not { } most || most > limit;
-}
-
 /// <summary>The classes of the weather: their intervals and their words.</summary>
 /// <remarks>Wind: World Meteorological Organization, Manual on Codes (WMO-No. 306), code table 1100, m/s.</remarks>
 internal static class WeatherClasses

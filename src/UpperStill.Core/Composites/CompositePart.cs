@@ -30,6 +30,7 @@ internal static class CompositePart
     // Between over half and full lies what is wanted.
     private const decimal WantedPercent = 75;
     private const decimal FullFactor = 0.75m;
+    private const decimal Full = 100;
 
     internal static SheetTries Fold(SheetDraft draft, CompositeResult composite)
     {
@@ -50,16 +51,16 @@ internal static class CompositePart
             : (null, null);
 
     internal static string Words(CompositeTryBody attempt, ReaderUnit reader) =>
-        $"Composite to {(attempt.Depth.Read().Length is { } length ? LengthText.Show(length, reader) : $"“{attempt.Depth.Written}”")}, came up {Fill(attempt)}"
+        $"Composite to {(attempt.Depth.Read().Length is { } length ? LengthText.Show(length, reader) : $"“{attempt.Depth.Written}”")}{(Fill(attempt) is { } fill ? $", came up {fill}" : ", how full is not said")}"
         + (attempt.RaiseS is { } seconds ? $", raised in {Decimals.Text(seconds)} s" : string.Empty);
 
-    private static string Fill(CompositeTryBody attempt) => attempt.BeforeSurface == true ? "full before the surface" : attempt.Filled?.Words ?? "nobody said how full";
+    private static string? Fill(CompositeTryBody attempt) => attempt.BeforeSurface == true ? "full before the surface" : attempt.Filled?.Words;
 
     private static bool JustFills(SheetDraft draft) => draft.Context.Programme.Composite.Method == CompositeMethod.JustFills;
 
     private static bool Good(SheetDraft draft, CompositeTryBody attempt) => draft.Context.Programme.Composite.Method == CompositeMethod.PooledOrTube || (JustFills(draft)
-        ? attempt.Filled is { Full: true } && attempt.BeforeSurface != true
-        : attempt.Filled?.Between(draft.Context.Programme.LimitOf("composite.fill-min"), draft.Context.Programme.LimitOf("composite.fill-max")) == true);
+        ? attempt.Filled is { Least: >= Full } && attempt.BeforeSurface != true
+        : attempt.Filled is { } filled && filled.Over(draft.Context.Programme.LimitOf("composite.fill-min")) && filled.Most < draft.Context.Programme.LimitOf("composite.fill-max"));
 
     private static IEnumerable<Finding> Checks(SheetDraft draft, CompositeResult composite, Read<CompositeTryBody> attempt)
     {
@@ -70,8 +71,8 @@ internal static class CompositePart
         else if (JustFills(draft) && !Good(draft, attempt.Body))
         {
             yield return Finding.Stop(
-                "composite-fill", $"Came up {Fill(attempt.Body)}.", filled.Full ? "What came in last is missing above." : "It should just fill as it reaches the surface.",
-                Again(draft, attempt.Body) ?? (filled.Full ? "Empty; raise faster." : "Empty; raise slower."));
+                "composite-fill", $"Came up {Fill(attempt.Body)}.", filled.Least >= Full ? "It was full on the way: the uppermost water is not in it." : "It should just fill as it reaches the surface.",
+                Again(draft, attempt.Body) ?? (filled.Least >= Full ? "Empty; raise faster." : "Empty; raise slower."));
         }
         else if (!Good(draft, attempt.Body))
         {
@@ -120,13 +121,14 @@ internal static class CompositePart
             return (null, null);
         }
 
-        if (filled.Full)
+        if (filled.Least >= Full)
         {
             return (decimal.Round(FullFactor * seconds, 0, MidpointRounding.AwayFromZero), $"0.75 × {Decimals.Text(seconds)} s, because it came up full");
         }
 
-        var wanted = JustFills(draft) ? 100 : WantedPercent;
+        var wanted = JustFills(draft) ? Full : WantedPercent;
+        var middle = (filled.Least + filled.Most!.Value) / 2;
         return filled.Most <= 0 ? (2 * seconds, $"2 × {Decimals.Text(seconds)} s, because it came up empty")
-            : (decimal.Round(seconds * wanted / filled.Middle, 0, MidpointRounding.AwayFromZero), $"{Decimals.Text(seconds)} s × {Decimals.Text(wanted)} / {(filled.Most > filled.Least ? "about " : string.Empty)}{Decimals.Text(filled.Middle)}");
+            : (decimal.Round(seconds * wanted / middle, 0, MidpointRounding.AwayFromZero), $"{Decimals.Text(seconds)} s × {Decimals.Text(wanted)} / {(filled.Most > filled.Least ? "about " : string.Empty)}{Decimals.Text(middle)}");
     }
 }

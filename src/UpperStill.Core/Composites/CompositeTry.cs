@@ -44,38 +44,22 @@ public sealed record CompositeTryBody(WrittenLength Depth, int? FillPercent = nu
     // The number that version 1 kept in place of each class.
     private static readonly int[] Once = [0, 25, 40, 50, 60, 75, 90, 100];
 
-    /// <summary>From, to, and in words; null where it is not said.</summary>
-    internal FillRange? Filled => FillPercent is { } read
-        ? new FillRange(read, read, read >= 100 ? "full" : $"{read} % full")
+    /// <summary>How full, %; null where it is not said.</summary>
+    internal Told? Filled => FillPercent is { } read
+        ? new Told(read, read, read >= 100 ? "full" : $"{read} % full")
         : Fill switch
         {
-            CameUp.Empty => new FillRange(0, 0, "empty"),
-            CameUp.AQuarter => new FillRange(10, 40, "about a quarter full"),
-            CameUp.UnderHalf => new FillRange(30, 50, "under half full"),
-            CameUp.Half => new FillRange(45, 55, "about half full"),
-            CameUp.OverHalf => new FillRange(50, 75, "over half full"),
-            CameUp.ThreeQuarters => new FillRange(75, 90, "three quarters full"),
-            CameUp.NearlyFull => new FillRange(85, 99, "nearly full"),
-            CameUp.Full => new FillRange(100, 100, "full"),
+            CameUp.Empty => new Told(0, 0, "empty"),
+            CameUp.AQuarter => new Told(10, 40, "about a quarter full"),
+            CameUp.UnderHalf => new Told(30, 50, "under half full"),
+            CameUp.Half => new Told(45, 55, "about half full"),
+            CameUp.OverHalf => new Told(50, 75, "over half full"),
+            CameUp.ThreeQuarters => new Told(75, 90, "three quarters full"),
+            CameUp.NearlyFull => new Told(85, 99, "nearly full"),
+            CameUp.Full => new Told(100, 100, "full"),
             _ => null,
         };
 
     internal CompositeTryBody OfVersion(int version) =>
         version == 1 && FillPercent is { } number && Array.IndexOf(Once, number) is >= 0 and var at ? this with { FillPercent = null, Fill = (CameUp)at } : this;
-}
-
-/// <summary>How full a bottle is, between two shares of its volume.</summary>
-/// <param name="Least">From, %.</param>
-/// <param name="Most">To, %.</param>
-/// <param name="Words">As it was seen or read.</param>
-internal sealed record FillRange(int Least, int Most, string Words)
-{
-    /// <summary>Whether it lies over the least and under the most that a programme takes. What was read from marks must pass them, a class may begin at them.</summary>
-    internal bool Between(decimal least, decimal most) => (Least > least || (Least >= least && Most > Least)) && Most < most;
-
-    /// <summary>The middle, %.</summary>
-    internal decimal Middle => (Least + Most) / 2m;
-
-    /// <summary>True where nothing more went in.</summary>
-    internal bool Full => Least >= 100;
 }

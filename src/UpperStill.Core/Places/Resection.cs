@@ -25,7 +25,10 @@ public static class Resection
     private const int Least = 3;
     private const int Most = 12;
     private const double LeastCrossingDeg = 15;
-    private const double FurthestM = 100_000;
+
+    /// <summary>How far a mark is seen at most, m.</summary>
+    internal const double FurthestM = 100_000;
+
     private const double SettledM = 0.001;
     private const int MostRounds = 10;
 
@@ -43,8 +46,7 @@ public static class Resection
         var origin = request.Bearings[0].Mark.At!.Value;
         List<PlaneLine> lines;
         (double EastM, double NorthM) at;
-        var round = 0;
-        do
+        for (var round = 1; ; round++)
         {
             lines = [.. request.Bearings.Select(b =>
             {
@@ -59,20 +61,20 @@ public static class Resection
             }
 
             at = LeastSquares(lines);
-            if (Math.Sqrt((at.EastM * at.EastM) + (at.NorthM * at.NorthM)) is var moved && moved > FurthestM)
+            var moved = Distance(at, default);
+            if (moved > FurthestM)
             {
                 return new ResectionResult([Finding.Stop(
-                    "bearings-far", $"The bearings meet {Text(moved / 1000, 0)} km from {request.Bearings[0].Mark.Name}.", "Nobody sees that far; a mark or a bearing is another one.", "Look at the marks’ positions, and take the bearings again.").At("bearings")]);
+                    "bearings-far", $"The bearings meet more than {Text(FurthestM / 1000, 0)} km from the marks.", "Nobody sees that far; a mark or a bearing is another one.", "Look at the marks’ positions, and take the bearings again.").At("bearings")]);
             }
 
-            if (moved < SettledM || ++round == MostRounds)
+            if (moved < SettledM || round == MostRounds)
             {
                 break;
             }
 
             origin = Shape.FromPlane(origin, at.EastM, at.NorthM);
         }
-        while (true);
 
         var pairs = Pairs(lines).ToList();
         var corners = pairs.Where(p => PlaneLine.CrossingDeg(p.A, p.B) >= LeastCrossingDeg).Select(p => PlaneLine.Meet(p.A, p.B)!.Value).ToList();
@@ -187,7 +189,7 @@ public static class Resection
 
     private static Position Rounded(Position at) => new(Math.Round(at.LatitudeDeg, 6), Math.Round(at.LongitudeDeg, 6));
 
-    private static double Distance((double EastM, double NorthM) a, (double EastM, double NorthM) b) => Math.Sqrt(((a.EastM - b.EastM) * (a.EastM - b.EastM)) + ((a.NorthM - b.NorthM) * (a.NorthM - b.NorthM)));
+    internal static double Distance((double EastM, double NorthM) a, (double EastM, double NorthM) b) => Math.Sqrt(((a.EastM - b.EastM) * (a.EastM - b.EastM)) + ((a.NorthM - b.NorthM) * (a.NorthM - b.NorthM)));
 
     private static string Text(double value, int decimals) => value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
 }

@@ -19,9 +19,6 @@ public static class TransitCrossing
     /// <summary>Below this angle a fix is weak.</summary>
     public const double WeakDeg = 30;
 
-    // Nobody sees further than that.
-    private const double FurthestM = 100_000;
-
     /// <summary>The crossing of the first two transits.</summary>
     public static TransitResult Work(TransitRequest request)
     {
@@ -42,14 +39,14 @@ public static class TransitCrossing
         // Where the lines cross, and again on a plane round that place, where both are straight.
         var origin = marks[0].At!.Value;
         var (first, second) = (Line(request.Transits[0], origin), Line(request.Transits[1], origin));
-        if (PlaneLine.Meet(first, second) is { } near && Math.Sqrt((near.EastM * near.EastM) + (near.NorthM * near.NorthM)) < FurthestM)
+        if (PlaneLine.Meet(first, second) is { } near && Resection.Distance(near, default) < Resection.FurthestM)
         {
             origin = Shape.FromPlane(origin, near.EastM, near.NorthM);
             (first, second) = (Line(request.Transits[0], origin), Line(request.Transits[1], origin));
         }
 
         var angle = Math.Round(PlaneLine.CrossingDeg(first, second), 1);
-        var at = PlaneLine.Meet(first, second) is { } meet && Math.Sqrt((meet.EastM * meet.EastM) + (meet.NorthM * meet.NorthM)) < FurthestM ? Shape.FromPlane(origin, meet.EastM, meet.NorthM) : (Position?)null;
+        var at = PlaneLine.Meet(first, second) is { } meet && Resection.Distance(meet, default) < Resection.FurthestM ? Shape.FromPlane(origin, meet.EastM, meet.NorthM) : (Position?)null;
         return new TransitResult(
             angle >= WeakDeg
                 ? []

@@ -178,6 +178,18 @@ public class BottlesVisitTests
     }
 
     [Fact]
+    public void A_try_of_which_nobody_says_how_full_it_came_up_stops_and_says_so()
+    {
+        var visit = Layered(Protocol.Chlorophyll);
+        visit.LostMetres("4.5");
+        visit.Write(EntryKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40));
+        var sheet = visit.Fold(SampleVisit.Metric);
+
+        Assert.Equal("How full it came up is not said.", Assert.Single(sheet.Findings, f => f.Code == "composite-fill").Seen);
+        Assert.Equal(("Composite to 9.0 m, how full is not said, raised in 40 s", false), (sheet.Tries.Tries[0].Text, sheet.Tries.Good));
+    }
+
+    [Fact]
     public void A_fill_that_an_earlier_build_kept_as_a_number_is_the_class_that_was_touched()
     {
         var visit = Layered(Protocol.Chlorophyll);

@@ -1,8 +1,10 @@
 import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
+import { numberOf } from '../setup/water';
 import { Choice } from '../ui/Choice';
 import { NextButton } from '../ui/NextButton';
+import { TextField } from '../ui/TextField';
 import { CopyHead } from './CopyHead';
 import { FindingsBeside } from './findings';
 import { PositionPart } from './PositionPart';
@@ -107,7 +109,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
         <div>
           <Choice label="Wind" value={now.wind} options={WIND} onChoose={(wind) => give({ wind })} disabled={closed} />
           <ByInstrument
-            label="or by an anemometer, m/s"
+            label="Wind by an anemometer, m/s"
             given={now.windMs}
             onGiven={(windMs) => give({ windMs }, 'wind')}
             disabled={closed}
@@ -129,8 +131,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
             disabled={closed}
           />
           <ByInstrument
-            label="or by a gauge, mm"
-            of="rain of 24 h"
+            label="Rain of 24 h by a gauge, mm"
             given={now.rain24Mm}
             onGiven={(rain24Mm) => give({ rain24Mm }, 'rain24')}
             disabled={closed}
@@ -145,8 +146,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
             disabled={closed}
           />
           <ByInstrument
-            label="or by a gauge, mm"
-            of="rain of 72 h"
+            label="Rain of 72 h by a gauge, mm"
             given={now.rain72Mm}
             onGiven={(rain72Mm) => give({ rain72Mm }, 'rain72')}
             disabled={closed}
@@ -223,13 +223,11 @@ async function answer(sheet: FieldSheet, field: string | undefined, change: Cond
 /** What an instrument shows, as a number; without one the box above it is touched. */
 function ByInstrument({
   label,
-  of,
   given,
   onGiven,
   disabled,
 }: {
   label: string;
-  of?: string;
   given: number | null | undefined;
   onGiven: (read: number) => void;
   disabled: boolean;
@@ -241,27 +239,23 @@ function ByInstrument({
       setWritten('');
     }
   }, [given]);
-  const read = Number(written.trim().replace(',', '.'));
-  const isNumber = written.trim() !== '' && Number.isFinite(read);
-  const give = () => isNumber && read !== given && onGiven(read);
+  const read = numberOf(written);
+  const unreadable = written.trim() !== '' && read === undefined;
+  const give = () => read !== undefined && read !== given && onGiven(read);
   return (
-    <label className="mt-1.5 flex flex-wrap items-center gap-2 text-sm">
-      {label}
-      <input
-        className="field num !w-24"
-        aria-label={of ? `${label}: ${of}` : label}
-        aria-invalid={written.trim() !== '' && !isNumber}
-        inputMode="decimal"
-        maxLength={8}
-        autoComplete="off"
-        disabled={disabled}
-        value={written}
-        onChange={(event) => setWritten(event.target.value)}
-        onBlur={give}
-        onKeyDown={(event) => event.key === 'Enter' && give()}
-      />
-      {written.trim() !== '' && !isNumber && <span className="text-clay">“{written}” is no number.</span>}
-    </label>
+    <TextField
+      label={label}
+      className="max-w-60"
+      value={written}
+      onChange={setWritten}
+      {...(unreadable && { problem: `“${written}” is no number. Write digits, for example 3.4.` })}
+      inputMode="decimal"
+      maxLength={8}
+      autoComplete="off"
+      disabled={disabled}
+      onBlur={give}
+      onKeyDown={(event) => event.key === 'Enter' && give()}
+    />
   );
 }
 
