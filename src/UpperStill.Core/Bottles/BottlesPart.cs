@@ -32,7 +32,7 @@ internal static class BottlesPart
         var casts = draft.Standing(EntryKinds.Cast);
         var fills = draft.Standing(EntryKinds.Fill);
         draft.Findings.AddRange(FillChecks.Of(draft, planned, fills, casts));
-        draft.Findings.AddRange(CastChecks.Of(draft, casts));
+        draft.Findings.AddRange(CastChecks.Of(draft, casts, fills));
         return new SheetBottles(
             [.. planned.GroupBy(p => p.Place).Select(g => Place(draft, profile, g.Key, [.. g], fills, [.. casts.Where(c => c.Body.Place == g.Key)], samplers))], samplers, Vented);
     }
@@ -111,6 +111,6 @@ internal static class BottlesPart
         var length = cast.Body.LineOut.Read().Length;
         var depth = length is { } out_ ? LineAngle.TrueM(draft.Line?.CorrectionOn(draft.Day ?? DateOnly.MaxValue)?.TrueM(out_.Metres) ?? out_.Metres, cast.Body.AngleDeg ?? 0) : (decimal?)null;
         return new SheetCast(
-            cast.Entry.Id, CastChecks.Words(cast.Body, draft.Reader), cast.Body.Outcome == CastOutcome.Closed && cast.Body.Sediment != true, depth is { } d ? Decimals.Published(d) : null);
+            cast.Entry.Id, CastChecks.Words(cast.Body, draft.Reader), CastChecks.Good(cast.Body), depth is { } d ? Decimals.Published(d) : null);
     }
 }

@@ -9,16 +9,23 @@ internal static class CastChecks
 {
     private const int AskedReady = 5;
 
-    internal static IEnumerable<Finding> Of(SheetDraft draft, IReadOnlyList<Read<CastBody>> casts)
+    internal static IEnumerable<Finding> Of(SheetDraft draft, IReadOnlyList<Read<CastBody>> casts, IReadOnlyList<Read<FillBody>> fills)
     {
-        foreach (var cast in casts)
+        for (var i = 0; i < casts.Count; i++)
         {
+            var cast = casts[i];
+            // Emptied away and lowered again; where a bottle was filled from it, it is still its water.
+            var settled = casts.Skip(i + 1).Any(later => later.Body.Place == cast.Body.Place && Good(later.Body)) && !fills.Any(f => f.Body.Cast == cast.Entry.Id);
             foreach (var finding in One(draft, cast.Body))
             {
-                yield return finding.On(Beside.Bottles, cast.Entry.Id);
+                var said = finding.On(Beside.Bottles, cast.Entry.Id);
+                yield return settled ? said.Settled("a later cast came up right") : said;
             }
         }
     }
+
+    /// <summary>True where its water can be used.</summary>
+    internal static bool Good(CastBody cast) => cast.Outcome == CastOutcome.Closed && cast.Sediment != true;
 
     internal static string Words(CastBody cast, ReaderUnit reader)
     {

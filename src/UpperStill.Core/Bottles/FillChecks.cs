@@ -1,3 +1,4 @@
+using System.Globalization;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Samples;
 using UpperStill.Core.Visits;
@@ -7,15 +8,24 @@ namespace UpperStill.Core.Bottles;
 /// <summary>The checks on bottles as they are filled.</summary>
 internal static class FillChecks
 {
+    /// <summary>The fills that count: a bottle that went wrong and was filled anew counts once, as it was filled last.</summary>
+    internal static IReadOnlyList<Read<FillBody>> Counting(SheetDraft draft)
+    {
+        var fills = draft.Standing(EntryKinds.Fill);
+        return fills.Count < 2 ? fills : [.. fills.Where(f => !Anew(draft, fills, f))];
+    }
+
     internal static IEnumerable<Finding> Of(SheetDraft draft, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, IReadOnlyList<Read<CastBody>> casts)
     {
         foreach (var fill in fills)
         {
+            var anew = Anew(draft, fills, fill);
             var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
             var type = SampleTypes.Find(fill.Body.Type);
             foreach (var finding in type is null ? [] : One(draft, fill.Body, type).Concat(Order(draft, fill)))
             {
-                yield return finding.On(beside, fill.Entry.Id);
+                var said = finding.On(beside, fill.Entry.Id);
+                yield return anew ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? said.Settled(added) : said;
             }
 
             if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))
@@ -31,13 +41,22 @@ internal static class FillChecks
             }
         }
 
-        foreach (var twice in fills.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
+        foreach (var twice in fills.Where(f => !Anew(draft, fills, f)).GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
         {
             yield return Finding.Stop(
                 "sample-number-used", $"{twice.Key} is filled twice.", "Two bottles would become one.", "Strike one, or give it another label.").On(Beside.Bottles, twice.Select(f => f.Entry.Id)) with
             { NoWayRound = true };
         }
     }
+
+    // What went wrong with it was seen, and a later fill bears its number.
+    private static bool Anew(SheetDraft draft, IReadOnlyList<Read<FillBody>> fills, Read<FillBody> fill) =>
+        fills.SkipWhile(f => f.Entry.Id != fill.Entry.Id).Skip(1).Any(later => SampleNumber.Same(later.Body.Sample, fill.Body.Sample))
+        && SampleTypes.Find(fill.Body.Type) is { } type && One(draft, fill.Body, type).Any(f => f.Level != FindingLevel.Note);
+
+    private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
+        draft.Standing(EntryKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
+            ? $"{later.Body.Added}, added at {later.Entry.At.ToString("HH:mm", CultureInfo.InvariantCulture)}" : null;
 
     internal static string Words(FillBody fill)
     {

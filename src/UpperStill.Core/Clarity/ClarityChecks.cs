@@ -73,8 +73,7 @@ internal static class ClarityChecks
                     "Let the other read.").At(about);
             }
 
-            var mark = request.Line?.MarkEveryM ?? 0;
-            if (Math.Abs(a - b) > (a + b) / 2 * marks.Limits.ObserversDifferPercent / 100 && Math.Abs(a - b) > mark)
+            if (Math.Abs(a - b) > (a + b) / 2 * marks.Limits.ObserversDifferPercent / 100 && marks.BeyondAMark(a, b))
             {
                 yield return Finding.Check(
                     "clarity-observers-differ",

@@ -29,6 +29,9 @@ internal sealed record Lowering(int Number, NamedPerson? By, IReadOnlyList<ReadM
 /// <summary>The marks of a request parsed, grouped by lowering, and judged one by one.</summary>
 internal sealed class ReadMarks
 {
+    // Corrected by the line's check, two neighbouring marks lie a little more than one mark apart.
+    private const decimal Stretched = 1.05m;
+
     private readonly ClarityRequest request;
 
     internal ReadMarks(ClarityRequest request)
@@ -74,9 +77,12 @@ internal sealed class ReadMarks
 
     internal string Show(Length length) => LengthText.Show(length, request.Reader);
 
-    /// <summary>Further apart than both limits of a pair.</summary>
+    /// <summary>Further apart than both limits of a pair, and than the line's marks.</summary>
     internal bool Apart(decimal a, decimal b) =>
-        Math.Abs(a - b) > Limits.PairApartM && Math.Abs(a - b) > (a + b) / 2 * Limits.PairApartPercent / 100;
+        Math.Abs(a - b) > Limits.PairApartM && Math.Abs(a - b) > (a + b) / 2 * Limits.PairApartPercent / 100 && BeyondAMark(a, b);
+
+    /// <summary>Further apart than one mark of the line: two readings cannot be told to agree better than it can be read.</summary>
+    internal bool BeyondAMark(decimal a, decimal b) => Math.Abs(a - b) > (request.Line?.MarkEveryM ?? 0) * Stretched;
 
     internal static IEnumerable<WorkingInput> Inputs(IEnumerable<Lowering> lowerings) =>
         from lowering in lowerings

@@ -35,7 +35,8 @@ internal static class CompositePart
     internal static SheetTries Fold(SheetDraft draft, CompositeResult composite)
     {
         var tries = draft.Standing(EntryKinds.CompositeTry);
-        draft.Findings.AddRange(tries.SelectMany(t => Checks(draft, composite, t).Select(f => f.On(Beside.Composite, t.Entry.Id))));
+        var lastGood = tries.ToList().FindLastIndex(t => Good(draft, t.Body));
+        draft.Findings.AddRange(tries.SelectMany((t, i) => Checks(draft, composite, t).Select(f => f.On(Beside.Composite, t.Entry.Id)).Select(f => i < lastGood ? f.Settled("a later one came up right") : f)));
         var shown = tries.Select(t => new SheetTry(t.Entry.Id, Words(t.Body, draft.Reader), Good(draft, t.Body))).ToList();
         var last = tries.Select(t => t.Body).LastOrDefault(t => t.RaiseS is not null);
         var (next, words) = last is null ? AsBefore(draft, composite) : NextRise(draft, last);

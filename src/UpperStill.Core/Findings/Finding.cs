@@ -72,10 +72,13 @@ public enum Beside
 /// <param name="Beside">Where the words stand.</param>
 /// <param name="About">The entries it speaks of, by id; empty where it speaks of none.</param>
 /// <param name="NoWayRound">True where no reason lets the work go on, because a record would be lost.</param>
-/// <param name="Kept">The reason given for going on all the same; null while it is open.</param>
+/// <param name="Kept">The reason given for going on all the same, or what settled it; null while it is open.</param>
 public sealed record Finding(
     string Code, FindingLevel Level, string Seen, string Why, string Act, Beside Beside, IReadOnlyList<Guid> About, bool NoWayRound, string? Kept = null)
 {
+    /// <summary>Reasons commonly given for going on in spite of it.</summary>
+    public IReadOnlyList<string> Reasons => Level == FindingLevel.Note ? [] : KeptReasons.For(Code);
+
     /// <summary>A finding that must be answered before the next step.</summary>
     public static Finding Stop(string code, string seen, string why, string act) => Of(code, FindingLevel.Stop, seen, why, act);
 
@@ -87,6 +90,10 @@ public sealed record Finding(
 
     /// <summary>The same finding, beside a part of the page and about these entries.</summary>
     internal Finding On(Beside beside, params IEnumerable<Guid> about) => this with { Beside = beside, About = [.. about] };
+
+    /// <summary>The same finding, ended by something that was done later; both entries stay.</summary>
+    /// <param name="how">By what, in a few words.</param>
+    internal Finding Settled(string how) => NoWayRound ? this : this with { Kept = how };
 
     private static Finding Of(string code, FindingLevel level, string seen, string why, string act) => new(code, level, seen, why, act, Beside.Entry, [], false);
 }

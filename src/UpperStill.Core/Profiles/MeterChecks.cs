@@ -21,11 +21,15 @@ internal static class MeterChecks
                 "meter-uncalibrated", "No calibration today.", "Oxygen may be wrong all the way down.", "Calibrate, or go on with a reason; the cast is marked.").On(Beside.Profile);
         }
 
-        foreach (var check in meter.Entries)
+        for (var i = 0; i < meter.Entries.Count; i++)
         {
+            var check = meter.Entries[i];
+            // Wiped off, repeated, and right: what it read before was seen and mended.
+            var settled = meter.Entries.Skip(i + 1).Any(later => later.Body.AtEnd == check.Body.AtEnd && later.Body.Read is not null && !One(programme, later, meter.Sheet.AltitudeM).Any());
             foreach (var finding in One(programme, check, meter.Sheet.AltitudeM))
             {
-                yield return finding.On(Beside.Profile, check.Entry.Id);
+                var said = finding.On(Beside.Profile, check.Entry.Id);
+                yield return settled ? said.Settled("a later one was right") : said;
             }
         }
 

@@ -4,19 +4,21 @@ using UpperStill.Core.Visits;
 
 namespace UpperStill.Core.Profiles;
 
-/// <summary>Where the water changes so fast between two neighbouring levels that one more is worth its minute.</summary>
+/// <summary>Where the water changes so fast between two neighbouring levels that one more is worth its minute. It is proposed, and left out by a touch.</summary>
 internal static class ProfileBreaks
 {
+    private const string Code = "profile-add-level";
+
     // Closer levels than this say nothing more.
     private const decimal LeastApartM = 0.6m;
     private const decimal StepM = 0.1m;
     private const decimal StepFt = 0.5m;
 
-    internal static IReadOnlyList<Length> Of(SheetDraft draft, IReadOnlyList<ReadLevel> levels)
+    internal static IReadOnlyList<Break> Of(SheetDraft draft, IReadOnlyList<ReadLevel> levels)
     {
         var (degrees, mgPerL) = (draft.Context.Programme.LimitOf("checks.add-level-temperature"), draft.Context.Programme.LimitOf("checks.add-level-oxygen"));
         var most = draft.Context.Programme.LimitOf("checks.oxygen-mgl");
-        List<Length> breaks = [];
+        List<Break> breaks = [];
         for (var i = 1; i < levels.Count; i++)
         {
             var (above, below) = (levels[i - 1], levels[i]);
@@ -28,13 +30,20 @@ internal static class ProfileBreaks
             }
 
             var middle = Middle(above.Depth, below.Depth);
-            breaks.Add(middle);
+            if (!LeftOut(draft, above.Entry, below.Entry))
+            {
+                breaks.Add(new Break(middle, above.Entry, below.Entry));
+            }
+
             draft.Findings.Add(Finding.Note(
-                "profile-add-level", $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)}.").On(Beside.Profile, above.Entry, below.Entry));
+                Code, $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)}.").On(Beside.Profile, above.Entry, below.Entry));
         }
 
         return breaks;
     }
+
+    private static bool LeftOut(SheetDraft draft, Guid above, Guid below) =>
+        draft.Standing(EntryKinds.Kept).Any(k => k.Body.Finding == Code && k.Body.About.Contains(above) && k.Body.About.Contains(below));
 
     private static Length Middle(Length above, Length below)
     {
@@ -42,4 +51,10 @@ internal static class ProfileBreaks
         var per = feet ? Length.MetresPerFoot : 1;
         return new Length(Decimals.Plain(Decimals.RoundTo((above.Metres + below.Metres) / 2 / per, feet ? StepFt : StepM)), feet ? LengthUnit.Foot : LengthUnit.Metre, feet ? StepFt : StepM);
     }
+
+    /// <summary>A break between two levels.</summary>
+    /// <param name="Depth">The level proposed.</param>
+    /// <param name="Above">The entry of the level above.</param>
+    /// <param name="Below">The entry of the level below.</param>
+    internal sealed record Break(Length Depth, Guid Above, Guid Below);
 }

@@ -41,7 +41,7 @@ internal static class ProfilePart
         var levels = read.OrderBy(l => l.DepthM).ThenBy(l => l.At).ToList();
         var breaks = ProfileBreaks.Of(draft, levels);
         List<LevelToRead> toRead = [.. planned.Where(p => !Read(levels, p.Metres)).Select(p => ToRead(draft, p, LevelWanted.Planned))];
-        toRead.AddRange(breaks.Where(b => !Read(levels, b.Metres) && !toRead.Any(t => ReadLevel.Same(t.DepthM, b.Metres))).Select(b => ToRead(draft, b, LevelWanted.Break)));
+        toRead.AddRange(breaks.Where(b => !Read(levels, b.Depth.Metres) && !toRead.Any(t => ReadLevel.Same(t.DepthM, b.Depth.Metres))).Select(b => ToRead(draft, b.Depth, LevelWanted.Break) with { Between = [b.Above, b.Below] }));
         toRead.Sort((a, b) => a.DepthM.CompareTo(b.DepthM));
         draft.Findings.AddRange(MeterChecks.Of(draft, meter, levels));
         var marked = new HashSet<Guid>();
@@ -49,9 +49,11 @@ internal static class ProfilePart
 
         var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
         var temperatures = draft.Thermometers;
+        var deepest = levels.Count == 0 ? -1 : levels[^1].DepthM;
+        var next = NextOf(toRead, read, deepest);
         return new SheetProfile(
             [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
-            toRead, NextOf(toRead, read), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
+            toRead, next, next?.DepthM < deepest, ProposedOf(toRead, read, next), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.SchoolOf("profile.oxygen-unit") == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
             [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
     }
@@ -86,14 +88,16 @@ internal static class ProfilePart
 
     private static bool Read(List<ReadLevel> levels, decimal metres) => levels.Any(l => ReadLevel.Same(l.DepthM, metres));
 
-    // What lies between levels already read first, while the probe is near; then on down.
-    private static LevelToRead? NextOf(List<LevelToRead> toRead, List<ReadLevel> read)
+    // Down as planned: what is only proposed never takes the place of the next planned level. What is left then is read on the way up.
+    private static LevelToRead? NextOf(List<LevelToRead> toRead, List<ReadLevel> read, decimal deepest)
     {
-        var last = read.Count == 0 ? -1 : read[^1].DepthM;
-        return toRead.Where(t => t.Wanted == LevelWanted.Break).MinBy(t => Math.Abs(t.DepthM - last)) is { } near && Math.Abs(near.DepthM - last) < 2
-            ? near
-            : toRead.FirstOrDefault(t => t.DepthM > last) ?? toRead.FirstOrDefault();
+        var last = read.Count == 0 ? deepest : read[^1].DepthM;
+        return toRead.Find(t => t.Wanted == LevelWanted.Planned && t.DepthM > deepest) ?? toRead.FindLast(t => t.DepthM < last) ?? toRead.LastOrDefault();
     }
+
+    // The proposal nearest to the probe, where the next level is another one.
+    private static LevelToRead? ProposedOf(List<LevelToRead> toRead, List<ReadLevel> read, LevelToRead? next) =>
+        toRead.Where(t => t.Wanted == LevelWanted.Break && t != next).MinBy(t => Math.Abs(t.DepthM - read[^1].DepthM));
 
     private static LevelToRead ToRead(SheetDraft draft, Length depth, LevelWanted wanted) =>
         new(Decimals.Published(depth.Metres), new WrittenLength(Decimals.Text(depth.Value), depth.Unit), draft.Show(depth), wanted);

@@ -17,7 +17,7 @@ internal static class SampleChecks
 
     // Before it is folded a filter has no time of its own: that of its bottle counts.
     private static DateTimeOffset? Source(SheetDraft draft, SampleDraft sample) => sample.Filter?.Answers.From is { } from
-        ? draft.Standing(EntryKinds.Fill).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry.At ?? draft.Start!.Entry.At : null;
+        ? Bottles.FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry.At ?? draft.Start!.Entry.At : null;
 
     private static IEnumerable<Finding> Volumes(SheetDraft draft, SampleDraft sample, IReadOnlyCollection<SampleDraft> all)
     {

@@ -63,7 +63,7 @@ internal sealed class SampleFold
     // Visits of before it was asked what is due: what was filled was due.
     private List<Protocol> Filled()
     {
-        var types = draft.Standing(EntryKinds.Fill).Select(f => f.Body.Type).ToHashSet();
+        var types = Bottles.FillChecks.Counting(draft).Select(f => f.Body.Type).ToHashSet();
         return [.. (draft.Context.Programme.Season ?? []).Where(p => SampleTypes.Usual(p).Any(b => types.Contains(b.Type))).Select(p => p.Protocol)];
     }
 
@@ -93,7 +93,7 @@ internal sealed class SampleFold
     // Bottles beside the plan: filled all the same, or written down as a replicate, a part or a blank of another.
     private void Added()
     {
-        foreach (var fill in draft.Standing(EntryKinds.Fill))
+        foreach (var fill in Bottles.FillChecks.Counting(draft))
         {
             if (!samples.ContainsKey(SampleNumber.Body(fill.Body.Sample)) && SampleTypes.Find(fill.Body.Type) is { } type)
             {

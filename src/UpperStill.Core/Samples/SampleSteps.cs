@@ -23,7 +23,7 @@ internal static class SampleSteps
 
     private static IEnumerable<SampleStepTaken> Filling(SheetDraft draft, Entry start)
     {
-        foreach (var fill in draft.Standing(EntryKinds.Fill).DistinctBy(f => SampleNumber.Body(f.Body.Sample)))
+        foreach (var fill in Bottles.FillChecks.Counting(draft).DistinctBy(f => SampleNumber.Body(f.Body.Sample)))
         {
             if (SampleTypes.Find(fill.Body.Type) is not { } type)
             {
@@ -49,7 +49,7 @@ internal static class SampleSteps
         foreach (var filter in draft.Standing(EntryKinds.Filter).Where(f => f.Body.Folded == true).DistinctBy(f => SampleNumber.Body(f.Body.Sample)))
         {
             var from = draft.Standing(EntryKinds.Filter).LastOrDefault(f => SampleNumber.Same(f.Body.Sample, filter.Body.Sample) && f.Body.From is not null)?.Body.From;
-            var collected = from is null ? null : draft.Standing(EntryKinds.Fill).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry;
+            var collected = from is null ? null : Bottles.FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry;
             yield return new(filter.Entry, SampleStep.Take, [filter.Body.Sample], from is null ? "filtered, in its vial" : $"filtered from {from}, in its vial", Change: s => s.CollectedAt = (collected ?? start).At);
             if (collected is not null)
             {

@@ -14,7 +14,9 @@ internal static class DiscPart
     {
         var marks = draft.Standing(EntryKinds.DiscMark);
         var outcomes = draft.Standing(EntryKinds.DiscOutcome);
-        foreach (var box in marks.GroupBy(m => (m.Body.Lowering, m.Body.Event)))
+        var settings = draft.Context.Programme.Clarity;
+        var blind = Blind(draft, settings, marks, outcomes);
+        foreach (var box in marks.GroupBy(m => (m.Body.Lowering, m.Body.Event)).Where(_ => !blind))
         {
             draft.Disagreement(
                 Beside.Clarity,
@@ -24,7 +26,6 @@ internal static class DiscPart
 
         var outcome = outcomes.Count > 0 ? outcomes[^1] : null;
         draft.Disagreement(Beside.Clarity, "the disc’s outcome", [.. outcomes.Select(o => o.Entry)], e => outcomes.First(o => o.Entry == e).Body.Outcome.ToString());
-        var settings = draft.Context.Programme.Clarity;
         var result = ClarityRule.Work(new ClarityRequest(
             settings,
             [.. marks.Select(m => new DiscMark(m.Body.Lowering, m.Body.Event, m.Body.Depth, m.Body.Observer, m.Entry.Id, m.Body.ObserverId))],
@@ -42,16 +43,31 @@ internal static class DiscPart
             result = ClarityStated.Work(stated.Body, stated.Entry.Id, draft.Reader);
         }
 
+        var read = result.Readings.Count;
+        if (blind)
+        {
+            // What cannot be read at all tells no number; it is said at once.
+            var unread = marks.Where(m => m.Body.Depth.Read().Length is null).Select(m => m.Entry.Id).ToHashSet();
+            result = new ClarityResult([], result.Needed, [.. result.Findings.Where(f => f.About.Count > 0 && f.About.All(unread.Contains))]);
+        }
+
         draft.Findings.AddRange(result.Findings.Select(f => f.About.Count == 0 && outcome is not null ? f with { About = [outcome.Entry.Id] } : f));
-        return new SheetClarity(Boxes(draft, settings, marks, result), result, outcome?.Body.Outcome, outcome?.Entry.Id);
+        var boxes = Boxes(draft, settings, marks, result, read);
+        return new SheetClarity(blind ? [.. boxes.Select(b => b with { DepthM = null, Text = null })] : boxes, result, outcome?.Body.Outcome, outcome?.Entry.Id, blind, read);
     }
 
+    // Whoever ends the visit, leaves the step out or says why one reading must do, is not kept waiting for the second.
+    private static bool Blind(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, IReadOnlyList<Read<DiscOutcomeBody>> outcomes) =>
+        settings.Observers == ObserverSchool.Swap && marks.Count > 0 && outcomes.Count == 0 && !draft.Imported && draft.Standing(EntryKinds.VisitClosed).Count == 0
+        && !draft.Standing(EntryKinds.StepSkipped).Any(s => s.Body.Step == "clarity") && !draft.Standing(EntryKinds.Kept).Any(k => k.Body.Finding == "clarity-reading-missing")
+        && Enumerable.Range(1, settings.Needed).Any(lowering => settings.Events.Any(seen => !marks.Any(m => m.Body.Lowering == lowering && m.Body.Event == seen)));
+
     /// <summary>The boxes the programme asks for, any taken beyond that, and one lowering more where a check asks for it.</summary>
-    private static List<DiscBox> Boxes(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, ClarityResult result)
+    private static List<DiscBox> Boxes(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, ClarityResult result, int read)
     {
         var begun = marks.Count == 0 ? 0 : Math.Min(marks.Max(m => m.Body.Lowering), MostLowerings);
         var repeat = result.Findings.Any(f => f.Code is "clarity-pair-apart" or "clarity-readings-apart" or "clarity-unusual" or "clarity-observers-differ");
-        var asked = repeat && begun == result.Readings.Count ? Math.Min(begun + 1, MostLowerings) : begun;
+        var asked = repeat && begun == read ? Math.Min(begun + 1, MostLowerings) : begun;
         List<DiscBox> boxes = [];
         for (var lowering = 1; lowering <= Math.Max(settings.Needed, asked); lowering++)
         {

@@ -123,8 +123,10 @@ public sealed record DiscBox(
 /// <param name="Result">The clarity worked out.</param>
 /// <param name="Outcome">A special outcome, where one stands.</param>
 /// <param name="OutcomeEntry">The entry it stands in.</param>
+/// <param name="Blind">True while the second observer is to read without knowing what the first has read: no number of it stands anywhere on the sheet.</param>
+/// <param name="Read">Readings that are whole; told while they are blind, too.</param>
 public sealed record SheetClarity(
-    IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null);
+    IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null, bool Blind = false, int Read = 0);
 
 /// <summary>Something said to be taken.</summary>
 /// <param name="Protocol">What.</param>

@@ -15,7 +15,7 @@ internal static class Leaving
 
         var open = steps.Unfilled.ToList();
         var first = draft.Findings.Count;
-        var read = clarity.Result.Readings.Count;
+        var read = clarity.Read;
         if (clarity.Outcome is null && read < clarity.Result.Needed && open.Remove("clarity"))
         {
             draft.Findings.Add(Finding.Stop(

@@ -53,7 +53,7 @@ internal sealed class SheetFold
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
             draft.Start is null ? VisitState.NotStarted : closed.Count > 0 ? VisitState.Closed : VisitState.Open,
-            [.. draft.Log.All.Select(Shown)],
+            [.. draft.Log.All.Select(e => Shown(e, clarity.Blind))],
             steps.Visit(stops, closed.Count > 0),
             findings,
             clarity,
@@ -111,7 +111,7 @@ internal sealed class SheetFold
         : null;
 
     // A clarity without readings and outcome is one that a table states.
-    private string? Stated(SheetClarity clarity) => clarity is { Outcome: null, Result.Readings.Count: 0 } && draft.Latest(EntryKinds.ClarityStated) is { } stated ? stated.Body.Method ?? ClarityStated.Method : null;
+    private string? Stated(SheetClarity clarity) => clarity is { Outcome: null, Read: 0 } && draft.Latest(EntryKinds.ClarityStated) is { } stated ? stated.Body.Method ?? ClarityStated.Method : null;
 
     private void Header()
     {
@@ -202,11 +202,11 @@ internal sealed class SheetFold
             : f)];
     }
 
-    private SheetEntry Shown(Entry entry)
+    private SheetEntry Shown(Entry entry, bool blind)
     {
         var striker = draft.Log.StruckBy(entry);
         return new SheetEntry(
-            entry.Id, entry.Kind, EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader) : entry.Kind,
+            entry.Id, entry.Kind, blind && entry.Kind == EntryKinds.DiscMark.Name ? "The disc was read; the number shows when both have read" : EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader) : entry.Kind,
             entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes, entry.BroughtInBy);
     }
 

@@ -119,7 +119,7 @@ internal sealed class StepsOf
     }
 
     private static bool ClarityDone(SheetClarity clarity) =>
-        clarity.Outcome is not null || (clarity.Result.Readings.Count >= clarity.Result.Needed && clarity.Boxes.All(b => b.Entry is not null || b.Extra));
+        clarity.Outcome is not null || (clarity.Read >= clarity.Result.Needed && clarity.Boxes.All(b => b.Entry is not null || b.Extra));
 
     private static string Sounded(SheetDraft draft, SheetSounding sounding) =>
         draft.Context.Station.KnownDepth.Read().Length is { } known ? $"{sounding.Text}, {draft.Show(known)} known" : sounding.Text;
@@ -127,8 +127,8 @@ internal sealed class StepsOf
     private static string ClaritySummary(SheetClarity clarity)
     {
         var result = clarity.Result;
-        return result.Text is null ? $"0 of {result.Needed}"
-            : clarity.Outcome is null && result.Readings.Count < result.Needed ? $"{result.Text} · {result.Readings.Count} of {result.Needed}" : result.Text;
+        return result.Text is null ? $"{clarity.Read} of {result.Needed}"
+            : clarity.Outcome is null && clarity.Read < result.Needed ? $"{result.Text} · {clarity.Read} of {result.Needed}" : result.Text;
     }
 
     private sealed record Step(string Name, bool Done, string Summary, Beside[] Stops, bool Required = true);

@@ -245,21 +245,6 @@ public class ProfileChecksTests
     }
 
     [Fact]
-    public void What_is_next_goes_to_the_break_and_then_on_down()
-    {
-        var visit = Begun();
-        foreach (var level in new[] { "0.3 20", "1 20", "2 20", "3 18" })
-        {
-            visit.Level(level.Split(' ')[0], level.Split(' ')[1]);
-        }
-
-        Assert.Equal((2.5m, LevelWanted.Break), (visit.Fold(SampleVisit.Metric).Profile!.Next!.DepthM, visit.Fold(SampleVisit.Metric).Profile!.Next!.Wanted));
-        visit.Level("2.5", "19");
-        Assert.Equal((4m, LevelWanted.Planned), (visit.Fold(SampleVisit.Metric).Profile!.Next!.DepthM, visit.Fold(SampleVisit.Metric).Profile!.Next!.Wanted));
-        Assert.True(visit.Fold(SampleVisit.Metric).Profile!.Levels[3].Added);
-    }
-
-    [Fact]
     public void A_level_keeps_its_depth_as_written_whatever_unit_the_reader_sees()
     {
         var visit = Begun();
