@@ -59,7 +59,7 @@ test('a logged cast becomes levels, its file is kept, and struck it takes them w
     expect(await kept.body()).toEqual(bytes);
   }).toPass();
 
-  await person.strikes('Logged cast 13 levels', 'misread mark');
+  await person.strikes('Logged cast 13 levels', 'misread');
   await expect(levels.getByRole('row')).toHaveCount(2);
   // The next file of this meter needs no questions.
   await file.setInputFiles({ name: 'again.csv', mimeType: 'text/csv', buffer: bytes });

@@ -31,7 +31,7 @@ test('with the network cut and the server stopped the whole visit works, and is 
   await page.reload();
   await person.answers('Where did you see it again?', '13 3');
   await expect(page.getByText('Seen again at 13 ft 3 in, lost at 12 ft 9 in.')).toBeVisible();
-  await person.strikes('13 ft 3 in', 'misread mark');
+  await person.strikes('13 ft 3 in', 'misread');
   await person.answers('Where did you see it again?', '11 3');
   await expect(person.figure('Clarity')).toContainText('12 ft 0 in');
   await expect(person.figure('Mark for the composite')).toContainText('24 ft 0 in');

@@ -84,7 +84,7 @@ test.describe('with no signal', () => {
     await page
       .getByRole('button', { name: 'Strike Composite to 4.0 m, came up full, raised in 40 s again', exact: true })
       .click();
-    await page.getByRole('button', { name: 'misread mark' }).click();
+    await page.getByRole('button', { name: 'misread' }).click();
     await page.getByRole('button', { name: 'Strike it' }).click();
     await page.getByRole('button', { name: 'Fill HAR-2-260812-C1-B', exact: true }).click();
     await person.picks(/^Rinsed, times/, '1');

@@ -36,7 +36,7 @@ internal static class ProfileBreaks
             }
 
             draft.Findings.Add(Finding.Note(
-                Code, $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)}.").On(Beside.Profile, above.Entry, below.Entry));
+                Code, $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)} on the way up, or now.").On(Beside.Profile, above.Entry, below.Entry));
         }
 
         return breaks;

@@ -39,9 +39,10 @@ internal static class ProfilePart
 
         var planned = Planned(draft);
         var levels = read.OrderBy(l => l.DepthM).ThenBy(l => l.At).ToList();
+        var deepest = levels.Count == 0 ? -1 : levels[^1].DepthM;
         var breaks = ProfileBreaks.Of(draft, levels);
-        List<LevelToRead> toRead = [.. planned.Where(p => !Read(levels, p.Metres)).Select(p => ToRead(draft, p, LevelWanted.Planned))];
-        toRead.AddRange(breaks.Where(b => !Read(levels, b.Depth.Metres) && !toRead.Any(t => ReadLevel.Same(t.DepthM, b.Depth.Metres))).Select(b => ToRead(draft, b.Depth, LevelWanted.Break) with { Between = [b.Above, b.Below] }));
+        List<LevelToRead> toRead = [.. planned.Where(p => !Read(levels, p.Metres)).Select(p => ToRead(draft, p, LevelWanted.Planned, deepest))];
+        toRead.AddRange(breaks.Where(b => !Read(levels, b.Depth.Metres) && !toRead.Any(t => ReadLevel.Same(t.DepthM, b.Depth.Metres))).Select(b => ToRead(draft, b.Depth, LevelWanted.Break, deepest) with { Between = [b.Above, b.Below] }));
         toRead.Sort((a, b) => a.DepthM.CompareTo(b.DepthM));
         draft.Findings.AddRange(MeterChecks.Of(draft, meter, levels));
         var marked = new HashSet<Guid>();
@@ -49,11 +50,10 @@ internal static class ProfilePart
 
         var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
         var temperatures = draft.Thermometers;
-        var deepest = levels.Count == 0 ? -1 : levels[^1].DepthM;
         var next = NextOf(toRead, read, deepest);
         return new SheetProfile(
             [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
-            toRead, next, next?.DepthM < deepest, ProposedOf(toRead, read, next), planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
+            toRead, next, planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.SchoolOf("profile.oxygen-unit") == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
             [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
     }
@@ -95,12 +95,8 @@ internal static class ProfilePart
         return toRead.Find(t => t.Wanted == LevelWanted.Planned && t.DepthM > deepest) ?? toRead.FindLast(t => t.DepthM < last) ?? toRead.LastOrDefault();
     }
 
-    // The proposal nearest to the probe, where the next level is another one.
-    private static LevelToRead? ProposedOf(List<LevelToRead> toRead, List<ReadLevel> read, LevelToRead? next) =>
-        toRead.Where(t => t.Wanted == LevelWanted.Break && t != next).MinBy(t => Math.Abs(t.DepthM - read[^1].DepthM));
-
-    private static LevelToRead ToRead(SheetDraft draft, Length depth, LevelWanted wanted) =>
-        new(Decimals.Published(depth.Metres), new WrittenLength(Decimals.Text(depth.Value), depth.Unit), draft.Show(depth), wanted);
+    private static LevelToRead ToRead(SheetDraft draft, Length depth, LevelWanted wanted, decimal deepest) =>
+        new(Decimals.Published(depth.Metres), new WrittenLength(Decimals.Text(depth.Value), depth.Unit), draft.Show(depth), wanted, depth.Metres < deepest);
 
     private static LengthUnit Native(SheetDraft draft, List<ReadLevel> levels) => levels.Count > 0 ? levels[0].Depth.Unit : draft.Native;
 

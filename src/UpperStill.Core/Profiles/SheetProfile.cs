@@ -65,8 +65,9 @@ public enum LevelWanted
 /// <param name="Depth">As it is read on the display or cable.</param>
 /// <param name="Text">For the reader.</param>
 /// <param name="Wanted">Why.</param>
+/// <param name="Up">True where it lies above a level that was read: the probe goes up to it.</param>
 /// <param name="Between">Of a proposed level the entries between which it breaks; whoever leaves it out names them.</param>
-public sealed record LevelToRead(decimal DepthM, WrittenLength Depth, string Text, LevelWanted Wanted, IReadOnlyList<Guid>? Between = null);
+public sealed record LevelToRead(decimal DepthM, WrittenLength Depth, string Text, LevelWanted Wanted, bool Up, IReadOnlyList<Guid>? Between = null);
 
 /// <summary>A logged cast of the visit.</summary>
 /// <param name="Entry">Its entry.</param>
@@ -88,8 +89,6 @@ public sealed record SheetMeter(string? Meter, string Text, bool Calibrated, dec
 /// <param name="Levels">What was read, from the surface down.</param>
 /// <param name="ToRead">What is still asked for, from the surface down.</param>
 /// <param name="Next">The level to read next: down as planned, then what is left on the way up; null where none is left.</param>
-/// <param name="WayUp">True where the next level lies above one that was read.</param>
-/// <param name="Proposed">The proposed level nearest to the probe, to be taken at once or left out; null where there is none, or it is the next.</param>
 /// <param name="Planned">Levels that the school asks for.</param>
 /// <param name="Figures">What follows.</param>
 /// <param name="Meter">The meter.</param>
@@ -102,8 +101,6 @@ public sealed record SheetProfile(
     IReadOnlyList<SheetLevel> Levels,
     IReadOnlyList<LevelToRead> ToRead,
     LevelToRead? Next,
-    bool WayUp,
-    LevelToRead? Proposed,
     int Planned,
     IReadOnlyList<ProfileFigure> Figures,
     SheetMeter Meter,

@@ -63,7 +63,7 @@ internal sealed class SheetFold
             draft.Native,
             usable,
             draft.Start?.Body.Observers ?? [],
-            stops.Count(f => f.Beside is Beside.Leaving or Beside.Clarity or Beside.Sounding || (draft.Asks && f.Beside != Beside.Entry)),
+            stops.Count(f => f.Beside != Beside.Entry),
             Took(clarity, profile, bottles, taken),
             taken,
             arrival,

@@ -30,7 +30,7 @@ public sealed class ProfileOrderTests
         List<decimal> called = [];
         while (Profile(visit).Next is { Wanted: LevelWanted.Planned } next)
         {
-            Assert.False(Profile(visit).WayUp);
+            Assert.False(next.Up);
             called.Add(next.DepthM);
             visit.Level(next.Depth.Written, (random.NextDouble() * 30).ToString("0.0", CultureInfo.InvariantCulture), (random.NextDouble() * 12).ToString("0.0", CultureInfo.InvariantCulture));
         }
@@ -44,10 +44,13 @@ public sealed class ProfileOrderTests
         var visit = Begun();
         Call(visit, "20", "20", "18", "18", "16");
 
-        Assert.Equal((3.5m, 5m), (Profile(visit).Proposed!.DepthM, Profile(visit).Next!.DepthM)); // the break nearest to the probe
+        Assert.Equal(5m, Profile(visit).Next!.DepthM);
+        Assert.Equal([1.5m, 3.5m], Proposed(visit).Select(t => t.DepthM));
         Call(visit, "16", "16", "16", "16", "16", "16", "16", "16");
-        Assert.Equal((3.5m, true, 1.5m), (Profile(visit).Next!.DepthM, Profile(visit).WayUp, Profile(visit).Proposed!.DepthM));
-        Call(visit, "17", "19");
+        Assert.Equal((3.5m, true), (Profile(visit).Next!.DepthM, Profile(visit).Next!.Up));
+        Call(visit, "17");
+        Assert.Equal((1.5m, true), (Profile(visit).Next!.DepthM, Profile(visit).Next!.Up));
+        Call(visit, "19");
         Assert.Null(Profile(visit).Next);
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "profile-level-repeated");
     }
@@ -70,13 +73,13 @@ public sealed class ProfileOrderTests
     {
         var visit = Begun();
         Call(visit, "20", "20", "20", "18");
-        var proposed = Profile(visit).Proposed!;
+        var proposed = Assert.Single(Proposed(visit));
         var left = visit.Write(EntryKinds.Kept, new KeptBody("profile-add-level", proposed.Between!), null, "left out");
 
-        Assert.Null(Profile(visit).Proposed);
+        Assert.Empty(Proposed(visit));
         Assert.Equal("left out", visit.Fold(SampleVisit.Metric).Findings.Single(f => f.Code == "profile-add-level").Kept);
         visit.Strike(left);
-        Assert.Equal(2.5m, Profile(visit).Proposed!.DepthM);
+        Assert.Equal(2.5m, Assert.Single(Proposed(visit)).DepthM);
     }
 
     [Fact]
@@ -88,10 +91,12 @@ public sealed class ProfileOrderTests
             visit.Level(depth, "20");
         }
 
-        Assert.Equal((3m, true), (Profile(visit).Next!.DepthM, Profile(visit).WayUp));
+        Assert.Equal((3m, true), (Profile(visit).Next!.DepthM, Profile(visit).Next!.Up));
         visit.Level("3", "20");
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric).Findings, f => f.Code.StartsWith("profile-level", StringComparison.Ordinal));
     }
+
+    private static IEnumerable<LevelToRead> Proposed(SampleVisit visit) => Profile(visit).ToRead.Where(t => t.Wanted == LevelWanted.Break);
 
     private static SheetProfile Profile(SampleVisit visit) => visit.Fold(SampleVisit.Metric).Profile!;
 

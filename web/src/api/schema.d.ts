@@ -2691,8 +2691,10 @@ export interface components {
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
                     noWayRound: boolean;
-                    /** @description The reason given for going on all the same; null while it is open. */
+                    /** @description The reason given for going on all the same, or what settled it; null while it is open. */
                     kept?: null | string;
+                    /** @description Reasons commonly given for going on in spite of it. */
+                    reasons?: null | string[];
                 };
             };
         };
@@ -2901,8 +2903,10 @@ export interface components {
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
                     noWayRound: boolean;
-                    /** @description The reason given for going on all the same; null while it is open. */
+                    /** @description The reason given for going on all the same, or what settled it; null while it is open. */
                     kept?: null | string;
+                    /** @description Reasons commonly given for going on in spite of it. */
+                    reasons?: null | string[];
                 };
             }[];
         };
@@ -4300,8 +4304,10 @@ export interface components {
             about: string[];
             /** @description True where no reason lets the work go on, because a record would be lost. */
             noWayRound: boolean;
-            /** @description The reason given for going on all the same; null while it is open. */
+            /** @description The reason given for going on all the same, or what settled it; null while it is open. */
             kept?: null | string;
+            /** @description Reasons commonly given for going on in spite of it. */
+            reasons?: null | string[];
         };
         /**
          * @description How much a finding holds up the work.
@@ -5526,6 +5532,10 @@ export interface components {
             text: string;
             /** @description Why. */
             wanted: components["schemas"]["LevelWanted"];
+            /** @description True where it lies above a level that was read: the probe goes up to it. */
+            up: boolean;
+            /** @description Of a proposed level the entries between which it breaks; whoever leaves it out names them. */
+            between?: null | string[];
         };
         /**
          * @description Why a level is asked for.
@@ -7922,6 +7932,17 @@ export interface components {
              * @description The entry it stands in.
              */
             outcomeEntry?: null | string;
+            /**
+             * @description True while the second observer is to read without knowing what the first has read: no number of it stands anywhere on the sheet.
+             * @default false
+             */
+            blind: boolean;
+            /**
+             * Format: int32
+             * @description Readings that are whole; told while they are blind, too.
+             * @default 0
+             */
+            read: number;
         };
         /** @description How the disc was read, the colour of the water, and what the sampler thinks of it. */
         SheetDiscRemarks: {

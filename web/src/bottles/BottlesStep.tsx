@@ -15,11 +15,13 @@ export function BottlesStep({ sheet, onStep, step }: StepProps & { step: 'surfac
   return (
     <>
       <h2 className="text-2xl">{step === 'surface' ? 'Surface water' : 'Bottles at depth'}</h2>
-      <FindingsBeside sheet={sheet} beside="bottles" />
       {places.map((place) => (
         <PlaceCard key={place.place} sheet={sheet} place={place} open={place === next} />
       ))}
-      {sheet.state !== 'closed' && done && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+      <FindingsBeside sheet={sheet} beside="bottles" />
+      {sheet.state !== 'closed' && done && sheet.steps.some(({ name, state }) => name === step && state === 'done') && (
+        <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>
+      )}
     </>
   );
 }

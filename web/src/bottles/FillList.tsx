@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { useAsked } from '../water/now/here';
 import { WrittenMark } from '../water/WrittenMark';
 import { canScan, ScanLabel } from './ScanLabel';
 
@@ -25,7 +26,13 @@ export function FillList({ sheet, place }: { sheet: FieldSheet; place: Schemas['
   const [problem, setProblem] = useState('');
   const closed = sheet.state === 'closed';
   const next = place.bottles.find((bottle) => !bottle.entry);
-  const bottle = place.bottles.find(({ number, entry }) => number === chosen && !entry);
+  const bottle = place.bottles.find(({ number }) => number === chosen);
+  // One that went wrong is filled again under its number.
+  useAsked('bottle', (of) => {
+    const again = place.bottles.find(({ entry }) => entry != null && entry === of);
+    setChosen(again?.number ?? chosen);
+    return again !== undefined;
+  });
   return (
     <div className="mt-3">
       <ul className="list-disc pl-5 text-sm">

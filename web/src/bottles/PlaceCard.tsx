@@ -3,6 +3,7 @@ import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { AskLength } from '../ui/AskLength';
 import { Worked } from '../ui/Worked';
+import { openOn } from '../water/now/worst';
 import { WrittenMark } from '../water/WrittenMark';
 import { CastForm } from './CastForm';
 import { FillList } from './FillList';
@@ -12,6 +13,8 @@ export function PlaceCard({ sheet, place, open }: { sheet: FieldSheet; place: Sc
   const [moving, setMoving] = useState(false);
   const [again, setAgain] = useState(false);
   const closed = sheet.state === 'closed';
+  const entries = [...place.casts, ...place.bottles].flatMap(({ entry }) => (entry ? [entry] : []));
+  const clear = entries.every((entry) => !openOn(sheet.findings, entry));
   const good = place.casts.filter((cast) => cast.good);
   const ready = !place.sampler || good.length > 0;
   const casting =
@@ -25,7 +28,7 @@ export function PlaceCard({ sheet, place, open }: { sheet: FieldSheet; place: Sc
     <section className="mt-5 border-rule border-t pt-3" aria-label={place.title}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h3 className="text-xl">
-          {place.done && <span className="mr-2 text-reed">✓</span>}
+          {place.done && clear && <span className="mr-2 text-reed">✓</span>}
           {place.title}
         </h3>
         {place.text && (

@@ -92,8 +92,8 @@ export async function writeAshore(...entries: NewEntry<keyof EntryBodies>[]): Pr
   await write(...entries.map((entry) => ({ at, ...entry })));
 }
 
-/** Writes entries on this device, all of them or none, and asks for their delivery. */
-export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<void> {
+/** Writes entries on this device, all of them or none, and asks for their delivery; answers with their ids. */
+export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<string[]> {
   const known = currentSession().known;
   const by = known?.name ?? 'unknown';
   const visits = [...new Set(entries.map(({ visit }) => visit))];
@@ -135,4 +135,5 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
   setTrouble('');
   void keepApart();
   deliverAfterDrawing();
+  return made.map(({ id }) => id);
 }

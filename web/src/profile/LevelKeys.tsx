@@ -9,7 +9,7 @@ interface Props {
   draft: Typed;
   setDraft: (draft: Typed) => void;
   problem: string;
-  onWrite: (typed: Typed, why?: string) => Promise<boolean>;
+  onWrite: (why?: string) => Promise<boolean>;
   onCancel?: (() => void) | undefined;
 }
 
@@ -24,7 +24,7 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
   async function give() {
     if (!last) {
       setBox(boxes[boxes.indexOf(current) + 1] ?? 'temperature');
-    } else if (await onWrite(draft)) {
+    } else if (await onWrite()) {
       setBox('temperature');
     }
   }
@@ -38,9 +38,14 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
         void give();
       }}
     >
-      <h2 className="mt-2 font-bold text-2xl leading-tight">
-        At <span className="num">{depth}</span>
-        {target?.wanted === 'break' && !again && <span className="ml-2 font-normal text-base text-dim">it breaks here</span>}
+      <h2 className="mt-1 flex h-12 items-center gap-2 leading-tight">
+        <span className="shrink-0 text-dim">{again ? 'Again at' : target?.up ? 'Up to' : 'At'}</span>
+        <span className="num whitespace-nowrap font-bold text-4xl">{depth}</span>
+        {onCancel && (
+          <button type="button" className="act-quiet ml-auto text-sm" onClick={onCancel}>
+            {again ? 'Leave it' : 'Not now'}
+          </button>
+        )}
       </h2>
       <div className="mt-2 grid grid-cols-2 gap-2">
         {boxes.map((name) => (
@@ -54,7 +59,7 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
               <span className="num">{unitOf(profile, name)}</span>
             </span>
             <input
-              className="num w-full min-w-0 bg-transparent py-1 font-bold text-3xl outline-none"
+              className="num w-full min-w-0 bg-transparent py-0.5 font-bold text-4xl outline-none"
               inputMode="none"
               autoComplete="off"
               maxLength={12}
@@ -65,11 +70,6 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
           </label>
         ))}
       </div>
-      {problem && (
-        <p className="mt-1 text-madder" role="alert">
-          {problem}
-        </p>
-      )}
       <Keypad
         unit="m"
         written={draft[current] ?? ''}
@@ -78,10 +78,10 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
           last ? `Write ${depth} down` : `Next: ${BOXES[boxes[boxes.indexOf(current) + 1] ?? 'oxygen'].label.toLowerCase()}`
         }
       />
-      {onCancel && (
-        <button type="button" className="act-quiet mt-1" onClick={onCancel}>
-          Leave this level as it is
-        </button>
+      {problem && (
+        <p className="mt-1 text-madder" role="alert">
+          {problem}
+        </p>
       )}
     </form>
   );

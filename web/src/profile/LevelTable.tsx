@@ -1,8 +1,11 @@
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { compute } from '../field/core';
+import { LevelMark } from '../ui/FindingNote';
 import { focusNext } from '../ui/focusNext';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
+import { useHere } from '../water/now/here';
+import { openOn } from '../water/now/worst';
 import { BOXES, type Box, type Level, type LevelToRead, type Profile, type Typed, unitOf } from './columns';
 
 interface Props {
@@ -16,7 +19,7 @@ interface Props {
   closed: boolean;
   /** True where the next level is typed into a row of the table. */
   writing: boolean;
-  onWrite: (typed: Typed, why?: string) => Promise<boolean>;
+  onWrite: (why?: string) => Promise<boolean>;
   onChoose: (level: LevelToRead | Level) => void;
   onCancel: () => void;
   onStrike: (level: Level, why: string) => Promise<void>;
@@ -26,6 +29,7 @@ interface Props {
 export function LevelTable(props: Props) {
   const { profile, target, again, closed, writing, onChoose } = props;
   const boxes = profile.columns as Box[];
+  const findings = useHere()?.sheet.findings ?? [];
   // The row being typed stands where its depth belongs.
   const place = again
     ? -1
@@ -89,6 +93,7 @@ export function LevelTable(props: Props) {
                   boxes={boxes}
                   closed={closed}
                   open={open === level.entry}
+                  mark={openOn(findings, level.entry)}
                   touch={touch}
                 />
               )}
@@ -103,7 +108,7 @@ export function LevelTable(props: Props) {
           {later.map((level) => (
             <button key={level.depthM} type="button" className="act-quiet num" onClick={() => onChoose(level)}>
               {level.text}
-              {level.wanted === 'break' ? ' (break)' : ''}
+              {level.wanted === 'break' ? ' (proposed)' : ''}
             </button>
           ))}
         </p>
@@ -132,10 +137,12 @@ interface RowProps {
   boxes: Box[];
   closed: boolean;
   open: boolean;
+  /** The worst that is open about it. */
+  mark: 'stop' | 'check' | undefined;
   touch: Touch;
 }
 
-const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit, boxes, closed, open, touch }: RowProps) {
+const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit, boxes, closed, open, mark, touch }: RowProps) {
   const [striking, setStriking] = useState(false);
   const textOf = (box: Box) => textIn(level, box, temperatureUnit, oxygenUnit);
   const derived = oxygenUnit === '%' ? level.mgLText : level.percent;
@@ -152,6 +159,12 @@ const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit
             aria-label={`${level.depthText}, read again or strike`}
           >
             {level.depthText}
+            {mark && (
+              <span className="ml-1.5 inline-block align-text-bottom">
+                <LevelMark level={mark} className="size-4" />
+                <span className="sr-only">a {mark} is open</span>
+              </span>
+            )}
             {level.added && <span className="ml-2 font-sans text-dim text-sm">added</span>}
             {level.marked && <span className="ml-2 font-sans text-madder text-sm">mud?</span>}
           </button>
@@ -180,7 +193,7 @@ const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit
             {striking ? (
               <Reason
                 title={`Why is the level at ${level.depthText} struck?`}
-                suggestions={['misheard', 'misread', 'probe in mud']}
+                suggestions={['typed wrong', 'misheard', 'misread', 'probe in mud']}
                 confirm="Strike it"
                 onGiven={(why) => touch.strike(level, why)}
                 onCancel={() => setStriking(false)}
@@ -260,10 +273,10 @@ function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes
   }, [depth, turn]);
   return (
     <>
-      <tr ref={row} className="border-buoy border-y-2 bg-sheet text-lg">
+      <tr ref={row} className="scroll-mb-28 border-buoy border-y-2 bg-sheet text-lg">
         <th scope="row" className="whitespace-nowrap py-1 pl-1 text-left font-bold text-buoy">
           {depth}
-          {target?.wanted === 'break' && !again && <span className="ml-2 font-normal font-sans text-sm">it breaks here</span>}
+          {target?.wanted === 'break' && !again && <span className="ml-2 font-normal font-sans text-sm">proposed</span>}
         </th>
         {boxes.map((box, i) => (
           <td key={box} className="py-1 text-right">
@@ -283,7 +296,7 @@ function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes
                   if (i < boxes.length - 1) {
                     inputs?.[i + 1]?.focus();
                   } else {
-                    void onWrite(draft, 'read again').then((written) => written && inputs?.[0]?.focus());
+                    void onWrite('read again').then((written) => written && inputs?.[0]?.focus());
                   }
                 } else if (event.key === 'Escape' && again) {
                   onCancel();
@@ -296,7 +309,7 @@ function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes
           <button
             type="button"
             className="act act-next !min-h-8 !px-3 font-sans text-sm"
-            onClick={() => void onWrite(draft, 'read again')}
+            onClick={() => void onWrite('read again')}
           >
             Write
           </button>

@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/TextField';
+import { useAsked } from '../water/now/here';
 import type { Profile } from './columns';
 
 const DISPLAY = [
@@ -23,6 +24,10 @@ export function MeterStrip({
   onDone: () => void;
 }) {
   const [open, setOpen] = useState<'start' | 'end'>();
+  useAsked('meter', () => {
+    setOpen('start');
+    return true;
+  });
   const close = () => {
     setOpen(undefined);
     onDone();
@@ -32,7 +37,9 @@ export function MeterStrip({
   return (
     <section aria-label="Meter" className="mt-1">
       <p className="flex flex-wrap items-baseline gap-x-3 text-dim text-sm">
-        <span>{meter.text}</span>
+        <span className="min-w-0 boat:w-full boat:truncate" title={meter.text}>
+          {meter.text}
+        </span>
         {sheet.state !== 'closed' && (
           <>
             <button type="button" className="act-quiet" aria-expanded={open === 'start'} onClick={() => setOpen('start')}>
@@ -82,9 +89,13 @@ function CalibrationForm({
   const [pressure, setPressure] = useState('');
   const [report, setReport] = useState(false);
   const [display, setDisplay] = useState<'%' | 'mg/L'>();
+  const form = useRef<HTMLFormElement>(null);
+  // It may be asked for from far below.
+  useEffect(() => form.current?.scrollIntoView({ block: 'nearest' }), []);
   const kpa = Number(pressure.replace(',', '.'));
   return (
     <form
+      ref={form}
       className="mt-2 border border-rule bg-sheet p-3.5"
       aria-label={atEnd ? 'Check at the end' : 'Calibration'}
       onSubmit={(event) => {

@@ -17,7 +17,13 @@ export type Box = keyof typeof BOXES;
 /** A level as it is being typed. */
 export type Typed = Partial<Record<Box, string>>;
 
-export const NOTHING: Typed = {};
+/** What is typed, and at which level: it is held from the first key on, whatever else is read meanwhile. */
+export interface Held {
+  level?: LevelToRead | Level;
+  typed: Typed;
+}
+
+export const NOTHING: Held = { typed: {} };
 
 export function unitOf(profile: Profile, box: Box): string {
   return (box === 'temperature' ? profile.temperatureUnit : box === 'oxygen' ? profile.oxygenUnit : null) ?? BOXES[box].short;

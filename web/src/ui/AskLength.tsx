@@ -5,6 +5,7 @@ import { useAppearance, useDensity } from './appearance';
 import { FindingNote } from './FindingNote';
 import { focusNext } from './focusNext';
 import { Keypad } from './Keypad';
+import { useSaid } from './said';
 import { UNITS } from './units';
 
 type Understood = Schemas['LengthResult'];
@@ -19,7 +20,7 @@ export function AskLength({
   question: string;
   hint?: string;
   unit: LengthUnit;
-  onGiven: (written: string) => void | Promise<void>;
+  onGiven: (written: string) => unknown;
 }) {
   const id = useId();
   const reader = useAppearance().reader;
@@ -64,7 +65,10 @@ export function AskLength({
     }
   }
 
-  const finding = understood.of === written ? understood.finding : undefined;
+  const finding = understood.of === written ? (understood.finding ?? undefined) : undefined;
+  const shown = finding && (asked || (finding.level === 'check' && written !== '')) ? finding : undefined;
+  // On the boat nothing moves under a finger: it is said above the bar, where there is one.
+  const above = useSaid(shown, boat);
   const wrong = finding?.level === 'stop' && asked;
   return (
     <form
@@ -97,8 +101,6 @@ export function AskLength({
       <p id={`${id}-means`} className="num mt-1.5 min-h-6 text-slate" aria-live="polite">
         {written && understood.of === written && understood.text ? `= ${understood.text}` : ''}
       </p>
-      {finding && (asked || finding.level === 'check') && written !== '' && <FindingNote finding={finding} />}
-      {finding && asked && written === '' && <FindingNote finding={finding} />}
       {boat ? (
         <Keypad unit={unit} written={written} onChange={type} />
       ) : (
@@ -111,6 +113,7 @@ export function AskLength({
           </span>
         </div>
       )}
+      {shown && !above && <FindingNote finding={shown} />}
     </form>
   );
 }

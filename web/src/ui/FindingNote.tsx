@@ -8,19 +8,44 @@ const SHAPES = {
   note: { name: 'Note', colour: 'text-slate', border: 'border-rule', path: 'M4 3h16v18H4z' },
 } as const;
 
+/** The shape of a finding's level: never colour alone. */
+export function LevelMark({
+  level,
+  open = true,
+  className = 'size-6',
+}: {
+  level: Finding['level'];
+  open?: boolean;
+  className?: string;
+}) {
+  const shape = SHAPES[level];
+  return (
+    <svg viewBox="0 0 24 24" className={`${className} shrink-0 ${shape.colour}`} aria-hidden="true">
+      <path d={shape.path} fill={open && level !== 'note' ? 'currentColor' : 'none'} stroke="currentColor" strokeWidth="2" />
+      {level !== 'note' && (
+        <path d="M12 8.5v6M12 17v1.6" stroke={open ? 'var(--sheet)' : 'currentColor'} strokeWidth="2.4" fill="none" />
+      )}
+      {level === 'note' && <path d="M8 9h8M8 13h8" stroke="currentColor" strokeWidth="2" />}
+    </svg>
+  );
+}
+
 /** A finding beside what it speaks of: what was seen, why it matters, what to do. */
 export function FindingNote({
   finding,
   children,
   onKeep,
+  asks = false,
 }: {
   finding: Finding;
   /** The likely repairs, the first one first. */
   children?: ReactNode;
   /** Offers to go on with a reason. */
-  onKeep?: (why: string) => void;
+  onKeep?: ((why: string) => void) | undefined;
+  /** True where the reason is asked for at once. */
+  asks?: boolean;
 }) {
-  const [asking, setAsking] = useState(false);
+  const [asking, setAsking] = useState(asks);
   const shape = SHAPES[finding.level];
   const open = finding.kept == null;
   return (
@@ -29,18 +54,7 @@ export function FindingNote({
       aria-label={`${shape.name}: ${finding.seen}`}
       role={finding.level === 'stop' && open ? 'alert' : undefined}
     >
-      <svg viewBox="0 0 24 24" className={`size-6 shrink-0 ${shape.colour}`} aria-hidden="true">
-        <path
-          d={shape.path}
-          fill={open && finding.level !== 'note' ? 'currentColor' : 'none'}
-          stroke="currentColor"
-          strokeWidth="2"
-        />
-        {finding.level !== 'note' && (
-          <path d="M12 8.5v6M12 17v1.6" stroke={open ? 'var(--sheet)' : 'currentColor'} strokeWidth="2.4" fill="none" />
-        )}
-        {finding.level === 'note' && <path d="M8 9h8M8 13h8" stroke="currentColor" strokeWidth="2" />}
-      </svg>
+      <LevelMark level={finding.level} open={open} />
       <div className="min-w-0 flex-1">
         <p>
           <span className="sr-only">{shape.name}. </span>
@@ -64,7 +78,7 @@ export function FindingNote({
         {asking && onKeep && (
           <Reason
             title="Why does it stand?"
-            suggestions={['read twice, it is so', 'swell', 'seen by both of us']}
+            suggestions={[...(finding.reasons ?? [])]}
             confirm="Keep it"
             onGiven={(why) => {
               setAsking(false);

@@ -66,7 +66,6 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
       )}
       <CopyHead sheet={sheet} station={station} />
       <PositionPart sheet={sheet} station={station} />
-      <FindingsBeside sheet={withoutOrder(sheet)} beside="header" />
       <section aria-label="People and weather" className="mt-4 grid gap-x-8 xl:grid-cols-2">
         <Choice
           label={ashore ? 'How many are you?' : 'How many aboard?'}
@@ -202,6 +201,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           disabled={closed}
         />
       </section>
+      <FindingsBeside sheet={withoutOrder(sheet)} beside="header" />
       {!closed && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
     </>
   );

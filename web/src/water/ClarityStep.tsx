@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import type { Entry, FieldSheet, Finding, Schemas } from '../api/client';
-import { type NewEntry, write } from '../field/entries';
-import { store } from '../field/store';
+import type { FieldSheet, Schemas } from '../api/client';
+import { write } from '../field/entries';
 import { AskLength } from '../ui/AskLength';
 import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
@@ -11,6 +10,7 @@ import { AsRead } from './AsRead';
 import { DiscRemarks } from './DiscRemarks';
 import { FindingsBeside } from './findings';
 import { HandSum } from './HandSum';
+import { useAsked } from './now/here';
 import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
@@ -34,6 +34,10 @@ function questionFor(box: Box, swap: boolean): string {
 
 export function ClarityStep({ sheet, station, onStep }: StepProps) {
   const [more, setMore] = useState(false);
+  useAsked('reading', () => {
+    setMore(true);
+    return true;
+  });
   const { boxes, result, outcome, outcomeEntry } = sheet.clarity;
   const swap = station.context.programme.clarity.observers === 'swap';
   const filled = boxes.filter((box) => box.entry);
@@ -43,7 +47,7 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
   const unit = sheet.lineUnit ?? 'm';
   const to = after(sheet, 'clarity');
   // Of two observers none sees the other's number before both are in.
-  const hidden = swap && current !== undefined && !current.extra;
+  const hidden = sheet.clarity.blind;
   const done = sheet.steps.find((step) => step.name === 'clarity')?.state === 'done';
   const lowerings = new Set(boxes.filter((b) => !b.extra).map((b) => b.lowering)).size;
 
@@ -95,11 +99,7 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
         </p>
       )}
 
-      <FindingsBeside
-        sheet={shownOf(sheet)}
-        beside="clarity"
-        repairs={(finding) => repairsFor(finding, sheet, () => setMore(true))}
-      />
+      <FindingsBeside sheet={shownOf(sheet)} beside="clarity" />
 
       {result.clarityM != null && !current && <Figures sheet={sheet} />}
       {result.clarityM != null && !current && <HandSum sheet={sheet} sum="clarity" label="Mean on the sheet" />}
@@ -198,48 +198,4 @@ function Otherwise({ visit, sounded }: { visit: string; sounded: boolean }) {
       </div>
     </div>
   );
-}
-
-function repairsFor(finding: Finding, sheet: FieldSheet, again: () => void) {
-  if (finding.code === 'clarity-reappear-deeper') {
-    return (
-      <button type="button" className="act act-next" onClick={() => void swapMarks(finding, sheet)}>
-        Swap them
-      </button>
-    );
-  }
-  if (finding.code === 'clarity-at-bottom' && sheet.sounding) {
-    return (
-      <button
-        type="button"
-        className="act"
-        onClick={() => void write({ visit: sheet.visit, kind: 'disc-outcome', body: { outcome: 'on-bottom' } })}
-      >
-        It was in sight on the bottom
-      </button>
-    );
-  }
-  const extra = sheet.clarity.boxes.some((box) => box.extra && !box.entry);
-  return extra && finding.level === 'check' ? (
-    <button type="button" className="act" onClick={again}>
-      Read once more
-    </button>
-  ) : null;
-}
-
-/** Two corrections, each striking the mark it replaces: what was first written stays on the page. */
-async function swapMarks(finding: Finding, sheet: FieldSheet): Promise<void> {
-  const marks = (await store.entries.bulkGet(finding.about)).flatMap((kept): Entry[] => (kept ? [kept.entry] : []));
-  const [first, second] = marks;
-  if (!first || !second) {
-    return;
-  }
-  const correction = (of: Entry, from: Entry): NewEntry<'disc-mark'> => ({
-    visit: sheet.visit,
-    kind: 'disc-mark',
-    body: { ...(of.body as Schemas['DiscMarkBody']), depth: (from.body as Schemas['DiscMarkBody']).depth },
-    strikes: of.id,
-    why: 'swapped',
-  });
-  await write(correction(first, second), correction(second, first));
 }

@@ -38,7 +38,6 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
               <Worked working={composite.working}>{composite.limitText}</Worked>
             </dd>
           </dl>
-          <FindingsBeside sheet={sheet} beside="composite" />
           {composite.layerText && <HandSum sheet={sheet} sum="layer" label={`${composite.layerWorking?.title} on the sheet`} />}
           <HandSum sheet={sheet} sum="composite" label="Depth on the sheet" />
           <h3 className="caps mt-6">How</h3>
@@ -49,6 +48,7 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
           </ol>
           {pour && <Tries sheet={sheet} />}
           {pour && sheet.tries.good && <FillList sheet={sheet} place={pour} />}
+          <FindingsBeside sheet={sheet} beside="composite" />
         </>
       ) : (
         <>

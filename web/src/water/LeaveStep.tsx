@@ -4,7 +4,9 @@ import type { StepName } from '../routes';
 import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
-import { FindingsBeside } from './findings';
+import { Findings, FindingsBeside } from './findings';
+import { wayTo } from './now/repairs';
+import { isOpen } from './now/worst';
 import { STEP_NAMES } from './steps';
 import { TakenAlong } from './TakenAlong';
 import type { StepProps } from './VisitPage';
@@ -34,20 +36,16 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
       </dl>
       {!closed && !sheet.due && <TakenAlong sheet={sheet} season={station.context.programme.season ?? []} />}
       {sheet.aboard.length > 0 && <Aboard sheet={sheet} />}
-      <FindingsBeside
-        sheet={sheet}
-        beside="leaving"
-        repairs={(finding) => {
-          const step = finding.code === 'clarity-reading-missing' ? 'clarity' : openStep(sheet);
-          return (
-            step && (
-              <button type="button" className="act act-next" onClick={() => onStep(step)}>
-                {step === 'clarity' ? 'Read it now' : 'Fill it now'}
-              </button>
-            )
-          );
-        }}
-      />
+      <FindingsBeside sheet={sheet} beside="leaving" />
+      {!closed && (
+        <Findings
+          sheet={sheet}
+          findings={sheet.findings.filter(
+            (f) => f.level === 'stop' && isOpen(f) && f.beside !== 'leaving' && f.beside !== 'entry',
+          )}
+          repairs={wayTo}
+        />
+      )}
       {!closed && (
         <div>
           <NextButton
@@ -91,13 +89,6 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
       </div>
     </>
   );
-}
-
-function openStep(sheet: StepProps['sheet']): StepName | undefined {
-  const open = sheet.steps.find(
-    ({ name, state }) => (state === 'to-do' || state === 'next') && name !== 'arrive' && name !== 'leave',
-  );
-  return open?.name as StepName | undefined;
 }
 
 /** Gear counted aboard: what lies in the lake is lost to the next visit. */

@@ -19,7 +19,7 @@ const BY: readonly (readonly [NonNullable<Schemas['SoundingBody']['by']>, string
 ];
 const FINDER_UNITS: LengthUnit[] = ['m', 'ft', 'ft-in'];
 
-export function SoundingStep({ sheet, station, onStep }: StepProps) {
+export function SoundingStep({ sheet, station, onStep, onWritten }: StepProps) {
   const [unit, setUnit] = useState<LengthUnit>(station.context.station.knownDepth.unit ?? 'm');
   const [by, setBy] = useState<NonNullable<Schemas['SoundingBody']['by']>>('finder');
   const instruments = useInstruments();
@@ -64,12 +64,7 @@ export function SoundingStep({ sheet, station, onStep }: StepProps) {
                     className="act act-next"
                     onClick={async () => {
                       const from = instruments.simulated ? 'simulated' : 'finder';
-                      await write({
-                        visit: sheet.visit,
-                        kind: 'sounding',
-                        body: { depth, by: from },
-                      });
-                      onStep(to);
+                      onWritten(await write({ visit: sheet.visit, kind: 'sounding', body: { depth, by: from } }), to);
                     }}
                   >
                     Write this depth down
@@ -90,8 +85,7 @@ export function SoundingStep({ sheet, station, onStep }: StepProps) {
             hint={`By finder, lead or disc, before any sampler goes down.${sheet.knownText ? ` ${sheet.knownText} is known.` : ''}`}
             unit={unit}
             onGiven={async (written) => {
-              await write({ visit: sheet.visit, kind: 'sounding', body: { depth: { written, unit }, by } });
-              onStep(to);
+              onWritten(await write({ visit: sheet.visit, kind: 'sounding', body: { depth: { written, unit }, by } }), to);
             }}
           />
           {instruments?.receiver && (

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import type { FieldSheet } from '../api/client';
 import { write } from '../field/entries';
 import type { StepName } from '../routes';
-import { FindingsBeside } from './findings';
+import { Findings } from './findings';
+import type { Repair } from './now/repairs';
 import { STEP_NAMES } from './steps';
 
 /** Steps may be taken in another order than the programme's; what that costs is said. */
@@ -60,21 +61,24 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
         </button>
       )}
       <div className="text-sm">
-        <FindingsBeside sheet={costs} beside="header" repairs={() => <Back sheet={sheet} />} />
+        <Findings
+          sheet={sheet}
+          findings={costs.findings.filter(({ beside }) => beside === 'header')}
+          repairs={() => back(sheet)}
+        />
       </div>
     </div>
   );
 }
 
 /** The programme's order again. */
-function Back({ sheet: { visit, order } }: { sheet: FieldSheet }) {
-  return order ? (
-    <button
-      type="button"
-      className="act"
-      onClick={() => void write({ visit, kind: 'strike', body: {}, strikes: order, why: 'back to the programme’s order' })}
-    >
-      The programme’s order
-    </button>
-  ) : null;
+function back({ visit, order }: FieldSheet): Repair[] {
+  return order
+    ? [
+        {
+          label: 'The programme’s order',
+          run: () => void write({ visit, kind: 'strike', body: {}, strikes: order, why: 'back to the programme’s order' }),
+        },
+      ]
+    : [];
 }

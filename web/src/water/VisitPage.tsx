@@ -5,12 +5,15 @@ import { Column } from '../column/Column';
 import { useVisit } from '../field/visits';
 import type { StepName } from '../routes';
 import { useAppearance, useDensity } from '../ui/appearance';
-import { FindingNote } from '../ui/FindingNote';
 import { ArriveStep } from './ArriveStep';
 import { ClarityStep } from './ClarityStep';
 import { CompositeStep } from './CompositeStep';
 import { EndedVisit } from './EndedVisit';
+import { Findings } from './findings';
 import { LeaveStep } from './LeaveStep';
+import { HereProvider } from './now/here';
+import { NowBar } from './now/NowBar';
+import { openOn } from './now/worst';
 import { Runsheet, Steps } from './Runsheet';
 import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
@@ -28,6 +31,8 @@ export interface StepProps {
   sheet: FieldSheet;
   station: StationRecord;
   onStep: (step: StepName | undefined) => void;
+  /** Goes on once these entries stand and nothing about them is open; else the page stays, and says what. */
+  onWritten: (entries: string[], to: StepName) => void;
 }
 
 export function VisitPage() {
@@ -51,6 +56,18 @@ export function VisitPage() {
     [],
   );
 
+  // What was written, and where to go from there; waits until the sheet has it.
+  const [going, setGoing] = useState<{ entries: string[]; from: StepName; to: StepName }>();
+  useEffect(() => {
+    if (!going || !sheet || !going.entries.every((id) => sheet.entries.some((entry) => entry.id === id))) {
+      return;
+    }
+    setGoing(undefined);
+    if (here.current === going.from && !going.entries.some((id) => openOn(sheet.findings, id))) {
+      onStep(going.to);
+    }
+  });
+
   if (sheet === null) {
     return (
       <div className="p-6">
@@ -69,19 +86,22 @@ export function VisitPage() {
   const shown = step ?? next ?? 'leave';
   const ended = sheet.state === 'closed' && !step;
   here.current = shown;
-  const props: StepProps = { sheet, station, onStep: (to) => here.current === shown && onStep(to) };
+  const props: StepProps = {
+    sheet,
+    station,
+    onStep: (to) => here.current === shown && onStep(to),
+    onWritten: (entries, to) => setGoing({ entries, from: shown, to }),
+  };
+  const withBar = sheet.state !== 'closed' && shown !== 'leave';
+  const head = sheet.findings.filter(
+    (f) => f.beside === 'header' && !ended && shown !== 'arrive' && (f.level === 'stop' || !sheet.due) && f.kept == null,
+  );
   const content = (
     <>
       {error && <Failed error={error} />}
-      {sheet.findings
-        .filter(
-          (f) => f.beside === 'header' && !ended && shown !== 'arrive' && (f.level === 'stop' || !sheet.due) && f.kept == null,
-        )
-        .map((f) => (
-          <FindingNote key={f.code + f.about.join()} finding={f} />
-        ))}
       <Suspense fallback={<p className="text-dim">Opening…</p>}>
         {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}
+        <Findings sheet={sheet} findings={head} />
         {!ended && <SkipStep key={shown} sheet={sheet} step={shown} />}
       </Suspense>
     </>
@@ -91,15 +111,15 @@ export function VisitPage() {
   const earlier = (station.profiles ?? []).filter((profile) => profile.visit !== sheet.visit);
   if (boat) {
     return (
-      <div className="flex min-h-0 flex-1 flex-col">
+      <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
         <div className="flex min-h-0 flex-1">
           <aside
-            className="sticky top-0 h-[calc(100dvh-8.5rem)] w-[5.25rem] shrink-0 border-rule border-r"
+            className={`sticky top-0 w-[5.25rem] shrink-0 border-rule border-r ${withBar ? 'h-[calc(100dvh-14.5rem)]' : 'h-[calc(100dvh-8.5rem)]'}`}
             aria-label="Water column"
           >
             <Column sheet={sheet} earlier={earlier} strip onStep={onStep} />
           </aside>
-          <section className="min-w-0 flex-1 px-4 pt-3 pb-24">
+          <section className={`min-w-0 flex-1 px-4 pt-3 ${withBar ? 'pb-44' : 'pb-24'}`}>
             <div className="flex items-start justify-between gap-3">
               <h1 className="caps min-w-0">
                 {station.context.station.water}, {station.context.station.name}
@@ -109,28 +129,34 @@ export function VisitPage() {
             {content}
           </section>
         </div>
+        {withBar && <NowBar />}
         <StepBar sheet={sheet} shown={shown} onStep={onStep} />
-      </div>
+      </HereProvider>
     );
   }
   return (
-    <div className="grid min-h-0 flex-1 print:block grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
-      <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
-      <section className="min-w-0 px-7 py-6">
-        {!ended && (
-          <div className="float-right ml-4 print:hidden">
-            <StepGuide step={shown} station={station} />
+    <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
+      <div className="grid min-h-0 flex-1 print:block grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
+        <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
+        <section className="flex min-w-0 flex-col px-7 pt-6">
+          <div className="flex-1 pb-6">
+            {!ended && (
+              <div className="float-right ml-4 print:hidden">
+                <StepGuide step={shown} station={station} />
+              </div>
+            )}
+            {content}
           </div>
-        )}
-        {content}
-      </section>
-      <aside
-        className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
-        aria-label="Water column"
-      >
-        <Column sheet={sheet} earlier={earlier} strip={false} onStep={onStep} />
-      </aside>
-    </div>
+          {withBar && <NowBar />}
+        </section>
+        <aside
+          className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
+          aria-label="Water column"
+        >
+          <Column sheet={sheet} earlier={earlier} strip={false} onStep={onStep} />
+        </aside>
+      </div>
+    </HereProvider>
   );
 }
 

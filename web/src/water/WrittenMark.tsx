@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { write, writeAshore } from '../field/entries';
+import { LevelMark } from '../ui/FindingNote';
 import { Reason } from '../ui/Reason';
+import { useOpenOn } from './now/here';
 
-/** A number that has been written, with the way to strike it. */
+/** A number that has been written, with the way to strike it; marked while something about it is open, and only then without its tick. */
 export function WrittenMark({
   visit,
   entry,
@@ -20,6 +22,7 @@ export function WrittenMark({
   ashore?: boolean;
 }) {
   const [striking, setStriking] = useState(false);
+  const open = useOpenOn(entry);
   return (
     <div className="border-rule border-b">
       <div className="flex items-center gap-4 py-1.5">
@@ -27,7 +30,13 @@ export function WrittenMark({
           {label}
           {note && <span className="block text-dim text-sm">{note}</span>}
         </p>
-        <p className="num shrink-0 font-bold text-xl">{text}</p>
+        {open && (
+          <span className="shrink-0">
+            <LevelMark level={open} className="size-5" />
+            <span className="sr-only">a {open} is open</span>
+          </span>
+        )}
+        {!(open && text === '✓') && <p className="num shrink-0 font-bold text-xl">{text}</p>}
         <button
           type="button"
           className="act-quiet shrink-0"
@@ -41,7 +50,11 @@ export function WrittenMark({
         <div className="pb-3">
           <Reason
             title={`Why is ${text} struck?`}
-            suggestions={ashore ? ['misread', 'written twice', 'another sample'] : ['misread mark', 'misheard', 'boat drifted']}
+            suggestions={
+              ashore
+                ? ['typed wrong', 'misread', 'written twice', 'another sample']
+                : ['typed wrong', 'misread', 'misheard', 'boat drifted']
+            }
             confirm="Strike it"
             onGiven={(why) => {
               setStriking(false);

@@ -1,45 +1,33 @@
 import type { FieldSheet, Finding, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { FindingNote } from '../ui/FindingNote';
+import { type Here, useHere } from './now/here';
+import { keyOf } from './now/NowBar';
+import { Repairs } from './now/Repairs';
+import { type Repair, repairsOf } from './now/repairs';
+import { byRank } from './now/worst';
 
-/** Findings that ask to choose between entries. */
-const BETWEEN = ['devices-disagree', 'number-called-twice'];
-
-/** Of entries that say different things one is struck; it stays legible. */
-function StrikeOneOf({ sheet, finding }: { sheet: FieldSheet; finding: Finding }) {
-  return sheet.entries
-    .filter((entry) => finding.about.includes(entry.id))
-    .map((entry) => (
-      <button
-        key={entry.id}
-        type="button"
-        className="act"
-        onClick={() =>
-          void write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: entry.id, why: 'the other number stands' })
-        }
-      >
-        Strike {entry.text} ({entry.device})
-      </button>
-    ));
+/** The findings beside one part of the visit, stops first, each with its ways on; the one that is said above the bar stands there alone. */
+export function FindingsBeside({ sheet, beside }: { sheet: FieldSheet; beside: Schemas['Beside'] }) {
+  return <Findings sheet={sheet} findings={sheet.findings.filter((finding) => finding.beside === beside)} />;
 }
 
-/** The findings beside one part of the visit, stops first, each with its ways on. */
-export function FindingsBeside({
+export function Findings({
   sheet,
-  beside,
-  repairs,
+  findings,
+  repairs = repairsOf,
 }: {
   sheet: FieldSheet;
-  beside: Schemas['Beside'];
-  repairs?: (finding: Finding) => React.ReactNode;
+  findings: Finding[];
+  repairs?: (finding: Finding, here: Here) => Repair[];
 }) {
-  const rank = { stop: 0, check: 1, note: 2 };
-  return sheet.findings
-    .filter((finding) => finding.beside === beside)
-    .toSorted((a, b) => rank[a.level] - rank[b.level])
+  const here = useHere();
+  return findings
+    .filter((finding) => finding !== here?.inBar)
+    .toSorted(byRank)
     .map((finding) => (
       <FindingNote
-        key={finding.code + finding.why + finding.about.join()}
+        key={keyOf(finding)}
         finding={finding}
         onKeep={
           finding.level === 'note'
@@ -48,8 +36,7 @@ export function FindingsBeside({
                 void write({ visit: sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why })
         }
       >
-        {repairs?.(finding)}
-        {BETWEEN.includes(finding.code) && <StrikeOneOf sheet={sheet} finding={finding} />}
+        {here && <Repairs repairs={repairs(finding, here)} />}
       </FindingNote>
     ));
 }

@@ -1,0 +1,109 @@
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { useState } from 'react';
+import type { Finding } from '../../api/client';
+import { write } from '../../field/entries';
+import { clockTime } from '../../ui/days';
+import { FindingNote, LevelMark } from '../../ui/FindingNote';
+import { useHere } from './here';
+import { Repairs } from './Repairs';
+import { repairsOf } from './repairs';
+
+const PLACE =
+  'print:hidden sticky bottom-0 z-10 -mx-7 border-rule border-t bg-paper px-7 boat:fixed boat:inset-x-0 boat:bottom-16 boat:mx-0 boat:px-3';
+
+/** Always in the same place and of the same height: the worst open thing about what was just written, else what was written. */
+export function NowBar() {
+  const here = useHere();
+  const [open, setOpen] = useState<{ of: string; asking: boolean }>();
+  if (!here) {
+    return null;
+  }
+  const { said, inBar, newest } = here;
+  const finding = said ?? inBar;
+  if (!finding) {
+    return (
+      <section aria-label="Written last" className={`${PLACE} flex h-24 items-center gap-2`}>
+        {newest ? (
+          <p className="line-clamp-3 min-w-0 text-sm" role="status">
+            <span className="text-reed" aria-hidden="true">
+              ✓{' '}
+            </span>
+            <span className="text-dim">Written {clockTime(newest.at)}:</span> <span className="num">{newest.text}</span>
+          </p>
+        ) : (
+          <p className="text-dim text-sm">What is written is read back here.</p>
+        )}
+      </section>
+    );
+  }
+  const key = keyOf(finding);
+  // Something typed and not yet written has nothing that could be kept.
+  const repairs = said ? [] : repairsOf(finding, here);
+  const keepable = !said && finding.level !== 'note' && !finding.noWayRound;
+  const keep = (why: string) => {
+    setOpen(undefined);
+    void write({ visit: here.sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why });
+  };
+  if (open?.of === key) {
+    return (
+      <div className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}>
+        <FindingNote key={key + open.asking} finding={finding} onKeep={keepable ? keep : undefined} asks={open.asking}>
+          <Repairs repairs={repairs} />
+        </FindingNote>
+        <button type="button" className="act-quiet mt-1 inline-flex items-center gap-1" onClick={() => setOpen(undefined)}>
+          <ChevronDown size={18} aria-hidden="true" /> Fold it up
+        </button>
+      </div>
+    );
+  }
+  const [first] = repairs;
+  return (
+    <section
+      aria-label={`${LEVELS[finding.level]}: ${finding.seen}`}
+      role={finding.level === 'stop' ? 'alert' : undefined}
+      className={`${PLACE} flex h-24 items-center gap-2.5`}
+    >
+      <LevelMark level={finding.level} />
+      <button
+        type="button"
+        className="line-clamp-4 min-w-0 flex-1 text-left text-sm leading-snug"
+        aria-expanded={false}
+        onClick={() => setOpen({ of: key, asking: false })}
+      >
+        <b>{finding.seen}</b> {finding.why} {finding.act}
+      </button>
+      {(first || keepable) && (
+        <span className="flex w-36 shrink-0 flex-col items-stretch">
+          {first ? (
+            <button type="button" className="act !min-h-11 !px-2 text-sm leading-tight" onClick={first.run}>
+              {first.label}
+            </button>
+          ) : (
+            <button
+              type="button"
+              className="act !min-h-11 !px-2 text-sm leading-tight"
+              onClick={() => setOpen({ of: key, asking: true })}
+            >
+              Keep, because…
+            </button>
+          )}
+          {(repairs.length > 1 || (first && keepable)) && (
+            <button
+              type="button"
+              className="act-quiet !min-h-10 inline-flex items-center justify-center gap-1 text-sm"
+              onClick={() => setOpen({ of: key, asking: false })}
+            >
+              <ChevronUp size={16} aria-hidden="true" /> Other ways
+            </button>
+          )}
+        </span>
+      )}
+    </section>
+  );
+}
+
+const LEVELS = { stop: 'Stop', check: 'Check', note: 'Note' };
+
+export function keyOf(finding: Finding): string {
+  return finding.code + finding.why + finding.about.join();
+}
