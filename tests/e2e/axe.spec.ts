@@ -71,6 +71,9 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await expect(person.question('How deep is it here?')).toBeVisible();
   await clean(page, 'sounding asked');
   await person.answers('How deep is it here?', '80');
+  // Unusual: the page stays until a person goes on.
+  await expect(page.getByRole('region', { name: /^Check: 80 ft here/ })).toBeVisible();
+  await page.getByRole('button', { name: 'On to clarity' }).click();
   await expect(person.question('Where was it lost?')).toBeVisible();
   await clean(page, 'clarity asked');
   await person.goes('Leave');
@@ -79,13 +82,14 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await person.goes('Composite');
   await clean(page, 'composite, waiting');
   await person.goes('Sounding');
-  await expect(page.getByText('80 ft here')).toBeVisible();
+  await expect(page.getByText('80 ft here').first()).toBeVisible();
   await clean(page, 'sounding that differs');
   await person.goes('Clarity');
   await person.answers('Where was it lost?', '11 3');
   await person.answers('Where did you see it again?', '12 9');
   await expect(page.getByRole('button', { name: 'Swap them' })).toBeVisible();
   await clean(page, 'a stop');
+  await page.getByRole('button', { name: 'Other ways' }).click();
   await page.getByRole('button', { name: 'Keep, because…' }).click();
   await clean(page, 'a reason');
   await page.getByRole('button', { name: 'Leave as it is' }).click();
@@ -204,6 +208,7 @@ test('no step of a whole visit has a fault for those who see or point otherwise'
   await person.opens();
   await person.starts('Harrowmere, North Arm', ['clarity', 'profile', 'chlorophyll']);
   await person.answers('How deep is it here?', '5.0');
+  await page.getByRole('button', { name: 'On to clarity' }).click();
   await person.answers(/^Bea Okafor:/, '3.2');
   await clean(page, 'the second observer asked');
   await person.answers(/^Tomas Reyl:/, '3.4');
@@ -217,8 +222,12 @@ test('no step of a whole visit has a fault for those who see or point otherwise'
     ['21.8', '8.6'],
     ['21.7', '98'],
   ]);
-  await expect(page.getByRole('button', { name: 'From here down' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Read this one as %' })).toBeVisible();
   await clean(page, 'a column of per cent');
+  await page.getByRole('button', { name: 'Other ways' }).click();
+  await expect(page.getByRole('button', { name: 'From here down' })).toBeVisible();
+  await clean(page, 'all ways to mend it');
+  await page.getByRole('button', { name: 'Fold it up' }).click();
   await page.getByRole('button', { name: '0.3 m, read again or strike' }).click();
   await clean(page, 'a level opened');
   await page.getByRole('button', { name: 'Live from the sonde' }).click();

@@ -23,7 +23,7 @@ test('on the column a planned bottle is dragged to another depth, and a layer is
   await expect(bottle.locator('text')).toHaveText(/^\d\.\d m$/);
   await page.mouse.up();
   await page.getByText(/^Written so far/).click();
-  await expect(page.getByText(/moved to \d\.\d m$/)).toBeVisible();
+  await expect(page.getByRole('group').getByText(/moved to \d\.\d m$/)).toBeVisible();
   // It hangs where it was let go, to the tenth of a metre.
   const now = await bottle.boundingBox();
   expect(Math.abs((now?.y ?? 0) + at.height / 2 - (middle.y + 150))).toBeLessThan(6);

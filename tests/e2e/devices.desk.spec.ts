@@ -34,6 +34,7 @@ test('two devices on one visit, one without a signal: nothing is lost and what d
     await expect(finding).toContainText('Nothing was dropped');
   }
   // A person decides, and it is decided everywhere.
+  await page.getByRole('button', { name: 'Choose one' }).click();
   await page.getByRole('button', { name: /^Strike Sounding 11\.0 m/ }).click();
   await expect(page.getByRole('region', { name: /^Check: 11\.\d m on computer/ })).toHaveCount(0);
   await expect(page.getByRole('status').first()).toHaveText('all sent', { timeout: 20_000 });

@@ -91,7 +91,9 @@ function CalibrationForm({
   const [display, setDisplay] = useState<'%' | 'mg/L'>();
   const form = useRef<HTMLFormElement>(null);
   // It may be asked for from far below.
-  useEffect(() => form.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    form.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const kpa = Number(pressure.replace(',', '.'));
   return (
     <form

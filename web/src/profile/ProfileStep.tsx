@@ -156,7 +156,11 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
       ))}
       <Findings sheet={sheet} findings={found} />
       <ProfileFigures profile={profile} />
-      {!closed && done && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+      {!closed && done && (
+        <NextButton waits={profile.toRead.length > 0} onClick={() => onStep(to)}>
+          {onTo(to)}
+        </NextButton>
+      )}
       {!closed && !done && !stopped && profile.levels.length > 1 && (
         <button type="button" className="act mt-5" onClick={() => onStep(to)}>
           Leave it here, {onTo(to).toLowerCase()}

@@ -7,17 +7,20 @@ export function NextButton({
   children,
   onClick,
   disabled = false,
+  waits = false,
 }: {
   children: ReactNode;
   onClick: () => void;
   disabled?: boolean;
+  /** True where something may still be typed first: then the keyboard stays there. */
+  waits?: boolean;
 }) {
   const button = useRef<HTMLButtonElement>(null);
   useEffect(() => {
-    if (!disabled && densityNow() === 'desk') {
+    if (!disabled && !waits && densityNow() === 'desk') {
       focusNext(button.current);
     }
-  }, [disabled]);
+  }, [disabled, waits]);
   return (
     <button
       ref={button}

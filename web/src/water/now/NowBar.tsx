@@ -1,5 +1,5 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { useState } from 'react';
+import { type FocusEvent, useRef, useState } from 'react';
 import type { Finding } from '../../api/client';
 import { write } from '../../field/entries';
 import { clockTime } from '../../ui/days';
@@ -15,6 +15,8 @@ const PLACE =
 export function NowBar() {
   const here = useHere();
   const [open, setOpen] = useState<{ of: string; asking: boolean }>();
+  // Where the keyboard was: it goes back there once something was answered here.
+  const before = useRef<HTMLElement>(undefined);
   if (!here) {
     return null;
   }
@@ -38,19 +40,34 @@ export function NowBar() {
   }
   const key = keyOf(finding);
   // Something typed and not yet written has nothing that could be kept.
-  const repairs = said ? [] : repairsOf(finding, here);
+  const away = (event: FocusEvent) => {
+    if (event.relatedTarget instanceof HTMLElement && !event.currentTarget.contains(event.relatedTarget)) {
+      before.current = event.relatedTarget;
+    }
+  };
+  const back = () => {
+    setOpen(undefined);
+    before.current?.focus({ preventScroll: true });
+  };
+  const repairs = (said ? [] : repairsOf(finding, here)).map((repair) => ({
+    ...repair,
+    run: () => {
+      back();
+      repair.run();
+    },
+  }));
   const keepable = !said && finding.level !== 'note' && !finding.noWayRound;
   const keep = (why: string) => {
-    setOpen(undefined);
+    back();
     void write({ visit: here.sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why });
   };
   if (open?.of === key) {
     return (
-      <div className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}>
+      <div onFocus={away} className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}>
         <FindingNote key={key + open.asking} finding={finding} onKeep={keepable ? keep : undefined} asks={open.asking}>
           <Repairs repairs={repairs} />
         </FindingNote>
-        <button type="button" className="act-quiet mt-1 inline-flex items-center gap-1" onClick={() => setOpen(undefined)}>
+        <button type="button" className="act-quiet mt-1 inline-flex items-center gap-1" onClick={back}>
           <ChevronDown size={18} aria-hidden="true" /> Fold it up
         </button>
       </div>
@@ -61,36 +78,36 @@ export function NowBar() {
     <section
       aria-label={`${LEVELS[finding.level]}: ${finding.seen}`}
       role={finding.level === 'stop' ? 'alert' : undefined}
+      onFocus={away}
       className={`${PLACE} flex h-24 items-center gap-2.5`}
     >
       <LevelMark level={finding.level} />
-      <button
-        type="button"
-        className="line-clamp-4 min-w-0 flex-1 text-left text-sm leading-snug"
-        aria-expanded={false}
-        onClick={() => setOpen({ of: key, asking: false })}
-      >
+      <p className="line-clamp-4 min-w-0 flex-1 text-sm leading-snug">
         <b>{finding.seen}</b> {finding.why} {finding.act}
-      </button>
-      {(first || keepable) && (
+      </p>
+      {!first && !keepable ? (
+        <button
+          type="button"
+          className="act-quiet shrink-0 text-sm"
+          aria-expanded={false}
+          onClick={() => setOpen({ of: key, asking: false })}
+        >
+          Read it all
+        </button>
+      ) : (
         <span className="flex w-36 shrink-0 flex-col items-stretch">
-          {first ? (
-            <button type="button" className="act !min-h-11 !px-2 text-sm leading-tight" onClick={first.run}>
-              {first.label}
-            </button>
-          ) : (
-            <button
-              type="button"
-              className="act !min-h-11 !px-2 text-sm leading-tight"
-              onClick={() => setOpen({ of: key, asking: true })}
-            >
-              Keep, because…
-            </button>
-          )}
-          {(repairs.length > 1 || (first && keepable)) && (
+          <button
+            type="button"
+            className="act !min-h-11 !px-2 text-sm leading-tight"
+            onClick={first && !first.either ? first.run : () => setOpen({ of: key, asking: !first })}
+          >
+            {first ? (first.either ? 'Choose one' : first.label) : 'Keep, because…'}
+          </button>
+          {first && !first.either && (repairs.length > 1 || keepable) && (
             <button
               type="button"
               className="act-quiet !min-h-10 inline-flex items-center justify-center gap-1 text-sm"
+              aria-expanded={false}
               onClick={() => setOpen({ of: key, asking: false })}
             >
               <ChevronUp size={16} aria-hidden="true" /> Other ways

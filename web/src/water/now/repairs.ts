@@ -11,6 +11,8 @@ import { stepBeside } from './worst';
 export interface Repair {
   label: string;
   run: () => void;
+  /** One of several that exclude each other, none of them likelier. */
+  either?: true;
 }
 
 /** Bottles that are filled again when one of these is found. */
@@ -76,6 +78,7 @@ function between(finding: Finding, sheet: FieldSheet): Repair[] {
         .filter((entry) => finding.about.includes(entry.id))
         .map((entry) => ({
           label: `Strike ${entry.text} (${entry.device})`,
+          either: true as const,
           run: () =>
             void write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: entry.id, why: 'the other number stands' }),
         }))
@@ -92,7 +95,7 @@ function sounding(finding: Finding, sheet: FieldSheet): Repair[] {
     run: () => void write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: of, why: 'sounded again' }),
   };
   const other = { label: 'It was the other unit', run: () => void inTheOtherUnit(sheet.visit, of) };
-  return finding.code === 'unit-unlikely' ? [other, again] : [again];
+  return finding.code === 'unit-unlikely' ? [other, again] : finding.code === 'sounding-differs' ? [again] : [];
 }
 
 /** The same figure on a finder that shows feet, or metres; what was first written stays on the page. */
