@@ -13,6 +13,7 @@ namespace UpperStill.Core.Bottles;
 /// <param name="Sounding">The depth of the water as read; null before it.</param>
 /// <param name="ClearanceM">How far a sampler keeps off the bottom, m.</param>
 /// <param name="DeepLeastM">In shallower water there is no deep bottle, m.</param>
+/// <param name="DeepFixedM">The coordinator’s great depth of the school <c>fixed</c>, m.</param>
 /// <param name="ThermoclineM">Today's, m; null where none was found or no profile read.</param>
 /// <param name="TopM">Top of the metalimnion, m.</param>
 /// <param name="BottomM">Its bottom, m.</param>
@@ -29,6 +30,7 @@ public sealed record BottleDepthRequest(
     WrittenLength? Sounding = null,
     decimal ClearanceM = 1,
     decimal DeepLeastM = 5,
+    decimal DeepFixedM = 10,
     decimal? ThermoclineM = null,
     decimal? TopM = null,
     decimal? BottomM = null,
@@ -58,10 +60,23 @@ public static class BottleDepthRule
     private const decimal SurfaceFt = 5;
     private const decimal HandM = 0.3m;
 
+    private static readonly string[] Places = ["surface", "deep", "layer-1", "layer-2", "layer-3"];
+
     /// <summary>The depth, or what it waits for.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">A place or school that nobody knows, or a depth below 0.</exception>
     public static BottleDepthResult Work(BottleDepthRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
+        if (!Places.Contains(request.Place))
+        {
+            throw new ArgumentOutOfRangeException(nameof(request), $"“{request.Place}” is no place of a bottle; they are {string.Join(", ", Places)}.");
+        }
+
+        if (new[] { request.ClearanceM, request.DeepLeastM, request.DeepFixedM, request.ThermoclineM ?? 0, request.TopM ?? 0, request.BottomM ?? 0 }.Any(m => m < 0))
+        {
+            throw new ArgumentOutOfRangeException(nameof(request), "A depth or clearance is below 0 m.");
+        }
+
         var sounding = request.Sounding?.Read().Length;
         var native = request.Line?.Unit ?? sounding?.Unit ?? LengthUnit.Metre;
         if (request.Moved?.Read().Length is { } moved)
@@ -76,9 +91,7 @@ public static class BottleDepthRule
         }
 
         return sounding is not { } z ? new BottleDepthResult([], Waits: "waits for the sounding")
-            : request.Place == "deep" ? Deep(request, native, z)
-            : request.Place.StartsWith("layer-", StringComparison.Ordinal) ? LayerOf(request, native, z)
-            : new BottleDepthResult([], Waits: "has no depth of its own");
+            : request.Place == "deep" ? Deep(request, native, z) : LayerOf(request, native, z);
     }
 
     private static (decimal Metres, string Words) Surface(string school, bool byHand, bool feet) => school switch
@@ -89,6 +102,7 @@ public static class BottleDepthRule
         "one-foot" => (Length.MetresPerFoot, "One foot"),
         "arm" => (0.4m, "Arm’s length"),
         "knee" => (0.25m, "Half of knee-deep water"),
+        not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(school), $"“{school}” is no school of the surface depth."),
         _ => byHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film") : feet ? (SurfaceFt * Length.MetresPerFoot, "5 ft, under the film") : (SurfaceM, "1.5 m, under the film"),
     };
 
@@ -103,12 +117,22 @@ public static class BottleDepthRule
         }
 
         var limit = z - request.ClearanceM;
-        var (depth, step) = request.DeepSchool switch
+        if (limit <= 0)
         {
-            "marks" or "touch" => (limit, $"{LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"),
-            _ => (decimal.Floor(z - 1), $"floor({Decimals.Text(Decimals.Published(z))} m − 1 m) = {Decimals.Text(decimal.Floor(z - 1))} m, 1–2 m above the bottom"),
+            return new BottleDepthResult([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(z, native, request)}");
+        }
+
+        // The school’s own metre off the bottom, or the programme’s clearance where that is more.
+        var off = Math.Max(1, request.ClearanceM);
+        var whole = Math.Max(0, decimal.Floor(z - off));
+        return request.DeepSchool switch
+        {
+            "layers" => LayerOf(request with { Place = "layer-3" }, native, sounding),
+            "fixed" => Set(request, native, sounding, Math.Min(request.DeepFixedM, limit), [$"The fixed depth {Show(request.DeepFixedM, native, request)}, at most {LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
+            "marks" or "touch" => Set(request, native, sounding, limit, [$"{LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
+            "whole-metre" => Set(request, native, sounding, whole, [$"floor({Decimals.Text(Decimals.Published(z))} m − {Decimals.Text(off)} m) = {Decimals.Text(whole)} m, the whole metre above the clearance"]),
+            _ => throw new ArgumentOutOfRangeException(nameof(request), $"“{request.DeepSchool}” is no school of the deep bottle."),
         };
-        return Set(request, native, sounding, depth, [step]);
     }
 
     private static BottleDepthResult LayerOf(BottleDepthRequest request, LengthUnit native, Length sounding)
@@ -125,7 +149,9 @@ public static class BottleDepthRule
             "layer-2" => (thermocline, $"Thermocline by density: {Show(thermocline, native, request)}"),
             _ => ((bottom + sounding.Metres) / 2, $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: {Show((bottom + sounding.Metres) / 2, native, request)}"),
         };
-        return Set(request, native, sounding, Math.Min(depth, limit), [step]);
+        return limit <= 0
+            ? new BottleDepthResult([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(sounding.Metres, native, request)}")
+            : Set(request, native, sounding, Math.Min(depth, limit), [step]);
     }
 
     private static BottleDepthResult Set(BottleDepthRequest request, LengthUnit native, Length? sounding, decimal depth, List<string> steps)

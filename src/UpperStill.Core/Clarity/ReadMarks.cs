@@ -48,7 +48,7 @@ internal sealed class ReadMarks
             if (length is { } value)
             {
                 read.Add(new ReadMark(mark, value, Correction?.TrueM(value.Metres) ?? value.Metres));
-                Add(FinerThanTheLine(value), mark);
+                Add(BetweenMarks(value), mark);
             }
         }
 
@@ -109,10 +109,10 @@ internal sealed class ReadMarks
             number, marks[0].Mark.By, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
     }
 
-    private Finding? FinerThanTheLine(Length length) =>
-        request.Line?.MarkEveryM is { } every && length.ResolutionMetres < every / 5
+    private Finding? BetweenMarks(Length length) =>
+        request.Line?.MarkEveryM is { } every && every > 0 && length.Metres % every != 0
             ? Finding.Note(
-                "off-the-marks", $"{LengthText.Write(length)} is finer than this line can be read.", $"Its marks are {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)} apart.",
+                "off-the-marks", $"{LengthText.Write(length)} lies between the marks of this line.", $"Its marks are {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)} apart.",
                 "It is kept as written and rounded once at the end.")
             : null;
 

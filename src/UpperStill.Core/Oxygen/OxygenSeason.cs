@@ -1,3 +1,4 @@
+using UpperStill.Core.Programmes;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
@@ -15,10 +16,12 @@ public sealed record OxygenVisit(DateOnly Day, double? AnoxicM = null, double? A
 
 /// <summary>Visits to be summed up by season.</summary>
 /// <param name="Visits">In any order.</param>
-public sealed record OxygenSeasonsRequest(IReadOnlyList<OxygenVisit> Visits);
+/// <param name="Window">The programme’s window: where it runs over the New Year, so do the seasons; null takes calendar years.</param>
+public sealed record OxygenSeasonsRequest(IReadOnlyList<OxygenVisit> Visits, SummarySettings? Window = null);
 
 /// <summary>The oxygen of one season.</summary>
-/// <param name="Year">The year.</param>
+/// <param name="Year">The year; of a season over the New Year that in which it ends.</param>
+/// <param name="Name">Its name, such as 2025 or 2025/26.</param>
 /// <param name="Visits">Profiles with oxygen.</param>
 /// <param name="AnoxicFactorDays">Anoxic factor, days per season; null where visits are too few or too far apart.</param>
 /// <param name="DeficitMgM2Day">Areal hypolimnetic oxygen deficit, mg/m²/day; null where the layers stood for fewer than three visits.</param>
@@ -28,7 +31,7 @@ public sealed record OxygenSeasonsRequest(IReadOnlyList<OxygenVisit> Visits);
 /// <param name="Text">In words.</param>
 /// <param name="Working">How it came about.</param>
 public sealed record OxygenSeason(
-    int Year, int Visits, double? AnoxicFactorDays, double? DeficitMgM2Day, double? LeastBottomMgL, double? ShallowestAnoxicM, double? ShallowestHypoxicM, string Text, Working? Working = null);
+    int Year, string Name, int Visits, double? AnoxicFactorDays, double? DeficitMgM2Day, double? LeastBottomMgL, double? ShallowestAnoxicM, double? ShallowestHypoxicM, string Text, Working? Working = null);
 
 /// <summary>Oxygen by season.</summary>
 /// <param name="Seasons">Oldest first.</param>
@@ -48,10 +51,11 @@ public static class OxygenSeasons
     public static OxygenSeasonsResult Work(OxygenSeasonsRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        return new OxygenSeasonsResult([.. request.Visits.Where(v => v.BottomMgL is not null).GroupBy(v => v.Day.Year).OrderBy(g => g.Key).Select(g => Season(g.Key, [.. g.OrderBy(v => v.Day)]))]);
+        var window = request.Window ?? new SummarySettings(1, 12, 1);
+        return new OxygenSeasonsResult([.. request.Visits.Where(v => v.BottomMgL is not null).GroupBy(v => window.SeasonOf(v.Day)).OrderBy(g => g.Key).Select(g => Season(g.Key, window.NameOf(g.Key), [.. g.OrderBy(v => v.Day)]))]);
     }
 
-    private static OxygenSeason Season(int year, OxygenVisit[] visits)
+    private static OxygenSeason Season(int year, string name, OxygenVisit[] visits)
     {
         var (factor, spans) = Factor(visits);
         var (deficit, slope) = Deficit(visits);
@@ -73,9 +77,9 @@ public static class OxygenSeasons
         }
 
         return new OxygenSeason(
-            year, visits.Length, Round(factor, 2), Round(deficit, 1), Round(least, 3), Round(visits.Min(v => v.AnoxicM), 3), Round(visits.Min(v => v.HypoxicM), 3), string.Join("; ", said),
+            year, name, visits.Length, Round(factor, 2), Round(deficit, 1), Round(least, 3), Round(visits.Min(v => v.AnoxicM), 3), Round(visits.Min(v => v.HypoxicM), 3), string.Join("; ", said),
             factor is null && deficit is null ? null : new Working(
-                $"Oxygen of {year}", [.. visits.Select(v => new WorkingInput($"{v.Day:d MMM}", Words(v)))], [.. spans, .. slope],
+                $"Oxygen of {name}", [.. visits.Select(v => new WorkingInput($"{v.Day:d MMM}", Words(v)))], [.. spans, .. slope],
                 "Each span between two visits counts the mean of the airless shares at its ends; the deficit is the fall of the deep water’s oxygen times its mean thickness.",
                 "Nürnberg 1995, Limnol. Oceanogr. 40, 1100–1111; Hutchinson 1957, A Treatise on Limnology, vol. 1"));
     }

@@ -59,6 +59,7 @@ public static class LimitBook
         new("checks.fahrenheit", Group.Profile, "Water in °C looks like °F above", "°C", 40, 25, 60),
 
         new("bottle.deep-least", Group.Bottles, "No deep bottle where the water is shallower than", "m", 5, 1, 20),
+        new("bottle.deep-fixed", Group.Bottles, "The fixed great depth, where that is the rule", "m", 10, 1, 5000),
         new("bottle.clearance", Group.Bottles, "A sampler keeps off the bottom by", "m", 1, 0.1m, 10),
         new("composite.fill-min", Group.Bottles, "Came up at least so full", "%", 50, 10, 100),
         new("composite.fill-max", Group.Bottles, "Came up less full than", "%", 100, 50, 100),

@@ -40,9 +40,21 @@ public sealed record HoursWindow(TimeOnly From, TimeOnly Until);
 
 /// <summary>The window and the least count of a season's statistic.</summary>
 /// <param name="FromMonth">First month, 1–12.</param>
-/// <param name="UntilMonth">Last month, 1–12.</param>
+/// <param name="UntilMonth">Last month, 1–12; before the first, the window runs over the New Year and is one season.</param>
 /// <param name="LeastReadings">Fewer readings give no mean.</param>
-public sealed record SummarySettings(int FromMonth, int UntilMonth, int LeastReadings);
+public sealed record SummarySettings(int FromMonth, int UntilMonth, int LeastReadings)
+{
+    private bool OverNewYear => FromMonth > UntilMonth;
+
+    /// <summary>True where a month counts.</summary>
+    public bool Holds(int month) => OverNewYear ? month >= FromMonth || month <= UntilMonth : month >= FromMonth && month <= UntilMonth;
+
+    /// <summary>The season to which a day belongs: the year, or of a window over the New Year that in which it ends.</summary>
+    public int SeasonOf(DateOnly day) => OverNewYear && day.Month >= FromMonth ? day.Year + 1 : day.Year;
+
+    /// <summary>A season’s name: 2025, or 2025/26 where the window runs over the New Year.</summary>
+    public string NameOf(int season) => OverNewYear ? $"{season - 1}/{season % 100:00}" : season.ToString(System.Globalization.CultureInfo.InvariantCulture);
+}
 
 /// <summary>Limits of the checks; each default is the common practice. Depths in metres.</summary>
 /// <param name="PairApartM">A pair further apart than this and than <paramref name="PairApartPercent"/> is to be repeated.</param>

@@ -116,7 +116,7 @@ public static class ProgrammeCheck
             yield return unreadable.At("clearance");
         }
 
-        if (programme.Summary.FromMonth is < 1 or > 12 || programme.Summary.UntilMonth is < 1 or > 12 || programme.Summary.FromMonth > programme.Summary.UntilMonth || programme.Summary.LeastReadings < 1)
+        if (programme.Summary.FromMonth is < 1 or > 12 || programme.Summary.UntilMonth is < 1 or > 12 || programme.Summary.LeastReadings < 1)
         {
             yield return Finding.Stop("summary-range", "The season’s statistic has no window, or no least count.", "Years could not be compared.", "Choose months from 1 to 12 and at least one reading.").At("summary");
         }

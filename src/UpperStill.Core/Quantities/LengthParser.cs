@@ -4,7 +4,7 @@ using UpperStill.Core.Findings;
 namespace UpperStill.Core.Quantities;
 
 /// <summary>
-/// Reads a length as people type it: <c>12 9</c>, <c>12'9"</c>, <c>12 ft 9 in</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151 in</c>, <c>12 9 1/2</c>.
+/// Reads a length as people type it: <c>12 9</c>, <c>12-9</c>, <c>12'9"</c>, <c>12 ft. 9 in.</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151 in</c>, <c>12 9 1/2</c>, <c>17½ ft</c>.
 /// Nothing is guessed: what can be read two ways is refused with a finding that says so.
 /// </summary>
 public static class LengthParser
@@ -83,6 +83,16 @@ public static class LengthParser
         }
 
         var step = StepOf(digits);
+        if (written.Denominator is not null)
+        {
+            if (step != 1 || Part(written.Numerator!, written.Denominator) is not { } part)
+            {
+                return Unreadable(text);
+            }
+
+            (value, step) = (value + part, 1 / Number(written.Denominator)!.Value);
+        }
+
         var named = written.Unit;
         if ((named ?? unit) is not { } chosen)
         {
@@ -94,9 +104,9 @@ public static class LengthParser
         // A lone number on a line in feet and inches is feet; with a point it may have been meant as inches.
         if (chosen == LengthUnit.FootInch || (named == LengthUnit.Foot && unit == LengthUnit.FootInch))
         {
-            if (value % 1 == 0 && step == 1)
+            if (written.Denominator is not null || (value % 1 == 0 && step == 1))
             {
-                return Limit(new Length(value * 12, LengthUnit.FootInch, 12));
+                return Limit(new Length(Decimals.Plain(value * 12), LengthUnit.FootInch, 12 * step));
             }
 
             var (length, finding) = Limit(new Length(Decimals.Plain(value), LengthUnit.Foot, step));
@@ -134,11 +144,12 @@ public static class LengthParser
             return inches;
         }
 
-        // Only the parts of an inch that a tape shows: all of them end in decimal.
-        return Number(denominator) is { } parts and (2 or 4 or 8 or 16) && Number(written.Numerator!) is { } numerator
-            ? inches + (numerator / parts)
-            : null;
+        return inches + Part(written.Numerator!, denominator);
     }
+
+    // Only the parts that a tape shows: all of them end in decimal.
+    private static decimal? Part(string numerator, string denominator) =>
+        Number(denominator) is { } parts and (2 or 4 or 8 or 16) && Number(numerator) is { } number ? number / parts : null;
 
     private static decimal? Number(string digits) =>
         decimal.TryParse(digits, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value < 100_000_000m

@@ -4,7 +4,7 @@ namespace UpperStill.Core.Quantities;
 internal sealed record WrittenFeetAndInches(string Feet, bool Marked, string Inches, string? Numerator, string? Denominator);
 
 /// <summary>A lone number as it stands in a text, with the unit written behind it.</summary>
-internal sealed record WrittenNumber(string Value, LengthUnit? Unit);
+internal sealed record WrittenNumber(string Value, LengthUnit? Unit, string? Numerator = null, string? Denominator = null);
 
 /// <summary>Reads a tidied text from left to right. By hand, because the library of patterns would travel to every device.</summary>
 internal sealed class LengthScanner
@@ -18,7 +18,9 @@ internal sealed class LengthScanner
     internal static string Tidy(string? written) =>
         string.Join(' ', (written ?? string.Empty)
             .Replace("½", " 1/2", StringComparison.Ordinal).Replace("¼", " 1/4", StringComparison.Ordinal).Replace("¾", " 3/4", StringComparison.Ordinal)
-            .Replace('’', '\'').Replace('′', '\'').Replace('”', '"').Replace('″', '"')
+            .Replace("⅛", " 1/8", StringComparison.Ordinal).Replace("⅜", " 3/8", StringComparison.Ordinal).Replace("⅝", " 5/8", StringComparison.Ordinal).Replace("⅞", " 7/8", StringComparison.Ordinal)
+            .Replace('’', '\'').Replace('‘', '\'').Replace('′', '\'').Replace('ʹ', '\'').Replace('´', '\'').Replace('”', '"').Replace('“', '"').Replace('″', '"').Replace('ʺ', '"')
+            .Replace("''", "\"", StringComparison.Ordinal).Replace('–', '-').Replace('‑', '-')
             .ToLowerInvariant().Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
 
     /// <summary>Commas between digits made points; null where one stands before just three digits, which may mark thousands or a fraction, unless a single 0 stands before it.</summary>
@@ -42,7 +44,7 @@ internal sealed class LengthScanner
         return new string(read);
     }
 
-    /// <summary>Such as <c>12 9</c>, <c>12'9"</c>, <c>12 ft 9 1/2 in</c>; null for anything else.</summary>
+    /// <summary>Such as <c>12 9</c>, <c>12-9</c>, <c>12'9"</c>, <c>12'-9"</c>, <c>12 ft. 9 1/2 in.</c>; null for anything else.</summary>
     internal static WrittenFeetAndInches? FeetAndInches(string text)
     {
         var scan = new LengthScanner(text);
@@ -50,6 +52,8 @@ internal sealed class LengthScanner
         var apart = scan.Blank();
         var mark = scan.Word();
         var marked = UnitNamed(mark) == LengthUnit.Foot;
+        scan.Blank();
+        apart |= scan.Dash();
         scan.Blank();
         if (feet is null || !(marked || (apart && mark is null)) || scan.Number() is not { } inches)
         {
@@ -62,15 +66,16 @@ internal sealed class LengthScanner
         return scan.AtEnd && (unit is null || UnitNamed(unit) == LengthUnit.Inch) ? new WrittenFeetAndInches(feet, marked, inches, numerator, denominator) : null;
     }
 
-    /// <summary>Such as <c>3.85</c>, <c>.5</c>, <c>385 cm</c>; null for anything else.</summary>
+    /// <summary>Such as <c>3.85</c>, <c>.5</c>, <c>385 cm</c>, <c>17 1/2 ft</c>; null for anything else.</summary>
     internal static WrittenNumber? Single(string text)
     {
         var scan = new LengthScanner(text);
         var value = scan.Number() ?? scan.PointFirst();
+        var (numerator, denominator) = scan.Fraction();
         scan.Blank();
         var word = scan.Word();
         var unit = UnitNamed(word);
-        return value is not null && scan.AtEnd && (word is null || unit is not null) ? new WrittenNumber(value, unit) : null;
+        return value is not null && scan.AtEnd && (word is null || unit is not null) ? new WrittenNumber(value, unit, numerator, denominator) : null;
     }
 
     private static LengthUnit? UnitNamed(string? name) => name switch
@@ -89,6 +94,17 @@ internal sealed class LengthScanner
     private bool Blank()
     {
         if (Next != ' ')
+        {
+            return false;
+        }
+
+        at++;
+        return true;
+    }
+
+    private bool Dash()
+    {
+        if (Next != '-')
         {
             return false;
         }
@@ -154,6 +170,13 @@ internal sealed class LengthScanner
             while (char.IsAsciiLetterLower(Next))
             {
                 at++;
+            }
+
+            // Units are often shortened with a point.
+            if (at > began && Next == '.')
+            {
+                at++;
+                return text[began..(at - 1)];
             }
         }
 

@@ -12,6 +12,28 @@ public static class Distributions
     /// <summary>How likely a χ² with <paramref name="degrees"/> degrees of freedom is to exceed <paramref name="value"/>.</summary>
     public static double ChiSquareAbove(double value, int degrees) => degrees < 1 || value <= 0 ? 1 : GammaAbove(degrees / 2.0, value / 2);
 
+    /// <summary>The χ² that a share <paramref name="p"/> lies below, 0 &lt; p &lt; 1, to nine figures.</summary>
+    public static double ChiSquareQuantile(double p, int degrees)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(p);
+        ArgumentOutOfRangeException.ThrowIfGreaterThanOrEqual(p, 1);
+        ArgumentOutOfRangeException.ThrowIfLessThan(degrees, 1);
+        var (low, high) = (0.0, 1.0);
+        while (1 - ChiSquareAbove(high, degrees) < p)
+        {
+            high *= 2;
+        }
+
+        // It rises all the way: halving finds it.
+        while (high - low > 1e-10 * high)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = 1 - ChiSquareAbove(middle, degrees) < p ? (middle, high) : (low, middle);
+        }
+
+        return (low + high) / 2;
+    }
+
     /// <summary>The standard normal deviate that a share <paramref name="p"/> lies below, 0 &lt; p &lt; 1.</summary>
     /// <remarks>Wichura 1988, Applied Statistics 37, 477–484 (algorithm AS 241, seven figures), then one step of Newton's method.</remarks>
     public static double NormalQuantile(double p)

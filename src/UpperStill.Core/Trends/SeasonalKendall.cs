@@ -11,6 +11,7 @@ public sealed record SeasonScore(int Season, KendallScore Score);
 /// <param name="Variance">Its variance where seasons know nothing of each other.</param>
 /// <param name="CovarianceVariance">Its variance where they do; null where there are fewer than ten years.</param>
 /// <param name="Slope">The median of all slopes within seasons, with its limits.</param>
+/// <param name="HeterogeneityChiSquare">ΣZ² − m Z̄² of the m seasons, a χ² with m − 1 degrees of freedom; null with fewer than two.</param>
 /// <param name="HeterogeneityP">How likely the seasons are to differ so much by chance; null with fewer than two seasons.</param>
 /// <param name="Years">Years with any value.</param>
 /// <remarks>
@@ -18,7 +19,7 @@ public sealed record SeasonScore(int Season, KendallScore Score);
 /// for missing values after Dietz &amp; Killeen 1981, J. Am. Stat. Assoc. 76, 169–174; whether seasons agree, van Belle &amp; Hughes 1984, Water Resour. Res. 20, 127–136.
 /// </remarks>
 public sealed record SeasonalKendall(
-    IReadOnlyList<SeasonScore> Seasons, long S, double Variance, double? CovarianceVariance, TheilSen Slope, double? HeterogeneityP, int Years)
+    IReadOnlyList<SeasonScore> Seasons, long S, double Variance, double? CovarianceVariance, TheilSen Slope, double? HeterogeneityChiSquare, double? HeterogeneityP, int Years)
 {
     private const int LeastYearsForCovariance = 10;
 
@@ -53,13 +54,20 @@ public sealed record SeasonalKendall(
             spread = plain.Sum(p => KendallScore.Of(p).Variance) + (with is null ? 0 : Covariances(plain, years));
         }
 
-        return new SeasonalKendall(scores, scores.Sum(s => s.Score.S), variance, with > 0 ? with : null, TheilSen.Of(plain, Math.Max(0, spread), confidence), Heterogeneity(scores), years.Count);
+        var apart = Heterogeneity(scores);
+        return new SeasonalKendall(scores, scores.Sum(s => s.Score.S), variance, with > 0 ? with : null, TheilSen.Of(plain, Math.Max(0, spread), confidence), apart?.ChiSquare, apart?.P, years.Count);
     }
 
-    private static double? Heterogeneity(List<SeasonScore> scores)
+    private static (double ChiSquare, double P)? Heterogeneity(List<SeasonScore> scores)
     {
         double[] z = [.. scores.Where(s => s.Score.Variance > 0).Select(s => s.Score.S / Math.Sqrt(s.Score.Variance))];
-        return z.Length < 2 ? null : Distributions.ChiSquareAbove(z.Sum(one => one * one) - (z.Length * z.Average() * z.Average()), z.Length - 1);
+        if (z.Length < 2)
+        {
+            return null;
+        }
+
+        var square = z.Sum(one => one * one) - (z.Length * z.Average() * z.Average());
+        return (square, Distributions.ChiSquareAbove(square, z.Length - 1));
     }
 
     // Twice the sum of the covariances of all pairs of seasons.

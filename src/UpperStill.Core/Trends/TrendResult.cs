@@ -29,7 +29,8 @@ public enum TrendVerdict
 }
 
 /// <summary>One year of a series.</summary>
-/// <param name="Year">The year.</param>
+/// <param name="Year">The year; of a season over the New Year that in which it ends.</param>
+/// <param name="Name">Its name, such as 2025 or 2025/26.</param>
 /// <param name="Count">Usable values inside the window.</param>
 /// <param name="CensoredCount">How many of them are censored.</param>
 /// <param name="Enough">True where the least count is met.</param>
@@ -43,7 +44,7 @@ public enum TrendVerdict
 /// <param name="Value">What stands for the year; a limit where <paramref name="Censored"/> says so.</param>
 /// <param name="Censored">What is known of <paramref name="Value"/>.</param>
 public sealed record YearSummary(
-    int Year, int Count, int CensoredCount, bool Enough, string Text, bool Provisional = false, decimal? Mean = null, decimal? Median = null, decimal? Low = null, decimal? High = null,
+    int Year, string Name, int Count, int CensoredCount, bool Enough, string Text, bool Provisional = false, decimal? Mean = null, decimal? Median = null, decimal? Low = null, decimal? High = null,
     decimal? StandardError = null, decimal? Value = null, Censoring Censored = Censoring.None)
 {
     /// <summary>What stands for the year, without how many values it rests on.</summary>
@@ -69,11 +70,15 @@ public sealed record SeriesBreak(DateOnly Day, string Before, string After, bool
 /// <param name="LowPerDecade">Lower limit, 95 %.</param>
 /// <param name="HighPerDecade">Upper limit, 95 %.</param>
 /// <param name="CertainShare">Share of the pairs whose order is certain, 0–1.</param>
+/// <param name="Pairs">Pairs whose order is compared: Kendall’s tau is S over them.</param>
+/// <param name="Slopes">Slopes that the median and its limits are taken from, N′.</param>
+/// <param name="HalfWidth">C of the limits: 1.96 times the root of the variance.</param>
 /// <param name="HeterogeneityP">Seasonal: how likely the seasons are to differ so much by chance.</param>
+/// <param name="HeterogeneityChiSquare">Seasonal: the χ² that this is read from, with one degree less than there are seasons.</param>
 /// <param name="Seasons">Seasonal: month, Z.</param>
 public sealed record TestNumbers(
-    TrendTest Test, int Years, int Count, long S, double Variance, double Z, double P, double? PerDecade, double? LowPerDecade, double? HighPerDecade, double CertainShare,
-    double? HeterogeneityP = null, IReadOnlyList<SeasonNumbers>? Seasons = null);
+    TrendTest Test, int Years, int Count, long S, double Variance, double Z, double P, double? PerDecade, double? LowPerDecade, double? HighPerDecade, double CertainShare, long Pairs, long Slopes, double HalfWidth,
+    double? HeterogeneityP = null, double? HeterogeneityChiSquare = null, IReadOnlyList<SeasonNumbers>? Seasons = null);
 
 /// <summary>A season in a seasonal test.</summary>
 /// <param name="Month">The month, 1–12.</param>
@@ -92,9 +97,11 @@ public sealed record TrendAt(int Year, decimal Value, decimal Low, decimal High)
 /// <param name="AskedPerDecade">The change per decade that is asked for.</param>
 /// <param name="Years">Years needed; null where sixty are not enough.</param>
 /// <param name="Have">Years there are.</param>
-/// <param name="Scatter">Scatter of a year round the trend.</param>
+/// <param name="Scatter">Scatter of a year round the trend, its standard deviation.</param>
 /// <param name="Text">In words.</param>
-public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, decimal Scatter, string Text);
+/// <param name="YearsFrom">Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides together.</param>
+/// <param name="YearsUntil">Years needed where it is as great; null where sixty are not enough.</param>
+public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, decimal Scatter, string Text, int? YearsFrom = null, int? YearsUntil = null);
 
 /// <summary>What a series says, in words first.</summary>
 /// <param name="Subject">What it is of.</param>

@@ -12,9 +12,6 @@ public static class TrendRule
     private const double FewCertain = 0.5;
     private const int LeastForScatter = 4;
 
-    // Makes the median absolute deviation an estimate of the standard deviation for normal scatter (Rousseeuw & Croux 1993).
-    private const double MadScale = 1.4826;
-
     /// <summary>Looks at it.</summary>
     public static TrendResult Work(TrendRequest request)
     {
@@ -37,11 +34,15 @@ public static class TrendRule
     private static TestNumbers Annual(IReadOnlyList<TrendPoint> years)
     {
         var (score, line) = (KendallScore.Of(years), TheilSen.Of(years));
-        return new TestNumbers(TrendTest.Annual, years.Count, years.Count, score.S, score.Variance, score.Z, score.P, line.Slope * 10, line.Low * 10, line.High * 10, Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)));
+        return new TestNumbers(
+            TrendTest.Annual, years.Count, years.Count, score.S, score.Variance, score.Z, score.P, line.Slope * 10, line.Low * 10, line.High * 10,
+            Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)), Pairs([years.Count]), line.Slopes, line.HalfWidth);
     }
 
     // Of values that are all known every order is known, ties as well.
-    private static double Certain(long certain, IEnumerable<int> counts, bool censored) => censored && counts.Sum(n => n * (n - 1L) / 2) is > 0 and var pairs ? certain / (double)pairs : 1;
+    private static double Certain(long certain, IEnumerable<int> counts, bool censored) => censored && Pairs(counts) is > 0 and var pairs ? certain / (double)pairs : 1;
+
+    private static long Pairs(IEnumerable<int> counts) => counts.Sum(n => n * (n - 1L) / 2);
 
     /// <summary>One series being looked at.</summary>
     private sealed class Look
@@ -103,7 +104,7 @@ public static class TrendRule
             var test = request.Test == TrendTest.Seasonal ? seasonal : annual;
             var verdict = Verdict(test, seasonal);
             var line = annual?.PerDecade is { } slope && verdict is not TrendVerdict.Mixed ? Line(annual, slope / 10) : null;
-            var would = request.YearsOnly ? null : Would(annual, verdict is TrendVerdict.Rising or TrendVerdict.Falling ? annual?.PerDecade : null);
+            var would = request.YearsOnly ? null : Would(verdict is TrendVerdict.Rising or TrendVerdict.Falling ? annual?.PerDecade : null);
             return (annual, seasonal, test, verdict, line, would, request.Points.Count(p => p.Usable && !p.SignedOff));
         }
 
@@ -114,12 +115,14 @@ public static class TrendRule
         private TestNumbers Seasonal()
         {
             // The months of years that carry a mean: a year with two readings says as little here as there.
-            var points = used.Where(p => request.Window.Holds(p.Day.Month)).GroupBy(p => (p.Day.Year, p.Day.Month))
+            var enough = years.Select(y => y.Year).ToHashSet();
+            var points = used.Where(p => request.Window.Holds(p.Day.Month) && enough.Contains(request.Window.SeasonOf(p.Day))).GroupBy(p => (Year: request.Window.SeasonOf(p.Day), p.Day.Month))
                 .Select(g => (g.Key.Month, YearSums.Median([.. g]) is var (value, side) ? new TrendPoint(g.Key.Year, (double)value, side) : default)).ToList();
             var test = SeasonalKendall.Of(points);
             return new TestNumbers(
                 TrendTest.Seasonal, test.Years, points.Count, test.S, test.UsedVariance, test.Z, test.P, test.Slope.Slope * 10, test.Slope.Low * 10, test.Slope.High * 10,
-                Certain(test.Seasons.Sum(s => s.Score.Certain), test.Seasons.Select(s => s.Score.Count), points.Any(p => p.Item2.Censored != Censoring.None)), test.HeterogeneityP,
+                Certain(test.Seasons.Sum(s => s.Score.Certain), test.Seasons.Select(s => s.Score.Count), points.Any(p => p.Item2.Censored != Censoring.None)),
+                Pairs(test.Seasons.Select(s => s.Score.Count)), test.Slope.Slopes, test.Slope.HalfWidth, test.HeterogeneityP, test.HeterogeneityChiSquare,
                 [.. test.Seasons.Select(s => new SeasonNumbers(s.Season, s.Score.Count, s.Score.Z))]);
         }
 
@@ -142,7 +145,7 @@ public static class TrendRule
         {
             var plain = years.Where(y => y.Censored == Censoring.None).Select(Point).ToList();
             var (t, y) = (TheilSen.Median(plain.Select(p => p.T)), TheilSen.Median(plain.Select(p => p.Y)));
-            var level = 1.2533 * 1.96 * Scatter(plain, slope) / Math.Sqrt(plain.Count);
+            var level = 1.2533 * 1.96 * YearScatter.Of(plain) / Math.Sqrt(plain.Count);
             var (down, up) = (slope - (annual.LowPerDecade / 10 ?? slope), (annual.HighPerDecade / 10 ?? slope) - slope);
             return [.. Enumerable.Range(years[0].Year, years[^1].Year - years[0].Year + 1).Select(year =>
             {
@@ -152,15 +155,6 @@ public static class TrendRule
             })];
         }
 
-        private static double Scatter(IReadOnlyList<TrendPoint> plain, double slope)
-        {
-            var (t, y) = (TheilSen.Median(plain.Select(p => p.T)), TheilSen.Median(plain.Select(p => p.Y)));
-            double[] off = [.. plain.Select(p => p.Y - y - (slope * (p.T - t)))];
-            var middle = TheilSen.Median(off);
-            var scatter = MadScale * TheilSen.Median(off.Select(o => Math.Abs(o - middle)));
-            return scatter > 0 ? scatter : Math.Sqrt(off.Sum(o => o * o) / Math.Max(1, off.Length - 2));
-        }
-
         private IReadOnlyList<TrendAt>? Smooth()
         {
             var plain = years.Where(y => y.Censored == Censoring.None).ToList();
@@ -168,7 +162,7 @@ public static class TrendRule
                 : [.. Lowess.Of([.. plain.Select(Point)]).Select((value, i) => new TrendAt(plain[i].Year, Publish(value), Publish(value), Publish(value)))];
         }
 
-        private WouldKnow? Would(TestNumbers? annual, double? shown)
+        private WouldKnow? Would(double? shown)
         {
             var plain = years.Where(y => y.Censored == Censoring.None).Select(Point).ToList();
             if (plain.Count < LeastForScatter)
@@ -177,9 +171,12 @@ public static class TrendRule
             }
 
             var asked = request.AskedPerDecade ?? subject.AskedPerDecade;
-            var scatter = Scatter(plain, annual?.PerDecade / 10 ?? TheilSen.Of(plain).Slope ?? 0);
-            var needed = YearsToKnow.Of((double)asked / 10, scatter, request.LeastYears);
-            return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, years.Count, shown));
+            var scatter = YearScatter.Of(plain);
+            var (small, great) = YearScatter.Limits(scatter, plain.Count);
+            var (needed, from, until) = (Needed(scatter), Needed(small), Needed(great));
+            return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, from, until, years.Count, shown), from, until);
+
+            int? Needed(double spread) => YearsToKnow.Of((double)asked / 10, spread, request.LeastYears);
         }
 
         private IEnumerable<string> HeldBack(int waiting)
@@ -195,7 +192,7 @@ public static class TrendRule
                 yield return words.Few(few, statistic);
             }
 
-            if (shown.Where(y => y.Count == 0).Select(y => y.Year).ToList() is { Count: > 0 } empty)
+            if (shown.Where(y => y.Count == 0).Select(y => y.Name).ToList() is { Count: > 0 } empty)
             {
                 yield return $"{string.Join(", ", empty)}: nothing was read.";
             }

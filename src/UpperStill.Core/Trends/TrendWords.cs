@@ -53,7 +53,7 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
         }
 
         var sure = $"p {P(test!.P)}";
-        var from = $"{Count(years.Count)} years, {years[0].Year} to {years[^1].Year}, {Window()}.{(earlier ? " By the method of before: the new one has too few years yet." : string.Empty)}";
+        var from = $"{Count(years.Count)} years, {years[0].Name} to {years[^1].Name}, {Window()}.{(earlier ? " By the method of before: the new one has too few years yet." : string.Empty)}";
         var limits = test.LowPerDecade is { } low && test.HighPerDecade is { } high ? (low, high) : ((double, double)?)null;
         return verdict switch
         {
@@ -64,13 +64,18 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
         };
     }
 
-    internal string Would(decimal asked, int? needed, int have, double? shown)
+    internal string Would(decimal asked, int? needed, int? from, int? until, int have, double? shown)
     {
-        var change = $"a change of {Amount((double)asked)} per decade";
-        return shown is { } slope && Math.Abs(slope) > (double)asked && needed is { } slower && slower > have ? $"The change seen is faster than {Amount((double)asked)} per decade, which with this scatter would take {slower} years to see; you have {have}."
-            : needed is not { } years ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
-            : have >= years ? $"With this scatter {change} shows after {years} years. You have {have}: enough to see it if it were there."
-            : $"With this scatter it takes {years} years to see {change}. You have {have}: about {years - have} more.";
+        var amount = Amount((double)asked);
+        var change = $"a change of {amount} per decade";
+
+        // The scatter of few years is itself only roughly known.
+        var span = until is { } most && from == most ? $"{most} years" : until is { } upper ? $"{from} to {upper} years" : $"{from} years or more";
+        return shown is { } slope && Math.Abs(slope) > (double)asked && needed > have ? $"The change seen is faster than {amount} per decade, which with this scatter would take {span} to see; you have {have}."
+            : from is null ? $"With this scatter {change} would not show within {YearsToKnow.Most} years. You have {have}."
+            : have >= until ? $"With this scatter {change} shows after {span}. You have {have}: enough to see it if it were there."
+            : have >= from ? $"With this scatter it takes {span} to see {change}. You have {have}: it may be enough."
+            : $"With this scatter it takes {span} to see {change}. You have {have}: {(until is { } last ? $"{from - have} to {last - have}" : $"at least {from - have}")} more.";
     }
 
     internal static string Break(SeriesBreak change)
@@ -85,15 +90,15 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
     }
 
     internal string Few(IReadOnlyList<YearSummary> few, AnnualStatistic statistic) => few.Count == 1
-        ? $"{few[0].Year} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."
-        : $"{string.Join(", ", few.Select(y => $"{y.Year} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.ToString().ToLowerInvariant()}.";
+        ? $"{few[0].Name} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."
+        : $"{string.Join(", ", few.Select(y => $"{y.Name} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.ToString().ToLowerInvariant()}.";
 
     /// <summary>How the years stand to a limit. A censored value keeps or breaks it only where that is certain.</summary>
     internal string Limit(TrendLimit limit, IReadOnlyList<YearSummary> years)
     {
         var told = years.Where(y => y.Value is not null).Select(y => (Year: y, Kept: Keeps(y, limit))).Where(y => y.Kept is not null).ToList();
         return told.Count == 0 ? $"{Sign(limit)} {Value(limit.Value)}: no year can be held against it."
-            : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Year} {(told[^1].Kept == true ? "keeps" : "does not keep")} it; {told.Count(y => y.Kept == true)} of {told.Count} years do.";
+            : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Name} {(told[^1].Kept == true ? "keeps" : "does not keep")} it; {told.Count(y => y.Kept == true)} of {told.Count} years do.";
 
         static string Sign(TrendLimit limit) => limit.Above ? "At least" : "At most";
     }

@@ -19,12 +19,17 @@ internal static class TrendWorking
             return null;
         }
 
-        var inputs = years.Select(y => new WorkingInput(y.Year.ToString(CultureInfo.InvariantCulture), y.Text)).ToList();
+        var inputs = years.Select(y => new WorkingInput(y.Name, y.Text)).ToList();
         List<string> steps = test.Test == TrendTest.Annual
             ? [$"S = rising less falling pairs of {test.Count} years = {test.S}"]
             : [$"S, month by month within its own years: {string.Join(", ", (test.Seasons ?? []).Select(s => $"{Month(s.Month)} Z {Number(s.Z, 2)}"))}", $"Sum of S = {test.S}"];
         steps.Add($"Variance of S{(test is { Test: TrendTest.Seasonal, Years: >= 10 } ? ", months taken together" : string.Empty)} = {Number(test.Variance, 2)}");
         steps.Add($"Z = (S ∓ 1) / √variance = {Number(test.Z, 3)}; p, both sides, {TrendWords.P(test.P)}");
+        if (test.Pairs > 0)
+        {
+            steps.Add($"Tau = S / pairs = {test.S} / {test.Pairs} = {Number(test.S / (double)test.Pairs, 3)}");
+        }
+
         if (test.CertainShare < 1)
         {
             steps.Add($"Order certain in {Number(100 * test.CertainShare, 0)} % of the pairs; the others count as neither rising nor falling");
@@ -32,13 +37,14 @@ internal static class TrendWorking
 
         if (test.PerDecade is { } slope)
         {
-            steps.Add($"Slope = median of all pairwise slopes = {words.Signed(slope)} per decade");
-            steps.Add(test is { LowPerDecade: { } low, HighPerDecade: { } high } ? $"95 % limits by rank: {words.Signed(low)} to {words.Signed(high)} per decade" : "Too few slopes for 95 % limits");
+            steps.Add($"Slope = median of the N′ = {test.Slopes} pairwise slopes = {words.Signed(slope)} per decade");
+            steps.Add($"C = 1.96 √variance{(test.CertainShare < 1 ? " of the values that are not censored" : string.Empty)} = {Number(test.HalfWidth, 2)}; ranks (N′ − C)/2 = {Number((test.Slopes - test.HalfWidth) / 2, 2)} and (N′ + C)/2 + 1 = {Number(((test.Slopes + test.HalfWidth) / 2) + 1, 2)}");
+            steps.Add(test is { LowPerDecade: { } low, HighPerDecade: { } high } ? $"95 % limits, the slopes at these ranks: {words.Signed(low)} to {words.Signed(high)} per decade" : "Too few slopes for 95 % limits");
         }
 
-        if (test.HeterogeneityP is { } apart)
+        if (test is { HeterogeneityP: { } apart, HeterogeneityChiSquare: { } square })
         {
-            steps.Add($"Do the months agree? p {TrendWords.P(apart)}");
+            steps.Add($"Do the months agree? χ² = ΣZ² − m Z̄² = {Number(square, 2)} with {(test.Seasons?.Count ?? 0) - 1} degrees of freedom, p {TrendWords.P(apart)}");
         }
 
         if (test.Test == TrendTest.Seasonal && annual is not null)

@@ -7,11 +7,6 @@ namespace UpperStill.Core.Trends;
 /// <remarks>Bounds of a mean and a median with censored values: Helsel 2012, Statistics for Censored Environmental Data, 2nd ed.</remarks>
 internal static class YearSums
 {
-    /// <summary>True where a month counts; a window may run over the turn of the year.</summary>
-    internal static bool Holds(this SummarySettings window, int month) => window.FromMonth <= window.UntilMonth
-        ? month >= window.FromMonth && month <= window.UntilMonth
-        : month >= window.FromMonth || month <= window.UntilMonth;
-
     /// <summary>Values of one day are one: their mean, where none is censored; else the first that is not.</summary>
     internal static IReadOnlyList<SeriesPoint> ByDay(IEnumerable<SeriesPoint> points)
     {
@@ -22,16 +17,16 @@ internal static class YearSums
             : [.. all.GroupBy(p => p.Day).OrderBy(g => g.Key).Select(g => g.Count() == 1 ? g.First() : Mean([.. g.OrderBy(p => p.Visit)]))];
     }
 
-    /// <summary>The years in which there is anything, oldest first.</summary>
+    /// <summary>The years in which there is anything, oldest first; a window over the New Year makes seasons of them.</summary>
     internal static IReadOnlyList<YearSummary> Of(IReadOnlyList<SeriesPoint> points, SummarySettings window, AnnualStatistic statistic, Func<decimal, string> show)
     {
-        var byYear = points.Where(p => window.Holds(p.Day.Month)).GroupBy(p => p.Day.Year).ToDictionary(g => g.Key, g => g.ToList());
+        var byYear = points.Where(p => window.Holds(p.Day.Month)).GroupBy(p => window.SeasonOf(p.Day)).ToDictionary(g => g.Key, g => g.ToList());
         if (points.Count == 0)
         {
             return [];
         }
 
-        var (first, last) = (points.Min(p => p.Day.Year), points.Max(p => p.Day.Year));
+        var (first, last) = (points.Min(p => window.SeasonOf(p.Day)), points.Max(p => window.SeasonOf(p.Day)));
         return [.. Enumerable.Range(first, last - first + 1).Select(y => Year(y, byYear.GetValueOrDefault(y) ?? [], window, statistic, show))];
     }
 
@@ -53,13 +48,13 @@ internal static class YearSums
         var censored = points.Count(p => p.Censored != Censoring.None);
         if (points.Count == 0)
         {
-            return new YearSummary(year, 0, 0, false, "none");
+            return new YearSummary(year, window.NameOf(year), 0, 0, false, "none");
         }
 
         var (low, high, waits) = (points.Min(p => p.Value), points.Max(p => p.Value), points.Any(p => !p.SignedOff));
         if (points.Count < window.LeastReadings)
         {
-            return new YearSummary(year, points.Count, censored, false, $"not enough ({points.Count} of {window.LeastReadings})", waits, Low: Decimals.Published(low), High: Decimals.Published(high));
+            return new YearSummary(year, window.NameOf(year), points.Count, censored, false, $"not enough ({points.Count} of {window.LeastReadings})", waits, Low: Decimals.Published(low), High: Decimals.Published(high));
         }
 
         var average = points.Sum(p => p.Value) / points.Count;
@@ -69,7 +64,7 @@ internal static class YearSums
         var word = statistic == AnnualStatistic.Mean ? "mean" : "median";
         var sign = side switch { Censoring.Above => "> ", Censoring.Below => "< ", _ => string.Empty };
         return new YearSummary(
-            year, points.Count, censored, true, $"{word} {sign}{show(value)} of {points.Count}{(censored > 0 ? $"; {censored} beyond a limit" : string.Empty)}", waits,
+            year, window.NameOf(year), points.Count, censored, true, $"{word} {sign}{show(value)} of {points.Count}{(censored > 0 ? $"; {censored} beyond a limit" : string.Empty)}", waits,
             mean is { } m ? Decimals.Published(m) : null, known == Censoring.None ? Decimals.Published(median) : null, Decimals.Published(low), Decimals.Published(high),
             mean is { } mm && points.Count > 1 ? Decimals.Published(Error(points, mm)) : null, Decimals.Published(value), side);
     }

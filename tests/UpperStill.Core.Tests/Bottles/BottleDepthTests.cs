@@ -74,20 +74,57 @@ public class BottleDepthTests
         Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("52"), Line: Rope)).Findings, f => f.Code == "line-too-short");
 
     [Fact]
-    public void No_depth_ever_lies_within_the_clearance_nor_off_a_mark() =>
-        Gen.Select(Gen.Int[20, 4000], Gen.Int[1, 50], Gen.OneOfConst("deep", "layer-1", "layer-2", "layer-3")).Sample((depth, mark, place) =>
+    public void No_depth_that_a_school_proposes_lies_within_the_clearance_or_off_a_mark_or_is_stopped() =>
+        Gen.Select(Gen.Int[20, 4000], Gen.Int[1, 50], Gen.Int[0, 500], Gen.OneOfConst("deep", "layer-1", "layer-2", "layer-3"), Gen.OneOfConst("whole-metre", "marks", "touch", "fixed", "layers")).Sample((depth, mark, off, place, school) =>
         {
-            var sounding = depth / 100m;
-            var every = mark / 100m;
+            var (sounding, every, clearance) = (depth / 100m, mark / 100m, off / 100m);
             var line = Rope with { MarkEvery = new WrittenLength(Decimals.Text(every), LengthUnit.Metre) };
-            var result = BottleDepthRule.Work(new BottleDepthRequest(place, Sounding: Metres(Decimals.Text(sounding)), ThermoclineM: sounding * 0.6m, TopM: sounding * 0.5m, BottomM: sounding * 0.7m, ProfileRead: true, Line: line));
+            var result = BottleDepthRule.Work(new BottleDepthRequest(
+                place, DeepSchool: school, Sounding: Metres(Decimals.Text(sounding)), ClearanceM: clearance, ThermoclineM: sounding * 0.6m, TopM: sounding * 0.5m, BottomM: sounding * 0.7m, ProfileRead: true, Line: line));
 
-            if (result.DepthM is { } at && !result.Findings.Any(f => f.Level == Findings.FindingLevel.Stop))
+            Assert.DoesNotContain(result.Findings, f => f.Level == Findings.FindingLevel.Stop);
+            if (result.DepthM is { } at)
             {
-                Assert.True(at <= sounding - 1, $"{at} of {sounding}");
+                Assert.InRange(at, 0, sounding - clearance);
                 Assert.True(at < every || at % every == 0, $"{at} on marks of {every}");
             }
+            else
+            {
+                Assert.True(result.Needless && result.Waits is not null);
+            }
         });
+
+    [Theory]
+    [InlineData("12.5", "2", 10)] // 1–2 m above the bottom would be 11 m: within the clearance
+    [InlineData("12.5", "0.5", 11)]
+    [InlineData("12.0", "2", 10)]
+    public void A_clearance_of_more_than_a_metre_lifts_the_deep_bottle(string sounding, string clearance, int depth)
+    {
+        var result = BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres(sounding), ClearanceM: decimal.Parse(clearance, System.Globalization.CultureInfo.InvariantCulture), Line: Rope));
+
+        Assert.Equal((depth, 0), (result.DepthM, result.Findings.Count));
+    }
+
+    [Fact]
+    public void The_fixed_depth_and_the_layer_are_what_they_say()
+    {
+        Assert.Equal(8, Of("fixed").DepthM);
+        Assert.Equal(11, Of("fixed", fixedM: 20).DepthM); // the clearance stands before it
+        Assert.Equal(10.2m, Of("layers").DepthM); // the middle of 8.4 to 12 m
+
+        static BottleDepthResult Of(string school, decimal fixedM = 8) => BottleDepthRule.Work(new BottleDepthRequest(
+            "deep", DeepSchool: school, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7, TopM: 6, BottomM: 8.4m, ProfileRead: true, Line: Rope));
+    }
+
+    [Fact]
+    public void Names_that_nobody_knows_and_depths_below_zero_are_refused()
+    {
+        var deep = new BottleDepthRequest("deep", Sounding: Metres("12.0"));
+
+        Assert.All(
+            [deep with { Place = "middle" }, deep with { DeepSchool = "deepest" }, deep with { Place = "surface", SurfaceSchool = "ankle" }, deep with { ClearanceM = -1 }, deep with { DeepLeastM = -1 }, deep with { TopM = -0.1m }],
+            request => Assert.Throws<ArgumentOutOfRangeException>(() => BottleDepthRule.Work(request)));
+    }
 
     private static readonly Line Rope = new("R-5", "rope", LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre));
 

@@ -165,13 +165,17 @@ public class ClarityRuleTests
             DisappearOnly with { RoundTo = RoundingSchool.HundredthMetre }, [Lost(depth, unit: LengthUnit.Metre)], Day: new DateOnly(2026, 8, 12), History: history)).Findings.Select(f => f.Code);
     }
 
-    [Fact]
-    public void A_mark_finer_than_a_fifth_of_the_lines_marks_is_noted()
+    [Theory]
+    [InlineData("3.25", LengthUnit.Metre, "0.1", LengthUnit.Metre, true)]
+    [InlineData("3.2", LengthUnit.Metre, "0.1", LengthUnit.Metre, false)]
+    [InlineData("11'1\"", LengthUnit.FootInch, "3", LengthUnit.Inch, true)]
+    [InlineData("11'3\"", LengthUnit.FootInch, "3", LengthUnit.Inch, false)]
+    public void A_reading_between_the_lines_marks_is_noted(string written, LengthUnit unit, string every, LengthUnit everyUnit, bool noted)
     {
-        var line = new Line("R-9", "rope", LengthUnit.Metre, new WrittenLength("0.5", LengthUnit.Metre), new WrittenLength("20", LengthUnit.Metre));
-        var codes = ClarityRule.Work(new ClarityRequest(DisappearOnly, [Lost("4.25", unit: LengthUnit.Metre)], Line: line)).Findings.Select(f => f.Code);
+        var line = new Line("R-9", "rope", unit, new WrittenLength(every, everyUnit), new WrittenLength("20", LengthUnit.Metre));
+        var codes = ClarityRule.Work(new ClarityRequest(DisappearOnly, [Lost(written, unit: unit)], Line: line)).Findings.Select(f => f.Code);
 
-        Assert.Equal(["off-the-marks"], codes);
+        Assert.Equal(noted, codes.Contains("off-the-marks"));
     }
 
     [Fact]

@@ -50,7 +50,7 @@ public class ProgrammeCheckTests
             ("factor", Sound with { Composite = Sound.Composite with { Factor = 0 } }),
             ("preset", Sound with { Composite = Sound.Composite with { DepthRule = CompositeDepthRule.Preset } }),
             ("clearance", Sound with { Composite = Sound.Composite with { Clearance = new WrittenLength("a bit", LengthUnit.Metre) } }),
-            ("summary", Sound with { Summary = new(9, 6, 4) }),
+            ("summary", Sound with { Summary = new(9, 13, 4) }),
             ("season", Sound with { Season = [Sound.Season![0] with { LeastGapDays = 20 }] }),
             ("season", Sound with { Season = [Sound.Season![0], Sound.Season[0]] }),
         ];

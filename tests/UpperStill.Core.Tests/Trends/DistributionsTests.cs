@@ -27,4 +27,13 @@ public sealed class DistributionsTests
     [InlineData(2.732636789, 11, 0.99405)] // lower part: the series
     [InlineData(0, 4, 1)]
     public void Chance_of_a_greater_chi_square(double value, int degrees, double chance) => Assert.Equal(chance, Distributions.ChiSquareAbove(value, degrees), degrees == 11 ? 3 : 10);
+
+    [Theory]
+    [InlineData(0.05, 1, 0.00393214)] // the usual tables of χ²
+    [InlineData(0.05, 6, 1.635383)]
+    [InlineData(0.95, 6, 12.591587)]
+    [InlineData(0.95, 10, 18.307038)]
+    [InlineData(0.975, 30, 46.979242)]
+    public void The_quantiles_of_chi_square_are_those_of_the_tables(double p, int degrees, double expected) =>
+        Assert.Equal(expected, Distributions.ChiSquareQuantile(p, degrees), 6);
 }

@@ -36,7 +36,9 @@ public sealed class TrendRuleTests
         Assert.Equal((TrendVerdict.None, "No change in clarity that could be told from chance."), (result.Verdict, result.Headline));
         Assert.Contains("which chance explains", result.Detail, StringComparison.Ordinal);
         Assert.True(result.WouldKnow!.Years > 10);
-        Assert.Equal($"With this scatter it takes {result.WouldKnow.Years} years to see a change of 0.50 m per decade. You have 10: about {result.WouldKnow.Years - 10} more.", result.WouldKnow.Text);
+        var (from, until) = (result.WouldKnow.YearsFrom!.Value, result.WouldKnow.YearsUntil!.Value);
+        Assert.InRange(result.WouldKnow.Years!.Value, from, until);
+        Assert.Equal($"With this scatter it takes {from} to {until} years to see a change of 0.50 m per decade. You have 10: {from - 10} to {until - 10} more.", result.WouldKnow.Text);
     }
 
     [Theory]
@@ -220,6 +222,52 @@ public sealed class TrendRuleTests
         Assert.Equal(whole.Years.Select(y => (y.Year, y.Count, y.Value)), brief.Years.Select(y => (y.Year, y.Count, y.Value)));
         Assert.Equal(whole.Line is null ? null : [whole.Line[0], whole.Line[^1]], brief.Line);
     });
+
+    [Fact]
+    public void Both_tests_speak_of_the_same_years()
+    {
+        // Two years with two readings each carry no mean; neither test may use their months.
+        var few = Years(12, (year, _) => 4 + Wobble[year]).Where(p => p.Day.Year is not (2014 or 2015) || p.Day.Month < 8).ToList();
+        var (with, without) = (Trend(few), Trend([.. few.Where(p => p.Day.Year is not (2014 or 2015))]));
+
+        Assert.Equal((10, 10), (with.Annual!.Years, with.Seasonal!.Years));
+        Assert.Equal((without.Seasonal!.S, without.Seasonal.Variance, without.Seasonal.PerDecade), (with.Seasonal.S, with.Seasonal.Variance, with.Seasonal.PerDecade));
+    }
+
+    [Fact]
+    public void A_summer_over_the_new_year_is_one_season_with_its_own_name()
+    {
+        // November to April: a rise from season to season, and none within.
+        List<SeriesPoint> points = [.. from season in Enumerable.Range(0, 10) from month in new[] { 11, 12, 13, 14, 15, 16 } select new SeriesPoint(
+            new Guid(season, (short)month, 0, new byte[8]), new DateOnly(2010 + season + (month > 12 ? 1 : 0), month > 12 ? month - 12 : month, 15), 4 + (0.1m * season))];
+        var result = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, points, new SummarySettings(11, 4, 6)));
+
+        Assert.Equal(10, result.Years.Count);
+        Assert.All(result.Years, year => Assert.Equal((6, year.Low), (year.Count, year.High)));
+        Assert.Equal(("2010/11", "2019/20"), (result.Years[0].Name, result.Years[^1].Name));
+        Assert.Equal(1, result.Annual!.PerDecade!.Value, 9);
+        Assert.Equal(10, result.Seasonal!.Years);
+        Assert.EndsWith("Ten years, 2010/11 to 2019/20, November to April.", result.Detail, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(TrendTest.Annual)]
+    [InlineData(TrendTest.Seasonal)]
+    public void The_working_carries_what_the_limits_and_the_verdict_are_read_from(TrendTest test)
+    {
+        var result = TrendRule.Work(Request(Years(14, (year, month) => 4 + (0.08 * year) + Wobble[(year + month) % 14])) with { Test = test });
+        var (numbers, steps) = (test == TrendTest.Annual ? result.Annual! : result.Seasonal!, string.Join('\n', result.Working!.Steps));
+
+        Assert.Equal(Distributions.NormalQuantile(0.975) * Math.Sqrt(numbers.Variance), numbers.HalfWidth, 9);
+        Assert.Contains(FormattableString.Invariant($"N′ = {numbers.Slopes} pairwise slopes"), steps, StringComparison.Ordinal);
+        Assert.Contains(FormattableString.Invariant($"= {numbers.HalfWidth:F2}; ranks (N′ − C)/2 = {(numbers.Slopes - numbers.HalfWidth) / 2:F2}"), steps, StringComparison.Ordinal);
+        Assert.Contains(FormattableString.Invariant($"= {numbers.S} / {numbers.Pairs} = {numbers.S / (double)numbers.Pairs:F3}"), steps, StringComparison.Ordinal);
+        Assert.Equal(test == TrendTest.Seasonal, steps.Contains("χ² = ΣZ² − m Z̄²", StringComparison.Ordinal));
+        if (numbers.HeterogeneityChiSquare is { } square)
+        {
+            Assert.Equal(Distributions.ChiSquareAbove(square, numbers.Seasons!.Count - 1), numbers.HeterogeneityP!.Value, 12);
+        }
+    }
 
     private static TrendResult Trend(IReadOnlyList<SeriesPoint> points) => TrendRule.Work(Request(points));
 
