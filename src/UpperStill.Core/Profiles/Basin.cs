@@ -32,13 +32,13 @@ internal sealed class Basin
     /// <summary>Volume, m³.</summary>
     internal double VolumeM3 { get; }
 
-    /// <summary>Null where the table has too little to integrate over.</summary>
+    /// <summary>Null where the table has too little to integrate over, or is none: <see cref="WaterCheck"/> says what is wrong with it.</summary>
     /// <param name="hypsography">Area by depth.</param>
     /// <param name="breaks">Depths at which something else bends, from the surface down.</param>
     internal static Basin? From(IReadOnlyList<AreaAtDepth>? hypsography, IReadOnlyList<double> breaks)
     {
-        var table = (hypsography ?? []).OrderBy(r => r.DepthM).Select(r => (DepthM: (double)r.DepthM, AreaM2: (double)r.AreaM2)).ToArray();
-        if (table.Length < 2 || table[0].DepthM != 0 || table[0].AreaM2 <= 0 || table[^1].DepthM <= 0)
+        var table = (hypsography ?? []).Select(r => (DepthM: (double)r.DepthM, AreaM2: (double)r.AreaM2)).ToArray();
+        if (table.Length < 2 || table[0].AreaM2 <= 0 || WaterCheck.Areas(hypsography ?? []).Any())
         {
             return null;
         }

@@ -46,13 +46,21 @@ internal static class ProfilePart
         toRead.Sort((a, b) => a.DepthM.CompareTo(b.DepthM));
         draft.Findings.AddRange(MeterChecks.Of(draft, meter, levels));
         var marked = new HashSet<Guid>();
-        draft.Findings.AddRange(ProfileChecks.Of(draft, levels, read, [.. planned.Select(p => p.Metres)], marked));
+        var found = ProfileChecks.Of(draft, levels, read, [.. planned.Select(p => p.Metres)], marked);
+        draft.Findings.AddRange(found);
 
-        var asked = new ProfileRequest([.. levels.Where(l => !marked.Contains(l.Entry)).Select(l => l.Worked).OfType<ProfileLevel>()], draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader);
+        // What a stop is open on counts nowhere; with a check open, what follows is only about right.
+        var unanswered = found.Where(f => f.Level != FindingLevel.Note && draft.AnswerTo(f) is null).ToLookup(f => f.About[0]);
+        var open = levels.ToDictionary(l => l.Entry, l => (
+            Temperature: unanswered[l.Entry].Any(f => f.Level == FindingLevel.Stop && !OfOxygen(f)), Oxygen: unanswered[l.Entry].Any(f => f.Level == FindingLevel.Stop && OfOxygen(f))));
+        var counted = levels.Where(l => !marked.Contains(l.Entry) && !open[l.Entry].Temperature).ToList();
+        var asked = new ProfileRequest(
+            [.. counted.Select(l => open[l.Entry].Oxygen ? l.Worked is { } plain ? plain with { OxygenMgL = null } : null : l.Worked).OfType<ProfileLevel>()],
+            draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader, About: counted.Exists(l => unanswered[l.Entry].Any(f => f.Level == FindingLevel.Check)));
         var temperatures = draft.Thermometers;
         var next = NextOf(toRead, read, deepest);
         return new SheetProfile(
-            [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry)))],
+            [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry), open[l.Entry]))],
             toRead, next, planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.SchoolOf("profile.oxygen-unit") == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
             [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
@@ -71,6 +79,8 @@ internal static class ProfilePart
             draft.Context.Programme.SchoolOf("profile.levels"),
             feet ? new Length(depth.Metres / Length.MetresPerFoot, LengthUnit.Foot, 0.1m) : new Length(depth.Metres, LengthUnit.Metre, 0.1m));
     }
+
+    private static bool OfOxygen(Finding finding) => finding.Code.StartsWith("oxygen-", StringComparison.Ordinal);
 
     private static Dictionary<(Guid Level, bool Oxygen), RereadAs> Rereads(SheetDraft draft)
     {

@@ -19,19 +19,21 @@ public sealed record ProfileLevel(decimal DepthM, decimal TemperatureC, decimal?
 /// <param name="AnoxicMgL">Below this, mg/L, it is called anoxic.</param>
 /// <param name="Native">The unit in which depths were read.</param>
 /// <param name="Reader">Unit for the words.</param>
+/// <param name="About">True where a check on a level is open: the figures are only about right, and say so.</param>
 public sealed record ProfileRequest(
     IReadOnlyList<ProfileLevel> Levels,
     IReadOnlyList<AreaAtDepth>? Hypsography = null,
     decimal HypoxicMgL = 2,
     decimal AnoxicMgL = 1,
     LengthUnit Native = LengthUnit.Metre,
-    ReaderUnit Reader = ReaderUnit.AsRead);
+    ReaderUnit Reader = ReaderUnit.AsRead,
+    bool About = false);
 
 /// <summary>Something worked out from a profile.</summary>
-/// <param name="Key">thermocline, degree, metalimnion, mixed, hypoxic, anoxic, bottom-oxygen, stability, heat, mean-temperature or mean-oxygen.</param>
+/// <param name="Key">thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen.</param>
 /// <param name="Label">What it is.</param>
 /// <param name="Text">For the reader.</param>
-/// <param name="Value">The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat.</param>
+/// <param name="Value">The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat, per cent for an area, per s² for N².</param>
 /// <param name="Lower">The lower depth of two, m.</param>
 /// <param name="Working">How it came about; left out where nobody asked.</param>
 public sealed record ProfileFigure(string Key, string Label, string Text, decimal? Value = null, decimal? Lower = null, Working? Working = null);

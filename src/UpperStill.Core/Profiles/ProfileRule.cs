@@ -1,5 +1,6 @@
 using UpperStill.Core.Density;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Places;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
@@ -30,7 +31,15 @@ public static class ProfileRule
 
         LayerLevel[] levels = [.. request.Levels.GroupBy(l => l.DepthM).Select(g => g.Last()).OrderBy(l => l.DepthM)
             .Select(l => LayerLevel.Of((double)l.DepthM, (double)l.TemperatureC, (double?)l.OxygenMgL, (double)l.Salinity))];
-        return levels.Length < 2 ? new ProfileResult([], []) : new ProfileResult([.. new Figures(request, levels, workings).All()], []);
+        if (levels.Length < 2)
+        {
+            return new ProfileResult([], []);
+        }
+
+        var figures = new Figures(request, levels, workings).All();
+        return new ProfileResult(
+            [.. request.About ? figures.Select(f => f with { Text = f.Value is null ? f.Text : $"about {f.Text}" }) : figures],
+            [.. WaterCheck.Areas(request.Hypsography ?? []).Select(f => f with { Level = FindingLevel.Check })]);
     }
 
     /// <summary>The figures of one profile.</summary>
@@ -44,14 +53,14 @@ public static class ProfileRule
         {
             if (water.ThermoclineM is { } thermocline && water.Steepest is { } steepest)
             {
-                yield return new ProfileFigure("thermocline", "Thermocline, by density", Show(thermocline), Number(thermocline), null, Working(
+                yield return new ProfileFigure("thermocline", water.BySalt ? "Halocline, by density" : "Thermocline, by density", Show(thermocline), Number(thermocline), null, Working(
                     "Thermocline by density", Densities(),
                     () => [.. water.Layers.Select(l => $"{Show(l.TopM)}–{Show(l.BottomM)}: {Text(l.Gradient, 3)} kg/m³ per m"),
                         $"Steepest: {Show(water.Layers[steepest].TopM)}–{Show(water.Layers[steepest].BottomM)}, its middle {Show(water.Layers[steepest].MidM)}",
                         $"Vertex of the parabola through it and its neighbours: {Show(thermocline)}"],
-                    "The depth of the steepest density gradient; none where it is under 0.1 kg/m³ per m or the column spans less than 1 °C.", LayerSource));
+                    $"The depth of the steepest density gradient; none where it is under 0.1 kg/m³ per m, or the column spans less than 1 °C and less than 0.5 kg/m³.{(water.BySalt ? " Here salt makes the layers, not warmth." : string.Empty)}", LayerSource));
                 var (top, bottom) = water.Metalimnion!.Value;
-                yield return new ProfileFigure("metalimnion", "Metalimnion, by density", $"{Show(top)}–{Show(bottom)}", Number(top), Number(bottom), Working(
+                yield return new ProfileFigure("metalimnion", water.BySalt ? "Layer of salt, by density" : "Metalimnion, by density", $"{Show(top)}–{Show(bottom)}", Number(top), Number(bottom), Working(
                     "Metalimnion by density", Densities(), () => [$"From the thermocline up and down until the gradient falls below 0.1 kg/m³ per m: {Show(top)}–{Show(bottom)}"],
                     "The unbroken run of layers round the steepest one with at least 0.1 kg/m³ per m.", LayerSource));
             }
@@ -60,7 +69,15 @@ public static class ProfileRule
                 yield return new ProfileFigure("thermocline", "Thermocline, by density", "none, mixed", null, null, Working(
                     "Thermocline by density", Densities(),
                     () => [$"Steepest gradient {Text(water.Layers.Max(l => l.Gradient), 3)} kg/m³ per m; the column spans {Text(levels.Max(l => l.TemperatureC) - levels.Min(l => l.TemperatureC), 1)} °C"],
-                    "None where the steepest gradient is under 0.1 kg/m³ per m or the column spans less than 1 °C.", LayerSource));
+                    "None where the steepest gradient is under 0.1 kg/m³ per m, or the column spans less than 1 °C and less than 0.5 kg/m³.", LayerSource));
+            }
+
+            if (water.GreatestN2 > 0 && water.Steepest is { } at)
+            {
+                yield return new ProfileFigure("buoyancy", "Buoyancy frequency N², greatest", $"{Text(water.GreatestN2 * 1e4, 2)} × 10⁻⁴ s⁻²", Number(water.GreatestN2), null, Working(
+                    "Buoyancy frequency", Densities(),
+                    () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 3)} × {Text(water.Layers[at].Gradient, 4)} = {Text(water.GreatestN2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
+                    "How firmly the steepest layer holds against being mixed: N² = g / ρ dρ/dz, ρ the mean of the column.", "Turner 1973, Buoyancy Effects in Fluids, 1.2"));
             }
 
             var fastest = water.Layers.Max(l => l.Falls);
@@ -68,7 +85,7 @@ public static class ProfileRule
                 "degree", "1 °C per metre", water.Birge is { } birge ? $"{Show(birge.TopM)}–{Show(birge.BottomM)}" : "nowhere", Number(water.Birge?.TopM), Number(water.Birge?.BottomM), Working(
                     "One degree per metre", Temperatures(),
                     () => [.. water.Layers.Select(l => $"{Show(l.TopM)}–{Show(l.BottomM)}: {Text(l.Falls, 2)} °C per m"), water.Birge is { } b ? $"Unbroken round the steepest: {Show(b.TopM)}–{Show(b.BottomM)}" : $"Nowhere: at most {Text(fastest, 2)} °C per m"],
-                    "The unbroken run of layers round the steepest one in which temperature falls at least 1 °C per metre.", BirgeSource));
+                    "The unbroken run of layers round the steepest one in which temperature falls at least 1 °C per metre, and 1 °C in all.", BirgeSource));
             yield return new ProfileFigure("mixed", "Mixed layer", water.MixedM is { } mixed ? $"to {Show(mixed)}" : "to the bottom", Number(water.MixedM), null, Working(
                 "Mixed layer", Densities(), () => [water.MixedM is { } m ? $"Density is 0.1 kg/m³ above that at 1 m first at {Show(m)}" : "Density never exceeds that at 1 m by 0.1 kg/m³"],
                 "The first depth, interpolated, at which density exceeds that at 1 m (or the first reading below) by 0.1 kg/m³.", LayerSource));
@@ -117,6 +134,14 @@ public static class ProfileRule
                 yield return new ProfileFigure("mean-oxygen", "Mean oxygen, by volume", $"{Text(oxygen, 1)} mg/L", Number(oxygen), null, Working(
                     "Mean oxygen by volume", [.. levels.Where(l => l.OxygenMgL is not null).Select(l => new WorkingInput(Show(l.DepthM), $"{Text(l.OxygenMgL!.Value, 2)} mg/L"))],
                     () => [.. Areas(), $"∫ O₂ A dz / ∫ A dz = {Text(oxygen, 2)} mg/L"], "Each depth counts by its area; beyond the readings the nearest stands.", BasinSource));
+            }
+
+            if (water.OxygenBelow((double)request.AnoxicMgL) is { } anoxic)
+            {
+                var share = 100 * basin.AreaM2(anoxic) / basin.SurfaceM2;
+                yield return new ProfileFigure("anoxic-area", "Area without oxygen", $"{Text(share, 0)} %", Number(share), null, Working(
+                    "Area without oxygen", [new WorkingInput("anoxic below", Show(anoxic))], () => [.. Areas(), $"Area at {Show(anoxic)} / area at the surface = {Text(basin.AreaM2(anoxic) / 1e4, 2)} / {Text(basin.SurfaceM2 / 1e4, 2)} ha = {Text(share, 1)} %"],
+                    "The share of the lake’s area that lies below the anoxic depth of this profile.", "Nürnberg 1995, Limnol. Oceanogr. 40: 1100–1111"));
             }
 
             var heat = basin.HeatJPerM2(density, temperature) / 1e6;

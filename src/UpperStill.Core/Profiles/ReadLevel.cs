@@ -120,9 +120,10 @@ internal sealed class ReadLevel
     /// <param name="above">The level above it.</param>
     /// <param name="added">True where the school does not ask for it.</param>
     /// <param name="marked">True where it may not be water.</param>
-    internal SheetLevel Show(ReaderUnit reader, ReadLevel? above, bool added, bool marked)
+    /// <param name="open">Whether a stop on its temperature, or its oxygen, is open.</param>
+    internal SheetLevel Show(ReaderUnit reader, ReadLevel? above, bool added, bool marked, (bool Temperature, bool Oxygen) open)
     {
-        if (shown is { } last && last.Reader == reader && last.Above == above && last.Sheet.Added == added && last.Sheet.Marked == marked)
+        if (shown is { } last && last.Reader == reader && last.Above == above && last.Sheet.Added == added && last.Sheet.Marked == marked && (last.Sheet.TemperatureOpen, last.Sheet.OxygenOpen) == open)
         {
             return last.Sheet;
         }
@@ -132,7 +133,7 @@ internal sealed class ReadLevel
             Entry, Decimals.Published(DepthM), LengthText.Show(Depth, reader), Body.Depth, Body.Temperature?.Written, TemperatureUnit, Rounded(Celsius, 4),
             Body.Oxygen?.Written, OxygenUnit, Rounded(MgPerL, 4), MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
             Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(Density, 3),
-            Conductivity, Ph, Salinity, Reread, added, marked, Body.From);
+            Conductivity, Ph, Salinity, Reread, added, marked, Body.From, open.Temperature, open.Oxygen);
         shown = new Shown(reader, above, sheet);
         return sheet;
     }

@@ -26,6 +26,8 @@ namespace UpperStill.Core.Profiles;
 /// <param name="Added">True where the plan did not ask for it.</param>
 /// <param name="Marked">True where it may not be water: in the mud, or under the bottom.</param>
 /// <param name="From">Where it came from, if it was not typed.</param>
+/// <param name="TemperatureOpen">True while a stop on its temperature is open: it is drawn by itself and counts nowhere.</param>
+/// <param name="OxygenOpen">The same of its oxygen.</param>
 public sealed record SheetLevel(
     Guid Entry,
     decimal DepthM,
@@ -47,7 +49,18 @@ public sealed record SheetLevel(
     bool Reread = false,
     bool Added = false,
     bool Marked = false,
-    LevelSource? From = null);
+    LevelSource? From = null,
+    bool TemperatureOpen = false,
+    bool OxygenOpen = false)
+{
+    /// <summary>The temperature that is counted with, °C; null where there is none, it may be mud, or a stop on it is open.</summary>
+    [JsonIgnore]
+    public decimal? CountedC => Marked || TemperatureOpen ? null : TemperatureC;
+
+    /// <summary>The oxygen that is counted with, mg/L.</summary>
+    [JsonIgnore]
+    public decimal? CountedMgL => Marked || OxygenOpen ? null : OxygenMgL;
+}
 
 /// <summary>Why a level is asked for.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<LevelWanted>))]

@@ -33,9 +33,16 @@ internal sealed class Stratification
     /// <summary>Below this gradient, kg/m³ per m, nothing is called a thermocline.</summary>
     internal const double LeastGradient = 0.1;
 
-    /// <summary>A column that spans less, °C, is mixed.</summary>
+    /// <summary>A column that spans less, °C, and less than <see cref="LeastSpanDensity"/>, is mixed.</summary>
     internal const double LeastSpanC = 1;
 
+    /// <summary>kg/m³. Less than a degree never makes so much in fresh water: it is salt that layers the column.</summary>
+    internal const double LeastSpanDensity = 0.5;
+
+    // Depths and readings are decimals that no binary number is: exactly a degree a metre is a degree a metre.
+    private const double Nothing = 1e-9;
+
+    private const double Gravity = 9.80665;
     private const double MixedExcess = 0.1;
     private const double ReferenceM = 1;
     private const double BirgeCPerM = 1;
@@ -55,7 +62,14 @@ internal sealed class Stratification
         }
 
         Layers = layers;
-        if (layers.Count > 0 && levels.Max(l => l.TemperatureC) - levels.Min(l => l.TemperatureC) >= LeastSpanC)
+        if (layers.Count == 0)
+        {
+            return;
+        }
+
+        var warm = levels.Max(l => l.TemperatureC) - levels.Min(l => l.TemperatureC) >= LeastSpanC - Nothing;
+        BySalt = !warm && levels[^1].Density - levels.Min(l => l.Density) >= LeastSpanDensity;
+        if (warm || BySalt)
         {
             var steepest = 0;
             for (var i = 1; i < layers.Count; i++)
@@ -63,11 +77,11 @@ internal sealed class Stratification
                 steepest = layers[i].Gradient > layers[steepest].Gradient ? i : steepest;
             }
 
-            if (layers[steepest].Gradient >= LeastGradient)
+            if (layers[steepest].Gradient >= LeastGradient - Nothing)
             {
                 Steepest = steepest;
                 ThermoclineM = Vertex(steepest);
-                Metalimnion = Run(steepest, l => l.Gradient >= LeastGradient);
+                Metalimnion = Run(steepest, l => l.Gradient >= LeastGradient - Nothing);
             }
 
             var fastest = 0;
@@ -76,9 +90,10 @@ internal sealed class Stratification
                 fastest = layers[i].Falls > layers[fastest].Falls ? i : fastest;
             }
 
-            if (layers[fastest].Falls >= BirgeCPerM)
+            if (layers[fastest].Falls >= BirgeCPerM - Nothing && Run(fastest, l => l.Falls >= BirgeCPerM - Nothing) is var run && Falls(run) >= LeastSpanC - Nothing)
             {
-                Birge = Run(fastest, l => l.Falls >= BirgeCPerM);
+                // A third of a degree within a third of a metre is a step of the surface, not a layer.
+                Birge = run;
             }
         }
     }
@@ -87,6 +102,12 @@ internal sealed class Stratification
 
     /// <summary>Which layer is the steepest; null in a mixed column.</summary>
     internal int? Steepest { get; }
+
+    /// <summary>True where salt layers the column, and temperature hardly changes.</summary>
+    internal bool BySalt { get; }
+
+    /// <summary>Greatest buoyancy frequency squared, N² = g / ρ dρ/dz, per s²; 0 where nothing is stable.</summary>
+    internal double GreatestN2 => Layers.Count == 0 ? 0 : Math.Max(0, Layers.Max(l => Gravity * l.Gradient / levels.Average(level => level.Density)));
 
     /// <summary>Depth of the thermocline by density, m; null in a mixed column.</summary>
     internal double? ThermoclineM { get; }
@@ -154,6 +175,9 @@ internal sealed class Stratification
 
         return found;
     }
+
+    private double Falls((double TopM, double BottomM) run) =>
+        levels.First(l => l.DepthM == run.TopM).TemperatureC - levels.First(l => l.DepthM == run.BottomM).TemperatureC;
 
     private double? Crossing(Func<LayerLevel, double> over, double fromM)
     {

@@ -91,6 +91,10 @@ internal sealed class SheetDraft(FoldRequest request)
     internal Read<T>? First<T>(EntryKind<T> kind)
         where T : class => Standing(kind) is { Count: > 0 } standing ? standing[0] : null;
 
+    /// <summary>The reason given for going on in spite of a finding; null while it is open.</summary>
+    internal string? AnswerTo(Finding finding) => finding.Kept ?? (finding.NoWayRound ? null
+        : Standing(EntryKinds.Kept).LastOrDefault(a => a.Body.Finding == finding.Code && a.Body.About.ToHashSet().SetEquals(finding.About))?.Entry.Why);
+
     /// <summary>When the newest entry was written.</summary>
     internal DateTimeOffset? LastAt => Log.All.Count > 0 ? Log.All[^1].At : null;
 

@@ -44,7 +44,7 @@ internal sealed class SheetFold
         var steps = new StepsOf(draft, arrival, clarity, composite, tries, profile, bottles);
         Leaving.Fold(draft, clarity, bottles, steps);
         var aboard = GearAboard.Fold(draft);
-        var findings = Answered();
+        List<Finding> findings = [.. draft.Findings.Select(f => draft.AnswerTo(f) is { } why ? f with { Kept = why } : f)];
         var known = draft.Context.Station.KnownDepth.Read().Length;
         var bottom = draft.Sounding?.DepthM ?? known?.Metres ?? 10;
         var stops = findings.Where(f => f.Level == FindingLevel.Stop && f.Kept is null).ToList();
@@ -192,14 +192,6 @@ internal sealed class SheetFold
                 "Set the device’s clock; say on the visit when the readings were made.") with
             { Beside = Beside.Header, About = [.. device.Select(e => e.Id)] });
         }
-    }
-
-    private List<Finding> Answered()
-    {
-        var answers = draft.Standing(EntryKinds.Kept);
-        return [.. draft.Findings.Select(f => !f.NoWayRound && answers.LastOrDefault(a => a.Body.Finding == f.Code && a.Body.About.ToHashSet().SetEquals(f.About)) is { } answer
-            ? f with { Kept = answer.Entry.Why }
-            : f)];
     }
 
     private SheetEntry Shown(Entry entry, bool blind)

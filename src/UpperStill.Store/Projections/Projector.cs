@@ -307,8 +307,8 @@ public static class Projector
             Station = context.Station.Code,
             Day = day,
             DepthM = (double)l.DepthM,
-            TemperatureC = (double?)l.TemperatureC,
-            OxygenMgL = (double?)l.OxygenMgL,
+            TemperatureC = (double?)l.CountedC,
+            OxygenMgL = (double?)l.CountedMgL,
         })];
         List<SampleRow> held = [.. samples.Samples.Select(s => new SampleRow
         {
@@ -378,7 +378,7 @@ public static class Projector
     }
 
     private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
-        [.. (sheet.Profile?.Levels ?? []).Where(l => l is { Marked: false, TemperatureC: not null }).Select(l => new ProfileLevel(l.DepthM, l.TemperatureC!.Value, l.OxygenMgL, l.Salinity ?? 0))],
+        [.. (sheet.Profile?.Levels ?? []).Where(l => l.CountedC is not null).Select(l => new ProfileLevel(l.DepthM, l.CountedC!.Value, l.CountedMgL, l.Salinity ?? 0))],
         context.Water?.Hypsography));
 
     // A visit whose beginning has not arrived waits in the log.

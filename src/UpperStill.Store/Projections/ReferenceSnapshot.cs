@@ -82,7 +82,7 @@ internal sealed class ReferenceSnapshot
 
     private void Remember(string station, FieldSheet sheet)
     {
-        decimal[] warm = [.. (sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select(l => l.TemperatureC).OfType<decimal>()];
+        decimal[] warm = [.. (sheet.Profile?.Levels ?? []).Select(l => l.CountedC).OfType<decimal>()];
         if (warm.Length == 0)
         {
             return;

@@ -2513,6 +2513,12 @@ export interface components {
             deepLeastM: number;
             /**
              * Format: double
+             * @description The coordinator’s great depth of the school `fixed`, m.
+             * @default 10
+             */
+            deepFixedM: number;
+            /**
+             * Format: double
              * @description Today's, m; null where none was found or no profile read.
              */
             thermoclineM?: null | number;
@@ -6301,9 +6307,11 @@ export interface components {
         OxygenSeason: {
             /**
              * Format: int32
-             * @description The year.
+             * @description The year; of a season over the New Year that in which it ends.
              */
             year: number;
+            /** @description Its name, such as 2025 or 2025/26. */
+            name: string;
             /**
              * Format: int32
              * @description Profiles with oxygen.
@@ -6342,6 +6350,7 @@ export interface components {
         OxygenSeasonsRequest: {
             /** @description In any order. */
             visits: components["schemas"]["OxygenVisit"][];
+            window?: null | components["schemas"]["SummarySettings"];
         };
         /** @description Oxygen by season. */
         OxygenSeasonsResult: {
@@ -6571,7 +6580,7 @@ export interface components {
         };
         /** @description Something worked out from a profile. */
         ProfileFigure: {
-            /** @description thermocline, degree, metalimnion, mixed, hypoxic, anoxic, bottom-oxygen, stability, heat, mean-temperature or mean-oxygen. */
+            /** @description thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen. */
             key: string;
             /** @description What it is. */
             label: string;
@@ -6579,7 +6588,7 @@ export interface components {
             text: string;
             /**
              * Format: double
-             * @description The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat.
+             * @description The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat, per cent for an area, per s² for N².
              */
             value?: null | number;
             /**
@@ -6635,6 +6644,11 @@ export interface components {
             native?: components["schemas"]["LengthUnit"];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
+            /**
+             * @description True where a check on a level is open: the figures are only about right, and say so.
+             * @default false
+             */
+            about: boolean;
         };
         /** @description A profile worked out. */
         ProfileResult: {
@@ -8113,6 +8127,16 @@ export interface components {
              */
             marked: boolean;
             from?: null | components["schemas"]["LevelSource"];
+            /**
+             * @description True while a stop on its temperature is open: it is drawn by itself and counts nowhere.
+             * @default false
+             */
+            temperatureOpen: boolean;
+            /**
+             * @description The same of its oxygen.
+             * @default false
+             */
+            oxygenOpen: boolean;
         };
         /** @description A logged cast of the visit. */
         SheetLoggedCast: {
@@ -8789,7 +8813,7 @@ export interface components {
             fromMonth: number;
             /**
              * Format: int32
-             * @description Last month, 1–12.
+             * @description Last month, 1–12; before the first, the window runs over the New Year and is one season.
              */
             untilMonth: number;
             /**
@@ -8910,10 +8934,30 @@ export interface components {
              */
             certainShare: number;
             /**
+             * Format: int64
+             * @description Pairs whose order is compared: Kendall’s tau is S over them.
+             */
+            pairs: number;
+            /**
+             * Format: int64
+             * @description Slopes that the median and its limits are taken from, N′.
+             */
+            slopes: number;
+            /**
+             * Format: double
+             * @description C of the limits: 1.96 times the root of the variance.
+             */
+            halfWidth: number;
+            /**
              * Format: double
              * @description Seasonal: how likely the seasons are to differ so much by chance.
              */
             heterogeneityP?: null | number;
+            /**
+             * Format: double
+             * @description Seasonal: the χ² that this is read from, with one degree less than there are seasons.
+             */
+            heterogeneityChiSquare?: null | number;
             /** @description Seasonal: month, Z. */
             seasons?: null | components["schemas"]["SeasonNumbers"][];
         };
@@ -9714,11 +9758,21 @@ export interface components {
             have: number;
             /**
              * Format: double
-             * @description Scatter of a year round the trend.
+             * @description Scatter of a year round the trend, its standard deviation.
              */
             scatter: number;
             /** @description In words. */
             text: string;
+            /**
+             * Format: int32
+             * @description Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides together.
+             */
+            yearsFrom?: null | number;
+            /**
+             * Format: int32
+             * @description Years needed where it is as great; null where sixty are not enough.
+             */
+            yearsUntil?: null | number;
         };
         /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
         WrittenLength: {
@@ -9818,9 +9872,11 @@ export interface components {
         YearSummary: {
             /**
              * Format: int32
-             * @description The year.
+             * @description The year; of a season over the New Year that in which it ends.
              */
             year: number;
+            /** @description Its name, such as 2025 or 2025/26. */
+            name: string;
             /**
              * Format: int32
              * @description Usable values inside the window.

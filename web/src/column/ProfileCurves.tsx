@@ -17,8 +17,9 @@ interface Props {
 /** Temperature and oxygen as they come in: ink and dots, reed and squares, each on its own axis above the water. */
 export function ProfileCurves({ clip, profile, earlier, scale, left, right, top, strip }: Props) {
   const water = profile.levels.filter((level) => !level.marked);
-  const warmest = Math.max(25, ...water.map((level) => level.temperatureC ?? 0));
-  const most = Math.max(12, ...water.map((level) => level.oxygenMgL ?? 0));
+  // What a stop is open on is drawn hollow and by itself: it joins nothing, and no axis is stretched for it.
+  const warmest = Math.max(25, ...water.map((level) => (level.temperatureOpen ? 0 : (level.temperatureC ?? 0))));
+  const most = Math.max(12, ...water.map((level) => (level.oxygenOpen ? 0 : (level.oxygenMgL ?? 0))));
   const span = right - left - (strip ? 8 : 24);
   const xt = (celsius: number) => left + (strip ? 4 : 12) + (Math.max(0, celsius) / (5 * Math.ceil(warmest / 5))) * span;
   const xo = (mgl: number) => left + (strip ? 4 : 12) + (mgl / (4 * Math.ceil(most / 4))) * span;
@@ -28,11 +29,16 @@ export function ProfileCurves({ clip, profile, earlier, scale, left, right, top,
     oxygen: levels.flatMap(({ depthM, oxygenMgL }) => (oxygenMgL != null ? [{ x: xo(oxygenMgL), y: scale.y(depthM) }] : [])),
   }));
   const warm = water.flatMap((level) =>
-    level.temperatureC != null ? [{ x: xt(level.temperatureC), y: scale.y(level.depthM), key: level.entry }] : [],
+    level.temperatureC != null
+      ? [{ x: xt(level.temperatureC), y: scale.y(level.depthM), key: level.entry, open: level.temperatureOpen === true }]
+      : [],
   );
   const oxygen = water.flatMap((level) =>
-    level.oxygenMgL != null ? [{ x: xo(level.oxygenMgL), y: scale.y(level.depthM), key: level.entry }] : [],
+    level.oxygenMgL != null
+      ? [{ x: xo(level.oxygenMgL), y: scale.y(level.depthM), key: level.entry, open: level.oxygenOpen === true }]
+      : [],
   );
+  const edge = (x: number) => Math.min(x, right - 5);
   const path = (points: { x: number; y: number }[]) => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
   const figure = (key: string) => profile.figures.find((one) => one.key === key);
   const band = figure('metalimnion');
@@ -61,10 +67,37 @@ export function ProfileCurves({ clip, profile, earlier, scale, left, right, top,
             </g>
           ))}
         </g>
-        <path d={path(warm)} fill="none" stroke="var(--ink)" strokeWidth="2" />
-        <path d={path(oxygen)} fill="none" stroke="var(--reed)" strokeWidth="2" />
-        {!strip && warm.map(({ x, y, key }) => <circle key={key} cx={x} cy={y} r="3" fill="var(--ink)" />)}
-        {!strip && oxygen.map(({ x, y, key }) => <rect key={key} x={x - 3} y={y - 3} width="6" height="6" fill="var(--reed)" />)}
+        <path d={path(warm.filter(({ open }) => !open))} fill="none" stroke="var(--ink)" strokeWidth="2" />
+        <path d={path(oxygen.filter(({ open }) => !open))} fill="none" stroke="var(--reed)" strokeWidth="2" />
+        {warm.map(
+          ({ x, y, key, open }) =>
+            (!strip || open) && (
+              <circle
+                key={key}
+                cx={edge(x)}
+                cy={y}
+                r={open ? 4 : 3}
+                fill={open ? 'none' : 'var(--ink)'}
+                stroke="var(--ink)"
+                strokeWidth={open ? 1.5 : 0}
+              />
+            ),
+        )}
+        {oxygen.map(
+          ({ x, y, key, open }) =>
+            (!strip || open) && (
+              <rect
+                key={key}
+                x={edge(x) - 3}
+                y={y - 3}
+                width="6"
+                height="6"
+                fill={open ? 'none' : 'var(--reed)'}
+                stroke="var(--reed)"
+                strokeWidth={open ? 1.5 : 0}
+              />
+            ),
+        )}
       </g>
       {!strip && (
         <Axes

@@ -19,7 +19,7 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
   useEffect(() => {
     let current = true;
     if (visits) {
-      compute('oxygen-seasons', { visits }).then(
+      compute('oxygen-seasons', { visits, window: record.context.programme.summary }).then(
         (result) => current && setSeasons(result.seasons),
         () => {},
       );
@@ -27,7 +27,7 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
     return () => {
       current = false;
     };
-  }, [visits]);
+  }, [visits, record]);
   if (problem) {
     return <Problem words={problem} />;
   }
@@ -43,8 +43,7 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
       </div>
       {season && (
         <p className="text-dim">
-          {season.text.charAt(0).toUpperCase() + season.text.slice(1)}.{' '}
-          {season.working && <Worked working={season.working}>Show the working</Worked>}
+          {season.name}: {season.text}. {season.working && <Worked working={season.working}>Show the working</Worked>}
         </p>
       )}
       <Maps key={year} code={code} year={year} />
@@ -54,7 +53,7 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
           file={`${code}-oxygen`}
           rows={seasons.toReversed()}
           columns={[
-            { name: 'year', of: (row) => row.year },
+            { name: 'season', of: (row) => row.name },
             { name: 'profiles', of: (row) => row.visits },
             { name: 'least at the bottom', unit: 'mg/L', of: (row) => row.leastBottomMgL },
             { name: 'hypoxic from', unit: 'm', of: (row) => row.shallowestHypoxicM },

@@ -98,7 +98,7 @@ function Appendix({ series }: { series: Schemas['ReportSeries'][] }) {
               {trend.years.map((year) => (
                 <tr key={year.year} className="border-rule border-b">
                   <th scope="row" className="num py-0.5 text-left font-normal">
-                    {year.year}
+                    {year.name}
                   </th>
                   <td className="py-0.5 text-right">
                     {year.text}

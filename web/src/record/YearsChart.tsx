@@ -234,10 +234,10 @@ function YearValue({
   const down = year.value != null && y(year.value) > base ? 1 : -1;
   return (
     <g>
-      <title>{`${year.year}: ${year.text}${year.provisional ? ', provisional' : ''}`}</title>
+      <title>{`${year.name}: ${year.text}${year.provisional ? ', provisional' : ''}`}</title>
       {name && (
         <text x={x} y={named} textAnchor="middle" fill="var(--dim)">
-          {String(year.year).slice(2)}
+          {year.name.slice(2)}
         </text>
       )}
       {known != null && <path d={`M${x} ${base}V${y(known)}`} stroke="var(--slate)" strokeWidth="1.5" />}
