@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
+using System.Text.RegularExpressions;
 using Microsoft.Extensions.DependencyInjection;
 using UpperStill.Store;
 using UpperStill.Store.Projections;
@@ -34,6 +35,16 @@ public class EarlierServer() : RunningServer(false)
 /// <summary>What an earlier build kept opens in this one, and reads the same.</summary>
 public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<EarlierServer>
 {
+    // What later builds say otherwise on purpose; everything else reads as it did.
+    private static readonly (string At, string Why)[] Otherwise =
+    [
+        (@"\.wouldKnow: ", "the scatter of single years is without bias, and the years to know are a range"),
+        (@"\.line\[\d\]\.(low|high): ", "the band of a trend rests on the same scatter"),
+        (@"^/api/stations/HAR-2\.context\.temperatures\[52\]\.highC: was 216, is 21\.8$", "216 °C, with its stop open, is no warmth of that month"),
+        (@"^/api/stations/HAR-2\.profiles\[0\]\.levels\[3\]\.celsius: was 216, is $", "nor is it drawn in the record"),
+        (@"^/api/stations/HAR-2\.series\[[2-5]\]\.points: ", "without it the visit of that level has bottom oxygen, warmth, thermocline and stability: not usable while the stop is open"),
+    ];
+
     [Fact]
     public async Task A_database_of_an_earlier_build_reads_the_same()
     {
@@ -44,7 +55,7 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
             differs.AddRange(Differences(address, then, await http.GetFromJsonAsync<JsonNode>(address)));
         }
 
-        Assert.Empty(differs);
+        AssertOnlyOtherwise(differs);
     }
 
     [Fact]
@@ -64,7 +75,7 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
             differs.AddRange(Differences(address, then, await http.GetFromJsonAsync<JsonNode>(address)));
         }
 
-        Assert.Empty(differs);
+        AssertOnlyOtherwise(differs);
     }
 
     [Fact]
@@ -72,6 +83,14 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
     {
         using var scope = earlier.Services.CreateScope();
         Assert.Empty(await scope.ServiceProvider.GetRequiredService<FieldBook>().RebuildAsync(TestContext.Current.CancellationToken));
+    }
+
+    private static void AssertOnlyOtherwise(List<string> differs)
+    {
+        Assert.DoesNotContain(differs, d => !Otherwise.Any(o => Regex.IsMatch(d, o.At)));
+
+        // A reason that nothing needs any more is taken out.
+        Assert.All(Otherwise, o => Assert.Contains(differs, d => Regex.IsMatch(d, o.At)));
     }
 
     // All that was said then is said now; a later build may say more beside it.
