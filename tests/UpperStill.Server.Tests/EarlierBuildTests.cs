@@ -38,8 +38,13 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
     // What later builds say otherwise on purpose; everything else reads as it did.
     private static readonly (string At, string Why)[] Otherwise =
     [
-        (@"\.wouldKnow: ", "the scatter of single years is without bias, and the years to know are a range"),
-        (@"\.line\[\d\]\.(low|high): ", "the band of a trend rests on the same scatter"),
+        (@"\.wouldKnow(\.(scatter|text|years))?: ", "the scatter of single years is without bias, and the years to know are a range"),
+        (@"\.paragraphs\[\d\]: .*With this scatter", "the report says the same"),
+        (@"\.line\[\d+\]\.(low|high): ", "the band of a trend rests on the same scatter"),
+        (@"\.trend\.seasonal\.", "both tests speak of the same years: months of years with too few values are left out"),
+        (@"\.trend\.working\.steps: was \[""S ", "tau, N′, C, the ranks and χ² stand in the working"),
+        (@"^/api/reviews\[0\]\.(openFindings: was 16, is 15$|seen\[[12]\]: )", "a preservative that was added later ends the stop that it was missing"),
+        (@"series\[2\]\.trend\.(heldBack\[2\]: was ""1 value has an open stop|points: )", "the visit with 216 °C, see below"),
         (@"^/api/stations/HAR-2\.context\.temperatures\[52\]\.highC: was 216, is 21\.8$", "216 °C, with its stop open, is no warmth of that month"),
         (@"^/api/stations/HAR-2\.profiles\[0\]\.levels\[3\]\.celsius: was 216, is $", "nor is it drawn in the record"),
         (@"^/api/stations/HAR-2\.series\[[2-5]\]\.points: ", "without it the visit of that level has bottom oxygen, warmth, thermocline and stability: not usable while the stop is open"),
@@ -56,6 +61,9 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
         }
 
         AssertOnlyOtherwise(differs);
+
+        // A reason that nothing needs any more is taken out.
+        Assert.All(Otherwise, o => Assert.Contains(differs, d => Regex.IsMatch(d, o.At)));
     }
 
     [Fact]
@@ -87,10 +95,8 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
 
     private static void AssertOnlyOtherwise(List<string> differs)
     {
-        Assert.DoesNotContain(differs, d => !Otherwise.Any(o => Regex.IsMatch(d, o.At)));
-
-        // A reason that nothing needs any more is taken out.
-        Assert.All(Otherwise, o => Assert.Contains(differs, d => Regex.IsMatch(d, o.At)));
+        List<string> unsaid = [.. differs.Where(d => !Otherwise.Any(o => Regex.IsMatch(d, o.At)))];
+        Assert.True(unsaid.Count == 0, string.Join(Environment.NewLine, unsaid));
     }
 
     // All that was said then is said now; a later build may say more beside it.

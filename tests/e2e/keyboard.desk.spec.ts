@@ -67,6 +67,9 @@ test('a paper sheet with fifteen levels is typed in by keyboard alone, with few 
   await press('Enter');
   await expect(person.question('How deep is it here?')).toBeFocused();
   await enter('14.0');
+  // Deeper than it is known to be: the page stays, and Enter goes on.
+  await expect(page.getByRole('button', { name: 'On to clarity' })).toBeFocused();
+  await press('Enter');
   await expect(person.question(/^Bea Okafor/)).toBeFocused();
   await enter('3.2');
   await expect(person.question(/^Tomas Reyl/)).toBeFocused();
@@ -79,6 +82,13 @@ test('a paper sheet with fifteen levels is typed in by keyboard alone, with few 
     await enter((21.6 - i * 0.9).toFixed(1));
     await enter((8.6 - i * 0.4).toFixed(1));
   }
+  // Nothing on the sheet says that the meter was calibrated.
+  await page.getByRole('button', { name: 'Other ways' }).focus();
+  await press('Enter');
+  await page.getByRole('button', { name: 'Keep, because…' }).focus();
+  await press('Enter');
+  await page.getByRole('textbox', { name: 'Why does it stand?' }).focus();
+  await enter('not on the sheet');
   await expect(page.getByRole('button', { name: 'On to leaving' })).toBeVisible();
 
   // At two strokes a second 180 s are 360.

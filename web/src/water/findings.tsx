@@ -2,10 +2,9 @@ import type { FieldSheet, Finding, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { FindingNote } from '../ui/FindingNote';
 import { type Here, useHere } from './now/here';
-import { keyOf } from './now/NowBar';
 import { Repairs } from './now/Repairs';
 import { type Repair, repairsOf } from './now/repairs';
-import { byRank } from './now/worst';
+import { byRank, keyOf } from './now/worst';
 
 /** The findings beside one part of the visit, stops first, each with its ways on; the one that is said above the bar stands there alone. */
 export function FindingsBeside({ sheet, beside }: { sheet: FieldSheet; beside: Schemas['Beside'] }) {

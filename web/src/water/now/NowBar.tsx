@@ -1,12 +1,12 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { type FocusEvent, useRef, useState } from 'react';
-import type { Finding } from '../../api/client';
 import { write } from '../../field/entries';
 import { clockTime } from '../../ui/days';
 import { FindingNote, LevelMark } from '../../ui/FindingNote';
 import { useHere } from './here';
 import { Repairs } from './Repairs';
 import { repairsOf } from './repairs';
+import { keyOf } from './worst';
 
 const PLACE =
   'print:hidden sticky bottom-0 z-10 -mx-7 border-rule border-t bg-paper px-7 boat:fixed boat:inset-x-0 boat:bottom-16 boat:mx-0 boat:px-3';
@@ -14,13 +14,13 @@ const PLACE =
 /** Always in the same place and of the same height: the worst open thing about what was just written, else what was written. */
 export function NowBar() {
   const here = useHere();
-  const [open, setOpen] = useState<{ of: string; asking: boolean }>();
+  const [asking, setAsking] = useState(false);
   // Where the keyboard was: it goes back there once something was answered here.
   const before = useRef<HTMLElement>(undefined);
   if (!here) {
     return null;
   }
-  const { said, inBar, newest } = here;
+  const { said, inBar, newest, held, hold } = here;
   const finding = said ?? inBar;
   if (!finding) {
     return (
@@ -45,8 +45,13 @@ export function NowBar() {
       before.current = event.relatedTarget;
     }
   };
+  // While it is unfolded it stays, whatever is found meanwhile.
+  const open = (reason: boolean) => {
+    setAsking(reason);
+    hold(key);
+  };
   const back = () => {
-    setOpen(undefined);
+    hold(undefined);
     before.current?.focus({ preventScroll: true });
   };
   const repairs = (said ? [] : repairsOf(finding, here)).map((repair) => ({
@@ -61,10 +66,10 @@ export function NowBar() {
     back();
     void write({ visit: here.sheet.visit, kind: 'kept', body: { finding: finding.code, about: finding.about }, why });
   };
-  if (open?.of === key) {
+  if (held === key) {
     return (
       <div onFocus={away} className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}>
-        <FindingNote key={key + open.asking} finding={finding} onKeep={keepable ? keep : undefined} asks={open.asking}>
+        <FindingNote key={`${key} ${asking}`} finding={finding} onKeep={keepable ? keep : undefined} asks={asking}>
           <Repairs repairs={repairs} />
         </FindingNote>
         <button type="button" className="act-quiet mt-1 inline-flex items-center gap-1" onClick={back}>
@@ -86,12 +91,7 @@ export function NowBar() {
         <b>{finding.seen}</b> {finding.why} {finding.act}
       </p>
       {!first && !keepable ? (
-        <button
-          type="button"
-          className="act-quiet shrink-0 text-sm"
-          aria-expanded={false}
-          onClick={() => setOpen({ of: key, asking: false })}
-        >
+        <button type="button" className="act-quiet shrink-0 text-sm" aria-expanded={false} onClick={() => open(false)}>
           Read it all
         </button>
       ) : (
@@ -99,7 +99,7 @@ export function NowBar() {
           <button
             type="button"
             className="act !min-h-11 !px-2 text-sm leading-tight"
-            onClick={first && !first.either ? first.run : () => setOpen({ of: key, asking: !first })}
+            onClick={first && !first.either ? first.run : () => open(!first)}
           >
             {first ? (first.either ? 'Choose one' : first.label) : 'Keep, because…'}
           </button>
@@ -108,7 +108,7 @@ export function NowBar() {
               type="button"
               className="act-quiet !min-h-10 inline-flex items-center justify-center gap-1 text-sm"
               aria-expanded={false}
-              onClick={() => setOpen({ of: key, asking: false })}
+              onClick={() => open(false)}
             >
               <ChevronUp size={16} aria-hidden="true" /> Other ways
             </button>
@@ -120,7 +120,3 @@ export function NowBar() {
 }
 
 const LEVELS = { stop: 'Stop', check: 'Check', note: 'Note' };
-
-export function keyOf(finding: Finding): string {
-  return finding.code + finding.why + finding.about.join();
-}

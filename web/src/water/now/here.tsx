@@ -3,7 +3,7 @@ import type { FieldSheet, Finding, Schemas } from '../../api/client';
 import { deviceName } from '../../field/device';
 import type { StepName } from '../../routes';
 import { SaidContext } from '../../ui/said';
-import { newestOf, openOn, worstNow } from './worst';
+import { isOpen, keyOf, newestOf, openOn, worstNow } from './worst';
 
 /** Something that a finding's repair asks of a step: to take up a level, a reading or a bottle. */
 export interface Asked {
@@ -20,6 +20,9 @@ export interface Here {
   newest: Schemas['SheetEntry'] | undefined;
   /** The finding that is said above the bar; the page's own lists leave it out meanwhile. */
   inBar: Finding | undefined;
+  /** The key of a finding that is unfolded there, and stays until it is folded up or mended. */
+  held: string | undefined;
+  hold: (key: string | undefined) => void;
   /** What is wrong with something that is typed and not yet written. */
   said: Finding | undefined;
   asked: Asked | undefined;
@@ -45,14 +48,21 @@ export function HereProvider({
 }) {
   const [device, setDevice] = useState('');
   const [said, setSaid] = useState<Finding>();
+  const [held, hold] = useState<string>();
   const [asked, ask] = useState<Asked>();
   useEffect(() => {
     void deviceName().then(setDevice);
   }, []);
   const newest = useMemo(() => newestOf(sheet, device), [sheet, device]);
-  const inBar = useMemo(() => (step && !said ? worstNow(sheet, step, newest) : undefined), [sheet, step, newest, said]);
+  const inBar = useMemo(
+    () =>
+      step && !said
+        ? (sheet.findings.find((finding) => isOpen(finding) && keyOf(finding) === held) ?? worstNow(sheet, step, newest))
+        : undefined,
+    [sheet, step, newest, said, held],
+  );
   return (
-    <Context value={{ sheet, onStep, newest, inBar, said, asked, ask }}>
+    <Context value={{ sheet, onStep, newest, inBar, held, hold, said, asked, ask }}>
       <SaidContext value={step ? setSaid : undefined}>{children}</SaidContext>
     </Context>
   );

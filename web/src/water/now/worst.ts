@@ -9,6 +9,11 @@ const ANSWERS = ['kept', 'strike', 'asked', 'answered', 'signed-off', 'step-orde
 // What is asked right below needs no words that it was not answered.
 const ASKED_BELOW = ['clarity-unconfirmed'];
 
+/** One finding among those of a visit, whatever else of it is said anew. */
+export function keyOf(finding: Finding): string {
+  return finding.code + finding.why + finding.about.join();
+}
+
 export const isOpen = (finding: Finding): boolean => finding.kept == null;
 
 /** Findings in the order in which they want an answer: stops first. */
