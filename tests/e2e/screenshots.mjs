@@ -62,7 +62,7 @@ await page.getByRole('button', { name: 'Write it down' }).click();
 await page.getByRole('textbox', { name: /^Temperature at 0.3 m/ }).waitFor();
 for (const [celsius, oxygen] of [
   ['21.8', '8.6'], ['21.8', '8.6'], ['21.7', '8.6'], ['21.6', '8.6'], ['21.3', '8.7'], ['20.5', '8.9'], ['19.6', '9.0'],
-  ['18.3', '9.2'], ['18.9', '9.3'], ['16.4', '8.6'], ['17.3', '8.9'], ['14.9', '74.2'],
+  ['18.3', '9.2'], ['16.4', '8.9'], ['14.9', '8.6'], ['13.8', '74.2'],
 ]) {
   const box = page.getByRole('textbox', { name: /^Temperature at/ });
   const at = await box.getAttribute('aria-label');
@@ -90,7 +90,7 @@ await page.getByRole('button', { name: 'On to the composite' }).waitFor();
 await page.getByRole('button', { name: 'show the working: Depth to mark' }).click();
 await page.keyboard.press('Escape');
 await page.getByRole('button', { name: 'On to the composite' }).click();
-await pick(page, 'It came up', '75 %');
+await pick(page, 'It came up', 'three quarters');
 await page.getByRole('button', { name: 'Write it down' }).click();
 await page.getByRole('button', { name: 'Fill HAR-1-260812-C1-Q', exact: true }).click();
 for (const bottle of ['C1-Q', 'C1R-X']) {
