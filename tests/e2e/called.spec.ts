@@ -21,7 +21,10 @@ async function places(page: Page): Promise<unknown[]> {
   );
 }
 
-test('what is called is filed where it was called, and nothing moves under the finger', { tag: '@both' }, async ({ page, server }) => {
+test('what is called is filed where it was called, and nothing moves under the finger', { tag: '@both' }, async ({
+  page,
+  server,
+}) => {
   test.slow();
   const person = new Person(page, server.address);
   await person.opens('sampler');
@@ -30,9 +33,12 @@ test('what is called is filed where it was called, and nothing moves under the f
   await person.goes('Profile');
   const levels = page.getByRole('table', { name: 'Levels of the profile' });
   const filed = async () =>
-    (await levels.locator('tbody tr').filter({ has: page.getByRole('button', { name: /read again or strike$/ }) }).allInnerTexts()).map(
-      (row) => row.replace('added', '').split(/\s+/).slice(0, 3).join(' '),
-    );
+    (
+      await levels
+        .locator('tbody tr')
+        .filter({ has: page.getByRole('button', { name: /read again or strike$/ }) })
+        .allInnerTexts()
+    ).map((row) => row.replace('added', '').split(/\s+/).slice(0, 3).join(' '));
 
   // From 19.8 to 18.2 and on it breaks at each level; still the next planned one stays the next.
   await expect(page.getByRole('textbox', { name: /^Temperature/ })).toBeVisible();

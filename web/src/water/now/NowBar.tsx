@@ -68,14 +68,18 @@ export function NowBar() {
   };
   if (held === key) {
     return (
-      <div onFocus={away} className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}>
+      <section
+        aria-label="Ways to mend it"
+        onFocus={away}
+        className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}
+      >
         <FindingNote key={`${key} ${asking}`} finding={finding} onKeep={keepable ? keep : undefined} asks={asking}>
           <Repairs repairs={repairs} />
         </FindingNote>
         <button type="button" className="act-quiet mt-1 inline-flex items-center gap-1" onClick={back}>
           <ChevronDown size={18} aria-hidden="true" /> Fold it up
         </button>
-      </div>
+      </section>
     );
   }
   const [first] = repairs;
