@@ -26,7 +26,7 @@ export function NowBar() {
     return (
       <section aria-label="Written last" className={`${PLACE} flex h-24 items-center gap-2`}>
         {newest ? (
-          <p className="line-clamp-3 min-w-0 text-sm" role="status">
+          <p className="line-clamp-3 min-w-0 text-sm" aria-live="polite">
             <span className="text-reed" aria-hidden="true">
               ✓{' '}
             </span>
