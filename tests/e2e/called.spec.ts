@@ -76,7 +76,7 @@ test('what is called is filed where it was called, and nothing moves under the f
   // Down to the bottom, then what is left on the way up; none of it is a repeated level.
   await person.reads(['6', '7', '8', '9', '10', '11', '11.4'].map(() => ['12.0', '8.6']));
   await expect(at).toHaveAttribute('aria-label', /2\.5 m/);
-  await expect(page.getByText(/^(Up to|Profile, going up again)$/)).toBeVisible();
+  await expect(page.getByText(/^(Back up at|Profile, going up again)$/)).toBeVisible();
   await person.reads([['17.0', '8.6']]);
   await expect(at).toHaveAttribute('aria-label', /1\.5 m/);
   await expect(page.getByText(/again\. If a mark was miscounted/)).toHaveCount(0);

@@ -119,7 +119,7 @@ public static class BottleDepthRule
         var limit = z - request.ClearanceM;
         if (limit <= 0)
         {
-            return new BottleDepthResult([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(z, native, request)}");
+            return NoWater(request, native, z);
         }
 
         // The school’s own metre off the bottom, or the programme’s clearance where that is more.
@@ -149,10 +149,11 @@ public static class BottleDepthRule
             "layer-2" => (thermocline, $"Thermocline by density: {Show(thermocline, native, request)}"),
             _ => ((bottom + sounding.Metres) / 2, $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: {Show((bottom + sounding.Metres) / 2, native, request)}"),
         };
-        return limit <= 0
-            ? new BottleDepthResult([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(sounding.Metres, native, request)}")
-            : Set(request, native, sounding, Math.Min(depth, limit), [step]);
+        return limit <= 0 ? NoWater(request, native, sounding.Metres) : Set(request, native, sounding, Math.Min(depth, limit), [step]);
     }
+
+    private static BottleDepthResult NoWater(BottleDepthRequest request, LengthUnit native, decimal z) =>
+        new([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(z, native, request)}");
 
     private static BottleDepthResult Set(BottleDepthRequest request, LengthUnit native, Length? sounding, decimal depth, List<string> steps)
     {

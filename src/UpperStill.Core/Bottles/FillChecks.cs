@@ -12,20 +12,21 @@ internal static class FillChecks
     internal static IReadOnlyList<Read<FillBody>> Counting(SheetDraft draft)
     {
         var fills = draft.Standing(EntryKinds.Fill);
-        return fills.Count < 2 ? fills : [.. fills.Where(f => !Anew(draft, fills, f))];
+        var last = fills.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Select(g => g.Last()).ToHashSet();
+        return last.Count == fills.Count ? fills : [.. fills.Where(f => last.Contains(f) || !WentWrong(draft, f.Body))];
     }
 
     internal static IEnumerable<Finding> Of(SheetDraft draft, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, IReadOnlyList<Read<CastBody>> casts)
     {
+        var counting = Counting(draft);
         foreach (var fill in fills)
         {
-            var anew = Anew(draft, fills, fill);
             var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
             var type = SampleTypes.Find(fill.Body.Type);
             foreach (var finding in type is null ? [] : One(draft, fill.Body, type).Concat(Order(draft, fill)))
             {
                 var said = finding.On(beside, fill.Entry.Id);
-                yield return anew ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? said.Settled(added) : said;
+                yield return !counting.Contains(fill) ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? said.Settled(added) : said;
             }
 
             if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))
@@ -41,7 +42,7 @@ internal static class FillChecks
             }
         }
 
-        foreach (var twice in fills.Where(f => !Anew(draft, fills, f)).GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
+        foreach (var twice in counting.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
         {
             yield return Finding.Stop(
                 "sample-number-used", $"{twice.Key} is filled twice.", "Two bottles would become one.", "Strike one, or give it another label.").On(Beside.Bottles, twice.Select(f => f.Entry.Id)) with
@@ -49,10 +50,7 @@ internal static class FillChecks
         }
     }
 
-    // What went wrong with it was seen, and a later fill bears its number.
-    private static bool Anew(SheetDraft draft, IReadOnlyList<Read<FillBody>> fills, Read<FillBody> fill) =>
-        fills.SkipWhile(f => f.Entry.Id != fill.Entry.Id).Skip(1).Any(later => SampleNumber.Same(later.Body.Sample, fill.Body.Sample))
-        && SampleTypes.Find(fill.Body.Type) is { } type && One(draft, fill.Body, type).Any(f => f.Level != FindingLevel.Note);
+    private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && One(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
 
     private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
         draft.Standing(EntryKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later

@@ -9,7 +9,9 @@ namespace UpperStill.Core.Profiles;
 /// </remarks>
 internal sealed class Basin
 {
-    private const double Gravity = 9.80665;
+    /// <summary>m/s², standard.</summary>
+    internal const double Gravity = 9.80665;
+
     private const double HeatJPerKgK = 4186;
 
     // Area times the weight of Simpson's rule, at each depth of Depths.

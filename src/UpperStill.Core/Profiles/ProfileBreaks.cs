@@ -7,8 +7,6 @@ namespace UpperStill.Core.Profiles;
 /// <summary>Where the water changes so fast between two neighbouring levels that one more is worth its minute. It is proposed, and left out by a touch.</summary>
 internal static class ProfileBreaks
 {
-    private const string Code = "profile-add-level";
-
     // Closer levels than this say nothing more.
     private const decimal LeastApartM = 0.6m;
     private const decimal StepM = 0.1m;
@@ -30,20 +28,17 @@ internal static class ProfileBreaks
             }
 
             var middle = Middle(above.Depth, below.Depth);
-            if (!LeftOut(draft, above.Entry, below.Entry))
+            var found = Finding.Note(
+                "profile-add-level", $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)} on the way up, or now.").On(Beside.Profile, above.Entry, below.Entry);
+            draft.Findings.Add(found);
+            if (draft.AnswerTo(found) is null)
             {
                 breaks.Add(new Break(middle, above.Entry, below.Entry));
             }
-
-            draft.Findings.Add(Finding.Note(
-                Code, $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)} on the way up, or now.").On(Beside.Profile, above.Entry, below.Entry));
         }
 
         return breaks;
     }
-
-    private static bool LeftOut(SheetDraft draft, Guid above, Guid below) =>
-        draft.Standing(EntryKinds.Kept).Any(k => k.Body.Finding == Code && k.Body.About.Contains(above) && k.Body.About.Contains(below));
 
     private static Length Middle(Length above, Length below)
     {

@@ -72,11 +72,11 @@ public static class ProfileRule
                     "None where the steepest gradient is under 0.1 kg/m³ per m, or the column spans less than 1 °C and less than 0.5 kg/m³.", LayerSource));
             }
 
-            if (water.GreatestN2 > 0 && water.Steepest is { } at)
+            if (water is { SteepestN2: { } n2, Steepest: { } at })
             {
-                yield return new ProfileFigure("buoyancy", "Buoyancy frequency N², greatest", $"{Text(water.GreatestN2 * 1e4, 2)} × 10⁻⁴ s⁻²", Number(water.GreatestN2), null, Working(
+                yield return new ProfileFigure("buoyancy", "Buoyancy frequency N²", $"{Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻²", Number(n2), null, Working(
                     "Buoyancy frequency", Densities(),
-                    () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 3)} × {Text(water.Layers[at].Gradient, 4)} = {Text(water.GreatestN2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
+                    () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 3)} × {Text(water.Layers[at].Gradient, 4)} = {Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
                     "How firmly the steepest layer holds against being mixed: N² = g / ρ dρ/dz, ρ the mean of the column.", "Turner 1973, Buoyancy Effects in Fluids, 1.2"));
             }
 

@@ -42,7 +42,6 @@ internal sealed class Stratification
     // Depths and readings are decimals that no binary number is: exactly a degree a metre is a degree a metre.
     private const double Nothing = 1e-9;
 
-    private const double Gravity = 9.80665;
     private const double MixedExcess = 0.1;
     private const double ReferenceM = 1;
     private const double BirgeCPerM = 1;
@@ -106,8 +105,8 @@ internal sealed class Stratification
     /// <summary>True where salt layers the column, and temperature hardly changes.</summary>
     internal bool BySalt { get; }
 
-    /// <summary>Greatest buoyancy frequency squared, N² = g / ρ dρ/dz, per s²; 0 where nothing is stable.</summary>
-    internal double GreatestN2 => Layers.Count == 0 ? 0 : Math.Max(0, Layers.Max(l => Gravity * l.Gradient / levels.Average(level => level.Density)));
+    /// <summary>Buoyancy frequency squared of the steepest layer, N² = g / ρ dρ/dz, per s²; null in a mixed column.</summary>
+    internal double? SteepestN2 => Steepest is { } i ? Basin.Gravity * Layers[i].Gradient / levels.Average(level => level.Density) : null;
 
     /// <summary>Depth of the thermocline by density, m; null in a mixed column.</summary>
     internal double? ThermoclineM { get; }

@@ -47,6 +47,7 @@ internal static class SoundingPart
             var other = Length.IsFootBased(depth.Unit) ? new Length(depth.Metres / Length.MetresPerFoot, LengthUnit.Metre, 0.1m) : new Length(depth.Metres, LengthUnit.Foot, 0.1m);
             if (Math.Abs(other.Metres - known.Metres) <= allowed)
             {
+                draft.Sounding = draft.Sounding! with { Likelier = new WrittenLength(Decimals.Text(other.Value), other.Unit), LikelierText = LengthText.Write(other) };
                 draft.Findings.Add(Finding.Check(
                     "unit-unlikely", $"{LengthText.Write(depth)} is unusual here; {LengthText.Write(other)} would be usual.", "Read in another unit, everything planned from it lies wrong.", "Which was it? Strike it, and write it with its unit.") with
                 { Beside = Beside.Sounding, About = about });

@@ -159,6 +159,27 @@ public class FieldSheetTests
     }
 
     [Theory]
+    [InlineData("39", LengthUnit.Metre, "39", LengthUnit.Foot, "39.0 ft")]
+    [InlineData("12 6", LengthUnit.FootInch, "12.5", LengthUnit.Metre, "12.5 m")]
+    public void A_sounding_that_would_be_usual_in_the_other_unit_is_offered_so(string written, LengthUnit unit, string likelier, LengthUnit other, string text)
+    {
+        var visit = SampleVisit.MetricBegun();
+        visit.Write(EntryKinds.Sounding, new SoundingBody(new WrittenLength(written, unit)));
+        var sounding = visit.Fold(SampleVisit.Metric).Sounding!;
+
+        Assert.Equal((new WrittenLength(likelier, other), text), (sounding.Likelier!, sounding.LikelierText));
+    }
+
+    [Fact]
+    public void A_sounding_that_is_usual_as_it_stands_is_offered_in_no_other_unit()
+    {
+        var visit = SampleVisit.MetricBegun();
+        visit.SoundMetres("12.1");
+
+        Assert.Null(visit.Fold(SampleVisit.Metric).Sounding!.Likelier);
+    }
+
+    [Theory]
     [InlineData("39", LengthUnit.Metre, "unit-unlikely")] // 39 ft are 11.9 m
     [InlineData("12", LengthUnit.Foot, "unit-unlikely")]
     [InlineData("39", LengthUnit.Foot, null)]

@@ -8279,6 +8279,9 @@ export interface components {
              * @description The entry it stands in.
              */
             entry: string;
+            likelier?: null | components["schemas"]["WrittenLength"];
+            /** @description That, as the finder would show it. */
+            likelierText?: null | string;
         };
         /** @description One step of the visit. */
         SheetStep: {

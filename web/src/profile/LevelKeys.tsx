@@ -8,13 +8,12 @@ interface Props {
   again: Level | undefined;
   draft: Typed;
   setDraft: (draft: Typed) => void;
-  problem: string;
   onWrite: (why?: string) => Promise<boolean>;
   onCancel?: (() => void) | undefined;
 }
 
 /** One level on the boat: one box at a time, large keys, the depth in sight. */
-export function LevelKeys({ profile, target, again, draft, setDraft, problem, onWrite, onCancel }: Props) {
+export function LevelKeys({ profile, target, again, draft, setDraft, onWrite, onCancel }: Props) {
   const boxes = profile.columns as Box[];
   const [box, setBox] = useState<Box>('temperature');
   const current = boxes.includes(box) ? box : 'temperature';
@@ -39,7 +38,7 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
       }}
     >
       <h2 className="mt-1 flex h-12 items-center gap-2 leading-tight">
-        <span className="shrink-0 text-dim">{again ? 'Again at' : target?.up ? 'Up to' : 'At'}</span>
+        <span className="shrink-0 text-dim">{again ? 'Again at' : target?.up ? 'Back up at' : 'At'}</span>
         <span className="num whitespace-nowrap font-bold text-4xl">{depth}</span>
         {onCancel && (
           <button type="button" className="act-quiet ml-auto text-sm" onClick={onCancel}>
@@ -78,11 +77,6 @@ export function LevelKeys({ profile, target, again, draft, setDraft, problem, on
           last ? `Write ${depth} down` : `Next: ${BOXES[boxes[boxes.indexOf(current) + 1] ?? 'oxygen'].label.toLowerCase()}`
         }
       />
-      {problem && (
-        <p className="mt-1 text-madder" role="alert">
-          {problem}
-        </p>
-      )}
     </form>
   );
 }

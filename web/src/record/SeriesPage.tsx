@@ -189,7 +189,7 @@ function Years({ trend, file }: { trend: Trend; file: string }) {
       file={`${file}-years`}
       rows={trend.years.toReversed()}
       columns={[
-        { name: 'year', of: ({ year }) => year },
+        { name: 'year', of: ({ name }) => name },
         { name: 'values', of: ({ count }) => count },
         { name: 'censored', of: ({ censoredCount }) => censoredCount },
         { name: 'mean', unit: trend.unit, of: ({ mean }) => mean },

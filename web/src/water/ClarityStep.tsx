@@ -11,6 +11,7 @@ import { DiscRemarks } from './DiscRemarks';
 import { FindingsBeside } from './findings';
 import { HandSum } from './HandSum';
 import { useAsked } from './now/here';
+import { ASKED_BELOW } from './now/worst';
 import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
@@ -115,11 +116,10 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
   );
 }
 
-/** What is asked right below needs no finding that it was not answered. */
 function shownOf(sheet: FieldSheet): FieldSheet {
   return sheet.state === 'closed'
     ? sheet
-    : { ...sheet, findings: sheet.findings.filter((f) => f.code !== 'clarity-unconfirmed') };
+    : { ...sheet, findings: sheet.findings.filter(({ code }) => !ASKED_BELOW.includes(code)) };
 }
 
 function Marks({ sheet, boxes, swap }: { sheet: FieldSheet; boxes: Box[]; swap: boolean }) {

@@ -102,3 +102,17 @@ test('entries that the server refuses stay on the device and say why', async () 
   await person.reads('No station “NOWHERE” is known here.');
   await screen.findByRole('button', { name: 'Send again' });
 });
+
+test('a sounding that would be usual in the other unit is mended by one touch, and both stand in the log', async () => {
+  const person = await Person.opens();
+  await person.starts('Harrowmere, North Arm');
+  await person.answers('How deep is it here?', '39');
+  await person.reads('39 m is unusual here; 39.0 ft would be usual.');
+  await person.touches('It was 39.0 ft');
+  await person.readsNoMore('is unusual here');
+  const soundings = (await person.kept()).filter(({ kind }) => kind === 'sounding');
+  expect(soundings.map(({ body, why }) => [(body as { depth: unknown }).depth, why])).toEqual([
+    [{ written: '39', unit: 'm' }, undefined],
+    [{ written: '39', unit: 'ft' }, 'the other unit'],
+  ]);
+});

@@ -39,7 +39,6 @@ export function NowBar() {
     );
   }
   const key = keyOf(finding);
-  // Something typed and not yet written has nothing that could be kept.
   const away = (event: FocusEvent) => {
     if (event.relatedTarget instanceof HTMLElement && !event.currentTarget.contains(event.relatedTarget)) {
       before.current = event.relatedTarget;
@@ -54,6 +53,7 @@ export function NowBar() {
     hold(undefined);
     before.current?.focus({ preventScroll: true });
   };
+  // Something typed and not yet written has nothing to mend, and nothing that could be kept.
   const repairs = (said ? [] : repairsOf(finding, here)).map((repair) => ({
     ...repair,
     run: () => {

@@ -94,22 +94,16 @@ function sounding(finding: Finding, sheet: FieldSheet): Repair[] {
     label: 'Sound it again',
     run: () => void write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: of, why: 'sounded again' }),
   };
-  const other = { label: 'It was the other unit', run: () => void inTheOtherUnit(sheet.visit, of) };
-  return finding.code === 'unit-unlikely' ? [other, again] : finding.code === 'sounding-differs' ? [again] : [];
+  const { likelier, likelierText } = sheet.sounding ?? {};
+  const other = likelier ? [{ label: `It was ${likelierText}`, run: () => void soundedAs(sheet.visit, of, likelier) }] : [];
+  return ['unit-unlikely', 'sounding-differs'].includes(finding.code) ? [...other, again] : [];
 }
 
-/** The same figure on a finder that shows feet, or metres; what was first written stays on the page. */
-async function inTheOtherUnit(visit: string, of: string): Promise<void> {
+/** The same figure on a finder that shows the other unit; what was first written stays on the page. */
+async function soundedAs(visit: string, of: string, depth: Schemas['WrittenLength']): Promise<void> {
   const body = (await store.entries.get(of))?.entry.body as Schemas['SoundingBody'] | undefined;
   if (body) {
-    const unit = body.depth.unit === 'm' ? 'ft' : 'm';
-    await write({
-      visit,
-      kind: 'sounding',
-      body: { ...body, depth: { ...body.depth, unit } },
-      strikes: of,
-      why: 'the other unit',
-    });
+    await write({ visit, kind: 'sounding', body: { ...body, depth }, strikes: of, why: 'the other unit' });
   }
 }
 

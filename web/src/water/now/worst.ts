@@ -7,7 +7,7 @@ const RANK = { stop: 0, check: 1, note: 2 };
 // What is said of these stands at what they answer.
 const ANSWERS = ['kept', 'strike', 'asked', 'answered', 'signed-off', 'step-order'];
 // What is asked right below needs no words that it was not answered.
-const ASKED_BELOW = ['clarity-unconfirmed'];
+export const ASKED_BELOW = ['clarity-unconfirmed'];
 
 /** One finding among those of a visit, whatever else of it is said anew. */
 export function keyOf(finding: Finding): string {
