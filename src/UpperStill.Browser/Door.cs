@@ -80,6 +80,17 @@ public static partial class Door
         return JsonSerializer.Serialize(result, FormatsJson.Default.CastResult);
     }
 
+    /// <summary>Looks at a request that somebody typed, before it is run.</summary>
+    /// <param name="operation">Its name in the table.</param>
+    /// <param name="request">The request as JSON.</param>
+    /// <returns>A <see cref="NumberOutside"/> as JSON; empty where every number is in its range.</returns>
+    [JSExport]
+    public static string Outside(string operation, string request)
+    {
+        using var given = JsonDocument.Parse(request);
+        return OperationTable.All.TryGetValue(operation, out var found) && found.Outside(given.RootElement) is { } outside ? JsonSerializer.Serialize(outside, CoreJson.Default.NumberOutside) : string.Empty;
+    }
+
     /// <summary>Runs an operation on JSON.</summary>
     /// <param name="operation">Its name in the table.</param>
     /// <param name="request">The request as JSON.</param>

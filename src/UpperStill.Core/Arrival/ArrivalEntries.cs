@@ -25,12 +25,16 @@ public enum FixSource
 /// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
 /// <param name="Source">Where it came from.</param>
 /// <param name="AccuracyM">As the receiver says, m.</param>
-public sealed record FixBody(double LatitudeDeg, double LongitudeDeg, FixSource Source, decimal? AccuracyM = null);
+public sealed record FixBody(
+    [property: Within(-90, 90, "°")] double LatitudeDeg,
+    [property: Within(-180, 180, "°")] double LongitudeDeg,
+    FixSource Source,
+    [property: Within(0, 1e7, "m")] decimal? AccuracyM = null);
 
 /// <summary>Body of the entry <c>landmarks</c>: whether a transit is in line.</summary>
 /// <param name="Transit">Which of the station's transits, from 0.</param>
 /// <param name="InLine">True where near and far mark stand in line.</param>
-public sealed record LandmarksBody(int Transit, bool InLine);
+public sealed record LandmarksBody([property: Within(0, 99)] int Transit, bool InLine);
 
 /// <summary>What the surface looks like.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<WaterSurface>))]
@@ -79,15 +83,15 @@ public enum WaterSurface
 /// <param name="Rain24">Rain of the last 24 h, as remembered.</param>
 /// <param name="Rain72">Rain of the last 72 h, as remembered.</param>
 public sealed record ConditionsBody(
-    int? People = null,
+    [property: Within(1, 100)] int? People = null,
     bool? Anchored = null,
     WrittenTemperature? Air = null,
-    int? CloudEighths = null,
-    decimal? WindMs = null,
+    [property: Within(0, 8, "eighths")] int? CloudEighths = null,
+    [property: Within(0, 80, "m/s")] decimal? WindMs = null,
     string? WindFrom = null,
-    int? Waves = null,
-    decimal? Rain24Mm = null,
-    decimal? Rain72Mm = null,
+    [property: Within(1, 4)] int? Waves = null,
+    [property: Within(0, 1500, "mm")] decimal? Rain24Mm = null,
+    [property: Within(0, 3000, "mm")] decimal? Rain72Mm = null,
     WaterSurface? Surface = null,
     string? Smell = null,
     WrittenLength? Stage = null,

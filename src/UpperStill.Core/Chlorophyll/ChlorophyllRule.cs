@@ -7,7 +7,7 @@ namespace UpperStill.Core.Chlorophyll;
 /// <summary>An extract to be worked out.</summary>
 /// <param name="Readings">What the instrument showed.</param>
 /// <param name="FilteredMl">What went through the filter, mL.</param>
-public sealed record ChlorophyllRequest(ExtractReadings Readings, decimal FilteredMl);
+public sealed record ChlorophyllRequest(ExtractReadings Readings, [property: Within(0, 100000, "mL")] decimal FilteredMl);
 
 /// <summary>What an extract holds, for the water it came from.</summary>
 /// <param name="Findings">What to look at.</param>
@@ -24,13 +24,17 @@ public sealed record ChlorophyllResult(
 
 /// <summary>
 /// Chlorophyll a in the water from what an instrument showed of a filter's extract.
-/// Lorenzen 1967, Limnol. Oceanogr. 12, 343–346; Jeffrey &amp; Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194; Holm-Hansen et al. 1965, J. Cons. 30, 3–15.
+/// Lorenzen 1967, Limnol. Oceanogr. 12, 343–346; in ethanol, Nusch 1980, Arch. Hydrobiol. Beih. 14, 14–36 (ISO 10260:1992); Jeffrey &amp; Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194; Holm-Hansen et al. 1965, J. Cons. 30, 3–15.
 /// </summary>
 public static class ChlorophyllRule
 {
     private const decimal LeastRatio = 0.95m;
     private const decimal GreatestRatio = 1.75m;
     private const decimal MostAbsorbance = 4;
+    private const decimal MostDilution = 1000;
+
+    // What a clear extract shows at most at 750 nm, for each cm of light path.
+    private const decimal ClearPerCm = 0.01m;
 
     /// <summary>Works an extract out. Whatever is missing or cannot be is a finding, and then there is no number.</summary>
     public static ChlorophyllResult Work(ChlorophyllRequest request)
@@ -48,41 +52,45 @@ public static class ChlorophyllRule
             readings.Findings.Add(Finding.Stop("extract-volume", $"{Readings.Shown(request.Readings.ExtractMl)} mL is not the volume of an extract.", "The result is in proportion to it.", "Usually it is 5 to 15 mL. Type it again."));
         }
 
+        readings.CheckDilution();
         return request.Readings.Method switch
         {
-            ChlorophyllMethod.Monochromatic => Monochromatic(request, readings, litres),
+            ChlorophyllMethod.Monochromatic => Monochromatic(request, readings, litres, "664", request.Readings.At664Before, 26.7m, "acetone", "Lorenzen 1967, Limnol. Oceanogr. 12, 343–346"),
+            ChlorophyllMethod.HotEthanol => Monochromatic(request, readings, litres, "665", request.Readings.At665Before, 29.6m, "hot ethanol", "Nusch 1980, Arch. Hydrobiol. Beih. 14, 14–36; ISO 10260:1992"),
             ChlorophyllMethod.Trichromatic => Trichromatic(request, readings, litres),
             _ => Fluorometric(request, readings, litres),
         };
     }
 
-    private static ChlorophyllResult Monochromatic(ChlorophyllRequest request, Readings of, decimal litres)
+    // Ethanol takes up other light than acetone does: another wavelength, another factor, the same equation.
+    private static ChlorophyllResult Monochromatic(ChlorophyllRequest request, Readings of, decimal litres, string nm, string? atBefore, decimal factor, string solvent, string source)
     {
         var given = request.Readings;
-        var (path, before, blank, after, acidBlank) = (of.Path(), of.Absorbance("664 before acid", given.At664Before), of.Absorbance("750 before acid", given.At750Before), of.Absorbance("665 after acid", given.At665After), of.Absorbance("750 after acid", given.At750After));
+        var (path, before, blank, after, acidBlank) = (of.Path(), of.Absorbance(nm + " before acid", atBefore), of.Absorbance("750 before acid", given.At750Before), of.Absorbance("665 after acid", given.At665After), of.Absorbance("750 after acid", given.At750After));
         if (of.Stopped)
         {
             return new ChlorophyllResult(of.Findings);
         }
 
+        of.Clear(path, blank, acidBlank);
         var (b, a) = (before - blank, after - acidBlank);
         var scale = of.ExtractMl * of.Dilution / (litres * path);
-        var (chlorophyll, pheophytin) = (26.7m * (b - a) * scale, 26.7m * ((1.7m * a) - b) * scale);
+        var (chlorophyll, pheophytin) = (factor * (b - a) * scale, factor * ((1.7m * a) - b) * scale);
         decimal? ratio = a == 0 ? null : b / a;
         of.RatioIn(ratio, LeastRatio, GreatestRatio, "1.0 to 1.7 is possible");
         return Give(of, chlorophyll, pheophytin, null, null, ratio,
             [
                 .. of.Volumes(request.FilteredMl), new WorkingInput("light path", $"{Decimals.Text(path)} cm"),
-                new WorkingInput("664 and 750 nm before acid", $"{Decimals.Text(before)}, {Decimals.Text(blank)}"), new WorkingInput("665 and 750 nm after acid", $"{Decimals.Text(after)}, {Decimals.Text(acidBlank)}"),
+                new WorkingInput($"{nm} and 750 nm before acid", $"{Decimals.Text(before)}, {Decimals.Text(blank)}"), new WorkingInput("665 and 750 nm after acid", $"{Decimals.Text(after)}, {Decimals.Text(acidBlank)}"),
             ],
             [
-                $"664b = {Decimals.Text(before)} − {Decimals.Text(blank)} = {Decimals.Text(b)}", $"665a = {Decimals.Text(after)} − {Decimals.Text(acidBlank)} = {Decimals.Text(a)}",
-                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Fixed(scale, 3)}",
-                $"Chlorophyll a = 26.7 × ({Decimals.Text(b)} − {Decimals.Text(a)}) × {Decimals.Fixed(scale, 3)} = {Decimals.Fixed(chlorophyll, 2)} µg/L",
-                $"Pheophytin a = 26.7 × (1.7 × {Decimals.Text(a)} − {Decimals.Text(b)}) × {Decimals.Fixed(scale, 3)} = {Decimals.Fixed(pheophytin, 2)} µg/L",
-                ratio is { } r ? $"664b / 665a = {Decimals.Fixed(r, 2)}" : "664b / 665a: nothing after acid",
+                $"{nm}b = {Decimals.Text(before)} − {Decimals.Text(blank)} = {Decimals.Text(b)}", $"665a = {Decimals.Text(after)} − {Decimals.Text(acidBlank)} = {Decimals.Text(a)}",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Significant(scale, 8)}",
+                $"Chlorophyll a = {Decimals.Text(factor)} × ({Decimals.Text(b)} − {Decimals.Text(a)}) × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = {Decimals.Text(factor)} × (1.7 × {Decimals.Text(a)} − {Decimals.Text(b)}) × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(pheophytin, 2)} µg/L",
+                ratio is { } r ? $"{nm}b / 665a = {Decimals.Text(b)} / {Decimals.Text(a)} = {Decimals.Fixed(r, 2)}" : $"{nm}b / 665a: nothing after acid",
             ],
-            "Monochromatic, with acid: what acid takes away is chlorophyll, what stays is pheophytin.", "Lorenzen 1967, Limnol. Oceanogr. 12, 343–346");
+            $"Monochromatic, in {solvent}, with acid: what acid takes away is chlorophyll, what stays is pheophytin.", source);
     }
 
     private static ChlorophyllResult Trichromatic(ChlorophyllRequest request, Readings of, decimal litres)
@@ -94,15 +102,20 @@ public static class ChlorophyllRule
             return new ChlorophyllResult(of.Findings);
         }
 
+        of.Clear(path, blank);
         var (r, g, o) = (at664 - blank, at647 - blank, at630 - blank);
         var scale = of.ExtractMl * of.Dilution / (litres * path);
         var (ca, cb, cc) = ((11.85m * r) - (1.54m * g) - (0.08m * o), (21.03m * g) - (5.43m * r) - (2.66m * o), (24.52m * o) - (7.60m * g) - (1.67m * r));
         return Give(of, ca * scale, null, cb * scale, cc * scale, null,
             [.. of.Volumes(request.FilteredMl), new WorkingInput("light path", $"{Decimals.Text(path)} cm"), new WorkingInput("664, 647, 630 and 750 nm", $"{Decimals.Text(at664)}, {Decimals.Text(at647)}, {Decimals.Text(at630)}, {Decimals.Text(blank)}")],
             [
-                $"Less the 750 nm: {Decimals.Text(r)}, {Decimals.Text(g)}, {Decimals.Text(o)}", $"Ca = 11.85 × {Decimals.Text(r)} − 1.54 × {Decimals.Text(g)} − 0.08 × {Decimals.Text(o)} = {Decimals.Fixed(ca, 4)} µg/mL",
-                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Fixed(scale, 3)}",
-                $"Chlorophyll a = {Decimals.Fixed(ca * scale, 2)} µg/L; b = {Decimals.Fixed(cb * scale, 2)}; c = {Decimals.Fixed(cc * scale, 2)}",
+                $"Less the 750 nm: {Decimals.Text(r)}, {Decimals.Text(g)}, {Decimals.Text(o)}", $"Ca = 11.85 × {Decimals.Text(r)} − 1.54 × {Decimals.Text(g)} − 0.08 × {Decimals.Text(o)} = {Decimals.Significant(ca, 8)} µg/mL",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Significant(scale, 8)}",
+                $"Chlorophyll a = {Decimals.Significant(ca, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(ca * scale, 2)} µg/L",
+                $"Cb = 21.03 × {Decimals.Text(g)} − 5.43 × {Decimals.Text(r)} − 2.66 × {Decimals.Text(o)} = {Decimals.Significant(cb, 8)} µg/mL",
+                $"Chlorophyll b = {Decimals.Significant(cb, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(cb * scale, 2)} µg/L",
+                $"Cc = 24.52 × {Decimals.Text(o)} − 7.6 × {Decimals.Text(g)} − 1.67 × {Decimals.Text(r)} = {Decimals.Significant(cc, 8)} µg/mL",
+                $"Chlorophyll c = {Decimals.Significant(cc, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(cc * scale, 2)} µg/L",
             ],
             "Trichromatic, in 90 % acetone. Pheophytin is not told apart: it counts as chlorophyll.", "Jeffrey & Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194");
     }
@@ -130,10 +143,10 @@ public static class ChlorophyllRule
         return Give(of, chlorophyll, pheophytin, null, null, ratio,
             [.. of.Volumes(request.FilteredMl), new WorkingInput("before and after acid", $"{Decimals.Text(before)}, {Decimals.Text(after)}"), new WorkingInput($"calibration {calibration.Version} of {calibration.Instrument}", $"K {Decimals.Text(k)}, r {Decimals.Text(r)}")],
             [
-                $"K r / (r − 1) = {Decimals.Text(k)} × {Decimals.Text(r)} / {Decimals.Text(r - 1)} = {Decimals.Fixed(k * r / (r - 1), 4)}",
-                $"V1 / V2 = {Decimals.Text(of.ExtractMl)}{of.Diluted} mL / {Decimals.Text(request.FilteredMl)} mL = {Decimals.Fixed(of.ExtractMl * of.Dilution / request.FilteredMl, 4)}",
-                $"Chlorophyll a = {Decimals.Fixed(scale, 4)} × ({Decimals.Text(before)} − {Decimals.Text(after)}) = {Decimals.Fixed(chlorophyll, 2)} µg/L",
-                $"Pheophytin a = {Decimals.Fixed(scale, 4)} × ({Decimals.Text(r)} × {Decimals.Text(after)} − {Decimals.Text(before)}) = {Decimals.Fixed(pheophytin, 2)} µg/L",
+                $"K r / (r − 1) = {Decimals.Text(k)} × {Decimals.Text(r)} / {Decimals.Text(r - 1)} = {Decimals.Significant(k * r / (r - 1), 8)}",
+                $"V1 / V2 = {Decimals.Text(of.ExtractMl)}{of.Diluted} mL / {Decimals.Text(request.FilteredMl)} mL = {Decimals.Significant(of.ExtractMl * of.Dilution / request.FilteredMl, 8)}",
+                $"Chlorophyll a = {Decimals.Significant(scale, 8)} × ({Decimals.Text(before)} − {Decimals.Text(after)}) = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = {Decimals.Significant(scale, 8)} × ({Decimals.Text(r)} × {Decimals.Text(after)} − {Decimals.Text(before)}) = {Decimals.Fixed(pheophytin, 2)} µg/L",
             ],
             "Fluorescence before and after acid, with the calibration that held on that day.", "Holm-Hansen et al. 1965, J. Cons. 30, 3–15");
     }
@@ -162,7 +175,7 @@ public static class ChlorophyllRule
 
         internal decimal ExtractMl => NumberText.Read(given.ExtractMl).Value ?? 0;
 
-        internal decimal Dilution => given.Dilution is null ? 1 : Math.Max(1, NumberText.Read(given.Dilution).Value ?? 1);
+        internal decimal Dilution => string.IsNullOrWhiteSpace(given.Dilution) ? 1 : NumberText.Read(given.Dilution).Value ?? 1;
 
         internal string Diluted => Dilution == 1 ? string.Empty : $" × {Decimals.Text(Dilution)} (diluted)";
 
@@ -201,6 +214,23 @@ public static class ChlorophyllRule
             }
 
             return value ?? 0;
+        }
+
+        internal void CheckDilution()
+        {
+            if (!string.IsNullOrWhiteSpace(given.Dilution) && NumberText.Read(given.Dilution).Value is not (>= 1 and <= MostDilution))
+            {
+                Findings.Add(Finding.Stop("dilution", $"“{Shown(given.Dilution)}” is no dilution.", "The result is in proportion to it.", "Type how many times: 5 for one part extract to four parts solvent; leave it empty for none."));
+            }
+        }
+
+        internal void Clear(decimal path, params decimal[] at750)
+        {
+            if (at750.Max() is var most && most > ClearPerCm * path)
+            {
+                Findings.Add(Finding.Check(
+                    "extract-turbid", $"{Decimals.Text(most)} at 750 nm over {Decimals.Text(path)} cm: a clear extract shows {Decimals.Text(ClearPerCm * path)} at most.", "What scatters light there scatters more at 664 nm, and counts as chlorophyll.", "Spin or filter the extract, wipe the cell, read again."));
+            }
         }
 
         internal void RatioIn(decimal? ratio, decimal least, decimal greatest, string possible)

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Chlorophyll;
 
@@ -14,6 +15,9 @@ public enum ChlorophyllMethod
 
     /// <summary>Fluorescence before and after acid.</summary>
     [JsonStringEnumMemberName("fluorometric")] Fluorometric,
+
+    /// <summary>Absorbance at one wavelength, before and after acid, in hot 90 % ethanol (ISO 10260:1992; Nusch 1980).</summary>
+    [JsonStringEnumMemberName("hot-ethanol")] HotEthanol,
 }
 
 /// <summary>A fluorometer's calibration; each has its own version, and a measurement carries the one that it was made with.</summary>
@@ -22,7 +26,12 @@ public enum ChlorophyllMethod
 /// <param name="From">First day on which it holds.</param>
 /// <param name="Factor">K: µg/L of extract for one unit of the reading.</param>
 /// <param name="AcidRatio">r: reading before acid over reading after, for pure chlorophyll a; above 1.</param>
-public sealed record FluorometerCalibration(string Instrument, int Version, DateOnly From, decimal Factor, decimal AcidRatio);
+public sealed record FluorometerCalibration(
+    string Instrument,
+    [property: Within(1, 10000)] int Version,
+    DateOnly From,
+    [property: Within(0, 1000000)] decimal Factor,
+    [property: Within(1.01, 20)] decimal AcidRatio);
 
 /// <summary>What an instrument showed of an extract, as read. Absorbances have no unit; wavelengths in nm.</summary>
 /// <param name="Method">How.</param>
@@ -37,7 +46,8 @@ public sealed record FluorometerCalibration(string Instrument, int Version, Date
 /// <param name="FluorescenceBefore">Fluorescence before acid, less its blank.</param>
 /// <param name="FluorescenceAfter">Fluorescence after acid, less its blank.</param>
 /// <param name="Calibration">The fluorometer's calibration.</param>
-/// <param name="Dilution">How many times the extract was diluted before reading.</param>
+/// <param name="Dilution">How many times the extract was diluted before reading, 1 or more.</param>
+/// <param name="At665Before">665 nm before acid, in ethanol.</param>
 public sealed record ExtractReadings(
     ChlorophyllMethod Method, string ExtractMl, string? PathCm = null, string? At664Before = null, string? At750Before = null, string? At665After = null, string? At750After = null,
-    string? At647 = null, string? At630 = null, string? FluorescenceBefore = null, string? FluorescenceAfter = null, FluorometerCalibration? Calibration = null, string? Dilution = null);
+    string? At647 = null, string? At630 = null, string? FluorescenceBefore = null, string? FluorescenceAfter = null, FluorometerCalibration? Calibration = null, string? Dilution = null, string? At665Before = null);

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Chlorophyll;
 
@@ -32,8 +33,23 @@ public enum FilterBy
 /// <param name="Folded">True where it is folded with the colour inside and in its vial, capped: the run has ended.</param>
 /// <param name="Tinted">Whether it is visibly tinted.</param>
 public sealed record FilterBody(
-    string Sample, string? From = null, FilterBy? By = null, bool? WhiteDisc = null, bool? Rinsed = null, string? Lot = null, decimal? DiameterMm = null, decimal? PoreUm = null,
-    string? VacuumKpa = null, bool? Torn = null, bool? Leaked = null, bool? Fingers = null, bool? Dropped = null, string? LightMin = null, int? Drops = null, bool? Folded = null, bool? Tinted = null);
+    string Sample,
+    string? From = null,
+    FilterBy? By = null,
+    bool? WhiteDisc = null,
+    bool? Rinsed = null,
+    string? Lot = null,
+    [property: Within(1, 300, "mm")] decimal? DiameterMm = null,
+    [property: Within(0.01, 500, "µm")] decimal? PoreUm = null,
+    string? VacuumKpa = null,
+    bool? Torn = null,
+    bool? Leaked = null,
+    bool? Fingers = null,
+    bool? Dropped = null,
+    string? LightMin = null,
+    [property: Within(0, 500)] int? Drops = null,
+    bool? Folded = null,
+    bool? Tinted = null);
 
 /// <summary>Body of the entry <c>filter-fill</c>: one fill pushed through. Either what went through is given, or where it began and what was left.</summary>
 /// <param name="Sample">The filter's number.</param>
@@ -42,4 +58,10 @@ public sealed record FilterBody(
 /// <param name="ThroughMl">What went through, mL, as read.</param>
 /// <param name="Seconds">How long it took, s.</param>
 /// <param name="Clogged">True where it clogged.</param>
-public sealed record FilterFillBody(string Sample, string? StartMl = null, string? LeftMl = null, string? ThroughMl = null, decimal? Seconds = null, bool? Clogged = null);
+public sealed record FilterFillBody(
+    string Sample,
+    string? StartMl = null,
+    string? LeftMl = null,
+    string? ThroughMl = null,
+    [property: Within(0, 86400, "s")] decimal? Seconds = null,
+    bool? Clogged = null);

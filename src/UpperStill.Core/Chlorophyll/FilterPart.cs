@@ -49,6 +49,14 @@ internal sealed class FilterPart
 
     internal IEnumerable<Finding> Findings(DateTimeOffset? collected)
     {
+        foreach (var outside in answers.Select(a => (Kind: (EntryKind)EntryKinds.Filter, a.Entry)).Concat(fills.Select(f => (Kind: (EntryKind)EntryKinds.FilterFill, f.Entry))).Select(e => RangeChecks.Of(e.Kind, e.Entry, ReaderUnit.AsRead, Beside.Filtering)))
+        {
+            if (outside is not null)
+            {
+                yield return outside;
+            }
+        }
+
         foreach (var fill in fills)
         {
             foreach (var finding in Of(fill.Body))

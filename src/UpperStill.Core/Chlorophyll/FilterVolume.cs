@@ -1,3 +1,4 @@
+using UpperStill.Core.Findings;
 using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
@@ -10,7 +11,11 @@ namespace UpperStill.Core.Chlorophyll;
 /// <param name="Method">How it measures.</param>
 /// <param name="Calibrations">Its fluorometers' calibrations, oldest first; none is ever changed.</param>
 public sealed record ChlorophyllLab(
-    decimal DetectionUgMl, decimal ExtractMl = 10, decimal PathCm = 1, ChlorophyllMethod Method = ChlorophyllMethod.Monochromatic, IReadOnlyList<FluorometerCalibration>? Calibrations = null);
+    [property: Within(0, 100, "µg/mL")] decimal DetectionUgMl,
+    [property: Within(0.1, 1000, "mL")] decimal ExtractMl = 10,
+    [property: Within(0.1, 20, "cm")] decimal PathCm = 1,
+    ChlorophyllMethod Method = ChlorophyllMethod.Monochromatic,
+    IReadOnlyList<FluorometerCalibration>? Calibrations = null);
 
 /// <summary>What the advice on the volume rests on.</summary>
 /// <param name="ClarityM">Clarity of the visit, m; null where none was read.</param>
@@ -19,20 +24,27 @@ public sealed record ChlorophyllLab(
 /// <param name="Lab">What the laboratory needs; null where it has not said.</param>
 /// <param name="ThroughMl">What went through so far, mL.</param>
 /// <param name="Clogged">True where the filter takes no more.</param>
-public sealed record FilterVolumeRequest(decimal? ClarityM, DateOnly Day, IReadOnlyList<ChlorophyllBefore> Before, ChlorophyllLab? Lab = null, decimal ThroughMl = 0, bool Clogged = false);
+public sealed record FilterVolumeRequest(
+    [property: Within(0, 100, "m")] decimal? ClarityM,
+    DateOnly Day,
+    IReadOnlyList<ChlorophyllBefore> Before,
+    ChlorophyllLab? Lab = null,
+    [property: Within(0, 100000, "mL")] decimal ThroughMl = 0,
+    bool Clogged = false);
 
 /// <summary>A chlorophyll a of the station's record.</summary>
 /// <param name="Day">The day.</param>
 /// <param name="UgL">µg/L.</param>
 /// <param name="Below">True where it lies under that.</param>
-public sealed record ChlorophyllBefore(DateOnly Day, decimal UgL, bool Below = false);
+public sealed record ChlorophyllBefore(DateOnly Day, [property: Within(0, 5000, "µg/L")] decimal UgL, bool Below = false);
 
 /// <summary>The advice.</summary>
 /// <param name="Text">In words.</param>
 /// <param name="VolumeMl">Least volume worth filtering, mL; null where it cannot be said.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="Enough">True where what went through is enough, or no more will go.</param>
-public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null, bool Enough = false);
+/// <param name="Finding">Why it is a habit and not worked out; null where it is worked out.</param>
+public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null, bool Enough = false, Finding? Finding = null);
 
 /// <summary>
 /// How much water is worth filtering: so much that the extract reads at least three times the laboratory's detection limit. Expected chlorophyll is the station's median of the month,
@@ -58,15 +70,19 @@ public static class FilterVolume
     {
         if (request.Lab is not { DetectionUgMl: > 0, ExtractMl: > 0 } lab)
         {
-            return new FilterVolumeResult("Filter 50 mL, more where the filter stays white. The laboratory’s detection limit is not set up, so the least volume cannot be worked out.");
+            return Habit("The laboratory’s detection limit is not set up.", "Ask the laboratory, and set it up.");
         }
 
         var month = request.Before.Where(b => b.Day.Month == request.Day.Month && b.Day < request.Day && !b.Below && b.UgL > 0).Select(b => b.UgL).ToList();
         decimal? usual = month.Count >= LeastYears ? Decimals.Median(month) : null;
         if (usual is null && request.ClarityM is not > 0)
         {
-            return new FilterVolumeResult("Filter 50 mL, more where the filter stays white. No clarity was read, so the chlorophyll to be expected is not known.");
+            return Habit("No clarity was read, and no chlorophyll of this month is known.", "Read the disc, or filter until the filter is tinted.");
         }
+
+        static FilterVolumeResult Habit(string seen, string act) => new(
+            "Filter 50 mL, more where the filter stays white.",
+            Finding: Finding.Check("volume-by-habit", $"{seen} 50 mL is a habit, not worked out.", "In very clear water the laboratory sees nothing in it.", act));
 
         var expected = usual ?? (decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81);
         var needed = TimesTheLimit * lab.DetectionUgMl * lab.ExtractMl / expected * 1000;

@@ -1,3 +1,5 @@
+using UpperStill.Core.Quantities;
+
 namespace UpperStill.Core.Clarity;
 
 /// <summary>One clarity of a station's record.</summary>
@@ -9,4 +11,12 @@ namespace UpperStill.Core.Clarity;
 /// <param name="Text">As reported, in its own unit.</param>
 /// <param name="Method">How it was read; null where nobody said.</param>
 /// <param name="SignedOff">True once a reviewer vouches for it.</param>
-public sealed record ClarityPoint(Guid Visit, DateOnly Date, decimal ClarityM, bool Censored, bool Usable, string? Text = null, string? Method = null, bool SignedOff = false);
+public sealed record ClarityPoint(
+    Guid Visit,
+    DateOnly Date,
+    [property: Within(0, 100, "m")] decimal ClarityM,
+    bool Censored,
+    bool Usable,
+    string? Text = null,
+    string? Method = null,
+    bool SignedOff = false);

@@ -15,7 +15,7 @@ namespace UpperStill.Core.Clarity;
 /// <param name="Observer">Who looked.</param>
 /// <param name="Entry">The entry, where there is one.</param>
 /// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
-public sealed record DiscMark(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? Entry = null, Guid? ObserverId = null)
+public sealed record DiscMark([property: Within(1, 99)] int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? Entry = null, Guid? ObserverId = null)
 {
     /// <summary>Who looked.</summary>
     [JsonIgnore]

@@ -33,7 +33,7 @@ public enum ObserverSchool
 /// <param name="Readings">Lowerings asked for, 1–3.</param>
 /// <param name="Observers">Same eyes, or partners swap.</param>
 /// <param name="RoundTo">Rounding of the reported value.</param>
-public sealed record ClaritySettings(EndPoint EndPoint, int Readings, ObserverSchool Observers, RoundingSchool RoundTo)
+public sealed record ClaritySettings(EndPoint EndPoint, [property: Within(1, 9)] int Readings, ObserverSchool Observers, RoundingSchool RoundTo)
 {
     /// <summary>How many people must read.</summary>
     public int ObserversNeeded() => Observers == ObserverSchool.Swap ? 2 : 1;

@@ -37,7 +37,7 @@ public enum DiscOutcome
 /// <param name="Depth">The mark as read.</param>
 /// <param name="Observer">Who looked.</param>
 /// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
-public sealed record DiscMarkBody(int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? ObserverId = null);
+public sealed record DiscMarkBody([property: Within(1, 99)] int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? ObserverId = null);
 
 /// <summary>Body of the entry <c>disc-outcome</c>.</summary>
 /// <param name="Outcome">How it ended.</param>

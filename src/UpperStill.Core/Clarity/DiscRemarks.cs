@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Clarity;
 
@@ -21,18 +22,23 @@ public enum BoatSide
 /// <param name="HeadingDeg">Heading of the boat, degrees from north.</param>
 /// <param name="Disc">The disc's code.</param>
 public sealed record DiscConditionsBody(
-    BoatSide? Side = null, bool? Tube = null, bool? Sunglasses = null, decimal? LineAngleDeg = null, decimal? HeadingDeg = null, string? Disc = null);
+    BoatSide? Side = null,
+    bool? Tube = null,
+    bool? Sunglasses = null,
+    [property: Within(0, 180, "°")] decimal? LineAngleDeg = null,
+    [property: Within(0, 360, "°")] decimal? HeadingDeg = null,
+    string? Disc = null);
 
 /// <summary>Body of the entry <c>colour</c>: the white quarter at half the clarity, beside the chart.</summary>
 /// <param name="Steps">One step of the chart, or two neighbours where it lies between.</param>
 /// <param name="Murky">True where the water is murky.</param>
 /// <param name="Remark">In words, where the programme uses no chart.</param>
-public sealed record ColourBody(IReadOnlyList<int>? Steps = null, bool? Murky = null, string? Remark = null);
+public sealed record ColourBody([property: Within(1, 21)] IReadOnlyList<int>? Steps = null, bool? Murky = null, string? Remark = null);
 
 /// <summary>Body of the entry <c>opinion</c>: what the sampler thinks of the water; an opinion stays labelled so.</summary>
 /// <param name="Question">algae, recreation, or a question of the programme.</param>
 /// <param name="Answer">1 (beautiful) to 5 (severe).</param>
-public sealed record OpinionBody(string Question, int Answer);
+public sealed record OpinionBody(string Question, [property: Within(1, 5)] int Answer);
 
 /// <summary>A step of the colour chart.</summary>
 /// <param name="Step">1–11.</param>

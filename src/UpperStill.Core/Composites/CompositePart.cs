@@ -22,7 +22,7 @@ public sealed record SheetTries(IReadOnlyList<SheetTry> Tries, bool Good, decima
 /// <param name="Day">When.</param>
 /// <param name="DepthM">From how deep, m.</param>
 /// <param name="RaiseS">How long it took, s.</param>
-public sealed record RiseThatWorked(DateOnly Day, decimal DepthM, decimal RaiseS);
+public sealed record RiseThatWorked(DateOnly Day, [property: Within(0, 11000, "m")] decimal DepthM, [property: Within(0, 3600, "s")] decimal RaiseS);
 
 /// <summary>The tries at a composite, and how fast to raise the next.</summary>
 internal static class CompositePart

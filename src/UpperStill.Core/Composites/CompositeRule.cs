@@ -15,7 +15,7 @@ namespace UpperStill.Core.Composites;
 /// <param name="Day">Local day, which says which check of the line holds.</param>
 public sealed record CompositeRequest(
     CompositeSettings Settings,
-    decimal? ClarityMeanM = null,
+    [property: Within(0, 100, "m")] decimal? ClarityMeanM = null,
     bool ClarityCensored = false,
     WrittenLength? Sounding = null,
     Line? Line = null,

@@ -35,4 +35,8 @@ public enum CompositeMethod
 /// <param name="Method">How the water is collected.</param>
 /// <param name="Preset">The coordinator's depth; used by the preset rule.</param>
 public sealed record CompositeSettings(
-    CompositeDepthRule DepthRule, decimal Factor, WrittenLength Clearance, CompositeMethod Method, WrittenLength? Preset = null);
+    CompositeDepthRule DepthRule,
+    [property: Within(0.1, 10)] decimal Factor,
+    WrittenLength Clearance,
+    CompositeMethod Method,
+    WrittenLength? Preset = null);

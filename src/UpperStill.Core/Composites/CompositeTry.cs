@@ -39,7 +39,13 @@ public enum CameUp
 /// <param name="BeforeSurface">True where it was full before it reached the surface.</param>
 /// <param name="LineEnd">True where the line ended before the target.</param>
 /// <param name="Fill">How full it came up, by eye.</param>
-public sealed record CompositeTryBody(WrittenLength Depth, int? FillPercent = null, decimal? RaiseS = null, bool? BeforeSurface = null, bool? LineEnd = null, CameUp? Fill = null)
+public sealed record CompositeTryBody(
+    WrittenLength Depth,
+    [property: Within(0, 100, "%")] int? FillPercent = null,
+    [property: Within(0, 3600, "s")] decimal? RaiseS = null,
+    bool? BeforeSurface = null,
+    bool? LineEnd = null,
+    CameUp? Fill = null)
 {
     // The number that version 1 kept in place of each class.
     private static readonly int[] Once = [0, 25, 40, 50, 60, 75, 90, 100];

@@ -7,7 +7,7 @@ namespace UpperStill.Core.Density;
 /// <summary>Water whose density is asked for.</summary>
 /// <param name="TemperatureC">°C.</param>
 /// <param name="Salinity">Practical salinity; 0 in fresh water.</param>
-public sealed record DensityRequest(decimal TemperatureC, decimal Salinity = 0);
+public sealed record DensityRequest([property: Within(-5, 60, "°C")] decimal TemperatureC, [property: Within(0, 100)] decimal Salinity = 0);
 
 /// <summary>The density of water.</summary>
 /// <param name="Findings">What stands in the way.</param>

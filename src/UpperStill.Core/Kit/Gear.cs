@@ -1,3 +1,5 @@
+using UpperStill.Core.Quantities;
+
 namespace UpperStill.Core.Kit;
 
 /// <summary>What a visit needs to know of an item of the kit, other than a line.</summary>
@@ -7,7 +9,13 @@ namespace UpperStill.Core.Kit;
 /// <param name="VolumeL">Volume, L.</param>
 /// <param name="FallSpeedMs">Fall speed of the messenger, m/s.</param>
 /// <param name="CalibratedOn">Last calibration of a meter.</param>
-public sealed record Gear(string Code, string Name, KitKind Kind, decimal? VolumeL = null, decimal? FallSpeedMs = null, DateOnly? CalibratedOn = null)
+public sealed record Gear(
+    string Code,
+    string Name,
+    KitKind Kind,
+    [property: Within(0.01, 1000, "L")] decimal? VolumeL = null,
+    [property: Within(0.01, 20, "m/s")] decimal? FallSpeedMs = null,
+    DateOnly? CalibratedOn = null)
 {
     private static readonly KitKind[] OnTheWater =
         [KitKind.Disc, KitKind.ViewingTube, KitKind.CompositeSampler, KitKind.BottleSampler, KitKind.Meter, KitKind.Thermometer, KitKind.Refractometer];

@@ -36,6 +36,7 @@ namespace UpperStill.Core.Operations;
     RespectRequiredConstructorParameters = true)]
 // Answers are only ever written: without the means to read them a third of the payload is saved. A type that is both asked and
 // answered with stands in the second list by itself, or it could not be read.
+[JsonSerializable(typeof(NumberOutside), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CrewResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(FieldSheet), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ClarityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -121,6 +122,8 @@ namespace UpperStill.Core.Operations;
 [JsonSerializable(typeof(SeriesTextResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(DensityRequest))]
 [JsonSerializable(typeof(DensityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(SalinityRequest))]
+[JsonSerializable(typeof(SalinityResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(SunRequest))]
 [JsonSerializable(typeof(SunResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(TideRequest))]

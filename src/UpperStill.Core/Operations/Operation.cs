@@ -14,6 +14,11 @@ public enum OperationCost
     Heavy,
 }
 
+/// <summary>A number of a request that nobody can mean.</summary>
+/// <param name="At">Where it stands, such as <c>harmonics[2].amplitudeM</c>.</param>
+/// <param name="Words">What it is and what it may be, to follow its name.</param>
+public sealed record NumberOutside(string At, string Words);
+
 /// <summary>One operation of Core: a name, a request, a response. The server and the browser offer the same table of them.</summary>
 public abstract class Operation
 {
@@ -39,7 +44,15 @@ public abstract class Operation
 
     /// <summary>What a request holds that its shape does not know, or that nobody can mean, with its place; null where there is nothing.</summary>
     /// <param name="given">The request.</param>
-    public string? Fault(JsonElement given) => BodyShape.Fault(given, Request, Judged.Asked);
+    public string? Fault(JsonElement given) => BodyShape.Fault(given, Request, Judged.Asked) ?? (Outside(given) is { } outside ? $"“{outside.At}” {outside.Words}" : null);
+
+    /// <summary>The first number of a request outside its range; null where there is none.</summary>
+    /// <param name="given">The request.</param>
+    public NumberOutside? Outside(JsonElement given) =>
+        Visits.Ranges.Outside(given, Request) is var (at, seen, range) ? new NumberOutside(at, $"is {seen.Replace('-', '−')}: it runs from {range.Words}") : null;
+
+    /// <summary>Every number that it is asked with: where it stands, and what it may be.</summary>
+    public IReadOnlyList<DeclaredRange> Ranges => Visits.Ranges.Of(Request);
 
     /// <summary>Runs it on UTF-8 JSON.</summary>
     /// <exception cref="JsonException">The request is not of the operation's shape.</exception>

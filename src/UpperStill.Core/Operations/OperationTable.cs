@@ -133,6 +133,9 @@ public static class OperationTable
         new Operation<DensityRequest, DensityResult>(
             "density", "Works out the density of water from its temperature and salinity, with its working.",
             j => j.DensityRequest, j => j.DensityResult, DensityRule.Work),
+        new Operation<SalinityRequest, SalinityResult>(
+            "salinity", "Works out salinity by the practical scale and the specific conductance from what a conductivity meter showed.",
+            j => j.SalinityRequest, j => j.SalinityResult, SalinityRule.Work),
         new Operation<SunRequest, SunResult>(
             "sun", "Says where the sun stands over a place at an instant, and when it stands highest.",
             j => j.SunRequest, j => j.SunResult, SunRule.Work),

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
 namespace UpperStill.Core.Oxygen;
@@ -13,6 +14,15 @@ public enum OxygenUnit
 
     /// <summary>Per cent of what the water would hold in balance with the air.</summary>
     [JsonStringEnumMemberName("%")] Percent,
+
+    /// <summary>Partial pressure, kPa.</summary>
+    [JsonStringEnumMemberName("kPa")] Kpa,
+
+    /// <summary>Micromoles in a litre.</summary>
+    [JsonStringEnumMemberName("µmol/L")] UmolPerL,
+
+    /// <summary>Micromoles in a kilogram of the water.</summary>
+    [JsonStringEnumMemberName("µmol/kg")] UmolPerKg,
 }
 
 /// <summary>An oxygen reading, and the water it was read in.</summary>
@@ -24,15 +34,35 @@ public enum OxygenUnit
 /// <param name="PressureKpa">Air pressure, kPa; null to take the standard atmosphere at the altitude.</param>
 /// <param name="FromWeatherReport">True where the pressure was brought to the sea, as weather reports do.</param>
 /// <param name="DepthM">At which depth it was read, m.</param>
+/// <param name="ConductanceUsCm">Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read itself.</param>
 public sealed record OxygenRequest(
-    decimal Value, OxygenUnit Unit, decimal TemperatureC, decimal Salinity = 0, decimal AltitudeM = 0, decimal? PressureKpa = null, bool FromWeatherReport = false, decimal? DepthM = null);
+    [property: Within(0, 5000)] decimal Value,
+    OxygenUnit Unit,
+    [property: Within(-5, 60, "°C")] decimal TemperatureC,
+    [property: Within(0, 100)] decimal Salinity = 0,
+    [property: Within(-1000, 10000, "m")] decimal AltitudeM = 0,
+    [property: Within(10, 200, "kPa")] decimal? PressureKpa = null,
+    bool FromWeatherReport = false,
+    [property: Within(0, 11000, "m")] decimal? DepthM = null,
+    [property: Within(0, 60000, "µS/cm")] decimal? ConductanceUsCm = null);
 
-/// <summary>Both readings of one thing.</summary>
+/// <summary>All readings of one thing.</summary>
 /// <param name="Findings">What is odd about it.</param>
 /// <param name="MgPerL">mg/L, 3 decimals; null outside the range of the equations.</param>
 /// <param name="Percent">Per cent of saturation at the station, 1 decimal.</param>
 /// <param name="SolubilityMgPerL">What the water would hold, mg/L, 3 decimals.</param>
 /// <param name="PressureKpa">The pressure at the station that was used, kPa, 2 decimals.</param>
+/// <param name="PartialPressureKpa">Partial pressure of oxygen, kPa, 2 decimals.</param>
+/// <param name="UmolPerL">µmol/L, 1 decimal.</param>
+/// <param name="UmolPerKg">µmol/kg, 1 decimal.</param>
 /// <param name="Working">How it came about.</param>
 public sealed record OxygenResult(
-    IReadOnlyList<Finding> Findings, decimal? MgPerL = null, decimal? Percent = null, decimal? SolubilityMgPerL = null, decimal? PressureKpa = null, Working? Working = null);
+    IReadOnlyList<Finding> Findings,
+    decimal? MgPerL = null,
+    decimal? Percent = null,
+    decimal? SolubilityMgPerL = null,
+    decimal? PressureKpa = null,
+    decimal? PartialPressureKpa = null,
+    decimal? UmolPerL = null,
+    decimal? UmolPerKg = null,
+    Working? Working = null);

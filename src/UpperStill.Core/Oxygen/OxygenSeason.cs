@@ -12,7 +12,14 @@ namespace UpperStill.Core.Oxygen;
 /// <param name="DeepThicknessM">Mean thickness of that water, m.</param>
 /// <param name="BottomMgL">Oxygen at the deepest level, mg/L.</param>
 /// <param name="HypoxicM">Depth below which it is hypoxic, m.</param>
-public sealed record OxygenVisit(DateOnly Day, double? AnoxicM = null, double? AnoxicArea = null, double? DeepMgL = null, double? DeepThicknessM = null, double? BottomMgL = null, double? HypoxicM = null);
+public sealed record OxygenVisit(
+    DateOnly Day,
+    [property: Within(0, 11000, "m")] double? AnoxicM = null,
+    [property: Within(0, 1, "of the area")] double? AnoxicArea = null,
+    [property: Within(0, 100, "mg/L")] double? DeepMgL = null,
+    [property: Within(0, 11000, "m")] double? DeepThicknessM = null,
+    [property: Within(0, 100, "mg/L")] double? BottomMgL = null,
+    [property: Within(0, 11000, "m")] double? HypoxicM = null);
 
 /// <summary>Visits to be summed up by season.</summary>
 /// <param name="Visits">In any order.</param>
@@ -75,6 +82,10 @@ public static class OxygenSeasons
         {
             said.Add($"the deep water loses {Fixed(rate, 0)} mg/m² a day");
         }
+        else
+        {
+            said.AddRange(slope);
+        }
 
         return new OxygenSeason(
             year, name, visits.Length, Round(factor, 2), Round(deficit, 1), Round(least, 3), Round(visits.Min(v => v.AnoxicM), 3), Round(visits.Min(v => v.HypoxicM), 3), string.Join("; ", said),
@@ -100,9 +111,11 @@ public static class OxygenSeasons
     {
         // Where nothing is left nothing more can be lost: the fall is read while there is oxygen.
         var layered = visits.Where(v => v is { DeepMgL: > 1, DeepThicknessM: > 0 }).ToList();
-        if (layered.Count < LeastVisits)
+        var days = layered.Select(v => v.Day).Distinct().Count();
+        if (days < LeastVisits)
         {
-            return (null, []);
+            // A slope over visits of one day would be a quotient by nothing.
+            return (null, layered.Count < LeastVisits ? [] : [$"no deficit: {layered.Count} visits, but on {days} {(days == 1 ? "day" : "days")} only; a fall is read over {LeastVisits}"]);
         }
 
         var (t, o) = (layered.Average(v => v.Day.DayNumber), layered.Average(v => v.DeepMgL!.Value));

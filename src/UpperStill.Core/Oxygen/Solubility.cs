@@ -13,6 +13,10 @@ public static class Solubility
     /// <summary>One standard atmosphere, kPa, exactly.</summary>
     public const double StandardKpa = 101.325;
 
+    /// <summary>Share of oxygen in dry air.</summary>
+    /// <remarks>Benson &amp; Krause 1984.</remarks>
+    public const double ShareOfAir = 0.20946;
+
     private const double Kelvin = 273.15;
 
     /// <summary>True where the equations hold.</summary>
@@ -39,11 +43,18 @@ public static class Solubility
     public static double AtPressure(double temperatureC, double salinity, double pressureKpa)
     {
         Check(temperatureC, salinity);
-        var t = temperatureC + Kelvin;
         var p = pressureKpa / StandardKpa;
-        var vapour = Math.Exp(11.8571 - (3840.70 / t) - (216_961 / (t * t)));
+        var vapour = VapourAtm(temperatureC);
         var theta = 0.000975 - (1.426e-5 * temperatureC) + (6.436e-8 * temperatureC * temperatureC);
         return AtOneAtmosphere(temperatureC, salinity) * p * (1 - (vapour / p)) * (1 - (theta * p)) / ((1 - vapour) * (1 - theta));
+    }
+
+    /// <summary>Vapour pressure of water, atm: ln u = 11.8571 − 3840.70/T − 216961/T².</summary>
+    /// <param name="temperatureC">Water, 0–40 °C.</param>
+    public static double VapourAtm(double temperatureC)
+    {
+        var t = temperatureC + Kelvin;
+        return Math.Exp(11.8571 - (3840.70 / t) - (216_961 / (t * t)));
     }
 
     /// <summary>Pressure of the standard atmosphere at a height above the sea, kPa.</summary>

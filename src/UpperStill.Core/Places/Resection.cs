@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
 namespace UpperStill.Core.Places;
@@ -8,7 +9,10 @@ namespace UpperStill.Core.Places;
 /// <param name="Bearings">Three or more, to charted landmarks.</param>
 /// <param name="DeclinationDeg">Magnetic declination, degrees, east positive; 0 where the bearings are true.</param>
 /// <param name="RadiusM">How good the position must be, m.</param>
-public sealed record ResectionRequest(IReadOnlyList<Bearing> Bearings, double DeclinationDeg = 0, decimal RadiusM = Station.UsualRadiusM);
+public sealed record ResectionRequest(
+    IReadOnlyList<Bearing> Bearings,
+    [property: Within(-180, 180, "°")] double DeclinationDeg = 0,
+    [property: Within(0, 100000, "m")] decimal RadiusM = Station.UsualRadiusM);
 
 /// <summary>The position that bearings give.</summary>
 /// <param name="Findings">What stands in its way, or weakens it.</param>

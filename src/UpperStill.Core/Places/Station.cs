@@ -25,15 +25,15 @@ public sealed record Station(
     string District,
     string Name,
     WrittenLength KnownDepth,
-    double LatitudeDeg,
-    double LongitudeDeg,
-    decimal RadiusM = Station.UsualRadiusM,
-    decimal LevelAllowanceM = 0,
+    [property: Within(-90, 90, "°")] double LatitudeDeg,
+    [property: Within(-180, 180, "°")] double LongitudeDeg,
+    [property: Within(0, 100000, "m")] decimal RadiusM = Station.UsualRadiusM,
+    [property: Within(0, 100, "m")] decimal LevelAllowanceM = 0,
     bool Shore = false,
     IReadOnlyList<string>? OtherNames = null,
     IReadOnlyList<Transit>? Transits = null,
     IReadOnlyList<Bearing>? Bearings = null,
-    double DeclinationDeg = 0)
+    [property: Within(-180, 180, "°")] double DeclinationDeg = 0)
 {
     /// <summary>The unit in which depths are read here: that of the known depth.</summary>
     public LengthUnit NativeUnit() => KnownDepth.Unit ?? LengthUnit.Metre;

@@ -1,5 +1,6 @@
 using UpperStill.Core.Arrival;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Places;
 
@@ -7,13 +8,13 @@ namespace UpperStill.Core.Places;
 /// <param name="Code">The station.</param>
 /// <param name="At">Where it is.</param>
 /// <param name="RadiusM">How near a fix must be to count as there, m.</param>
-public sealed record StationAt(string Code, Position At, decimal RadiusM = Station.UsualRadiusM);
+public sealed record StationAt(string Code, Position At, [property: Within(0, 100000, "m")] decimal RadiusM = Station.UsualRadiusM);
 
 /// <summary>Asks which station lies at a position.</summary>
 /// <param name="At">Where the boat is.</param>
 /// <param name="Stations">Those that are known.</param>
 /// <param name="AccuracyM">How good the position is, m.</param>
-public sealed record StationsHereRequest(Position At, IReadOnlyList<StationAt> Stations, decimal? AccuracyM = null);
+public sealed record StationsHereRequest(Position At, IReadOnlyList<StationAt> Stations, [property: Within(0, 1e7, "m")] decimal? AccuracyM = null);
 
 /// <summary>A station and how far it is.</summary>
 /// <param name="Code">The station.</param>

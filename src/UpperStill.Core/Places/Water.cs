@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Places;
 
@@ -26,7 +27,7 @@ public enum WaterKind
 /// <param name="LatitudeDeg">Decimal degrees, north positive, -90 to 90.</param>
 /// <param name="LongitudeDeg">Decimal degrees, east positive, -180 to 180.</param>
 [method: JsonConstructor]
-public readonly record struct Position(double LatitudeDeg, double LongitudeDeg);
+public readonly record struct Position([property: Within(-90, 90, "°")] double LatitudeDeg, [property: Within(-180, 180, "°")] double LongitudeDeg);
 
 /// <summary>A line of equal depth.</summary>
 /// <param name="DepthM">m below the usual surface.</param>
@@ -36,7 +37,7 @@ public sealed record DepthContour(decimal DepthM, IReadOnlyList<Position> Line);
 /// <summary>Area of the water at a depth: one row of the hypsographic table.</summary>
 /// <param name="DepthM">m below the usual surface.</param>
 /// <param name="AreaM2">m².</param>
-public sealed record AreaAtDepth(decimal DepthM, decimal AreaM2);
+public sealed record AreaAtDepth([property: Within(0, 11000, "m")] decimal DepthM, [property: Within(0, 5e11, "m²")] decimal AreaM2);
 
 /// <summary>A body of water.</summary>
 /// <param name="Code">Identity in the group, for example <c>harrowmere</c>.</param>

@@ -1,3 +1,5 @@
+using UpperStill.Core.Quantities;
+
 namespace UpperStill.Core.Places;
 
 /// <summary>What a visit needs to know of its water.</summary>
@@ -5,7 +7,7 @@ namespace UpperStill.Core.Places;
 /// <param name="AltitudeM">Height of its surface above the sea, m.</param>
 /// <param name="TimeZone">IANA name of its zone.</param>
 /// <param name="Hypsography">Area by depth.</param>
-public sealed record WaterFacts(WaterKind Kind, decimal AltitudeM, string TimeZone, IReadOnlyList<AreaAtDepth>? Hypsography = null)
+public sealed record WaterFacts(WaterKind Kind, [property: Within(-1000, 10000, "m")] decimal AltitudeM, string TimeZone, IReadOnlyList<AreaAtDepth>? Hypsography = null)
 {
     /// <summary>The facts of a water.</summary>
     public static WaterFacts Of(Water water)

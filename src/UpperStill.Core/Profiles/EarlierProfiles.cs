@@ -1,10 +1,15 @@
+using UpperStill.Core.Quantities;
+
 namespace UpperStill.Core.Profiles;
 
 /// <summary>A level of an earlier visit.</summary>
 /// <param name="DepthM">m.</param>
 /// <param name="Celsius">°C.</param>
 /// <param name="OxygenMgL">mg/L.</param>
-public sealed record EarlierLevel(decimal DepthM, decimal? Celsius = null, decimal? OxygenMgL = null);
+public sealed record EarlierLevel(
+    [property: Within(0, 11000, "m")] decimal DepthM,
+    [property: Within(-5, 60, "°C")] decimal? Celsius = null,
+    [property: Within(0, 100, "mg/L")] decimal? OxygenMgL = null);
 
 /// <summary>The profile of an earlier visit, to be drawn behind today's.</summary>
 /// <param name="Visit">The visit.</param>
@@ -17,7 +22,11 @@ public sealed record EarlierProfile(Guid Visit, DateOnly Day, IReadOnlyList<Earl
 /// <param name="Month">The month, 1–12.</param>
 /// <param name="LowC">Coldest, °C.</param>
 /// <param name="HighC">Warmest, °C.</param>
-public sealed record MonthTemperatures(int Year, int Month, decimal LowC, decimal HighC)
+public sealed record MonthTemperatures(
+    [property: Within(1800, 2200)] int Year,
+    [property: Within(1, 12)] int Month,
+    [property: Within(-5, 60, "°C")] decimal LowC,
+    [property: Within(-5, 60, "°C")] decimal HighC)
 {
     private const int LeastYears = 2;
 

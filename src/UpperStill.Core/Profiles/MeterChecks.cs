@@ -52,21 +52,21 @@ internal static class MeterChecks
 
         if (body.Expected?.Read().Value is { } expected && body.Read?.Read().Value is { } read && expected != 0)
         {
-            var (off, unit) = (Math.Abs(read - expected), body.Read.Unit == OxygenUnit.Percent ? "%" : "mg/L");
+            var (off, unit) = (Math.Abs(read - expected), OxygenUnits.Text(body.Read.Unit ?? OxygenUnit.MgPerL));
             if (!body.AtEnd && off / Math.Abs(expected) * 100 > programme.LimitOf("checks.calibration-off"))
             {
                 yield return Finding.Check(
                     "calibration-off", $"Read {Decimals.Text(read)} {unit}, should be {Decimals.Text(expected)} {unit}.", "The membrane or cap may be old, or wet outside.", "Look at the membrane or cap, wipe off drops, repeat.");
             }
 
-            if (body.AtEnd && (body.Read.Unit == OxygenUnit.Percent ? off > programme.LimitOf("checks.calibration-off") : off > programme.LimitOf("checks.calibration-drift")))
+            if (body.AtEnd && (body.Read.Unit == OxygenUnit.Percent ? off > programme.LimitOf("checks.calibration-off") : off > programme.LimitOf("checks.calibration-drift") * OxygenUnits.PerMgPerL(body.Read.Unit)))
             {
                 yield return Finding.Check(
                     "calibration-drift", $"{Decimals.Text(off)} {unit} since the start.", "The whole profile is marked.", "Calibrate again before the next station.");
             }
         }
 
-        if (OxygenRule.Barometer(altitudeM, body.PressureKpa, body.FromWeatherReport == true, programme.LimitOf("checks.barometer")) is { } pressure)
+        if (Barometer.Doubt(altitudeM, body.PressureKpa, body.FromWeatherReport == true, programme.LimitOf("checks.barometer")) is { } pressure)
         {
             yield return pressure;
         }

@@ -119,7 +119,7 @@ internal static class ProfileChecks
 
         private void Oxygen(ReadLevel level, int i)
         {
-            if (level.OxygenShown is not { } shown || level.OxygenUnit is not { } unit || level.Holds is not { } holds)
+            if (level.OxygenShown is not { } shown || level.OxygenUnit is not { } unit || level.Holds is not { } holds || level.Percent is not { } percent)
             {
                 return;
             }
@@ -134,7 +134,7 @@ internal static class ProfileChecks
                     return;
                 }
 
-                var doubt = OxygenRule.Doubt(shown, unit, holds, level.DepthM, mostMgL, mostPercent);
+                var doubt = OxygenRule.Doubt(shown, unit, percent, holds, level.DepthM, mostMgL, mostPercent);
                 if (percentAbove && doubt?.Code != "oxygen-as-percent")
                 {
                     // Below a column that is in per cent even a small number is.
@@ -146,7 +146,7 @@ internal static class ProfileChecks
                 return;
             }
 
-            if (OxygenRule.Doubt(shown, unit, holds, level.DepthM, mostMgL, mostPercent) is { } odd)
+            if (OxygenRule.Doubt(shown, unit, percent, holds, level.DepthM, mostMgL, mostPercent) is { } odd)
             {
                 Add(level, odd);
             }

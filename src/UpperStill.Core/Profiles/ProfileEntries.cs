@@ -39,7 +39,7 @@ public sealed record LevelBody(
     bool? Settled = null,
     LevelSource? From = null,
     Guid? Cast = null,
-    int? Rows = null);
+    [property: Within(0, 1e7)] int? Rows = null);
 
 /// <summary>Where a level came from, if it was not typed.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<LevelSource>))]
@@ -63,7 +63,14 @@ public enum LevelSource
 /// <param name="Used">Rows of the way down.</param>
 /// <param name="WayUp">True where the way up was taken for want of a way down.</param>
 /// <param name="Columns">Which column was taken for what, such as <c>depth</c> and its header.</param>
-public sealed record LoggedCastBody(string File, string Sha256, long Bytes, int Rows, int Used, bool WayUp, IReadOnlyDictionary<string, string> Columns);
+public sealed record LoggedCastBody(
+    string File,
+    string Sha256,
+    [property: Within(0, 1e10, "bytes")] long Bytes,
+    [property: Within(0, 1e7)] int Rows,
+    [property: Within(0, 1e7)] int Used,
+    bool WayUp,
+    IReadOnlyDictionary<string, string> Columns);
 
 /// <summary>What of a level is read anew in another unit.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<RereadAs>))]
@@ -104,7 +111,7 @@ public sealed record MeterCheckBody(
     bool AtEnd = false,
     WrittenOxygen? Expected = null,
     WrittenOxygen? Read = null,
-    decimal? PressureKpa = null,
+    [property: Within(30, 120, "kPa")] decimal? PressureKpa = null,
     bool? FromWeatherReport = null,
     OxygenUnit? Display = null,
     WrittenLength? AtSurface = null);

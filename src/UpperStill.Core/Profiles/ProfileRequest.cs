@@ -10,7 +10,11 @@ namespace UpperStill.Core.Profiles;
 /// <param name="TemperatureC">°C, -2 to 40.</param>
 /// <param name="OxygenMgL">mg/L; null where it was not read.</param>
 /// <param name="Salinity">Practical salinity, 0–42.</param>
-public sealed record ProfileLevel(decimal DepthM, decimal TemperatureC, decimal? OxygenMgL = null, decimal Salinity = 0);
+public sealed record ProfileLevel(
+    [property: Within(0, 11000, "m")] decimal DepthM,
+    [property: Within(-5, 60, "°C")] decimal TemperatureC,
+    [property: Within(0, 100, "mg/L")] decimal? OxygenMgL = null,
+    [property: Within(0, 100)] decimal Salinity = 0);
 
 /// <summary>A profile, and what it is worked out with.</summary>
 /// <param name="Levels">In any order; of two at one depth the last stands.</param>
@@ -23,8 +27,8 @@ public sealed record ProfileLevel(decimal DepthM, decimal TemperatureC, decimal?
 public sealed record ProfileRequest(
     IReadOnlyList<ProfileLevel> Levels,
     IReadOnlyList<AreaAtDepth>? Hypsography = null,
-    decimal HypoxicMgL = 2,
-    decimal AnoxicMgL = 1,
+    [property: Within(0, 20, "mg/L")] decimal HypoxicMgL = 2,
+    [property: Within(0, 20, "mg/L")] decimal AnoxicMgL = 1,
     LengthUnit Native = LengthUnit.Metre,
     ReaderUnit Reader = ReaderUnit.AsRead,
     bool About = false);

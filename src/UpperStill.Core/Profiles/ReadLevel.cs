@@ -110,7 +110,7 @@ internal sealed class ReadLevel
 
     /// <summary>Salinity for density and solubility: as read, else from the specific conductance, else fresh.</summary>
     /// <remarks>5.572e-4 SC + 2.02e-9 SC²: USGS 2011, Office of Water Quality Technical Memorandum 2011.03.</remarks>
-    internal decimal WorkingSalinity => Salinity ?? (Conductivity is { } sc and >= 0 and <= 60_000 ? (5.572e-4m * sc) + (2.02e-9m * sc * sc) : 0);
+    internal decimal WorkingSalinity => Salinity ?? (Conductivity is { } sc and >= 0 and <= PracticalSalinity.MostConductance ? PracticalSalinity.OfConductance(sc) : 0);
 
     /// <summary>The level for the equations; null without temperature.</summary>
     internal ProfileLevel? Worked => Celsius is { } c && Density is not null ? new ProfileLevel(DepthM, decimal.Round(c, 4), MgPerL is { } mgl ? decimal.Round(mgl, 4) : null, decimal.Round(WorkingSalinity, 4)) : null;
@@ -147,16 +147,15 @@ internal sealed class ReadLevel
             Holds = (decimal)Solubility.AtPressure((double)c, (double)WorkingSalinity, (double)pressureKpa);
         }
 
-        if (OxygenUnit == Core.Oxygen.OxygenUnit.MgPerL)
+        if (OxygenUnit is not { } unit || OxygenShown is not { } shown)
         {
-            MgPerL = OxygenShown;
-            Percent = Holds is { } holds ? OxygenShown / holds * 100 : null;
+            return;
         }
-        else if (OxygenUnit == Core.Oxygen.OxygenUnit.Percent)
-        {
-            Percent = OxygenShown;
-            MgPerL = Holds is { } holds ? OxygenShown * holds / 100 : null;
-        }
+
+        // A number in mg/L stands whatever the water; of the others only where the equations hold.
+        MgPerL = unit == Core.Oxygen.OxygenUnit.MgPerL ? shown
+            : Holds is { } can && Celsius is { } t ? unit == Core.Oxygen.OxygenUnit.Percent ? shown * can / 100 : (decimal)OxygenUnits.MgPerL((double)shown, unit, new OxygenWater((double)t, (double)WorkingSalinity, (double)pressureKpa)) : null;
+        Percent = unit == Core.Oxygen.OxygenUnit.Percent ? shown : Holds is { } holds ? MgPerL / holds * 100 : null;
     }
 
     private static decimal? Number(string? written) => written is null ? null : NumberText.Read(written).Value;

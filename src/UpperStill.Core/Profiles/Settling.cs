@@ -9,14 +9,22 @@ namespace UpperStill.Core.Profiles;
 /// <param name="DepthM">Depth, m.</param>
 /// <param name="Temperature">As it was shown; null where it has none.</param>
 /// <param name="Oxygen">As it was shown; null where it has none.</param>
-public sealed record SettlingReading(decimal Seconds, decimal DepthM, WrittenTemperature? Temperature = null, WrittenOxygen? Oxygen = null);
+public sealed record SettlingReading(
+    [property: Within(0, 1e9, "s")] decimal Seconds,
+    [property: Within(-10, 11000, "m")] decimal DepthM,
+    WrittenTemperature? Temperature = null,
+    WrittenOxygen? Oxygen = null);
 
 /// <summary>Whether a probe has settled.</summary>
 /// <param name="Readings">The last readings, in order; those of the last half minute are enough.</param>
 /// <param name="Unit">What the display is believed to show for oxygen.</param>
 /// <param name="Limits">The programme's limits that differ from the usual.</param>
 /// <param name="TargetM">The level that is to be read, m; null where there is none.</param>
-public sealed record SettlingRequest(IReadOnlyList<SettlingReading> Readings, OxygenUnit? Unit = null, IReadOnlyDictionary<string, decimal>? Limits = null, decimal? TargetM = null);
+public sealed record SettlingRequest(
+    IReadOnlyList<SettlingReading> Readings,
+    OxygenUnit? Unit = null,
+    [property: Within(-1000, 100000)] IReadOnlyDictionary<string, decimal>? Limits = null,
+    [property: Within(0, 11000, "m")] decimal? TargetM = null);
 
 /// <summary>How still a probe holds.</summary>
 /// <param name="Settled">True once everything held still for <see cref="Settling.HoldS"/>.</param>
@@ -34,9 +42,6 @@ public static class Settling
 
     private const decimal SameDepthM = 0.15m;
 
-    // 0.1 mg/L is about one per cent of saturation in cool water.
-    private const decimal PercentPerMgL = 10;
-
     /// <summary>Works it out.</summary>
     public static SettlingResult Work(SettlingRequest request)
     {
@@ -48,8 +53,8 @@ public static class Settling
         }
 
         // A display believed to show mg/L may have been left on per cent.
-        var percent = request.Unit == OxygenUnit.Percent || NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, "checks.oxygen-mgl");
-        var oxygenMost = Limit(request, "checks.settled-oxygen") * (percent ? PercentPerMgL : 1);
+        var shows = request.Unit is null or OxygenUnit.MgPerL && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, "checks.oxygen-mgl") ? OxygenUnit.Percent : request.Unit;
+        var oxygenMost = Limit(request, "checks.settled-oxygen") * OxygenUnits.PerMgPerL(shows);
         var (depth, celsius, oxygen) = (new Spread(SameDepthM), new Spread(Limit(request, "checks.settled-temperature")), new Spread(oxygenMost));
         var now = readings[^1].Seconds;
         var held = 0m;
@@ -66,7 +71,7 @@ public static class Settling
             held = Math.Min(HoldS, now - readings[i].Seconds);
         }
 
-        var unit = request.Unit == OxygenUnit.Percent ? "%" : "mg/L";
+        var unit = OxygenUnits.Text(request.Unit ?? OxygenUnit.MgPerL);
         return new SettlingResult(held >= HoldS, held, HoldS, held >= HoldS
             ? "Settled."
             : !depth.Still ? "The probe is on its way."

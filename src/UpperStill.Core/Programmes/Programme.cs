@@ -1,5 +1,6 @@
 using UpperStill.Core.Clarity;
 using UpperStill.Core.Composites;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Programmes;
 
@@ -16,8 +17,17 @@ namespace UpperStill.Core.Programmes;
 /// <param name="Schools">Schools of <see cref="SchoolBook"/> that differ from the usual, by setting.</param>
 /// <param name="Limits">Limits of <see cref="LimitBook"/> that differ from the usual, by setting.</param>
 public sealed record Programme(
-    string Code, int Version, string Name, HoursWindow Hours, ClaritySettings Clarity, CompositeSettings Composite, SummarySettings Summary, CheckLimits Checks,
-    IReadOnlyList<ProtocolPlan>? Season = null, IReadOnlyDictionary<string, string>? Schools = null, IReadOnlyDictionary<string, decimal>? Limits = null)
+    string Code,
+    [property: Within(1, 1000000)] int Version,
+    string Name,
+    HoursWindow Hours,
+    ClaritySettings Clarity,
+    CompositeSettings Composite,
+    SummarySettings Summary,
+    CheckLimits Checks,
+    IReadOnlyList<ProtocolPlan>? Season = null,
+    IReadOnlyDictionary<string, string>? Schools = null,
+    [property: Within(-1000, 100000)] IReadOnlyDictionary<string, decimal>? Limits = null)
 {
     /// <summary>True where a way other than the usual one is chosen, and it is this one.</summary>
     internal bool Chooses(string setting, string option) => Schools is not null && Schools.TryGetValue(setting, out var chosen) && chosen == option;
@@ -42,7 +52,7 @@ public sealed record HoursWindow(TimeOnly From, TimeOnly Until);
 /// <param name="FromMonth">First month, 1–12.</param>
 /// <param name="UntilMonth">Last month, 1–12; before the first, the window runs over the New Year and is one season.</param>
 /// <param name="LeastReadings">Fewer readings give no mean.</param>
-public sealed record SummarySettings(int FromMonth, int UntilMonth, int LeastReadings)
+public sealed record SummarySettings([property: Within(1, 12)] int FromMonth, [property: Within(1, 12)] int UntilMonth, [property: Within(1, 366)] int LeastReadings)
 {
     private bool OverNewYear => FromMonth > UntilMonth;
 
@@ -67,12 +77,12 @@ public sealed record SummarySettings(int FromMonth, int UntilMonth, int LeastRea
 /// <param name="UnusualLeastCount">Values of the month needed before that is asked.</param>
 /// <param name="ClockOffS">Seconds by which a device's clock may differ from the server's.</param>
 public sealed record CheckLimits(
-    decimal PairApartM = 0.3m,
-    decimal PairApartPercent = 10m,
-    decimal ObserversDifferPercent = 10m,
-    decimal BottomToleranceM = 0.1m,
-    decimal SoundingDiffersPercent = 10m,
-    decimal SoundingDiffersLeastM = 0.3m,
-    decimal UnusualMads = 3.5m,
-    int UnusualLeastCount = 10,
-    int ClockOffS = 300);
+    [property: Within(0, 100, "m")] decimal PairApartM = 0.3m,
+    [property: Within(0, 100, "%")] decimal PairApartPercent = 10m,
+    [property: Within(0, 100, "%")] decimal ObserversDifferPercent = 10m,
+    [property: Within(0, 100, "m")] decimal BottomToleranceM = 0.1m,
+    [property: Within(0, 1000, "%")] decimal SoundingDiffersPercent = 10m,
+    [property: Within(0, 100, "m")] decimal SoundingDiffersLeastM = 0.3m,
+    [property: Within(0, 1000)] decimal UnusualMads = 3.5m,
+    [property: Within(0, 1000)] int UnusualLeastCount = 10,
+    [property: Within(0, 1000000, "s")] int ClockOffS = 300);

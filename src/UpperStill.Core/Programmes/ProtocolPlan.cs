@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Programmes;
 
@@ -40,7 +41,7 @@ public enum Rhythm
 /// <param name="Month">1–12.</param>
 /// <param name="Day">1–31; a day that the month does not have is its last.</param>
 [method: JsonConstructor]
-public readonly record struct DayOfYear(int Month, int Day)
+public readonly record struct DayOfYear([property: Within(1, 12)] int Month, [property: Within(1, 31)] int Day)
 {
     /// <summary>That day in a year.</summary>
     public DateOnly In(int year) => new(year, Month, Math.Min(Day, DateTime.DaysInMonth(year, Month)));
@@ -67,7 +68,7 @@ public enum SampleFrom
 /// <param name="Type">The sample type's code.</param>
 /// <param name="From">Where the water comes from.</param>
 /// <param name="Replicates">Further bottles of the same water.</param>
-public sealed record BottlePlan(string Type, SampleFrom From, int Replicates = 0);
+public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(0, 20)] int Replicates = 0);
 
 /// <summary>When a protocol is due through the season, and what binds its days.</summary>
 /// <param name="Protocol">What is taken.</param>
@@ -87,11 +88,11 @@ public sealed record ProtocolPlan(
     Rhythm Rhythm,
     DayOfYear From,
     DayOfYear Until,
-    int EveryDays = 14,
-    int LeastGapDays = 10,
-    int GreatestGapDays = 18,
-    int Least = 0,
-    int? HoldHours = null,
+    [property: Within(1, 366, "d")] int EveryDays = 14,
+    [property: Within(0, 366, "d")] int LeastGapDays = 10,
+    [property: Within(0, 366, "d")] int GreatestGapDays = 18,
+    [property: Within(0, 366)] int Least = 0,
+    [property: Within(0, 100000, "h")] int? HoldHours = null,
     bool TurnIn = false,
-    int? DaysAfterIceOut = null,
+    [property: Within(0, 366, "d")] int? DaysAfterIceOut = null,
     IReadOnlyList<BottlePlan>? Bottles = null);

@@ -33,6 +33,13 @@ public static class Decimals
         decimal.Round(value, decimals, MidpointRounding.AwayFromZero)
             .ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
 
+    /// <summary>Invariant text with so many significant figures, rounded half away from zero: nothing small becomes nothing.</summary>
+    public static string Significant(decimal value, int figures)
+    {
+        var before = value == 0 ? 1 : (int)Math.Floor(Math.Log10((double)Math.Abs(value))) + 1;
+        return Text(decimal.Round(value, Math.Clamp(figures - before, 0, 28), MidpointRounding.AwayFromZero));
+    }
+
     /// <summary>The median; the mean of the middle two where the count is even. At least one value.</summary>
     public static decimal Median(IEnumerable<decimal> values)
     {

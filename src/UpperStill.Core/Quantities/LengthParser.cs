@@ -12,6 +12,9 @@ public static class LengthParser
     /// <summary>More than the deepest sea; a larger number is a slip of the hand.</summary>
     public const decimal GreatestMetres = 11_000m;
 
+    /// <summary>Less than any mark or tape can show.</summary>
+    public const decimal LeastMetres = 0.0001m;
+
     private const int LongestText = 40;
 
     /// <summary>Reads <paramref name="written"/>; a unit typed with the number wins over <paramref name="unit"/>.</summary>
@@ -128,8 +131,8 @@ public static class LengthParser
     }
 
     private static (Length?, Finding?) Limit(Length length) =>
-        length.Metres <= GreatestMetres
-            ? (length, null)
+        length.Metres is 0 or (>= LeastMetres and <= GreatestMetres) ? (length, null)
+            : length.Metres < LeastMetres ? Stop("number-too-small", $"{Decimals.Text(length.Value)} is finer than any line or tape shows.", "What is divided by it has no end.", "Look at the unit and the zeros; type 0 for the surface.")
             : Stop("number-too-large", $"{LengthText.Write(length)} is deeper than any water.", "It would spoil the record's scale.", "Look for a lost point or a wrong unit.");
 
     private static decimal? Inches(WrittenFeetAndInches written)

@@ -116,9 +116,11 @@ internal static class ResultPart
         var (low, high) = (all.Min(s => s.Result.Value!.Value), all.Max(s => s.Result.Value!.Value));
         var difference = low + high == 0 ? 0 : 200 * (high - low) / (low + high);
         var mean = all.Average(s => s.Result.Value!.Value);
+        var spread = (decimal)Math.Sqrt(all.Sum(s => Math.Pow((double)(s.Result.Value!.Value - mean), 2)) / (all.Count - 1));
         var steps = new[]
         {
             $"Relative difference = 200 × ({Decimals.Text(high)} − {Decimals.Text(low)}) / ({Decimals.Text(high)} + {Decimals.Text(low)}) = {Decimals.Fixed(difference, 0)} %",
+            $"Standard deviation (n − 1) = {Decimals.Significant(spread, 3)} {first.Result.Unit}{(mean == 0 ? string.Empty : $", {Decimals.Fixed(100 * spread / mean, 0)} % of the mean")}",
             $"Mean of {all.Count} = {Decimals.Text(decimal.Round(mean, 4, MidpointRounding.AwayFromZero))} {first.Result.Unit}",
         };
         if (difference > draft.Context.Programme.LimitOf("checks.replicates-apart"))

@@ -1,4 +1,5 @@
 using UpperStill.Core.Chlorophyll;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Seasons;
 
 namespace UpperStill.Core.Samples;
@@ -19,8 +20,13 @@ public sealed record OpenSpan(DateTimeOffset From, DateTimeOffset Until);
 /// <param name="Chlorophyll">What it needs to see chlorophyll.</param>
 /// <param name="Simulated">True where a stand-in answers for it.</param>
 public sealed record LabDoor(
-    string Name, IReadOnlyList<OpenSpan> Open, IReadOnlyList<DateTimeOffset> TurnIns, int TravelMinutes, string? TurnInPlace = null, bool NoDryIce = false,
-    IReadOnlyList<int>? ShippingDays = null, ChlorophyllLab? Chlorophyll = null, bool Simulated = false)
+    string Name,
+    IReadOnlyList<OpenSpan> Open,
+    IReadOnlyList<DateTimeOffset> TurnIns,
+    [property: Within(0, 20160, "min")] int TravelMinutes,
+    string? TurnInPlace = null,
+    bool NoDryIce = false,
+    [property: Within(0, 6)] IReadOnlyList<int>? ShippingDays = null, ChlorophyllLab? Chlorophyll = null, bool Simulated = false)
 {
     private static readonly TimeOnly Noon = new(12, 0);
 

@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Places;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
 namespace UpperStill.Core.Sky;
@@ -8,7 +9,7 @@ namespace UpperStill.Core.Sky;
 /// <param name="LatitudeDeg">North positive, −90–90.</param>
 /// <param name="LongitudeDeg">East positive, −180–180.</param>
 /// <param name="At">The instant.</param>
-public sealed record SunRequest(double LatitudeDeg, double LongitudeDeg, DateTimeOffset At);
+public sealed record SunRequest([property: Within(-90, 90, "°")] double LatitudeDeg, [property: Within(-180, 180, "°")] double LongitudeDeg, DateTimeOffset At);
 
 /// <summary>The sun over a place.</summary>
 /// <param name="AltitudeDeg">Above the horizon, degrees.</param>

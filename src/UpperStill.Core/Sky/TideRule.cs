@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Findings;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
 namespace UpperStill.Core.Sky;
@@ -9,7 +10,11 @@ namespace UpperStill.Core.Sky;
 /// <param name="Harmonics">The constituents.</param>
 /// <param name="From">The first instant, from 1900 to 2100.</param>
 /// <param name="Hours">How many hours, 1–72.</param>
-public sealed record TideRequest(double MeanLevelM, IReadOnlyList<TideHarmonic> Harmonics, DateTimeOffset From, int Hours = 25);
+public sealed record TideRequest(
+    [property: Within(-1000, 1000, "m")] double MeanLevelM,
+    IReadOnlyList<TideHarmonic> Harmonics,
+    DateTimeOffset From,
+    [property: Within(1, 72, "h")] int Hours = 25);
 
 /// <summary>The tide over some hours.</summary>
 /// <param name="Findings">What stands in the way.</param>

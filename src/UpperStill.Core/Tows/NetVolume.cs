@@ -9,7 +9,11 @@ namespace UpperStill.Core.Tows;
 /// <param name="TowM">Length of the tow: line out for a vertical one, m.</param>
 /// <param name="EfficiencyPercent">How much of the water in its way goes through the net, %: 100 where nobody measured it.</param>
 /// <param name="LineAngleDeg">Lean of the line from vertical, degrees; a vertical tow reaches less deep by it.</param>
-public sealed record NetVolumeRequest(decimal MouthDiameterCm, decimal TowM, decimal EfficiencyPercent = 100, decimal LineAngleDeg = 0);
+public sealed record NetVolumeRequest(
+    [property: Within(0, 1000, "cm")] decimal MouthDiameterCm,
+    [property: Within(0, 100000, "m")] decimal TowM,
+    [property: Within(0, 200, "%")] decimal EfficiencyPercent = 100,
+    [property: Within(0, 180, "°")] decimal LineAngleDeg = 0);
 
 /// <summary>Water that went through a net.</summary>
 /// <param name="Findings">What stands in the way, or weakens it.</param>

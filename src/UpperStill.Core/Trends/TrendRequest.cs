@@ -38,12 +38,20 @@ public enum TrendTest
 /// <param name="SignedOff">True once a reviewer vouches for it.</param>
 /// <param name="Method">How it was measured; null where that is not known.</param>
 /// <param name="Text">As reported.</param>
-public sealed record SeriesPoint(Guid Visit, DateOnly Day, decimal Value, Censoring Censored = Censoring.None, bool Usable = true, bool SignedOff = true, string? Method = null, string? Text = null);
+public sealed record SeriesPoint(
+    Guid Visit,
+    DateOnly Day,
+    [property: Within(-1e9, 1e9)] decimal Value,
+    Censoring Censored = Censoring.None,
+    bool Usable = true,
+    bool SignedOff = true,
+    string? Method = null,
+    string? Text = null);
 
 /// <summary>A limit that years are held against: somebody else's number.</summary>
 /// <param name="Above">True where a good value lies at it or above, false where at it or below.</param>
 /// <param name="Value">The number, in the subject's unit.</param>
-public sealed record TrendLimit(bool Above, decimal Value);
+public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value);
 
 /// <summary>A series to be looked at: is it changing, how sure is that, what would it take to know.</summary>
 /// <param name="Subject">What it is of.</param>
@@ -61,7 +69,13 @@ public sealed record TrendLimit(bool Above, decimal Value);
 /// <param name="Limits">Limits that the years are held against.</param>
 public sealed record TrendRequest(
     TrendSubject Subject, IReadOnlyList<SeriesPoint> Points, SummarySettings Window, AnnualStatistic Statistic = AnnualStatistic.Usual, TrendTest Test = TrendTest.Annual, bool Provisional = false,
-    IReadOnlyList<DateOnly>? Joins = null, int LeastYears = TrendRequest.UsualLeastYears, decimal? AskedPerDecade = null, LengthUnit Native = LengthUnit.Metre, ReaderUnit Reader = ReaderUnit.AsRead, bool YearsOnly = false, IReadOnlyList<TrendLimit>? Limits = null)
+    IReadOnlyList<DateOnly>? Joins = null,
+    [property: Within(3, 200)] int LeastYears = TrendRequest.UsualLeastYears,
+    [property: Within(-1e9, 1e9)] decimal? AskedPerDecade = null,
+    LengthUnit Native = LengthUnit.Metre,
+    ReaderUnit Reader = ReaderUnit.AsRead,
+    bool YearsOnly = false,
+    IReadOnlyList<TrendLimit>? Limits = null)
 {
     /// <summary>Fewer years give no test.</summary>
     public const int UsualLeastYears = 8;

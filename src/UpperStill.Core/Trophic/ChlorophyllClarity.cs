@@ -6,7 +6,7 @@ namespace UpperStill.Core.Trophic;
 /// <summary>Chlorophyll and clarity of one visit.</summary>
 /// <param name="ChlorophyllUgL">µg/L, above 0.</param>
 /// <param name="ClarityM">m, above 0.</param>
-public sealed record ChlorophyllClarityPair(decimal ChlorophyllUgL, decimal ClarityM);
+public sealed record ChlorophyllClarityPair([property: Within(0, 5000, "µg/L")] decimal ChlorophyllUgL, [property: Within(0, 100, "m")] decimal ClarityM);
 
 /// <summary>Pairs of a station.</summary>
 /// <param name="Pairs">In any order.</param>

@@ -12,7 +12,11 @@ namespace UpperStill.Core.Trophic;
 /// <param name="Native">The unit in which clarity was read.</param>
 /// <param name="Reader">Unit for the words.</param>
 public sealed record TrophicRequest(
-    decimal? ClarityM = null, decimal? ChlorophyllUgL = null, decimal? PhosphorusUgL = null, LengthUnit Native = LengthUnit.Metre, ReaderUnit Reader = ReaderUnit.AsRead);
+    [property: Within(0, 100, "m")] decimal? ClarityM = null,
+    [property: Within(0, 5000, "µg/L")] decimal? ChlorophyllUgL = null,
+    [property: Within(0, 10000, "µg/L")] decimal? PhosphorusUgL = null,
+    LengthUnit Native = LengthUnit.Metre,
+    ReaderUnit Reader = ReaderUnit.AsRead);
 
 /// <summary>Which of the three an index is of.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<TrophicOf>))]
@@ -67,6 +71,11 @@ public static class TrophicState
         Add(TrophicOf.Clarity, request.ClarityM, "m", v => 60 - (14.41 * Math.Log(v)), "60 − 14.41 × ln");
         Add(TrophicOf.Chlorophyll, request.ChlorophyllUgL, "µg/L", v => (9.81 * Math.Log(v)) + 30.6, "30.6 + 9.81 × ln");
         Add(TrophicOf.Phosphorus, request.PhosphorusUgL, "µg/L", v => (14.42 * Math.Log(v)) + 4.15, "4.15 + 14.42 × ln");
+        if (request is { ClarityM: null, ChlorophyllUgL: null, PhosphorusUgL: null })
+        {
+            findings.Add(Finding.Stop("number-missing", "Neither clarity nor chlorophyll nor phosphorus is given.", "Each index stands on one of them.", "Give at least one."));
+        }
+
         return new TrophicResult(indices, [.. Read(indices)], findings, Classes);
 
         void Add(TrophicOf of, decimal? value, string unit, Func<double, double> index, string equation)

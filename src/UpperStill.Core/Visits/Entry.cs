@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using UpperStill.Core.People;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Visits;
 
@@ -21,7 +22,7 @@ public sealed record Entry(
     Guid Id,
     Guid Visit,
     string Kind,
-    int Version,
+    [property: Within(1, 1000)] int Version,
     JsonElement Body,
     DateTimeOffset At,
     string By,
@@ -45,4 +46,4 @@ public sealed record Entry(
 /// <param name="ClockOffS">Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.</param>
 /// <param name="DeliveredBy">Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made it.</param>
 /// <param name="DeliveredById">That person's account; null in entries that earlier builds received, or that no person sent.</param>
-public sealed record EntryReceipt(DateTimeOffset At, long ClockOffS, string? DeliveredBy = null, Guid? DeliveredById = null);
+public sealed record EntryReceipt(DateTimeOffset At, [property: Within(-2147483648, 2147483647, "s")] long ClockOffS, string? DeliveredBy = null, Guid? DeliveredById = null);

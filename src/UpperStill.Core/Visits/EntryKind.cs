@@ -51,6 +51,9 @@ public abstract class EntryKind
     /// <summary>Why a body cannot be kept as one of this kind; null where it can.</summary>
     internal abstract string? Fault(JsonElement body, bool anew);
 
+    /// <summary>The first number of the body outside what is declared for it, in words; null where there is none.</summary>
+    internal abstract string? Outside(Entry entry);
+
     /// <summary>The entry in a few words for the log of the visit.</summary>
     internal abstract string Words(Entry entry, ReaderUnit reader);
 }
@@ -63,6 +66,7 @@ public sealed class EntryKind<T> : EntryKind
     // An entry never changes: what was read of it once holds for every fold that has the same entry in its hands.
     private readonly ConditionalWeakTable<Entry, object> known = [];
     private readonly ConditionalWeakTable<Entry, Said> said = [];
+    private readonly ConditionalWeakTable<Entry, Beyond> outside = [];
     private readonly Func<CoreJson, JsonTypeInfo<T>> body;
     private readonly Func<T, ReaderUnit, string> words;
     private readonly Func<T, int, T>? older;
@@ -120,6 +124,17 @@ public sealed class EntryKind<T> : EntryKind
     internal override string? Fault(JsonElement given, bool anew) =>
         BodyShape.Fault(given, Body, anew ? Judged.Written : Judged.Held) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
 
+    internal override string? Outside(Entry entry)
+    {
+        if (!outside.TryGetValue(entry, out var words))
+        {
+            words = new Beyond(Ranges.Outside(entry.Body, Body) is var (_, seen, range) ? $"{seen.Replace('-', '−')} is outside {range.Words}" : null);
+            outside.AddOrUpdate(entry, words);
+        }
+
+        return words.Words;
+    }
+
     internal override string Words(Entry entry, ReaderUnit reader)
     {
         if (!said.TryGetValue(entry, out var last) || last.Reader != reader)
@@ -130,6 +145,8 @@ public sealed class EntryKind<T> : EntryKind
 
         return last.Words;
     }
+
+    private sealed record Beyond(string? Words);
 
     private sealed record Said(ReaderUnit Reader, string Words);
 }

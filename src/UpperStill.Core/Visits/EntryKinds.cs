@@ -84,7 +84,7 @@ public static class EntryKinds
     /// <summary>One level of a profile.</summary>
     public static readonly EntryKind<LevelBody> Level = new(
         "level", 1, "What the meter showed at one depth.", j => j.LevelBody,
-        (b, r) => string.Join(", ", new[] { $"At {Written(b.Depth, r)}", b.Temperature is { } t ? $"{t.Written} {(t.Unit == TemperatureUnit.Fahrenheit ? "°F" : "°C")}" : null, b.Oxygen is { } o ? $"{o.Written} {(o.Unit == OxygenUnit.Percent ? "%" : "mg/L")}" : null, b.Salinity is { } s ? $"salinity {s}" : null }.OfType<string>()));
+        (b, r) => string.Join(", ", new[] { $"At {Written(b.Depth, r)}", b.Temperature is { } t ? $"{t.Written} {(t.Unit == TemperatureUnit.Fahrenheit ? "°F" : "°C")}" : null, b.Oxygen is { } o ? $"{o.Written} {(o.Unit is { } unit ? OxygenUnits.Text(unit) : "in an unknown unit")}" : null, b.Salinity is { } s ? $"salinity {s}" : null }.OfType<string>()));
 
     /// <summary>A file of a meter's memory.</summary>
     public static readonly EntryKind<LoggedCastBody> LoggedCast = new(
@@ -242,7 +242,7 @@ public static class EntryKinds
     private static string MeterWords(MeterCheckBody b) => string.Join(", ", new[]
     {
         b.Read is { } read ? $"{b.Meter} {(b.AtEnd ? "at the end" : "calibrated")}: read {read.Written}, should be {b.Expected?.Written}" : null,
-        b.PressureKpa is { } pressure ? $"pressure {Decimals.Text(pressure)} kPa" : null, b.Display is { } display ? $"display on {(display == OxygenUnit.Percent ? "%" : "mg/L")}" : null,
+        b.PressureKpa is { } pressure ? $"pressure {Decimals.Text(pressure)} kPa" : null, b.Display is { } display ? $"display on {OxygenUnits.Text(display)}" : null,
         b.AtSurface is { } zero ? $"shows {zero.Written} at the surface" : null,
     }.OfType<string>()) is { Length: > 0 } words ? words : $"Meter {b.Meter}";
 

@@ -42,6 +42,7 @@ internal sealed class SheetFold
         var sums = WorkedByHand.Fold(draft, clarity.Result, composite);
         var closed = draft.Standing(EntryKinds.VisitClosed);
         var steps = new StepsOf(draft, arrival, clarity, composite, tries, profile, bottles);
+        RangeChecks.Fold(draft);
         Leaving.Fold(draft, clarity, bottles, steps);
         var aboard = GearAboard.Fold(draft);
         List<Finding> findings = [.. draft.Findings.Select(f => draft.AnswerTo(f) is { } why ? f with { Kept = why } : f)];

@@ -18,7 +18,13 @@ namespace UpperStill.Core.Visits;
 /// <param name="Import">The old table that it was brought in from.</param>
 /// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds.</param>
 public sealed record VisitStartedBody(
-    string Station, string Programme, int ProgrammeVersion, IReadOnlyList<string> Observers, string? Line = null, IReadOnlyList<Protocol>? Due = null, bool? Paper = null,
+    string Station,
+    string Programme,
+    [property: Within(1, 1000000)] int ProgrammeVersion,
+    IReadOnlyList<string> Observers,
+    string? Line = null,
+    IReadOnlyList<Protocol>? Due = null,
+    bool? Paper = null,
     HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null, IReadOnlyList<Guid>? ObserverIds = null)
 {
     /// <summary>Who reads, in order.</summary>
@@ -34,7 +40,7 @@ public sealed record VisitMovedBody(string Station);
 /// <param name="Id">The import; all its visits can be taken back together.</param>
 /// <param name="File">The file's name.</param>
 /// <param name="Line">The line in it, from 1.</param>
-public sealed record ImportedFrom(Guid Id, string File, int Line);
+public sealed record ImportedFrom(Guid Id, string File, [property: Within(1, 1e9)] int Line);
 
 /// <summary>Body of the entry <c>sounding</c>.</summary>
 /// <param name="Depth">The depth of the water as read.</param>

@@ -15,14 +15,16 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Longest">The longest request, bytes.</param>
 /// <param name="Request">JSON schema of the request.</param>
 /// <param name="Response">JSON schema of the response.</param>
-public sealed record OperationInfo(string Name, string Description, int Longest, JsonNode Request, JsonNode Response);
+/// <param name="Ranges">What the numbers of the request may be, and their units; outside, the request is refused.</param>
+public sealed record OperationInfo(string Name, string Description, int Longest, JsonNode Request, JsonNode Response, IReadOnlyList<DeclaredRange> Ranges);
 
 /// <summary>A kind of entry as the list shows it.</summary>
 /// <param name="Name">The kind.</param>
 /// <param name="Version">The version written today.</param>
 /// <param name="Description">What it records.</param>
 /// <param name="Body">JSON schema of the body.</param>
-public sealed record KindInfo(string Name, int Version, string Description, JsonNode Body);
+/// <param name="Ranges">What the numbers of the body may be, and their units; outside, it is kept as written, with a finding.</param>
+public sealed record KindInfo(string Name, int Version, string Description, JsonNode Body, IReadOnlyList<DeclaredRange> Ranges);
 
 /// <summary>Maps the table of operations.</summary>
 internal static class CoreEndpoints
@@ -35,9 +37,9 @@ internal static class CoreEndpoints
 
     internal static void MapCore(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, o.Longest, Schema(o.Request), Schema(o.Response))))
+        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, o.Longest, Schema(o.Request), Schema(o.Response), o.Ranges)))
             .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
-        app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body))))
+        app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body), Ranges.Of(k.Body))))
             .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
         foreach (var operation in OperationTable.All.Values)
         {

@@ -15,7 +15,7 @@ public class ChlorophyllRuleTests
 
         Assert.Equal((55.536m, 20.7192m, 1.51m), (result.ChlorophyllUgL, result.PheophytinUgL, result.Ratio));
         Assert.Equal("55.54 µg/L", result.Text);
-        Assert.Contains("Chlorophyll a = 26.7 × (0.308 − 0.204) × 20.000 = 55.54 µg/L", result.Working!.Steps);
+        Assert.Contains("Chlorophyll a = 26.7 × (0.308 − 0.204) × 20 = 55.54 µg/L", result.Working!.Steps);
     }
 
     // Jeffrey & Humphrey 1975 by hand: 0.250, 0.080, 0.050 less 0.002 each; 10 mL, 1 L, 1 cm.
@@ -38,6 +38,41 @@ public class ChlorophyllRuleTests
 
         Assert.Equal((3.9182m, 1.3714m), (result.ChlorophyllUgL, result.PheophytinUgL));
         Assert.Contains(result.Working!.Inputs, i => i.Name == "calibration 2 of A");
+    }
+
+    // Nusch 1980 by hand: 665b = 0.250 − 0.004 = 0.246; 665a = 0.160 − 0.004 = 0.156; 10 mL, 0.5 L, 1 cm.
+    // Chlorophyll a = 29.6 × 0.090 × 20 = 53.28; pheophytin a = 29.6 × (1.7 × 0.156 − 0.246) × 20 = 11.3664.
+    [Fact]
+    public void In_hot_ethanol_at_665_nm_with_its_own_factor()
+    {
+        var result = Work(new ExtractReadings(ChlorophyllMethod.HotEthanol, "10", "1", At750Before: "0.004", At665After: "0.160", At750After: "0.004", At665Before: "0.250"), 500);
+
+        Assert.Equal((53.28m, 11.3664m), (result.ChlorophyllUgL, result.PheophytinUgL));
+        Assert.Contains("Nusch 1980", result.Working!.Source, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("twice")]
+    [InlineData("0.5")]
+    [InlineData("-2")]
+    [InlineData("1,500")]
+    public void A_dilution_that_is_none_is_not_taken_for_one(string dilution)
+    {
+        var result = Work(new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005", Dilution: dilution), 500);
+
+        Assert.Equal((null, "dilution"), (result.ChlorophyllUgL, Assert.Single(result.Findings).Code));
+    }
+
+    [Theory]
+    [InlineData("0.010", "1", false)]
+    [InlineData("0.011", "1", true)]
+    [InlineData("0.040", "5", false)]
+    public void What_scatters_light_at_750_nm_is_seen(string at750, string path, bool turbid)
+    {
+        var result = Work(new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", path, "0.312", at750, "0.209", "0.005"), 500);
+
+        Assert.Equal(turbid, result.Findings.Any(f => f.Code == "extract-turbid"));
+        Assert.NotNull(result.ChlorophyllUgL);
     }
 
     [Fact]

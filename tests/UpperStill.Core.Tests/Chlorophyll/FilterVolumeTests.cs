@@ -31,7 +31,11 @@ public class FilterVolumeTests
     [Fact]
     public void Without_a_clarity_or_a_limit_it_says_what_is_missing()
     {
-        Assert.Contains("detection limit", FilterVolume.Work(new FilterVolumeRequest(2, Day, [])).Text, StringComparison.Ordinal);
-        Assert.Contains("No clarity", FilterVolume.Work(new FilterVolumeRequest(null, Day, [], Lab)).Text, StringComparison.Ordinal);
+        var (limit, clarity) = (FilterVolume.Work(new FilterVolumeRequest(2, Day, [])).Finding!, FilterVolume.Work(new FilterVolumeRequest(null, Day, [], Lab)).Finding!);
+
+        Assert.Equal(("volume-by-habit", "volume-by-habit"), (limit.Code, clarity.Code));
+        Assert.Contains("detection limit", limit.Seen, StringComparison.Ordinal);
+        Assert.Contains("No clarity", clarity.Seen, StringComparison.Ordinal);
+        Assert.Null(FilterVolume.Work(new FilterVolumeRequest(2, Day, [], Lab)).Finding);
     }
 }

@@ -13,7 +13,7 @@ public class OxygenRuleTests
         var result = Mgl(4.546m, 20);
 
         Assert.Equal((50.0m, 9.092m, 101.33m), (result.Percent, result.SolubilityMgPerL, result.PressureKpa));
-        Assert.Contains("100 × 4.546 / 9.092 = 50.0 %", result.Working!.Steps);
+        Assert.Contains("100 × 4.546 / 9.09243 = 50.0 %", result.Working!.Steps);
     }
 
     [Fact]
@@ -84,4 +84,48 @@ public class OxygenRuleTests
     }
 
     private static OxygenResult Mgl(decimal value, decimal temperature) => OxygenRule.Work(new OxygenRequest(value, OxygenUnit.MgPerL, temperature));
+
+    // At 1500 m the standard atmosphere has 84.6 kPa; the least and the most that were ever read at the sea are 87.0 and 108.5 kPa.
+    [Theory]
+    [InlineData(84.5, true, 1500, "barometer-brought-down")]
+    [InlineData(84.5, false, 1500, null)]
+    [InlineData(99.0, true, 1500, null)]
+    [InlineData(99.0, false, 1500, "barometer-at-sea-level")]
+    [InlineData(60.0, false, 112, "barometer-impossible")]
+    [InlineData(115.0, true, 112, "barometer-impossible")]
+    [InlineData(100.0, true, 112, null)]
+    public void A_pressure_is_not_brought_down_twice_without_a_word(double kpa, bool report, double altitude, string? code)
+    {
+        var result = OxygenRule.Work(new OxygenRequest(8, OxygenUnit.MgPerL, 15, AltitudeM: (decimal)altitude, PressureKpa: (decimal)kpa, FromWeatherReport: report));
+
+        Assert.Equal(code, result.Findings.SingleOrDefault()?.Code);
+    }
+
+    // Benson & Krause 1984: fresh water at 20 °C and one atmosphere holds 9.092 mg/L, 284.1 µmol/L, 284.65 µmol/kg;
+    // the vapour has 2.34 kPa, so that oxygen has 0.20946 × 98.99 = 20.73 kPa.
+    [Theory]
+    [InlineData(OxygenUnit.MgPerL, 9.092)]
+    [InlineData(OxygenUnit.Percent, 100)]
+    [InlineData(OxygenUnit.UmolPerL, 284.14)]
+    [InlineData(OxygenUnit.UmolPerKg, 284.65)]
+    [InlineData(OxygenUnit.Kpa, 20.734)]
+    public void Five_readings_of_one_thing(OxygenUnit unit, double value)
+    {
+        var result = OxygenRule.Work(new OxygenRequest((decimal)value, unit, 20, PressureKpa: 101.325m));
+
+        Assert.Equal(9.092, (double)result.MgPerL!.Value, 0.002);
+        Assert.Equal(100, (double)result.Percent!.Value, 0.05);
+        Assert.Equal(284.14, (double)result.UmolPerL!.Value, 0.1);
+        Assert.Equal(284.65, (double)result.UmolPerKg!.Value, 0.1);
+        Assert.Equal(20.73, (double)result.PartialPressureKpa!.Value, 0.01);
+    }
+
+    [Fact]
+    public void Salinity_that_stands_for_a_conductance_is_listed_with_its_source()
+    {
+        var result = OxygenRule.Work(new OxygenRequest(8, OxygenUnit.MgPerL, 15, ConductanceUsCm: 1000));
+
+        Assert.Contains("Salinity from the conductance: 5.572e-4 × 1000 + 2.02e-9 × 1000² = 0.55922", result.Working!.Steps);
+        Assert.Contains("2011.03", result.Working.Source, StringComparison.Ordinal);
+    }
 }

@@ -163,6 +163,9 @@ public class SampleFoldTests
 
         var value = Assert.Single(bench.Fold().Values);
         Assert.Equal((3.8m, false, "3.8 µg/L"), (value.Value, value.Below, value.Text));
+
+        // 4.0 and 3.6: √((0.2² + 0.2²) / 1) = 0.2828.
+        Assert.Contains("Standard deviation (n − 1) = 0.283 µg/L, 7 % of the mean", value.Working!.Steps);
         Assert.Contains("0.0036 mg/L × 1000 = 3.6 µg/L", bench.Sample(F1R).Results[0].Conversion, StringComparison.Ordinal);
 
         bench.Visit.Strike(second, "a slip");

@@ -688,6 +688,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/salinity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Works out salinity by the practical scale and the specific conductance from what a conductivity meter showed. */
+        post: operations["salinity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sun": {
         parameters: {
             query?: never;
@@ -2727,7 +2744,7 @@ export interface components {
                     /** @description The text as typed. */
                     written: string;
                     /** @enum {unknown} */
-                    unit?: "mg/L" | "%" | null;
+                    unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
                 };
                 /** @description Specific conductance at 25 °C, µS/cm, as typed. */
                 conductivity?: null | string;
@@ -2847,7 +2864,7 @@ export interface components {
                         /** @description The text as typed. */
                         written: string;
                         /** @enum {unknown} */
-                        unit?: "mg/L" | "%" | null;
+                        unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
                     };
                     /** @description Specific conductance at 25 °C, µS/cm, as typed. */
                     conductivity?: null | string;
@@ -3074,7 +3091,7 @@ export interface components {
          * @default monochromatic
          * @enum {unknown}
          */
-        ChlorophyllMethod: "monochromatic" | "trichromatic" | "fluorometric";
+        ChlorophyllMethod: "monochromatic" | "trichromatic" | "fluorometric" | "hot-ethanol";
         /** @description An extract to be worked out. */
         ChlorophyllRequest: {
             /** @description What the instrument showed. */
@@ -3480,6 +3497,11 @@ export interface components {
             rain72?: null | components["schemas"]["RainFallen"];
         };
         /**
+         * @description What a conductivity meter showed.
+         * @enum {unknown}
+         */
+        ConductivityAs: "mS/cm" | "µS/cm-25" | "ratio";
+        /**
          * @description The crates in which kit is carried, in the order in which they are packed.
          * @enum {unknown}
          */
@@ -3517,6 +3539,23 @@ export interface components {
              * @description 1–31; a day that the month does not have is its last.
              */
             day: number;
+        };
+        /** @description A number that a shape holds, with what it may be. */
+        DeclaredRange: {
+            /** @description Where it stands, such as `points[].value`. */
+            path: string;
+            /**
+             * Format: double
+             * @description The least.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description The most.
+             */
+            most: number;
+            /** @description The unit; empty for a count. */
+            unit: string;
         };
         /** @description A proposal declined. */
         Declined: {
@@ -3973,8 +4012,10 @@ export interface components {
             /** @description Fluorescence after acid, less its blank. */
             fluorescenceAfter?: null | string;
             calibration?: null | components["schemas"]["FluorometerCalibration"];
-            /** @description How many times the extract was diluted before reading. */
+            /** @description How many times the extract was diluted before reading, 1 or more. */
             dilution?: null | string;
+            /** @description 665 nm before acid, in ethanol. */
+            at665Before?: null | string;
         };
         /** @description A finding on something that is being set up, with the field it stands beside. */
         FieldFinding: {
@@ -4291,6 +4332,7 @@ export interface components {
              * @default false
              */
             enough: boolean;
+            finding?: null | components["schemas"]["Finding"];
         };
         /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
         Finding: {
@@ -4992,7 +5034,7 @@ export interface components {
                     /** @description The text as typed. */
                     written: string;
                     /** @enum {unknown} */
-                    unit?: "mg/L" | "%" | null;
+                    unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
                 };
                 /** @description As written, µS/cm. */
                 conductivity?: null | string;
@@ -5045,6 +5087,8 @@ export interface components {
             description: string;
             /** @description JSON schema of the body. */
             body: components["schemas"]["JsonNode"];
+            /** @description What the numbers of the body may be, and their units; outside, it is kept as written, with a finding. */
+            ranges: components["schemas"]["DeclaredRange"][];
         };
         /** @description A check of an item. What was read is kept as it was read. */
         KitCheck: {
@@ -5646,7 +5690,7 @@ export interface components {
             concentrationMgL: number;
             /** @description Flow as read. */
             flow: string;
-            /** @description `m³/s` or `L/s`. */
+            /** @description `m³/s`, `L/s` or `ft³/s`. */
             unit: string;
         };
         /** @description What a stream carries. */
@@ -5780,7 +5824,7 @@ export interface components {
                  * @description How chlorophyll is measured in an extract.
                  * @enum {unknown}
                  */
-                method: "monochromatic" | "trichromatic" | "fluorometric";
+                method: "monochromatic" | "trichromatic" | "fluorometric" | "hot-ethanol";
                 /** @description Volume of the extract, mL. */
                 extractMl: string;
                 /** @description Light path, cm; not needed for fluorescence. */
@@ -5826,8 +5870,10 @@ export interface components {
                      */
                     acidRatio: number;
                 };
-                /** @description How many times the extract was diluted before reading. */
+                /** @description How many times the extract was diluted before reading, 1 or more. */
                 dilution?: null | string;
+                /** @description 665 nm before acid, in ethanol. */
+                at665Before?: null | string;
             };
             /**
              * Format: date
@@ -5849,14 +5895,14 @@ export interface components {
                 /** @description The text as typed. */
                 written: string;
                 /** @enum {unknown} */
-                unit?: "mg/L" | "%" | null;
+                unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
             };
             /** @description An oxygen reading exactly as it was written down. */
             read?: {
                 /** @description The text as typed. */
                 written: string;
                 /** @enum {unknown} */
-                unit?: "mg/L" | "%" | null;
+                unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
             };
             /**
              * Format: double
@@ -5866,7 +5912,7 @@ export interface components {
             /** @description True where that pressure was brought to the sea. */
             fromWeatherReport?: null | boolean;
             /** @enum {unknown} */
-            display?: "mg/L" | "%" | null;
+            display?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             atSurface?: {
                 /** @description The text as typed, for example `12 9` or `3.85`. */
@@ -6128,6 +6174,8 @@ export interface components {
             request: components["schemas"]["JsonNode"];
             /** @description JSON schema of the response. */
             response: components["schemas"]["JsonNode"];
+            /** @description What the numbers of the request may be, and their units; outside, the request is refused. */
+            ranges: components["schemas"]["DeclaredRange"][];
         };
         /** @description Body of the entry `opinion`: what the sampler thinks of the water; an opinion stays labelled so. */
         OpinionBody: {
@@ -6276,8 +6324,13 @@ export interface components {
              * @description At which depth it was read, m.
              */
             depthM?: null | number;
+            /**
+             * Format: double
+             * @description Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read itself.
+             */
+            conductanceUsCm?: null | number;
         };
-        /** @description Both readings of one thing. */
+        /** @description All readings of one thing. */
         OxygenResult: {
             /** @description What is odd about it. */
             findings: components["schemas"]["Finding"][];
@@ -6301,6 +6354,21 @@ export interface components {
              * @description The pressure at the station that was used, kPa, 2 decimals.
              */
             pressureKpa?: null | number;
+            /**
+             * Format: double
+             * @description Partial pressure of oxygen, kPa, 2 decimals.
+             */
+            partialPressureKpa?: null | number;
+            /**
+             * Format: double
+             * @description µmol/L, 1 decimal.
+             */
+            umolPerL?: null | number;
+            /**
+             * Format: double
+             * @description µmol/kg, 1 decimal.
+             */
+            umolPerKg?: null | number;
             working?: null | components["schemas"]["Working"];
         };
         /** @description The oxygen of one season. */
@@ -6361,7 +6429,7 @@ export interface components {
          * @description The units in which meters show oxygen.
          * @enum {unknown}
          */
-        OxygenUnit: "mg/L" | "%";
+        OxygenUnit: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg";
         /** @description The oxygen of one visit, as its profile leaves it in the record. */
         OxygenVisit: {
             /**
@@ -7149,6 +7217,50 @@ export interface components {
          * @enum {unknown}
          */
         RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /** @description A conductivity to be turned into salinity. */
+        SalinityRequest: {
+            /**
+             * Format: double
+             * @description As shown.
+             */
+            value: number;
+            /** @description What it is. */
+            as: components["schemas"]["ConductivityAs"];
+            /**
+             * Format: double
+             * @description Water, °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Pressure of the water above, dbar.
+             * @default 0
+             */
+            pressureDbar: number;
+        };
+        /** @description What follows from a conductivity. */
+        SalinityResult: {
+            /** @description What stands in the way. */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description Practical salinity, no unit, 3 decimals; null outside its scale.
+             */
+            salinity?: null | number;
+            /**
+             * Format: double
+             * @description Specific conductance at 25 °C, µS/cm.
+             */
+            specificUsCm?: null | number;
+            /**
+             * Format: double
+             * @description Salinity that stands for fresh and brackish water in the solubility of oxygen.
+             */
+            workingSalinity?: null | number;
+            /** @description For the reader. */
+            text?: null | string;
+            working?: null | components["schemas"]["Working"];
+        };
         /** @description Body of the entry `sample-added`: a sample beside the plan. */
         SampleAddedBody: {
             /** @description Its number. */
@@ -8447,7 +8559,7 @@ export interface components {
                 /** @description The text as typed. */
                 written: string;
                 /** @enum {unknown} */
-                unit?: "mg/L" | "%" | null;
+                unit?: "mg/L" | "%" | "kPa" | "µmol/L" | "µmol/kg" | null;
             };
             /** @description As written, µS/cm. */
             conductivity?: null | string;
@@ -11715,6 +11827,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DensityResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    salinity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SalinityRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SalinityResult"];
                 };
             };
             /** @description Bad Request */

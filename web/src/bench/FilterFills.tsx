@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client';
 import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { readSetting, store } from '../field/store';
+import { FindingNote } from '../ui/FindingNote';
 import { Worked } from '../ui/Worked';
 import { WrittenMark } from '../water/WrittenMark';
 import { AskAmount } from './AskAmount';
@@ -44,11 +45,12 @@ export function FilterFills({ sample, run, all }: FilterProps) {
           </p>
         </div>
         {advice && asking === undefined && (
-          <p className="max-w-xs text-sm">
+          <div className="max-w-xs text-sm">
             <Worked working={advice.working} className="font-sans">
               {advice.text}
             </Worked>
-          </p>
+            {advice.finding && <FindingNote finding={advice.finding} />}
+          </div>
         )}
       </div>
       {run.fills.length > 0 && asking === undefined && (

@@ -67,6 +67,30 @@ export async function compute<Name extends OperationName>(
   return JSON.parse(await asked({ operation, request: JSON.stringify(request) }));
 }
 
+/** A number that somebody typed lies where none can mean it. */
+export class NumberOutside extends Error {
+  /** The name of the number in the request, by its last part. */
+  readonly key: string;
+
+  constructor(at: string, words: string) {
+    super(words);
+    this.key = at.replace(/^.*\./, '');
+  }
+}
+
+/** Runs an operation on what somebody typed: a number outside its range is refused by name. */
+export async function ask<Name extends OperationName>(
+  operation: Name,
+  request: OperationRequest<Name>,
+): Promise<OperationResponse<Name>> {
+  const outside = await callDoor('Outside', operation, JSON.stringify(request));
+  if (outside) {
+    const { at, words } = JSON.parse(outside) as { at: string; words: string };
+    throw new NumberOutside(at, words);
+  }
+  return await compute(operation, request);
+}
+
 let lastFold: { key: string; sheet: Promise<FieldSheet> } | undefined;
 
 /** Folds a visit on this device: the operation fold-visit, without reading again what was read for the fold before. */

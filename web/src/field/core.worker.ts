@@ -3,6 +3,7 @@ import { addressOf } from '../api/home';
 /** Runs Core in WebAssembly, away from the page, so that typing never waits for it. */
 interface Door {
   Invoke(operation: string, request: string): string;
+  Outside(operation: string, request: string): string;
   Fold(context: string, changed: string, afresh: boolean, reader: string): string;
   Simulate(command: string): string;
   Lines(instrument: string, lines: string): string;

@@ -17,6 +17,7 @@ type Method = Readings['method'];
 type Field =
   | 'at664Before'
   | 'at750Before'
+  | 'at665Before'
   | 'at665After'
   | 'at750After'
   | 'at647'
@@ -37,6 +38,12 @@ const FIELDS: Record<Method, [Field, string][]> = {
     ['at630', '630'],
     ['at750Before', '750'],
   ],
+  'hot-ethanol': [
+    ['at665Before', '665 before acid'],
+    ['at750Before', '750 before acid'],
+    ['at665After', '665 after acid'],
+    ['at750After', '750 after acid'],
+  ],
   fluorometric: [
     ['fluorescenceBefore', 'before acid'],
     ['fluorescenceAfter', 'after acid'],
@@ -44,7 +51,8 @@ const FIELDS: Record<Method, [Field, string][]> = {
 };
 
 const METHODS: [Method, string][] = [
-  ['monochromatic', 'one wavelength, with acid'],
+  ['monochromatic', 'acetone, with acid'],
+  ['hot-ethanol', 'hot ethanol, with acid'],
   ['trichromatic', 'three wavelengths'],
   ['fluorometric', 'fluorescence, with acid'],
 ];
@@ -133,12 +141,13 @@ function Measure({ filters, door }: { filters: LedgerSample[]; door: LabDoor | u
 }
 
 function Extract({ filter, shared, on }: { filter: LedgerSample; shared: Readings; on: string }) {
-  const [given, setGiven] = useState<Partial<Record<Field, string>>>({});
+  const [given, setGiven] = useState<Partial<Record<Field | 'dilution', string>>>({});
   const [result, setResult] = useState<Schemas['ChlorophyllResult']>();
   const [again, setAgain] = useState(false);
   const fields = FIELDS[shared.method];
   const whole = fields.every(([field]) => given[field]?.trim());
-  const readings: Readings = { ...shared, ...given };
+  const { dilution, ...absorbances } = given;
+  const readings: Readings = { ...shared, ...absorbances, ...(dilution?.trim() && { dilution }) };
   const standing = filter.results.filter(({ stands }) => stands);
   const last = standing[0]?.entry;
   const key = JSON.stringify(readings);
@@ -219,6 +228,15 @@ function Extract({ filter, shared, on }: { filter: LedgerSample; shared: Reading
               className="w-36"
             />
           ))}
+          <TextField
+            label="diluted, times"
+            value={given.dilution ?? ''}
+            inputMode="decimal"
+            maxLength={6}
+            autoComplete="off"
+            onChange={(dilution) => setGiven({ ...given, dilution })}
+            className="w-36"
+          />
           <button type="submit" className="act" disabled={!whole}>
             Keep
           </button>

@@ -25,6 +25,7 @@ export function SampleFlow({ sample }: { sample: LedgerSample }) {
         <select className="field" value={unit} aria-label="Unit of the flow" onChange={(event) => setUnit(event.target.value)}>
           <option>m³/s</option>
           <option>L/s</option>
+          <option>ft³/s</option>
         </select>
         <button type="submit" className="act" disabled={!value.trim()}>
           Keep

@@ -70,7 +70,7 @@ export function LevelTable(props: Props) {
               </th>
             ))}
             <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case">
-              {profile.oxygenUnit === '%' ? 'mg/L' : '% sat.'}
+              {profile.oxygenUnit === 'mg/L' ? '% sat.' : 'mg/L'}
             </th>
             <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case max-sm:hidden">
               Δ °C/m
@@ -145,7 +145,7 @@ interface RowProps {
 const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit, boxes, closed, open, mark, touch }: RowProps) {
   const [striking, setStriking] = useState(false);
   const textOf = (box: Box) => textIn(level, box, temperatureUnit, oxygenUnit);
-  const derived = oxygenUnit === '%' ? level.mgLText : level.percent;
+  const derived = oxygenUnit === 'mg/L' ? level.percent : level.mgLText;
   return (
     <>
       <tr className={`border-rule border-b ${level.marked ? 'text-dim' : ''}`}>
@@ -237,11 +237,7 @@ function textIn(level: Level, box: Box, temperatureUnit: Profile['temperatureUni
           : `${level.temperature} ${level.temperatureUnit}`
         : '';
     case 'oxygen':
-      return level.oxygen
-        ? level.oxygenUnit === oxygenUnit
-          ? level.oxygen
-          : `${level.oxygen} ${level.oxygenUnit === '%' ? '%' : 'mg/L'}`
-        : '';
+      return level.oxygen ? (level.oxygenUnit === oxygenUnit ? level.oxygen : `${level.oxygen} ${level.oxygenUnit ?? ''}`) : '';
     default:
       return level[box] == null ? '' : String(level[box]);
   }
@@ -253,6 +249,7 @@ async function oxygenWorking(level: Level, meter: Profile['meter']) {
     unit: level.oxygenUnit ?? 'mg/L',
     temperatureC: level.temperatureC ?? 0,
     salinity: level.salinity ?? 0,
+    conductanceUsCm: level.salinity == null ? (level.conductivity ?? null) : null,
     altitudeM: meter.altitudeM,
     pressureKpa: meter.pressureKpa ?? null,
     fromWeatherReport: false,

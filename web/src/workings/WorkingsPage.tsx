@@ -1,5 +1,6 @@
 import { Link, useSearch } from '@tanstack/react-router';
 import { useEffect, useId, useState } from 'react';
+import { NumberOutside } from '../field/core';
 import { Choice } from '../ui/Choice';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
@@ -43,10 +44,11 @@ function Calculation({ calculator }: { calculator: Calculator }) {
     Object.fromEntries(calculator.boxes.map(({ key, initial }) => [key, initial])),
   );
   const [answer, setAnswer] = useState<Answer>();
-  const [problem, setProblem] = useState('');
+  const [problem, setProblem] = useState<Error>();
   const wrong = calculator.boxes.find(
-    ({ key, kind }) => kind === 'number' && given[key] && !Number.isFinite(toNumber(given[key])),
+    ({ key, kind, optional }) => kind === 'number' && (given[key]?.trim() ? !Number.isFinite(toNumber(given[key])) : !optional),
   );
+  const outside = problem instanceof NumberOutside && calculator.boxes.some(({ key }) => key === problem.key) && problem;
   useEffect(() => {
     let current = true;
     if (!wrong) {
@@ -59,10 +61,16 @@ function Calculation({ calculator }: { calculator: Calculator }) {
           (next) => {
             if (current) {
               setAnswer(next);
-              setProblem('');
+              setProblem(undefined);
             }
           },
-          (error: Error) => current && setProblem(error.message),
+          (error: Error) => {
+            // What follows from other numbers is no answer to these.
+            if (current) {
+              setAnswer(undefined);
+              setProblem(error);
+            }
+          },
         );
     }
     return () => {
@@ -89,32 +97,47 @@ function Calculation({ calculator }: { calculator: Calculator }) {
                 key={box.key}
                 box={box}
                 value={given[box.key] ?? ''}
-                problem={wrong?.key === box.key ? `“${given[box.key]}” is not a number.` : ''}
+                problem={
+                  wrong?.key === box.key
+                    ? given[box.key]?.trim()
+                      ? `“${given[box.key]}” is not a number.`
+                      : 'Nothing is written here.'
+                    : outside && outside.key === box.key
+                      ? `${box.label} ${outside.message}.`
+                      : ''
+                }
                 onChange={(value) => setGiven({ ...given, [box.key]: value })}
               />
             ),
           )}
         </div>
         <section aria-label="What follows" aria-live="polite">
-          {answer?.outcomes.map(({ label, text, working }, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: outcomes have their place and no other name
-            <div key={i} className="border-rule border-b py-2">
-              {label && <p className="text-dim text-sm">{label}</p>}
-              <p className={working && text.length < 40 ? 'text-xl' : ''}>
-                {working && text.length < 40 ? (
-                  <Worked working={working}>{text}</Worked>
-                ) : (
-                  <>
-                    {text} {working && <Worked working={working}>Show the working</Worked>}
-                  </>
-                )}
-              </p>
-            </div>
-          ))}
-          {answer?.findings.map((finding) => (
-            <FindingNote key={finding.code + finding.seen} finding={finding} />
-          ))}
-          <Problem words={problem} />
+          {!wrong &&
+            answer?.outcomes.map(({ label, text, working }, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: outcomes have their place and no other name
+              <div key={i} className="border-rule border-b py-2">
+                {label && <p className="text-dim text-sm">{label}</p>}
+                <p className={working && text.length < 40 ? 'text-xl' : ''}>
+                  {working && text.length < 40 ? (
+                    <Worked working={working}>{text}</Worked>
+                  ) : (
+                    <>
+                      {text} {working && <Worked working={working}>Show the working</Worked>}
+                    </>
+                  )}
+                </p>
+              </div>
+            ))}
+          {!wrong && answer?.findings.map((finding) => <FindingNote key={finding.code + finding.seen} finding={finding} />)}
+          <Problem
+            words={
+              wrong || outside
+                ? ''
+                : problem
+                  ? `${problem instanceof NumberOutside ? `${problem.key} ` : ''}${problem.message}`
+                  : ''
+            }
+          />
         </section>
       </div>
     </>

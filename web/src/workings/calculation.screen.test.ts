@@ -13,6 +13,11 @@ test('a calculation by itself follows what is typed, and says what is no number'
   await screen.findByRole('button', { name: /^60, eutrophic/ });
   await person.fills('Clarity, m', 'deep');
   await person.reads('“deep” is not a number.');
+  await person.fills('Clarity, m', '-3');
+  await person.reads('Clarity is −3: it runs from 0 to 100 m.');
+  expect(follows().textContent).not.toContain('eutrophic');
+  await person.fills('Clarity, m', '');
+  await screen.findByRole('button', { name: /, mesotrophic/ });
 
   // A blank between two numbers is feet and inches, not two marks: (12 ft 9 + 12 ft 3) / 2.
   await person.goesTo('/workings?of=clarity');
@@ -28,7 +33,7 @@ test('every calculation stands by itself, with its working and its source', asyn
   const person = await Person.opens('reader');
   await person.goesTo('/workings');
   const places = within(await screen.findByRole('navigation', { name: 'Calculations' })).getAllByRole('link');
-  expect(places).toHaveLength(14);
+  expect(places).toHaveLength(15);
   for (const place of places) {
     await person.user.click(place);
     await screen.findByRole('heading', { level: 1, name: place.textContent ?? '' });

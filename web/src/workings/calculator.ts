@@ -9,6 +9,8 @@ export interface Box {
   options?: readonly (readonly [string, string])[];
   initial: string;
   hint?: string;
+  /** It may be left empty; another box of numbers may not. */
+  optional?: true;
 }
 
 /** A number that a calculation gave. */
@@ -45,6 +47,12 @@ export const number = (key: string, label: string, unit: string, initial = '', h
   kind: 'number',
   initial,
   ...(hint && { hint }),
+});
+
+/** A box for a number that may be left empty. */
+export const numberIfKnown = (key: string, label: string, unit: string, initial = ''): Box => ({
+  ...number(key, label, unit, initial),
+  optional: true,
 });
 
 /** Units of a line or a sounding. */

@@ -1,6 +1,6 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
-import { type Calculator, LENGTHS, number } from '../calculator';
+import { ask } from '../../field/core';
+import { type Calculator, LENGTHS, number, numberIfKnown } from '../calculator';
 
 const PLACES = [
   ['surface', 'at the surface'],
@@ -19,12 +19,12 @@ export const bottles: Calculator = {
     { key: 'unit', label: 'Soundings are in', kind: 'choice', options: LENGTHS, initial: 'm' },
     { key: 'sounding', label: 'Sounding', kind: 'text', initial: '14.7' },
     number('clearanceM', 'Off the bottom', 'm', '1'),
-    number('thermoclineM', 'Thermocline', 'm', '6.4'),
-    number('topM', 'Top of the metalimnion', 'm', '5.0'),
-    number('bottomM', 'Its bottom', 'm', '8.5'),
+    numberIfKnown('thermoclineM', 'Thermocline', 'm', '6.4'),
+    numberIfKnown('topM', 'Top of the metalimnion', 'm', '5.0'),
+    numberIfKnown('bottomM', 'Its bottom', 'm', '8.5'),
   ],
   ask: async (values) => {
-    const result = await compute('bottle-depth', {
+    const result = await ask('bottle-depth', {
       place: values.text('place'),
       sounding: { written: values.text('sounding'), unit: values.text('unit') },
       clearanceM: values.number('clearanceM') ?? 1,

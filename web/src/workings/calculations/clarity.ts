@@ -1,5 +1,5 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, LENGTHS } from '../calculator';
 
 const SCHOOLS = [
@@ -43,7 +43,7 @@ export const clarity: Calculator = {
       .filter(([first]) => first);
     const events =
       endPoint === 'mean' ? ['disappeared', 'reappeared'] : endPoint === 'disappear' ? ['disappeared'] : ['reappeared'];
-    const result = await compute('clarity', {
+    const result = await ask('clarity', {
       settings: {
         endPoint,
         readings: lowerings.length,

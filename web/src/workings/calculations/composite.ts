@@ -1,13 +1,13 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
-import { type Calculator, LENGTHS, number } from '../calculator';
+import { ask } from '../../field/core';
+import { type Calculator, LENGTHS, number, numberIfKnown } from '../calculator';
 
 export const composite: Calculator = {
   key: 'composite',
   title: 'Composite depth',
   what: 'How deep to take a composite: so many times the clarity, kept off the bottom.',
   boxes: [
-    number('clarityM', 'Clarity, not rounded', 'm', '3.4'),
+    numberIfKnown('clarityM', 'Clarity, not rounded', 'm', '3.4'),
     number('factor', 'Times the clarity', '', '2.5'),
     { key: 'unit', label: 'Soundings are in', kind: 'choice', options: LENGTHS, initial: 'm' },
     { key: 'sounding', label: 'Sounding', kind: 'text', initial: '9.6' },
@@ -15,7 +15,7 @@ export const composite: Calculator = {
   ],
   ask: async (values) => {
     const unit = values.text('unit');
-    const result = await compute('composite-depth', {
+    const result = await ask('composite-depth', {
       settings: {
         depthRule: 'factor',
         factor: values.number('factor') ?? 2.5,

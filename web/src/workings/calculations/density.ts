@@ -1,4 +1,4 @@
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 
 export const density: Calculator = {
@@ -7,7 +7,7 @@ export const density: Calculator = {
   what: 'How heavy water is, by its temperature and its salt.',
   boxes: [number('temperatureC', 'Water', '°C', '18.5'), number('salinity', 'Salinity', '', '0')],
   ask: async (values) => {
-    const result = await compute('density', {
+    const result = await ask('density', {
       temperatureC: values.number('temperatureC') ?? 0,
       salinity: values.number('salinity') ?? 0,
     });

@@ -1,4 +1,4 @@
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 
 export const load: Calculator = {
@@ -15,12 +15,13 @@ export const load: Calculator = {
       options: [
         ['m³/s', 'm³/s'],
         ['L/s', 'L/s'],
+        ['ft³/s', 'ft³/s'],
       ],
       initial: 'm³/s',
     },
   ],
   ask: async (values) => {
-    const result = await compute('load', {
+    const result = await ask('load', {
       concentrationMgL: values.number('concentrationMgL') ?? 0,
       flow: values.text('flow'),
       unit: values.text('unit'),

@@ -1,4 +1,4 @@
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 
 export const net: Calculator = {
@@ -12,7 +12,7 @@ export const net: Calculator = {
     number('lineAngleDeg', 'Lean of the line', '°', '0'),
   ],
   ask: async (values) => {
-    const result = await compute('net-volume', {
+    const result = await ask('net-volume', {
       mouthDiameterCm: values.number('mouthDiameterCm') ?? 0,
       towM: values.number('towM') ?? 0,
       efficiencyPercent: values.number('efficiencyPercent') ?? 100,

@@ -1,5 +1,5 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import type { Calculator } from '../calculator';
 import { rowsOf } from '../rowsOf';
 
@@ -24,7 +24,7 @@ export const profile: Calculator = {
   ask: async (values) => {
     const levels = rowsOf(values.text('levels'), 'a depth with temperature and oxygen', 0, 2, 3);
     const areas = rowsOf(values.text('areas'), 'a depth and an area');
-    const result = await compute('profile', {
+    const result = await ask('profile', {
       levels: levels.rows
         .map((row) => row.map(Number))
         .map(([depthM, temperatureC, oxygenMgL]) => ({ depthM, temperatureC, oxygenMgL })),

@@ -1,5 +1,5 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 import { rowsOf } from '../rowsOf';
 
@@ -18,7 +18,7 @@ export const resection: Calculator = {
   ],
   ask: async (values) => {
     const marks = rowsOf(values.text('bearings'), 'a latitude, a longitude and a bearing', 0, 3);
-    const result = await compute('resection', {
+    const result = await ask('resection', {
       bearings: marks.rows
         .map((row) => row.map(Number))
         .map(([latitudeDeg, longitudeDeg, bearingDeg], i) => ({

@@ -1,4 +1,4 @@
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 
 export const sun: Calculator = {
@@ -12,7 +12,7 @@ export const sun: Calculator = {
     { key: 'offset', label: 'Offset from UTC', kind: 'text', initial: '+01:00' },
   ],
   ask: async (values) => {
-    const result = await compute('sun', {
+    const result = await ask('sun', {
       latitudeDeg: values.number('latitudeDeg') ?? 0,
       longitudeDeg: values.number('longitudeDeg') ?? 0,
       at: instant(values.text('at'), values.text('offset')),

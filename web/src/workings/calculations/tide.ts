@@ -1,5 +1,5 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import { type Calculator, number } from '../calculator';
 import { rowsOf } from '../rowsOf';
 import { instant } from './sun';
@@ -21,7 +21,7 @@ export const tide: Calculator = {
   ],
   ask: async (values) => {
     const constants = rowsOf(values.text('harmonics'), 'a constituent with amplitude and phase lag', 1, 3);
-    const result = await compute('tide', {
+    const result = await ask('tide', {
       meanLevelM: values.number('meanLevelM') ?? 0,
       harmonics: constants.rows.map(([name, amplitude, lag]) => ({
         constituent: name?.toUpperCase(),

@@ -1,5 +1,5 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
+import { ask } from '../../field/core';
 import type { Calculator } from '../calculator';
 
 const EXAMPLE = Array.from({ length: 12 }, (_, i) => `${2014 + i}-07-15 ${(5.6 - 0.08 * i + (i % 3) * 0.1).toFixed(2)}`);
@@ -17,13 +17,13 @@ export const trend: Calculator = {
     },
   ],
   ask: async (values) => {
-    const { points, findings } = await compute('read-series', { text: values.text('points') });
-    const ask = {
+    const { points, findings } = await ask('read-series', { text: values.text('points') });
+    const series = {
       subject: 'value',
       points,
       window: { fromMonth: 1, untilMonth: 12, leastReadings: 1 },
     } as OperationRequest<'trend'>;
-    const [annual, seasonal] = await Promise.all([compute('trend', ask), compute('trend', { ...ask, test: 'seasonal' })]);
+    const [annual, seasonal] = await Promise.all([ask('trend', series), ask('trend', { ...series, test: 'seasonal' })]);
     return {
       outcomes: [
         { label: `${points.length} values`, text: annual.headline, working: annual.working },

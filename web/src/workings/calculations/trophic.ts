@@ -1,18 +1,18 @@
 import type { OperationRequest } from '../../api/client';
-import { compute } from '../../field/core';
-import { type Calculator, number } from '../calculator';
+import { ask } from '../../field/core';
+import { type Calculator, numberIfKnown } from '../calculator';
 
 export const trophic: Calculator = {
   key: 'trophic',
   title: 'Trophic state',
   what: 'The index of clarity, chlorophyll and phosphorus, each by itself.',
   boxes: [
-    number('clarityM', 'Clarity', 'm', '4.7'),
-    number('chlorophyllUgL', 'Chlorophyll a', 'µg/L', '5.9'),
-    number('phosphorusUgL', 'Total phosphorus', 'µg/L', '17'),
+    numberIfKnown('clarityM', 'Clarity', 'm', '4.7'),
+    numberIfKnown('chlorophyllUgL', 'Chlorophyll a', 'µg/L', '5.9'),
+    numberIfKnown('phosphorusUgL', 'Total phosphorus', 'µg/L', '17'),
   ],
   ask: async (values) => {
-    const result = await compute('trophic', {
+    const result = await ask('trophic', {
       clarityM: values.number('clarityM'),
       chlorophyllUgL: values.number('chlorophyllUgL'),
       phosphorusUgL: values.number('phosphorusUgL'),
