@@ -33,6 +33,9 @@ public static class ChlorophyllRule
     private const decimal MostAbsorbance = 4;
     private const decimal MostDilution = 1000;
 
+    // Of a figure that the next step goes on with.
+    private const int Figures = 8;
+
     // What a clear extract shows at most at 750 nm, for each cm of light path.
     private const decimal ClearPerCm = 0.01m;
 
@@ -74,7 +77,7 @@ public static class ChlorophyllRule
 
         of.Clear(path, blank, acidBlank);
         var (b, a) = (before - blank, after - acidBlank);
-        var scale = of.ExtractMl * of.Dilution / (litres * path);
+        var scale = Decimals.ToSignificant(of.ExtractMl * of.Dilution / (litres * path), Figures);
         var (chlorophyll, pheophytin) = (factor * (b - a) * scale, factor * ((1.7m * a) - b) * scale);
         decimal? ratio = a == 0 ? null : b / a;
         of.RatioIn(ratio, LeastRatio, GreatestRatio, "1.0 to 1.7 is possible");
@@ -85,9 +88,9 @@ public static class ChlorophyllRule
             ],
             [
                 $"{nm}b = {Decimals.Text(before)} − {Decimals.Text(blank)} = {Decimals.Text(b)}", $"665a = {Decimals.Text(after)} − {Decimals.Text(acidBlank)} = {Decimals.Text(a)}",
-                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Significant(scale, 8)}",
-                $"Chlorophyll a = {Decimals.Text(factor)} × ({Decimals.Text(b)} − {Decimals.Text(a)}) × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(chlorophyll, 2)} µg/L",
-                $"Pheophytin a = {Decimals.Text(factor)} × (1.7 × {Decimals.Text(a)} − {Decimals.Text(b)}) × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(pheophytin, 2)} µg/L",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Text(scale)}",
+                $"Chlorophyll a = {Decimals.Text(factor)} × ({Decimals.Text(b)} − {Decimals.Text(a)}) × {Decimals.Text(scale)} = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = {Decimals.Text(factor)} × (1.7 × {Decimals.Text(a)} − {Decimals.Text(b)}) × {Decimals.Text(scale)} = {Decimals.Fixed(pheophytin, 2)} µg/L",
                 ratio is { } r ? $"{nm}b / 665a = {Decimals.Text(b)} / {Decimals.Text(a)} = {Decimals.Fixed(r, 2)}" : $"{nm}b / 665a: nothing after acid",
             ],
             $"Monochromatic, in {solvent}, with acid: what acid takes away is chlorophyll, what stays is pheophytin.", source);
@@ -104,18 +107,18 @@ public static class ChlorophyllRule
 
         of.Clear(path, blank);
         var (r, g, o) = (at664 - blank, at647 - blank, at630 - blank);
-        var scale = of.ExtractMl * of.Dilution / (litres * path);
+        var scale = Decimals.ToSignificant(of.ExtractMl * of.Dilution / (litres * path), Figures);
         var (ca, cb, cc) = ((11.85m * r) - (1.54m * g) - (0.08m * o), (21.03m * g) - (5.43m * r) - (2.66m * o), (24.52m * o) - (7.60m * g) - (1.67m * r));
         return Give(of, ca * scale, null, cb * scale, cc * scale, null,
             [.. of.Volumes(request.FilteredMl), new WorkingInput("light path", $"{Decimals.Text(path)} cm"), new WorkingInput("664, 647, 630 and 750 nm", $"{Decimals.Text(at664)}, {Decimals.Text(at647)}, {Decimals.Text(at630)}, {Decimals.Text(blank)}")],
             [
-                $"Less the 750 nm: {Decimals.Text(r)}, {Decimals.Text(g)}, {Decimals.Text(o)}", $"Ca = 11.85 × {Decimals.Text(r)} − 1.54 × {Decimals.Text(g)} − 0.08 × {Decimals.Text(o)} = {Decimals.Significant(ca, 8)} µg/mL",
-                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Significant(scale, 8)}",
-                $"Chlorophyll a = {Decimals.Significant(ca, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(ca * scale, 2)} µg/L",
-                $"Cb = 21.03 × {Decimals.Text(g)} − 5.43 × {Decimals.Text(r)} − 2.66 × {Decimals.Text(o)} = {Decimals.Significant(cb, 8)} µg/mL",
-                $"Chlorophyll b = {Decimals.Significant(cb, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(cb * scale, 2)} µg/L",
-                $"Cc = 24.52 × {Decimals.Text(o)} − 7.6 × {Decimals.Text(g)} − 1.67 × {Decimals.Text(r)} = {Decimals.Significant(cc, 8)} µg/mL",
-                $"Chlorophyll c = {Decimals.Significant(cc, 8)} × {Decimals.Significant(scale, 8)} = {Decimals.Fixed(cc * scale, 2)} µg/L",
+                $"Less the 750 nm: {Decimals.Text(r)}, {Decimals.Text(g)}, {Decimals.Text(o)}", $"Ca = 11.85 × {Decimals.Text(r)} − 1.54 × {Decimals.Text(g)} − 0.08 × {Decimals.Text(o)} = {Decimals.Text(ca)} µg/mL",
+                $"V1 / (V2 L) = {Decimals.Text(of.ExtractMl)}{of.Diluted} / ({Decimals.Text(litres)} × {Decimals.Text(path)}) = {Decimals.Text(scale)}",
+                $"Chlorophyll a = {Decimals.Text(ca)} × {Decimals.Text(scale)} = {Decimals.Fixed(ca * scale, 2)} µg/L",
+                $"Cb = 21.03 × {Decimals.Text(g)} − 5.43 × {Decimals.Text(r)} − 2.66 × {Decimals.Text(o)} = {Decimals.Text(cb)} µg/mL",
+                $"Chlorophyll b = {Decimals.Text(cb)} × {Decimals.Text(scale)} = {Decimals.Fixed(cb * scale, 2)} µg/L",
+                $"Cc = 24.52 × {Decimals.Text(o)} − 7.6 × {Decimals.Text(g)} − 1.67 × {Decimals.Text(r)} = {Decimals.Text(cc)} µg/mL",
+                $"Chlorophyll c = {Decimals.Text(cc)} × {Decimals.Text(scale)} = {Decimals.Fixed(cc * scale, 2)} µg/L",
             ],
             "Trichromatic, in 90 % acetone. Pheophytin is not told apart: it counts as chlorophyll.", "Jeffrey & Humphrey 1975, Biochem. Physiol. Pflanzen 167, 191–194");
     }
@@ -136,17 +139,18 @@ public static class ChlorophyllRule
         }
 
         var (k, r) = (calibration.Factor, calibration.AcidRatio);
-        var scale = k * r / (r - 1) * of.ExtractMl * of.Dilution / 1000 / litres;
+        var (slope, volumes) = (Decimals.ToSignificant(k * r / (r - 1), Figures), Decimals.ToSignificant(of.ExtractMl * of.Dilution / request.FilteredMl, Figures));
+        var scale = slope * volumes;
         var (chlorophyll, pheophytin) = (scale * (before - after), scale * ((r * after) - before));
         decimal? ratio = after == 0 ? null : before / after;
         of.RatioIn(ratio, LeastRatio, r * 1.03m, $"1.0 to {Decimals.Text(r)} is possible");
         return Give(of, chlorophyll, pheophytin, null, null, ratio,
             [.. of.Volumes(request.FilteredMl), new WorkingInput("before and after acid", $"{Decimals.Text(before)}, {Decimals.Text(after)}"), new WorkingInput($"calibration {calibration.Version} of {calibration.Instrument}", $"K {Decimals.Text(k)}, r {Decimals.Text(r)}")],
             [
-                $"K r / (r − 1) = {Decimals.Text(k)} × {Decimals.Text(r)} / {Decimals.Text(r - 1)} = {Decimals.Significant(k * r / (r - 1), 8)}",
-                $"V1 / V2 = {Decimals.Text(of.ExtractMl)}{of.Diluted} mL / {Decimals.Text(request.FilteredMl)} mL = {Decimals.Significant(of.ExtractMl * of.Dilution / request.FilteredMl, 8)}",
-                $"Chlorophyll a = {Decimals.Significant(scale, 8)} × ({Decimals.Text(before)} − {Decimals.Text(after)}) = {Decimals.Fixed(chlorophyll, 2)} µg/L",
-                $"Pheophytin a = {Decimals.Significant(scale, 8)} × ({Decimals.Text(r)} × {Decimals.Text(after)} − {Decimals.Text(before)}) = {Decimals.Fixed(pheophytin, 2)} µg/L",
+                $"K r / (r − 1) = {Decimals.Text(k)} × {Decimals.Text(r)} / {Decimals.Text(r - 1)} = {Decimals.Text(slope)}",
+                $"V1 / V2 = {Decimals.Text(of.ExtractMl)}{of.Diluted} mL / {Decimals.Text(request.FilteredMl)} mL = {Decimals.Text(volumes)}",
+                $"Chlorophyll a = {Decimals.Text(slope)} × {Decimals.Text(volumes)} × ({Decimals.Text(before)} − {Decimals.Text(after)}) = {Decimals.Fixed(chlorophyll, 2)} µg/L",
+                $"Pheophytin a = {Decimals.Text(slope)} × {Decimals.Text(volumes)} × ({Decimals.Text(r)} × {Decimals.Text(after)} − {Decimals.Text(before)}) = {Decimals.Fixed(pheophytin, 2)} µg/L",
             ],
             "Fluorescence before and after acid, with the calibration that held on that day.", "Holm-Hansen et al. 1965, J. Cons. 30, 3–15");
     }
@@ -177,11 +181,11 @@ public static class ChlorophyllRule
 
         internal decimal Dilution => string.IsNullOrWhiteSpace(given.Dilution) ? 1 : NumberText.Read(given.Dilution).Value ?? 1;
 
-        internal string Diluted => Dilution == 1 ? string.Empty : $" × {Decimals.Text(Dilution)} (diluted)";
+        internal string Diluted => Dilution == 1 ? string.Empty : $" × {Decimals.Text(Dilution)}";
 
         internal static string Shown(string text) => text.Length > 12 ? text[..12] + "…" : text;
 
-        internal IEnumerable<WorkingInput> Volumes(decimal filteredMl) => [new("filtered, V2", $"{Decimals.Text(filteredMl)} mL"), new("extract, V1", $"{Decimals.Text(ExtractMl)} mL{Diluted}")];
+        internal IEnumerable<WorkingInput> Volumes(decimal filteredMl) => [new("filtered, V2", $"{Decimals.Text(filteredMl)} mL"), new("extract, V1", $"{Decimals.Text(ExtractMl)} mL{(Dilution == 1 ? string.Empty : $", diluted {Decimals.Text(Dilution)} times")}")];
 
         internal decimal Path()
         {

@@ -57,6 +57,7 @@ public static class FilterVolume
     private const decimal Usual = 50;
     private const decimal Most = 2000;
     private const int LeastYears = 3;
+    private const int Figures = 3;
 
     /// <summary>Works it out.</summary>
     public static FilterVolumeResult Work(FilterVolumeRequest request)
@@ -84,7 +85,7 @@ public static class FilterVolume
             "Filter 50 mL, more where the filter stays white.",
             Finding: Finding.Check("volume-by-habit", $"{seen} 50 mL is a habit, not worked out.", "In very clear water the laboratory sees nothing in it.", act));
 
-        var expected = usual ?? (decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81);
+        var expected = usual ?? Decimals.ToSignificant((decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81), Figures);
         var needed = TimesTheLimit * lab.DetectionUgMl * lab.ExtractMl / expected * 1000;
         var advised = Math.Clamp(Math.Ceiling(needed / Step) * Step, Usual, Most);
         var text = needed > Most ? $"Filter as much as goes through: even {Decimals.Text(Most)} mL may be too little here."
@@ -96,8 +97,8 @@ public static class FilterVolume
                 new WorkingInput("detection limit of the lab", $"{Decimals.Text(lab.DetectionUgMl)} µg/mL of extract"), new WorkingInput("extract", $"{Decimals.Text(lab.ExtractMl)} mL"),
             ],
             [
-                .. usual is not null ? Array.Empty<string>() : [$"Expected: exp((29.4 − 14.41 × ln {Decimals.Text(request.ClarityM!.Value)}) / 9.81) = {Decimals.Fixed(expected, 1)} µg/L"],
-                $"3 × {Decimals.Text(lab.DetectionUgMl)} µg/mL × {Decimals.Text(lab.ExtractMl)} mL / {Decimals.Fixed(expected, 1)} µg/L = {Decimals.Fixed(needed, 0)} mL",
+                .. usual is not null ? Array.Empty<string>() : [$"Expected: exp((29.4 − 14.41 × ln {Decimals.Text(request.ClarityM!.Value)}) / 9.81) = {Decimals.Text(expected)} µg/L"],
+                $"3 × {Decimals.Text(lab.DetectionUgMl)} µg/mL × {Decimals.Text(lab.ExtractMl)} mL / {Decimals.Text(expected)} µg/L × 1000 = {Decimals.Fixed(needed, 0)} mL",
                 $"In fills of 50 mL: {Decimals.Text(advised)} mL",
             ],
             "So much that the extract reads three times the detection limit. The colour on the filter is the practical check: it should be visibly tinted.",

@@ -59,7 +59,7 @@ public static class ClarityRule
 
     // Marks in feet are also given in metres, where the arithmetic is done; marks in metres with every digit.
     private static string Worked(decimal metres, ReadMarks marks) => Length.IsFootBased(marks.Native)
-        ? marks.Show(metres) + InMetres(metres, marks)
+        ? LengthText.Working(metres, marks.Native) + InMetres(metres, marks)
         : $"{Decimals.Text(Decimals.Published(metres))} m";
 
     private static string InMetres(decimal metres, ReadMarks marks) =>
@@ -77,7 +77,7 @@ public static class ClarityRule
 
         foreach (var reading in readings)
         {
-            var parts = reading.Marks.Select(m => marks.Correction is null ? LengthText.Write(m.Length) : marks.Show(m.Metres)).ToList();
+            var parts = reading.Marks.Select(m => marks.Correction is null ? LengthText.Write(m.Length) : LengthText.Working(m.Metres, marks.Native)).ToList();
             steps.Add(parts.Count == 1
                 ? $"Reading {reading.Number}: {parts[0]}{InMetres(reading.DepthM!.Value, marks)}"
                 : $"Reading {reading.Number}: ({string.Join(" + ", parts)}) / {parts.Count} = {Worked(reading.DepthM!.Value, marks)}");
@@ -85,10 +85,10 @@ public static class ClarityRule
 
         if (readings.Count > 1)
         {
-            var all = string.Join(method == "mean" ? " + " : ", ", readings.Select(r => marks.Show(r.DepthM!.Value)));
+            var all = string.Join(method == "mean" ? " + " : ", ", readings.Select(r => LengthText.Working(r.DepthM!.Value, marks.Native)));
             steps.Add(method == "mean"
                 ? $"Mean: ({all}) / {readings.Count} = {Worked(mean, marks)}"
-                : $"Median of {all} = {marks.Show(mean)}, because the first two are too far apart");
+                : $"Median of {all} = {LengthText.Working(mean, marks.Native)}, because the first two are too far apart");
         }
 
         steps.Add($"Reported {Rounding.Words(request.Settings.RoundTo)}, half away from zero, once: {LengthText.Write(reported)}");

@@ -48,14 +48,14 @@ public static class SalinityRule
     {
         ArgumentNullException.ThrowIfNull(request);
         var (t, p) = (request.TemperatureC, request.PressureDbar);
-        var raw = request.As switch
+        var raw = Rounded(request.As switch
         {
             ConductivityAs.Raw => request.Value,
             ConductivityAs.Ratio => request.Value * (decimal)PracticalSalinity.StandardMsCm,
             _ => request.Value / 1000 * (1 + (0.0191m * (t - 25))),
-        };
-        var specific = request.As == ConductivityAs.Specific ? request.Value : PracticalSalinity.At25(raw, t) * 1000;
-        var ratio = request.As == ConductivityAs.Ratio ? request.Value : raw / (decimal)PracticalSalinity.StandardMsCm;
+        });
+        var specific = request.As == ConductivityAs.Specific ? request.Value : Rounded(PracticalSalinity.At25(raw, t) * 1000);
+        var ratio = request.As == ConductivityAs.Ratio ? request.Value : Rounded(raw / (decimal)PracticalSalinity.StandardMsCm);
         var scale = (decimal)Math.Min(1e6, PracticalSalinity.OfRatio((double)ratio, (double)t, (double)p));
         var holds = PracticalSalinity.Holds((double)t, (double)scale);
         decimal? fresh = specific <= PracticalSalinity.MostConductance ? PracticalSalinity.OfConductance(specific) : null;
@@ -70,11 +70,11 @@ public static class SalinityRule
         List<string> steps =
         [
             .. request.As == ConductivityAs.Ratio ? Array.Empty<string>()
-                : [.. request.As == ConductivityAs.Specific ? [$"Conductivity at {Decimals.Text(t)} °C = {Decimals.Text(request.Value)} / 1000 × (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Significant(raw, 6)} mS/cm"] : Array.Empty<string>(),
-                    $"Ratio = {Decimals.Significant(raw, 6)} / 42.914 = {Decimals.Significant(ratio, 6)}"],
-            .. request.As == ConductivityAs.Specific ? Array.Empty<string>() : [$"Specific conductance = {Decimals.Significant(raw, 6)} × 1000 / (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Significant(specific, 5)} µS/cm at 25 °C"],
+                : [.. request.As == ConductivityAs.Specific ? [$"Conductivity at {Decimals.Text(t)} °C = {Decimals.Text(request.Value)} / 1000 × (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Text(raw)} mS/cm"] : Array.Empty<string>(),
+                    $"Ratio = {Decimals.Text(raw)} / 42.914 = {Decimals.Text(ratio)}"],
+            .. request.As == ConductivityAs.Specific ? Array.Empty<string>() : [$"Specific conductance = {Decimals.Text(raw)} × 1000 / (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Text(specific)} µS/cm at 25 °C"],
             .. holds ? [$"Practical salinity at {Decimals.Text(t)} °C and {Decimals.Text(p)} dbar: {Decimals.Fixed(scale, 3)}"] : Array.Empty<string>(),
-            .. fresh is { } f ? [$"For oxygen: 5.572e-4 × {Decimals.Significant(specific, 5)} + 2.02e-9 × {Decimals.Significant(specific, 5)}² = {Decimals.Fixed(f, 3)}"] : Array.Empty<string>(),
+            .. fresh is { } f ? [$"For oxygen: 5.572e-4 × {Decimals.Text(specific)} + 2.02e-9 × {Decimals.Text(specific)}² = {Decimals.Fixed(f, 3)}"] : Array.Empty<string>(),
         ];
         return new SalinityResult(
             findings, holds ? Rounded(scale, 3) : null, Rounded(specific, 1), fresh is { } s ? Rounded(s, 3) : null,
@@ -82,6 +82,9 @@ public static class SalinityRule
                 "Salinity", [new WorkingInput("as shown", $"{Decimals.Text(request.Value)}{(request.As switch { ConductivityAs.Raw => " mS/cm", ConductivityAs.Specific => " µS/cm at 25 °C", _ => " of standard sea water" })}"), new WorkingInput("water", $"{Decimals.Text(t)} °C"), new WorkingInput("pressure", $"{Decimals.Text(p)} dbar")],
                 steps, "Where salinity itself is reported, the practical scale; where fresh water holds oxygen, its conductance.", $"{PracticalSalinity.Scale}; {PracticalSalinity.ByConductance}; to 25 °C, Standard Methods 2510 B"));
     }
+
+    // A figure that the next step goes on with stands as it is printed.
+    private static decimal Rounded(decimal value) => Decimals.ToSignificant(value, 8);
 
     private static decimal Rounded(decimal value, int decimals) => Decimals.Plain(decimal.Round(value, decimals, MidpointRounding.AwayFromZero));
 }

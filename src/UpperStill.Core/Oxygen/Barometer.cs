@@ -12,6 +12,9 @@ internal static class Barometer
     private const decimal HighestKpa = 108.5m;
     private const decimal SeaLevelExcessKpa = 3;
 
+    /// <summary>True where a barometer on the earth may show it, kPa; what lies outside is not worked with.</summary>
+    internal static bool Holds(decimal kpa) => kpa is >= 30 and <= 120;
+
     /// <summary>What is odd about it; null where nothing is.</summary>
     /// <param name="altitudeM">Altitude of the station, m.</param>
     /// <param name="given">As read, kPa; null where none was.</param>

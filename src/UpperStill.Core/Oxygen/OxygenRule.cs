@@ -17,11 +17,11 @@ public static class OxygenRule
         ArgumentNullException.ThrowIfNull(request);
         if (request.ConductanceUsCm is { } conductance)
         {
-            request = request with { Salinity = PracticalSalinity.OfConductance(conductance) };
+            request = request with { Salinity = Decimals.ToSignificant(PracticalSalinity.OfConductance(conductance), 6) };
         }
 
         var (t, s) = ((double)request.TemperatureC, (double)request.Salinity);
-        if (!Solubility.Holds(t, s) || request.AltitudeM is < -500 or > 9000 || request.PressureKpa is < 30 or > 120)
+        if (!Solubility.Holds(t, s) || request.AltitudeM is < -500 or > 9000 || (request.PressureKpa is { } kpa && !Barometer.Holds(kpa)))
         {
             return new OxygenResult([Finding.Check(
                 "equation-range", $"{Decimals.Text(request.TemperatureC)} °C at salinity {Decimals.Text(request.Salinity)} and {Decimals.Text(request.AltitudeM)} m is outside what the equations hold for.",
@@ -30,13 +30,13 @@ public static class OxygenRule
 
         var pressure = Pressure(request.AltitudeM, request.PressureKpa, request.FromWeatherReport);
         OxygenWater water = new(t, s, (double)pressure);
-        var holds = (decimal)water.HoldsMgPerL;
-        var mgl = request.Unit == OxygenUnit.MgPerL ? request.Value : (decimal)OxygenUnits.MgPerL((double)request.Value, request.Unit, water);
+        var holds = water.HoldsMgPerL;
+        var mgl = request.Unit == OxygenUnit.MgPerL ? request.Value : Decimals.ToSignificant(OxygenUnits.MgPerL(request.Value, request.Unit, water), 6);
         var percent = request.Unit == OxygenUnit.Percent ? request.Value : mgl / holds * 100;
         return new OxygenResult(
             [.. new[] { Doubt(request.Value, request.Unit, percent, holds, request.DepthM), Barometer.Doubt(request.AltitudeM, request.PressureKpa, request.FromWeatherReport) }.OfType<Finding>()],
             Round(mgl, 3), Round(percent, 1), Round(holds, 3), Round(pressure, 2),
-            Round(percent * (decimal)water.AirKpa / 100, 2), Round(mgl * 1000 / (decimal)OxygenUnits.MolarMass, 1), Round(mgl * 1_000_000 / (decimal)OxygenUnits.MolarMass / (decimal)water.DensityKgPerM3, 1),
+            Round(mgl / holds * water.AirKpa, 2), Round(mgl * 1000 / OxygenUnits.MolarMass, 1), Round(mgl * 1_000_000 / OxygenUnits.MolarMass / water.DensityKgPerM3, 1),
             OxygenWorking.Of(request, pressure, water, mgl, percent));
     }
 
@@ -69,8 +69,8 @@ public static class OxygenRule
     /// <summary>The pressure at the station, kPa: the barometer's, brought there where it is the weather report's, or the standard atmosphere at the altitude.</summary>
     internal static decimal Pressure(decimal altitudeM, decimal? given, bool fromWeatherReport)
     {
-        var usual = (decimal)Solubility.PressureKpa((double)altitudeM);
-        return given is not { } read ? usual : fromWeatherReport ? read * usual / (decimal)Solubility.StandardKpa : read;
+        var usual = OxygenWater.Printed(Solubility.PressureKpa((double)altitudeM));
+        return given is not { } read || !Barometer.Holds(read) ? usual : fromWeatherReport ? read * usual / (decimal)Solubility.StandardKpa : read;
     }
 
     private static decimal Round(decimal value, int decimals) => Decimals.Plain(decimal.Round(value, decimals, MidpointRounding.AwayFromZero));

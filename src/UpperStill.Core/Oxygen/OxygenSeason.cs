@@ -102,9 +102,9 @@ public static class OxygenSeasons
             return (null, []);
         }
 
-        var spans = visits.Zip(visits.Skip(1), (a, b) => (Days: b.Day.DayNumber - a.Day.DayNumber, Share: (a.AnoxicArea!.Value + b.AnoxicArea!.Value) / 2)).ToList();
+        var spans = visits.Zip(visits.Skip(1), (a, b) => (Days: b.Day.DayNumber - a.Day.DayNumber, Share: Math.Round((a.AnoxicArea!.Value + b.AnoxicArea!.Value) / 2, 6))).ToList();
         var sum = spans.Sum(s => s.Days * s.Share);
-        return (sum, [$"Σ days × airless share of the area: {string.Join(" + ", spans.Where(s => s.Share > 0).Select(s => $"{s.Days} × {Fixed(s.Share, 3)}").DefaultIfEmpty("0"))} = {Fixed(sum, 1)} days"]);
+        return (sum, [$"Σ days × airless share of the area: {string.Join(" + ", spans.Where(s => s.Share > 0).Select(s => $"{s.Days} × {Fixed(s.Share, 6)}").DefaultIfEmpty("0"))} = {Fixed(sum, 1)} days"]);
     }
 
     private static (double? MgM2Day, IReadOnlyList<string> Steps) Deficit(OxygenVisit[] visits)
@@ -119,12 +119,12 @@ public static class OxygenSeasons
         }
 
         var (t, o) = (layered.Average(v => v.Day.DayNumber), layered.Average(v => v.DeepMgL!.Value));
-        var slope = layered.Sum(v => (v.Day.DayNumber - t) * (v.DeepMgL!.Value - o)) / layered.Sum(v => Math.Pow(v.Day.DayNumber - t, 2));
-        var thick = layered.Average(v => v.DeepThicknessM!.Value);
+        var slope = (double)Decimals.ToSignificant((decimal)(layered.Sum(v => (v.Day.DayNumber - t) * (v.DeepMgL!.Value - o)) / layered.Sum(v => Math.Pow(v.Day.DayNumber - t, 2))), 8);
+        var thick = Math.Round(layered.Average(v => v.DeepThicknessM!.Value), 4);
 
         // mg/L is g/m³: a thousand mg for each m³.
         var deficit = -slope * thick * 1000;
-        return (deficit, [$"Fall of the deep water’s oxygen, least squares over {layered.Count} visits = {Fixed(-slope, 4)} mg/L a day", $"× mean thickness {Fixed(thick, 2)} m × 1000 = {Fixed(deficit, 0)} mg/m² a day"]);
+        return (deficit, [$"Fall of the deep water’s oxygen, least squares over {layered.Count} visits = {Decimals.Text(-(decimal)slope)} mg/L a day", $"Fall × mean thickness × 1000 = {Decimals.Text(-(decimal)slope)} × {Fixed(thick, 4)} m × 1000 = {Fixed(deficit, 0)} mg/m² a day"]);
     }
 
     private static string Words(OxygenVisit visit) => string.Join(", ", new[]

@@ -1,21 +1,25 @@
 using UpperStill.Core.Density;
+using UpperStill.Core.Quantities;
 
 namespace UpperStill.Core.Oxygen;
 
-/// <summary>The water in which oxygen was read, and the air above it.</summary>
+/// <summary>The water in which oxygen was read, and the air above it; each figure to six places, as it is printed in a working.</summary>
 /// <param name="TemperatureC">Water, 0–40 °C.</param>
 /// <param name="Salinity">Practical salinity, 0–40.</param>
 /// <param name="PressureKpa">Air pressure at the station, kPa.</param>
 public readonly record struct OxygenWater(double TemperatureC, double Salinity, double PressureKpa)
 {
     /// <summary>What it holds in balance with moist air, mg/L.</summary>
-    public double HoldsMgPerL => Solubility.AtPressure(TemperatureC, Salinity, PressureKpa);
+    public decimal HoldsMgPerL => Printed(Solubility.AtPressure(TemperatureC, Salinity, PressureKpa));
 
     /// <summary>Partial pressure of oxygen in moist air at its surface, kPa: 0.20946 (P − u).</summary>
-    public double AirKpa => Solubility.ShareOfAir * (PressureKpa - (Solubility.VapourAtm(TemperatureC) * Solubility.StandardKpa));
+    public decimal AirKpa => Printed(Solubility.ShareOfAir * (PressureKpa - (Solubility.VapourAtm(TemperatureC) * Solubility.StandardKpa)));
 
     /// <summary>Its density at the surface, kg/m³.</summary>
-    public double DensityKgPerM3 => WaterDensity.KgPerM3(TemperatureC, Salinity);
+    public decimal DensityKgPerM3 => Printed(WaterDensity.KgPerM3(TemperatureC, Salinity));
+
+    /// <summary>A figure that the next step goes on with.</summary>
+    internal static decimal Printed(double value) => Decimals.ToSignificant((decimal)value, 6);
 }
 
 /// <summary>
@@ -26,7 +30,7 @@ public static class OxygenUnits
 {
     /// <summary>Molar mass of O₂, g/mol.</summary>
     /// <remarks>IUPAC 2021, standard atomic weight of oxygen 15.9994 (abridged 15.999).</remarks>
-    public const double MolarMass = 31.9988;
+    public const decimal MolarMass = 31.9988m;
 
     /// <summary>The unit as it is written.</summary>
     public static string Text(OxygenUnit unit) => unit switch
@@ -39,7 +43,7 @@ public static class OxygenUnits
     };
 
     /// <summary>A reading in mg/L.</summary>
-    public static double MgPerL(double value, OxygenUnit unit, OxygenWater water) => unit switch
+    public static decimal MgPerL(decimal value, OxygenUnit unit, OxygenWater water) => unit switch
     {
         OxygenUnit.Percent => value * water.HoldsMgPerL / 100,
         OxygenUnit.Kpa => value / water.AirKpa * water.HoldsMgPerL,

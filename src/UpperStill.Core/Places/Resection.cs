@@ -176,13 +176,15 @@ public static class Resection
             "Position from bearings",
             [.. request.Bearings.Select(b => new WorkingInput(b.Mark.Name, $"{Text(b.BearingDeg, 1)}° on the compass")), new WorkingInput("declination", $"{Text(request.DeclinationDeg, 1)}° east")],
             [
-                .. lines.Select((l, i) => $"{request.Bearings[i].Mark.Name}: {Text(request.Bearings[i].BearingDeg, 1)}° + {Text(request.DeclinationDeg, 1)}° = {Round(Shape.Degrees(l.BearingRad))}° true; the line passes {Text(Math.Abs(l.Off(at)), 1)} m from the position"),
+                .. lines.Select((l, i) => $"{request.Bearings[i].Mark.Name}: {Text(request.Bearings[i].BearingDeg, 1)}° + {Text(request.DeclinationDeg, 1)}°{Turn(request.Bearings[i].BearingDeg + request.DeclinationDeg)} = {Round(Shape.Degrees(l.BearingRad))}° true; the line passes {Text(Math.Abs(l.Off(at)), 1)} m from the position"),
                 $"longest side of the error triangle {Text(longest, 1)} m",
                 $"position {Text(position.LatitudeDeg, 5)}, {Text(position.LongitudeDeg, 5)}",
             ],
             "The point whose summed squared distance from the lines of sight is least, each line setting out from there in the direction that was read, on the WGS 84 ellipsoid",
             "Wolf and Ghilani, Adjustment Computations, 4th ed. 2006, ch. 14; Vincenty, Survey Review 23 (176), 1975");
     }
+
+    private static string Turn(double degrees) => Math.Round(degrees, 1) switch { >= 360 => " − 360°", < 0 => " + 360°", _ => string.Empty };
 
     // A bearing past north begins at 0 again.
     private static string Round(double degrees)
@@ -195,5 +197,5 @@ public static class Resection
 
     internal static double Distance((double EastM, double NorthM) a, (double EastM, double NorthM) b) => Math.Sqrt(((a.EastM - b.EastM) * (a.EastM - b.EastM)) + ((a.NorthM - b.NorthM) * (a.NorthM - b.NorthM)));
 
-    private static string Text(double value, int decimals) => value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+    private static string Text(double value, int decimals) => Decimals.Fixed(value, decimals);
 }

@@ -76,7 +76,7 @@ public static class ProfileRule
             {
                 yield return new ProfileFigure("buoyancy", "Buoyancy frequency N²", $"{Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻²", Number(n2), null, Working(
                     "Buoyancy frequency", Densities(),
-                    () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 3)} × {Text(water.Layers[at].Gradient, 4)} = {Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
+                    () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 4)} × {Text(water.Layers[at].Gradient, 7)} = {Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
                     "How firmly the steepest layer holds against being mixed: N² = g / ρ dρ/dz, ρ the mean of the column.", "Turner 1973, Buoyancy Effects in Fluids, 1.2"));
             }
 
@@ -140,7 +140,7 @@ public static class ProfileRule
             {
                 var share = 100 * basin.AreaM2(anoxic) / basin.SurfaceM2;
                 yield return new ProfileFigure("anoxic-area", "Area without oxygen", $"{Text(share, 0)} %", Number(share), null, Working(
-                    "Area without oxygen", [new WorkingInput("anoxic below", Show(anoxic))], () => [.. Areas(), $"Area at {Show(anoxic)} / area at the surface = {Text(basin.AreaM2(anoxic) / 1e4, 2)} / {Text(basin.SurfaceM2 / 1e4, 2)} ha = {Text(share, 1)} %"],
+                    "Area without oxygen", [new WorkingInput("anoxic below", Show(anoxic))], () => [.. Areas(), $"Area at {Show(anoxic)} / area at the surface = 100 × {Text(basin.AreaM2(anoxic) / 1e4, 4)} ha / {Text(basin.SurfaceM2 / 1e4, 4)} ha = {Text(share, 1)} %"],
                     "The share of the lake’s area that lies below the anoxic depth of this profile.", "Nürnberg 1995, Limnol. Oceanogr. 40: 1100–1111"));
             }
 

@@ -154,7 +154,7 @@ internal sealed class ReadLevel
 
         // A number in mg/L stands whatever the water; of the others only where the equations hold.
         MgPerL = unit == Core.Oxygen.OxygenUnit.MgPerL ? shown
-            : Holds is { } can && Celsius is { } t ? unit == Core.Oxygen.OxygenUnit.Percent ? shown * can / 100 : (decimal)OxygenUnits.MgPerL((double)shown, unit, new OxygenWater((double)t, (double)WorkingSalinity, (double)pressureKpa)) : null;
+            : Holds is { } can && Celsius is { } t ? unit == Core.Oxygen.OxygenUnit.Percent ? shown * can / 100 : OxygenUnits.MgPerL(shown, unit, new OxygenWater((double)t, (double)WorkingSalinity, (double)pressureKpa)) : null;
         Percent = unit == Core.Oxygen.OxygenUnit.Percent ? shown : Holds is { } holds ? MgPerL / holds * 100 : null;
     }
 

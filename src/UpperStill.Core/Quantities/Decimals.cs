@@ -30,15 +30,20 @@ public static class Decimals
 
     /// <summary>Invariant text with a fixed number of decimals, rounded half away from zero.</summary>
     public static string Fixed(decimal value, int decimals) =>
-        decimal.Round(value, decimals, MidpointRounding.AwayFromZero)
-            .ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+        Unsigned(decimal.Round(value, decimals, MidpointRounding.AwayFromZero).ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture));
 
-    /// <summary>Invariant text with so many significant figures, rounded half away from zero: nothing small becomes nothing.</summary>
-    public static string Significant(decimal value, int figures)
+    /// <summary>Invariant text with a fixed number of decimals.</summary>
+    public static string Fixed(double value, int decimals) => Unsigned(value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture));
+
+    /// <summary>The number to so many significant figures, rounded half away from zero.</summary>
+    public static decimal ToSignificant(decimal value, int figures)
     {
         var before = value == 0 ? 1 : (int)Math.Floor(Math.Log10((double)Math.Abs(value))) + 1;
-        return Text(decimal.Round(value, Math.Clamp(figures - before, 0, 28), MidpointRounding.AwayFromZero));
+        return decimal.Round(value, Math.Clamp(figures - before, 0, 28), MidpointRounding.AwayFromZero);
     }
+
+    /// <summary>Invariant text with so many significant figures, rounded half away from zero: nothing small becomes nothing.</summary>
+    public static string Significant(decimal value, int figures) => Text(ToSignificant(value, figures));
 
     /// <summary>The median; the mean of the middle two where the count is even. At least one value.</summary>
     public static decimal Median(IEnumerable<decimal> values)
@@ -48,4 +53,7 @@ public static class Decimals
         var middle = sorted.Length / 2;
         return sorted.Length % 2 == 1 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
     }
+
+    // Nothing has no sign.
+    private static string Unsigned(string text) => text.StartsWith('-') && text.AsSpan(1).IndexOfAnyInRange('1', '9') < 0 ? text[1..] : text;
 }

@@ -48,6 +48,13 @@ public static class LengthText
     public static string Show(decimal metres, LengthUnit native, ReaderUnit reader) =>
         Converted(metres, reader == ReaderUnit.AsRead ? (Length.IsFootBased(native) ? ReaderUnit.Feet : ReaderUnit.Metres) : reader);
 
+    /// <summary>A depth in a working, in the unit of the readings, so finely that the step can be worked out again.</summary>
+    /// <param name="metres">The depth in metres.</param>
+    /// <param name="native">The unit of the readings it comes from.</param>
+    public static string Working(decimal metres, LengthUnit native) => Length.IsFootBased(native)
+        ? FeetAndInches(decimal.Round(metres / Length.MetresPerInch, 3, MidpointRounding.AwayFromZero))
+        : $"{Decimals.Text(Decimals.Published(metres))} m";
+
     /// <summary>A mark of a line as somebody would write it down from it, in the line's own unit: 24 ft is <c>24 0</c>.</summary>
     /// <param name="metres">By the line's marks, m.</param>
     /// <param name="unit">The unit of the line.</param>

@@ -56,10 +56,10 @@ public static class SunRule
             "The shaded side of the boat lies opposite the azimuth. Under 30° the sun is low for reading a disc.", "Meeus, Astronomical Algorithms, 2nd ed. 1998, chapters 25 and 28; 0.01° from 1900 to 2100"));
     }
 
-    private static string One(double value) => value.ToString("0.0", CultureInfo.InvariantCulture);
+    private static string One(double value) => Decimals.Fixed(value, 1);
 
     // Rounded to a tenth it may be a full circle, which is north.
     private static string Towards(double azimuthDeg) => One(Math.Round(azimuthDeg, 1) % 360);
 
-    private static string Five(double value) => value.ToString("0.00000", CultureInfo.InvariantCulture);
+    private static string Five(double value) => Decimals.Fixed(value, 5);
 }

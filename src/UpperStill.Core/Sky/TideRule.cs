@@ -28,6 +28,7 @@ public sealed record TideResult(IReadOnlyList<Finding> Findings, double? HeightM
 public static class TideRule
 {
     private const int MostHours = 72;
+    private const int Figures = 8;
     private const int FirstYear = 1900;
     private const int LastYear = 2100;
 
@@ -52,14 +53,28 @@ public static class TideRule
 
         var constants = new TideConstants(string.Empty, request.MeanLevelM, request.Harmonics);
         var turns = Tide.Turns(constants, request.From, request.From.AddHours(request.Hours)).Select(t => t with { At = t.At.ToOffset(request.From.Offset), HeightM = Math.Round(t.HeightM, 3) }).ToList();
-        var height = Tide.HeightM(constants, request.From);
+
+        // The height at the first instant is summed from the figures as they are printed.
+        var parts = request.Harmonics.Select(h => Part(h, request.From)).ToList();
+        var mean = Decimals.ToSignificant((decimal)request.MeanLevelM, Figures);
+        var height = mean + parts.Sum(p => p.M);
         return new TideResult(
-            [Finding.Note("tide-predicted", "Wind and air pressure move the water, too.", "By five constituents a tide is right to some decimetres.", "For safety use the local tables.")], Math.Round(height, 3), turns,
+            [Finding.Note("tide-predicted", "Wind and air pressure move the water, too.", "By five constituents a tide is right to some decimetres.", "For safety use the local tables.")], (double)decimal.Round(height, 3, MidpointRounding.AwayFromZero), turns,
             string.Join("; ", turns.Select(t => $"{(t.High ? "high" : "low")} {t.At.ToString("d MMM HH:mm", CultureInfo.InvariantCulture)}, {Two(t.HeightM)} m")), new Working(
                 "Tide", [new WorkingInput("mean level", $"{Two(request.MeanLevelM)} m"), .. request.Harmonics.Select(h => new WorkingInput(h.Constituent.ToString(), $"{Two(h.AmplitudeM)} m, {h.PhaseLagDeg.ToString("0", CultureInfo.InvariantCulture)}°"))],
-                [.. request.Harmonics.Select(h => Tide.Argument(h.Constituent, request.From) is var (argument, factor) ? $"{h.Constituent}: {factor.ToString("0.000", CultureInfo.InvariantCulture)} × {Two(h.AmplitudeM)} m × cos({argument.ToString("0.0", CultureInfo.InvariantCulture)}° − {h.PhaseLagDeg.ToString("0.0", CultureInfo.InvariantCulture)}°)" : string.Empty), $"Together with the mean level at the first instant: {Two(height)} m"],
+                [.. parts.Select(p => p.Step), $"Together with the mean level at the first instant: {Decimals.Text(mean)} m{string.Concat(parts.Select(p => $" {(p.M < 0 ? "−" : "+")} {Decimals.Text(Math.Abs(p.M))} m"))} = {Decimals.Fixed(height, 2)} m"],
                 "h(t) = Z0 + Σ f A cos(V(t) + u − g); high and low water where the curve turns.", "Pugh 1987, Tides, Surges and Mean Sea-Level, tables 4.1–4.3"));
     }
 
-    private static string Two(double value) => value.ToString("0.00", CultureInfo.InvariantCulture);
+    private static (string Step, decimal M) Part(TideHarmonic harmonic, DateTimeOffset at)
+    {
+        var (argument, factor) = Tide.Argument(harmonic.Constituent, at);
+        var (f, v, a, g) = (Math.Round(factor, 5), Math.Round(argument, 3), Math.Round(harmonic.AmplitudeM, 6), Math.Round(harmonic.PhaseLagDeg, 3));
+        var part = decimal.Round((decimal)(f * a * Math.Cos((v - g) * Math.PI / 180)), 5, MidpointRounding.AwayFromZero);
+        return ($"{harmonic.Constituent}: {Plain(f)} × {Plain(a)} m × cos({Plain(v)}° − {Plain(g)}°) = {Decimals.Text(part)} m", part);
+    }
+
+    private static string Plain(double value) => Decimals.Text((decimal)value);
+
+    private static string Two(double value) => Decimals.Fixed(value, 2);
 }

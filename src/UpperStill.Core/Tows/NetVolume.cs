@@ -26,6 +26,8 @@ public sealed record NetVolumeResult(IReadOnlyList<Finding> Findings, decimal? V
 /// <remarks>UNESCO 1968, Zooplankton sampling, Monographs on oceanographic methodology 2. Net and line are taken to be straight.</remarks>
 public static class NetVolume
 {
+    // Of a figure that the next step goes on with.
+    private const int Figures = 8;
     private const decimal MostAngleDeg = 30;
 
     /// <summary>Works it out.</summary>
@@ -37,9 +39,9 @@ public static class NetVolume
             return new NetVolumeResult([Finding.Stop("tow-figures", "Mouth, tow or efficiency is no length or share.", "Animals per litre rest on the water that went through.", "Mouth and tow are above 0, efficiency is above 0 and at most 100 %, the line leans less than 90°.")]);
         }
 
-        var radius = (double)request.MouthDiameterCm / 200;
-        var length = (double)request.TowM * Math.Cos((double)request.LineAngleDeg * Math.PI / 180);
-        var volume = Math.PI * radius * radius * length * (double)request.EfficiencyPercent / 100;
+        var radius = request.MouthDiameterCm / 200;
+        var length = request.LineAngleDeg == 0 ? request.TowM : Decimals.ToSignificant((decimal)((double)request.TowM * Math.Cos((double)request.LineAngleDeg * Math.PI / 180)), Figures);
+        var volume = Math.PI * (double)(radius * radius * length * request.EfficiencyPercent) / 100;
         var text = volume >= 1 ? $"{Three(volume)} m³" : $"{Decimals.Text(decimal.Round((decimal)(volume * 1000), 1))} L";
         return new NetVolumeResult(
             request.LineAngleDeg > MostAngleDeg ? [Finding.Check("line-angle", $"The line leans {Decimals.Text(request.LineAngleDeg)}°.", "A line that leans is not straight: the depth is a guess.", "More weight, or wait for less drift.")] : [],
@@ -47,9 +49,9 @@ public static class NetVolume
                 "Water through the net",
                 [new WorkingInput("mouth", $"{Decimals.Text(request.MouthDiameterCm)} cm across"), new WorkingInput("tow", $"{Decimals.Text(request.TowM)} m"), new WorkingInput("efficiency", $"{Decimals.Text(request.EfficiencyPercent)} %"), new WorkingInput("lean of the line", $"{Decimals.Text(request.LineAngleDeg)}°")],
                 [
-                    $"Radius = {Decimals.Text(request.MouthDiameterCm)} / 2 cm = {Three(radius)} m",
-                    .. request.LineAngleDeg > 0 ? [$"Length = {Decimals.Text(request.TowM)} m × cos {Decimals.Text(request.LineAngleDeg)}° = {Three(length)} m"] : Array.Empty<string>(),
-                    $"π × {Three(radius)}² × {Three(length)} m × {Decimals.Text(request.EfficiencyPercent)} % = {Three(volume)} m³",
+                    $"Radius = {Decimals.Text(request.MouthDiameterCm)} cm / 2 / 100 = {Decimals.Text(radius)} m",
+                    .. request.LineAngleDeg > 0 ? [$"Length = {Decimals.Text(request.TowM)} m × cos {Decimals.Text(request.LineAngleDeg)}° = {Decimals.Text(length)} m"] : Array.Empty<string>(),
+                    $"π × {Decimals.Text(radius)}² × {Decimals.Text(length)} m × {Decimals.Text(request.EfficiencyPercent)} / 100 = {Three(volume)} m³",
                 ],
                 "A clogging net filters less; an efficiency that nobody measured is 100 %.", "UNESCO 1968, Zooplankton sampling, Monographs on oceanographic methodology 2"));
     }

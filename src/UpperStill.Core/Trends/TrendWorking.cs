@@ -1,4 +1,5 @@
 using System.Globalization;
+using UpperStill.Core.Quantities;
 using UpperStill.Core.Workings;
 
 namespace UpperStill.Core.Trends;
@@ -12,6 +13,9 @@ internal static class TrendWorking
     private const string SeasonalSource =
         "Hirsch, Slack & Smith 1982, Water Resour. Res. 18, 107–121; Hirsch & Slack 1984, Water Resour. Res. 20, 727–732; van Belle & Hughes 1984, Water Resour. Res. 20, 127–136";
 
+    // Of the normal distribution, both sides 5 %.
+    private const double Normal975 = 1.959964;
+
     internal static Working? Of(TestNumbers? test, TestNumbers? annual, IReadOnlyList<YearSummary> years, AnnualStatistic statistic, TrendWords words)
     {
         if (test is null)
@@ -19,12 +23,15 @@ internal static class TrendWorking
             return null;
         }
 
+        // What a step goes on with stands as it is printed.
+        var variance = Math.Round(test.Variance, 4);
         var inputs = years.Select(y => new WorkingInput(y.Name, y.Text)).ToList();
         List<string> steps = test.Test == TrendTest.Annual
             ? [$"S = rising less falling pairs of {test.Count} years = {test.S}"]
             : [$"S, month by month within its own years: {string.Join(", ", (test.Seasons ?? []).Select(s => $"{Month(s.Month)} Z {Number(s.Z, 2)}"))}", $"Sum of S = {test.S}"];
-        steps.Add($"Variance of S{(test is { Test: TrendTest.Seasonal, Years: >= 10 } ? ", months taken together" : string.Empty)} = {Number(test.Variance, 2)}");
-        steps.Add($"Z = (S ∓ 1) / √variance = {Number(test.Z, 3)}; p, both sides, {TrendWords.P(test.P)}");
+        steps.Add($"Variance of S{(test is { Test: TrendTest.Seasonal, Years: >= 10 } ? ", months taken together" : string.Empty)} = {Number(variance, 4)}");
+        steps.Add(test.S == 0 || variance <= 0 ? $"Z = 0; p, both sides, {TrendWords.P(test.P)}"
+            : $"Z = (S ∓ 1) / √variance = ({test.S} {(test.S > 0 ? "−" : "+")} 1) / √{Number(variance, 4)} = {Number((test.S - Math.Sign(test.S)) / Math.Sqrt(variance), 3)}; p, both sides, {TrendWords.P(test.P)}");
         if (test.Pairs > 0)
         {
             steps.Add($"Tau = S / pairs = {test.S} / {test.Pairs} = {Number(test.S / (double)test.Pairs, 3)}");
@@ -38,7 +45,10 @@ internal static class TrendWorking
         if (test.PerDecade is { } slope)
         {
             steps.Add($"Slope = median of the N′ = {test.Slopes} pairwise slopes = {words.Signed(slope)} per decade");
-            steps.Add($"C = 1.96 √variance{(test.CertainShare < 1 ? " of the values that are not censored" : string.Empty)} = {Number(test.HalfWidth, 2)}; ranks (N′ − C)/2 = {Number((test.Slopes - test.HalfWidth) / 2, 2)} and (N′ + C)/2 + 1 = {Number(((test.Slopes + test.HalfWidth) / 2) + 1, 2)}");
+            var spread = Math.Round(Math.Pow(test.HalfWidth / Normal975, 2), 4);
+            var c = Math.Round(Normal975 * Math.Sqrt(spread), 2);
+            steps.Add($"C = 1.959964 √variance{(test.CertainShare < 1 ? " of the values that are not censored" : string.Empty)} = 1.959964 × √{Number(spread, 4)} = {Number(c, 2)}");
+            steps.Add($"Ranks (N′ − C)/2 = ({test.Slopes} − {Number(c, 2)}) / 2 = {Number((test.Slopes - c) / 2, 3)} and (N′ + C)/2 + 1 = ({test.Slopes} + {Number(c, 2)}) / 2 + 1 = {Number(((test.Slopes + c) / 2) + 1, 3)}");
             steps.Add(test is { LowPerDecade: { } low, HighPerDecade: { } high } ? $"95 % limits, the slopes at these ranks: {words.Signed(low)} to {words.Signed(high)} per decade" : "Too few slopes for 95 % limits");
         }
 
@@ -63,5 +73,5 @@ internal static class TrendWorking
 
     private static string Month(int month) => CultureInfo.InvariantCulture.DateTimeFormat.GetAbbreviatedMonthName(month);
 
-    private static string Number(double value, int decimals) => value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture);
+    private static string Number(double value, int decimals) => Decimals.Fixed(value, decimals);
 }

@@ -22,7 +22,7 @@ public class FilterVolumeTests
 
         var result = FilterVolume.Work(new FilterVolumeRequest(12, Day, before, Lab));
         Assert.Equal(100, result.VolumeMl);
-        Assert.Contains("3 × 0.01 µg/mL × 10 mL / 3.0 µg/L = 100 mL", result.Working!.Steps);
+        Assert.Contains("3 × 0.01 µg/mL × 10 mL / 3 µg/L × 1000 = 100 mL", result.Working!.Steps);
     }
 
     [Fact]

@@ -78,7 +78,7 @@ public class ResectionTests
     {
         var steps = Resection.Work(new ResectionRequest([To("chapel", 600, 355, 0), To("barn", 800, 130, 0), To("oak", 500, 255, 0)], 13.5)).Working!.Steps;
 
-        Assert.Contains("355.0° + 13.5° = 8.5° true", steps[0], StringComparison.Ordinal);
+        Assert.Contains("355.0° + 13.5° − 360° = 8.5° true", steps[0], StringComparison.Ordinal);
     }
 
     [Fact]

@@ -260,7 +260,7 @@ public sealed class TrendRuleTests
 
         Assert.Equal(Distributions.NormalQuantile(0.975) * Math.Sqrt(numbers.Variance), numbers.HalfWidth, 9);
         Assert.Contains(FormattableString.Invariant($"N′ = {numbers.Slopes} pairwise slopes"), steps, StringComparison.Ordinal);
-        Assert.Contains(FormattableString.Invariant($"= {numbers.HalfWidth:F2}; ranks (N′ − C)/2 = {(numbers.Slopes - numbers.HalfWidth) / 2:F2}"), steps, StringComparison.Ordinal);
+        Assert.Contains(FormattableString.Invariant($"= {numbers.HalfWidth:F2}\nRanks (N′ − C)/2 = ({numbers.Slopes} − {numbers.HalfWidth:F2}) / 2 = "), steps, StringComparison.Ordinal);
         Assert.Contains(FormattableString.Invariant($"= {numbers.S} / {numbers.Pairs} = {numbers.S / (double)numbers.Pairs:F3}"), steps, StringComparison.Ordinal);
         Assert.Equal(test == TrendTest.Seasonal, steps.Contains("χ² = ΣZ² − m Z̄²", StringComparison.Ordinal));
         if (numbers.HeterogeneityChiSquare is { } square)

@@ -62,7 +62,9 @@ export class Person {
   async fills(label: string | RegExp, written: string): Promise<void> {
     const box = await screen.findByLabelText(label);
     await this.user.clear(box);
-    await this.user.type(box, written);
+    if (written) {
+      await this.user.type(box, written);
+    }
   }
 
   /** Begins a visit for what is due, and goes on to the sounding. */
