@@ -6,6 +6,7 @@ using Microsoft.Extensions.DependencyInjection;
 using UpperStill.Core.People;
 using UpperStill.Core.Samples;
 using UpperStill.Server.People;
+using UpperStill.Store.Projections;
 
 namespace UpperStill.Server.Tests;
 
@@ -27,6 +28,33 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.Contains(visit.Id, after["visits"]!.AsArray().Select(v => (string)v!));
         Assert.Equal("stored", (string)after["samples"]!.AsArray().Single(s => (string)s!["number"]! == visit.F1)!["state"]!);
         Assert.True((bool)before["whole"]! && !(bool)after["whole"]!);
+    }
+
+    [Fact]
+    public async Task Of_two_visits_of_a_day_that_did_not_know_of_each_other_the_later_one_is_told_whose_numbers_it_used()
+    {
+        using var http = await server.AsAsync("sampler");
+        var (earlier, later) = (new SentSamples("2026-04-07"), new SentSamples("2026-04-07"));
+
+        // The later one has the better signal.
+        Assert.Equal("kept", await DeliverAsync(http, [.. later.Frozen()]));
+        Assert.False(await UsedAsync(later));
+        Assert.Equal("kept", await DeliverAsync(http, [.. earlier.Frozen()]));
+        Assert.Equal((false, true), (await UsedAsync(earlier), await UsedAsync(later)));
+
+        using (var scope = server.Services.CreateScope())
+        {
+            await scope.ServiceProvider.GetRequiredService<UpperStill.Store.FieldBook>().RebuildAsync(Cancel);
+        }
+
+        Assert.Equal((false, true), (await UsedAsync(earlier), await UsedAsync(later)));
+
+        // Whoever prepares the next visit of that day knows of both.
+        var others = (await http.GetFromJsonAsync<JsonObject>("/api/stations/HAR-1", Cancel))!["context"]!["others"]!.AsArray();
+        Assert.Equal(2, others.Count(o => o!["filled"]!.AsArray().Any(n => (string)n! == earlier.F1)));
+
+        async Task<bool> UsedAsync(SentSamples visit) => (await http.GetFromJsonAsync<JsonObject>("/api/samples", Cancel))!["samples"]!.AsArray()
+            .Single(s => (string)s!["visit"]! == visit.Id && (string)s["number"]! == visit.F1)!["findings"]!.AsArray().Any(f => (string)f!["code"]! == "sample-number-used");
     }
 
     [Fact]

@@ -22,7 +22,7 @@ internal static class BottlesPart
             return null;
         }
 
-        var planned = PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day).Where(s => s.Type.FilledAt == FilledAt.Water).ToList();
+        var planned = PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Start?.Body.Series).Where(s => s.Type.FilledAt == FilledAt.Water).ToList();
         if (planned.Count == 0)
         {
             return null;

@@ -115,6 +115,9 @@ public static class OperationTable
         new Operation<HandOverRequest, HandOverResult>(
             "hand-over", "Checks a hand-over before anything leaves: what can go, what cannot, and why.",
             j => j.HandOverRequest, j => j.HandOverResult, HandOver.Work, OperationCost.Heavy),
+        new Operation<VisitSeriesRequest, VisitSeriesResult>(
+            "visit-series", "Says which letter the sample numbers of a visit carry where it is not the first of its day and station.",
+            j => j.VisitSeriesRequest, j => j.VisitSeriesResult, VisitSeries.Next),
         new Operation<SampleNumberRequest, SampleNumberResult>(
             "sample-number", "Reads a sample number as typed or scanned, and sees a wrong character by its check character.",
             j => j.SampleNumberRequest, j => j.SampleNumberResult, SampleNumberResult.Work),

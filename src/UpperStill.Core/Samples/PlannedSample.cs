@@ -26,7 +26,8 @@ public static class PlannedSamples
     /// <param name="programme">By which rules.</param>
     /// <param name="protocols">What is due.</param>
     /// <param name="day">When.</param>
-    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day)
+    /// <param name="series">The letter of the visit among those of the day; null for the first.</param>
+    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day, string? series = null)
     {
         ArgumentNullException.ThrowIfNull(station);
         ArgumentNullException.ThrowIfNull(programme);
@@ -45,7 +46,7 @@ public static class PlannedSamples
                 var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
                 for (var replicate = 0; replicate <= bottle.Replicates; replicate++)
                 {
-                    samples.Add(new PlannedSample(Number(station.Code, day, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place));
+                    samples.Add(new PlannedSample(Number(station.Code, day, series, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place));
                 }
             }
         }
@@ -54,8 +55,8 @@ public static class PlannedSamples
     }
 
     /// <summary>The number of a sample.</summary>
-    internal static string Number(string station, DateOnly day, string letter, int count, int replicate) => SampleNumber.Checked(
-        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
+    internal static string Number(string station, DateOnly day, string? series, string letter, int count, int replicate) => SampleNumber.Checked(
+        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}{series}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
 
     private static (string Place, string Depth)[] Depths(SampleFrom from) => from switch
     {

@@ -1,3 +1,4 @@
+using System.Globalization;
 using UpperStill.Core.Chlorophyll;
 using UpperStill.Core.Findings;
 using UpperStill.Core.Programmes;
@@ -42,6 +43,7 @@ internal sealed class SampleFold
             filter.Added ??= samples.GetValueOrDefault(SampleNumber.Body(filter.Filter!.Answers.From!))?.Added;
         }
 
+        Used(start.Entry, day);
         ResultPart.Fold(draft, samples.Values);
         foreach (var sample in samples.Values)
         {
@@ -70,7 +72,7 @@ internal sealed class SampleFold
     private void Planned(IReadOnlyList<Protocol> due, DateOnly day)
     {
         SampleDraft? first = null;
-        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day))
+        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Start?.Body.Series))
         {
             var sample = new SampleDraft(planned.Number, planned.Type, planned.Place, Depth(planned), planned.Replicate);
             if (planned.Replicate == 0)
@@ -120,6 +122,23 @@ internal sealed class SampleFold
                 Kin = added.Body.Kin,
                 Of = of?.Number ?? added.Body.Of,
             };
+        }
+    }
+
+    // Another visit of that day, begun before this one, has filled a bottle under the same number.
+    private void Used(Entry start, DateOnly day)
+    {
+        foreach (var other in (draft.Context.Others ?? []).Where(o => o.Visit != start.Visit && DateOnly.FromDateTime(o.StartedAt.DateTime) == day && (o.StartedAt.UtcTicks, o.Visit).CompareTo((start.At.UtcTicks, start.Visit)) < 0))
+        {
+            foreach (var number in other.Filled ?? [])
+            {
+                if (samples.GetValueOrDefault(SampleNumber.Body(number)) is { } sample && sample.State is not (SampleState.Planned or SampleState.Labelled))
+                {
+                    sample.Findings.Add(Finding.Stop(
+                        "sample-number-used", $"{sample.Number} was filled on the visit begun at {other.StartedAt.ToString("HH:mm", CultureInfo.InvariantCulture)} that day, too.", "Two bottles would become one.",
+                        "Strike the fill here and write it under a new label; tell the laboratory which is which.").On(Beside.Sample) with { NoWayRound = true });
+                }
+            }
         }
     }
 

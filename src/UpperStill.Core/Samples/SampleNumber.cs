@@ -3,7 +3,8 @@ using UpperStill.Core.Findings;
 namespace UpperStill.Core.Samples;
 
 /// <summary>
-/// Sample numbers: station, day, letter and count, R for a replicate, and a check character, as in <c>HAR-1-260812-F1R-K</c>.
+/// Sample numbers: station, day (with the letter of a later visit of that day), letter and count, R for a replicate, and a check
+/// character, as in <c>HAR-1-260812-F1R-K</c>.
 /// The check character is that of ISO 7064, MOD 37,36, over the letters and digits: one wrong character is always seen,
 /// and two neighbours changed about nearly always.
 /// </summary>
@@ -36,7 +37,9 @@ public static class SampleNumber
     {
         ArgumentNullException.ThrowIfNull(number);
         var parts = Body(number).Split('-');
-        return parts.Length >= 3 && parts[^2].Length == 6 && parts[^2].All(char.IsAsciiDigit) ? string.Join('-', parts[..^2]) : null;
+
+        // Behind the day a later visit of it has its letter.
+        return parts.Length >= 3 && parts[^2] is { Length: 6 or 7 } day && day.AsSpan(0, 6).IndexOfAnyExceptInRange('0', '9') < 0 && (day.Length == 6 || char.IsAsciiLetterUpper(day[6])) ? string.Join('-', parts[..^2]) : null;
     }
 
     /// <summary>Reads a number as it was typed or scanned: small letters and blanks do no harm, a wrong character is seen.</summary>

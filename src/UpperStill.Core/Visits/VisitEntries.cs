@@ -17,6 +17,7 @@ namespace UpperStill.Core.Visits;
 /// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
 /// <param name="Import">The old table that it was brought in from.</param>
 /// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds.</param>
+/// <param name="Series">Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See <see cref="VisitSeries"/>.</param>
 public sealed record VisitStartedBody(
     string Station,
     string Programme,
@@ -25,7 +26,7 @@ public sealed record VisitStartedBody(
     string? Line = null,
     IReadOnlyList<Protocol>? Due = null,
     bool? Paper = null,
-    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null, IReadOnlyList<Guid>? ObserverIds = null)
+    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null, IReadOnlyList<Guid>? ObserverIds = null, string? Series = null)
 {
     /// <summary>Who reads, in order.</summary>
     [JsonIgnore]

@@ -63,7 +63,7 @@ internal static class StationEndpoints
                 return rows.ConvertAll(row => new StationSummary(row.Read(), programmes[row.Programme].Name, changed[row.Code] + setUp, caller.May.Samples(row.Water), last.GetValueOrDefault(row.Code)));
             })
             .For(AccessLevel.SignedIn).WithName("stations").WithTags("stations").WithSummary("The stations that the caller may see, with their last clarity.");
-        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, Caller caller, CancellationToken cancel) =>
+        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
             {
                 if (await book.ContextAsync(code, null, null, cancel) is not { } context || !caller.May.Sees(context.Station.WaterCode))
                 {
@@ -78,7 +78,7 @@ internal static class StationEndpoints
 
                 // Who uses this water is its people's to know; the rest of the group is not.
                 var here = (await book.Users.AsNoTracking().ToListAsync(cancel)).Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode)).Select(p => p.Id).ToHashSet();
-                context = context with { People = [.. context.People!.Where(p => here.Contains(p.Id))] };
+                context = context with { People = [.. context.People!.Where(p => here.Contains(p.Id))], Others = await book.KnownAsync(code, DateOnly.FromDateTime(clock.GetLocalNow().DateTime), cancel) };
                 return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), row.Line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
                     await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
                         .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel),

@@ -8,12 +8,14 @@ namespace UpperStill.Store.Projections;
 /// <param name="Clarity">Its clarity as the record has it; null where there is none.</param>
 /// <param name="Coldest">Coldest level, °C.</param>
 /// <param name="Warmest">Warmest level, °C.</param>
-internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest)
+/// <param name="Filled">The numbers that it filled: other visits of the day may not use them.</param>
+internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest, string Filled)
 {
-    internal static VisitFacts Of(VisitRow visit, ClarityRow? clarity, IReadOnlyList<LevelRow> levels)
+    internal static VisitFacts Of(VisitRow visit, ClarityRow? clarity, IReadOnlyList<LevelRow> levels, IEnumerable<SampleRow> samples)
     {
         var warm = levels.Select(l => l.TemperatureC).OfType<double>().ToList();
-        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max());
+        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(),
+            string.Join(' ', samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number).Order(StringComparer.Ordinal)));
     }
 }
 
@@ -23,10 +25,11 @@ internal sealed class Dependents(FieldBook book)
     private readonly Dictionary<string, List<(Guid Visit, DateOnly Day)>> stations = [];
 
     /// <summary>Those whose judgement rests on what has changed, of both where a visit was moved or struck.</summary>
+    /// <param name="visit">The one that changed.</param>
     /// <param name="before">As it was; null where it is new.</param>
     /// <param name="after">As it is; null where it is gone.</param>
     /// <param name="cancel">Gives up.</param>
-    internal async Task<IEnumerable<(Guid Visit, DateOnly Day)>> OfAsync(VisitFacts? before, VisitFacts? after, CancellationToken cancel)
+    internal async Task<IEnumerable<(Guid Visit, DateOnly Day)>> OfAsync(Guid visit, VisitFacts? before, VisitFacts? after, CancellationToken cancel)
     {
         if (before == after)
         {
@@ -36,6 +39,17 @@ internal sealed class Dependents(FieldBook book)
         List<(Guid, DateOnly)> found = [];
         foreach (var facts in new[] { before, after }.OfType<VisitFacts>())
         {
+            // The bottles of a day, whose numbers are told apart.
+            if (before?.Filled != after?.Filled || before?.Day != after?.Day || before?.Station != after?.Station)
+            {
+                found.AddRange((await DaysAsync(facts.Station, cancel)).Where(v => v.Day == facts.Day && v.Visit != visit));
+            }
+
+            if (before is not null && after is not null && before == after with { Filled = before.Filled })
+            {
+                continue;
+            }
+
             var later = (await DaysAsync(facts.Station, cancel)).Where(v => v.Day > facts.Day).ToList();
 
             // The same month is compared with it, by clarity and by temperature.

@@ -61,7 +61,7 @@ public static class Projector
             Dictionary<string, DateOnly> days = [];
             while (open.TryPeek(out var next))
             {
-                // One that comes after another of the same station, on a later day, may be judged by it.
+                // One that comes after another of the same station, on its day or a later one, may be judged by it.
                 var one = await ReadAsync(next, log[next], days);
                 if (one is null)
                 {
@@ -93,8 +93,8 @@ public static class Projector
             var context = await ContextAsync(entries, async (start, day) =>
             {
                 own.Add((start.Station, day));
-                waits |= days.TryGetValue(start.Station, out var first) && first < day;
-                return waits ? null : await contexts.OfAsync(book, start, day, cancel);
+                waits |= days.TryGetValue(start.Station, out var first) && first <= day;
+                return waits ? null : await WithOthersAsync(book, await contexts.OfAsync(book, start, day, cancel), start.Station, day, cancel);
             });
             own.ForEach(o => days.TryAdd(o.Station, o.Day));
             return waits ? null : new Unfolded(visit, rows, entries, context);
@@ -107,10 +107,10 @@ public static class Projector
             await book.SaveChangesAsync(cancel);
             book.ChangeTracker.Clear();
             done.UnionWith(together.Select(u => u.Visit));
-            foreach (var (before, after) in changes)
+            foreach (var (visit, (before, after)) in together.Select(u => u.Visit).Zip(changes))
             {
                 // Those still to come will see it; one that was worked out beside it, or before, did not.
-                later.UnionWith((await dependents.OfAsync(before, after, cancel)).Where(d => !log.ContainsKey(d.Visit) || done.Contains(d.Visit)).Select(d => (d.Day, d.Visit)));
+                later.UnionWith((await dependents.OfAsync(visit, before, after, cancel)).Where(d => !log.ContainsKey(d.Visit) || done.Contains(d.Visit)).Select(d => (d.Day, d.Visit)));
                 foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
                 {
                     contexts.Changed(facts.Station, facts.Day);
@@ -200,11 +200,12 @@ public static class Projector
             var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
             foreach (var visit in part)
             {
-                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, _) => Task.FromResult(reference.Context(start))) is { } folded)
+                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) => Task.FromResult(reference.Context(start, day))) is { } folded)
                 {
                     var made = Rows(rows[visit].Max(e => e.Sequence), folded);
                     book.AddRange([made.Visit, .. made.Levels, .. made.Samples, .. made.Values, .. made.Findings, .. new object?[] { made.Clarity, made.Profile }.OfType<object>()]);
                     reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet);
+                    reference.Remember(folded.Sheet, folded.Context.Station.Code, made.Samples);
                     reviewed?.Invoke(folded.Review);
                 }
             }
@@ -228,7 +229,7 @@ public static class Projector
     {
         var visit = unfolded.Visit;
         var old = there.Visits.GetValueOrDefault(visit);
-        var before = old is null ? null : VisitFacts.Of(old, there.Clarities[visit].FirstOrDefault(), [.. there.Levels[visit]]);
+        var before = old is null ? null : VisitFacts.Of(old, there.Clarities[visit].FirstOrDefault(), [.. there.Levels[visit]], there.Samples[visit]);
         var made = folded is null ? null : Rows(unfolded.Rows.Max(e => e.Sequence), folded);
         Only(book, there.Clarities[visit], made?.Clarity is { } clarity ? [clarity] : [], c => c.Visit);
         Only(book, there.Levels[visit], made?.Levels ?? [], l => l.Ordinal);
@@ -239,7 +240,7 @@ public static class Projector
 
         // The visit's own row differs with every entry: that raises the mark of its station, by which kept answers know that they are old.
         Only<VisitRow, Guid>(book, old is null ? [] : [old], made is null ? [] : [made.Visit], v => v.Visit);
-        return (before, made is null ? null : VisitFacts.Of(made.Visit, made.Clarity, made.Levels));
+        return (before, made is null ? null : VisitFacts.Of(made.Visit, made.Clarity, made.Levels, made.Samples));
     }
 
     private static void Only<T, TKey>(FieldBook book, IEnumerable<T> there, IReadOnlyList<T> made, Func<T, TKey> key)
@@ -374,12 +375,16 @@ public static class Projector
     {
         ArgumentNullException.ThrowIfNull(book);
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], (start, _) => book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel)))?.Review;
+        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
+            await WithOthersAsync(book, await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel), start.Station, day, cancel)))?.Review;
     }
 
     private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
         [.. (sheet.Profile?.Levels ?? []).Where(l => l.CountedC is not null).Select(l => new ProfileLevel(l.DepthM, l.CountedC!.Value, l.CountedMgL, l.Salinity ?? 0))],
         context.Water?.Hypsography));
+
+    private static async Task<VisitContext?> WithOthersAsync(FieldBook book, VisitContext? context, string station, DateOnly day, CancellationToken cancel) =>
+        context is null ? null : context with { Others = await book.OnAsync(station, day, cancel) };
 
     // A visit whose beginning has not arrived waits in the log.
     private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf) =>

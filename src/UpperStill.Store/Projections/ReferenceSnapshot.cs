@@ -18,6 +18,7 @@ internal sealed class ReferenceSnapshot
 {
     private readonly Dictionary<string, List<ClarityPoint>> records = [];
     private readonly Dictionary<string, SortedDictionary<(int Year, int Month), MonthTemperatures>> temperatures = [];
+    private readonly Dictionary<(string Station, DateOnly Day), List<OtherVisit>> others = [];
     private readonly Dictionary<string, Station> stations;
     private readonly Dictionary<(string, int), Programme> programmes;
     private readonly Dictionary<string, WaterFacts> waters;
@@ -48,14 +49,18 @@ internal sealed class ReferenceSnapshot
         {
             snapshot.records[station] = [.. await book.ClaritiesAsync(station, cancel)];
             snapshot.temperatures[station] = new((await book.TemperaturesAsync(station, cancel)).ToDictionary(t => (t.Year, t.Month)));
+            foreach (var visit in await book.WithBottlesAsync(station, cancel))
+            {
+                snapshot.Add(station, visit);
+            }
         }
 
         return snapshot;
     }
 
-    internal VisitContext? Context(VisitStartedBody start) =>
+    internal VisitContext? Context(VisitStartedBody start, DateOnly day) =>
         stations.TryGetValue(start.Station, out var station) && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
-            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people)
+            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people, Others: others.GetValueOrDefault((start.Station, day)))
             : null;
 
     internal void Remember(ClarityRow? row, string station, FieldSheet sheet)
@@ -78,6 +83,27 @@ internal sealed class ReferenceSnapshot
         }
 
         record.Insert(at, new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
+    }
+
+    /// <summary>What the visit filled, for the others of its day.</summary>
+    internal void Remember(FieldSheet sheet, string station, IReadOnlyList<SampleRow> samples)
+    {
+        string[] filled = [.. samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number)];
+        if (filled.Length > 0)
+        {
+            Add(station, new OtherVisit(sheet.Visit, sheet.StartedAt!.Value, Filled: filled));
+        }
+    }
+
+    private void Add(string station, OtherVisit visit)
+    {
+        var key = (station, DateOnly.FromDateTime(visit.StartedAt.DateTime));
+        if (!others.TryGetValue(key, out var there))
+        {
+            others[key] = there = [];
+        }
+
+        there.Add(visit);
     }
 
     private void Remember(string station, FieldSheet sheet)

@@ -27,7 +27,10 @@ export function HandOverPage() {
   const { samples, door } = useLedger();
   const { pick } = useSearch({ from: '/ledger/hand-over' });
   const inHands = (samples ?? []).filter((sample) => sample.whereabouts === 'hand' && !sample.toFilter);
-  const asked = pick ? (samples ?? []).filter(({ number }) => pick.includes(number)) : inHands;
+  // A bottle that was never filled is on no list of what leaves, whoever picked it.
+  const asked = pick
+    ? (samples ?? []).filter(({ number, whereabouts }) => pick.includes(number) && whereabouts !== 'planned')
+    : inHands;
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
       <p className="text-sm">

@@ -32,7 +32,10 @@ export function ManifestPage() {
       current = false;
     };
   }, [id, state]);
-  const shown = local.length > 0 ? local : (manifest?.samples ?? []);
+  // What moved here since is newer; what this device does not hold stands on it all the same.
+  const here = new Map(local.map((sample) => [sample.visit + sample.number, sample]));
+  const elsewhere = (manifest?.samples ?? []).filter((sample) => !here.has(sample.visit + sample.number));
+  const shown = [...local, ...elsewhere].sort((a, b) => (a.number < b.number ? -1 : 1));
   const left = shown[0]?.life.find(({ step }) => step === 'hand-over');
   if (shown.length === 0) {
     return (

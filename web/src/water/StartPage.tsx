@@ -6,6 +6,7 @@ import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
 import { askToKeep } from '../field/room';
+import { seriesOn } from '../field/series';
 import { store } from '../field/store';
 import { idsOf, namesAt } from '../people/crew';
 import { useSession } from '../people/session';
@@ -98,6 +99,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
         setSheetTime(read);
         return;
       }
+      const series = await seriesOn(record, (at ?? nowLocal()).slice(0, 10));
       const id = newId();
       const contradicted = stands && stands === read?.at ? read.findings[0] : undefined;
       if (at) {
@@ -115,6 +117,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
           observerIds: await idsOf(observers, record),
           line: line || null,
           due,
+          ...(series && { series }),
           ...(paper && { paper: true, timeEstimated: paper.estimated, half: paper.half }),
         },
       };
