@@ -18,7 +18,7 @@ public static class OpenProtocols
     {
         ArgumentNullException.ThrowIfNull(request);
         var season = request.Season ?? [];
-        var open = season.Where(p => request.Day >= p.From.In(request.Day.Year) && request.Day <= p.Until.In(request.Day.Year)).Select(p => p.Protocol);
+        var open = season.Where(p => p.Holds(request.Day)).Select(p => p.Protocol);
         return new([.. season.Select(p => p.Protocol).Prepend(Protocol.Clarity).Distinct()], [.. open.Prepend(Protocol.Clarity).Distinct()]);
     }
 }

@@ -95,4 +95,12 @@ public sealed record ProtocolPlan(
     [property: Within(0, 100000, "h")] int? HoldHours = null,
     bool TurnIn = false,
     [property: Within(0, 366, "d")] int? DaysAfterIceOut = null,
-    IReadOnlyList<BottlePlan>? Bottles = null);
+    IReadOnlyList<BottlePlan>? Bottles = null)
+{
+    /// <summary>True where its window runs over the New Year: November to April is one season.</summary>
+    [JsonIgnore]
+    public bool OverNewYear => (From.Month, From.Day).CompareTo((Until.Month, Until.Day)) > 0;
+
+    /// <summary>True where its window holds a day.</summary>
+    public bool Holds(DateOnly day) => OverNewYear ? day >= From.In(day.Year) || day <= Until.In(day.Year) : day >= From.In(day.Year) && day <= Until.In(day.Year);
+}

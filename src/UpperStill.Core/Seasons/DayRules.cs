@@ -2,7 +2,7 @@ using UpperStill.Core.Programmes;
 
 namespace UpperStill.Core.Seasons;
 
-/// <summary>Which days of the year a station may be visited on, for what, and how welcome each is. Days count from 1 January = 0.</summary>
+/// <summary>Which days of the year a station may be visited on, for what, and how welcome each is. Days count from the first of its months = 0.</summary>
 internal sealed class DayRules
 {
     private const double NotTheirDay = 6;
@@ -35,8 +35,8 @@ internal sealed class DayRules
         passes = [.. station.Passes ?? []];
         shared = [.. request.SharedDays ?? []];
         lowTides = station.LowTides is null ? null : [.. station.LowTides];
-        First = new DateOnly(request.Year, 1, 1);
-        Days = First.AddYears(1).DayNumber - First.DayNumber;
+        Span = new SeasonSpan(request.Year, TodayThere, [.. station.Protocols]);
+        Days = Span.Last.DayNumber - Span.First.DayNumber + 1;
         Base = station.Protocols.Where(p => p.Rhythm == Rhythm.Days).OrderBy(p => p.EveryDays).FirstOrDefault();
         Monthly = [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Monthly)];
         MonthlyGap = Monthly.Count == 0 ? 0 : Monthly.Max(p => p.LeastGapDays);
@@ -56,7 +56,10 @@ internal sealed class DayRules
         }
     }
 
-    internal DateOnly First { get; }
+    /// <summary>The months that are planned.</summary>
+    internal SeasonSpan Span { get; }
+
+    internal DateOnly First => Span.First;
 
     internal int Days { get; }
 
@@ -82,8 +85,10 @@ internal sealed class DayRules
     /// <summary>The monthly protocols whose window holds that day.</summary>
     internal List<ProtocolPlan> ActiveOn(int day) => [.. Monthly.Where(p => InWindow(p, day))];
 
-    internal bool InWindow(ProtocolPlan protocol, int day) =>
-        Date(day) is var date && date >= protocol.From.In(request.Year) && date <= protocol.Until.In(request.Year);
+    internal bool InWindow(ProtocolPlan protocol, int day) => protocol.Holds(Date(day));
+
+    /// <summary>The days of a month, in order.</summary>
+    internal IEnumerable<int> DaysOf(int month) => Span.Month(month) is var first ? Enumerable.Range(IndexOf(first), DateTime.DaysInMonth(first.Year, first.Month)) : [];
 
     /// <summary>May anybody go at all: not before today, not blocked, the tide low where it must be, nobody there yet that day.</summary>
     internal bool Open(int day) => day >= 0 && day < Days && open[day];

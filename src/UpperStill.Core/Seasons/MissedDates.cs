@@ -3,8 +3,10 @@ using UpperStill.Core.Programmes;
 namespace UpperStill.Core.Seasons;
 
 /// <summary>Dates of the past on which somebody should have gone and nobody did.</summary>
-internal sealed class MissedDates(SeasonRequest request, StationSeason station, DayRules rules)
+internal sealed class MissedDates(StationSeason station, DayRules rules)
 {
+    private const int MiddleOfMonth = 15;
+
     internal IReadOnlyList<SeasonDate> List()
     {
         var dates = Gaps().ToDictionary(d => d, _ => new List<Protocol>());
@@ -38,7 +40,7 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
             yield break;
         }
 
-        var (from, until) = (rhythm.From.In(request.Year), rhythm.Until.In(request.Year));
+        var (from, until) = rules.Span.Window(rhythm);
         var reference = station.LastBefore is { } before && before.AddDays(rhythm.GreatestGapDays) >= from ? before : from.AddDays(-1);
         var end = rules.TodayThere <= until ? rules.TodayThere : until;
         var visits = station.Done.Where(d => d.Took.Contains(rhythm.Protocol) && d.Day >= from && d.Day <= until).Select(d => d.Day).Order();
@@ -59,7 +61,7 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
     {
         for (var month = 1; month <= 12; month++)
         {
-            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < rules.TodayThere && !station.Done.Any(d => d.Day.Month == month && d.Day.Year == request.Year && d.Took.Contains(p.Protocol))).ToList();
+            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < rules.TodayThere && !station.Done.Any(d => d.Day.Month == month && rules.Span.Holds(d.Day) && d.Took.Contains(p.Protocol))).ToList();
             if (missing.Count > 0)
             {
                 yield return (month, missing);
@@ -68,18 +70,9 @@ internal sealed class MissedDates(SeasonRequest request, StationSeason station, 
     }
 
     /// <summary>The last day of a month that lies in the protocol's window; null where none does.</summary>
-    private DateOnly? LastDay(ProtocolPlan protocol, int month)
-    {
-        var (from, until) = (protocol.From.In(request.Year), protocol.Until.In(request.Year));
-        var end = new DateOnly(request.Year, month, DateTime.DaysInMonth(request.Year, month));
-        var day = end < until ? end : until;
-        return day.Month == month && day >= from ? day : null;
-    }
+    private DateOnly? LastDay(ProtocolPlan protocol, int month) => InWindow(protocol, month).Select(d => (DateOnly?)d).LastOrDefault();
 
-    private DateOnly Middle(int month, List<ProtocolPlan> protocols)
-    {
-        var (from, until) = (protocols[0].From.In(request.Year), protocols[0].Until.In(request.Year));
-        var middle = new DateOnly(request.Year, month, 15);
-        return middle < from ? from : middle > until ? until : middle;
-    }
+    private DateOnly Middle(int month, List<ProtocolPlan> protocols) => InWindow(protocols[0], month).MinBy(d => Math.Abs(d.Day - MiddleOfMonth));
+
+    private IEnumerable<DateOnly> InWindow(ProtocolPlan protocol, int month) => rules.DaysOf(month).Where(d => rules.InWindow(protocol, d)).Select(rules.Date);
 }

@@ -23,10 +23,6 @@ public static class SeasonCheck
         {
             yield return Finding.Stop("season-window", $"The window of {name} begins or ends on a day that no year has.", "No date can be proposed.", "Months run from 1 to 12, days to 31.");
         }
-        else if (protocol.From.In(2024) > protocol.Until.In(2024))
-        {
-            yield return Finding.Stop("season-window", $"The window of {name} ends before it begins.", "No date can be proposed.", "For a season over New Year plan each year by itself.");
-        }
 
         if (protocol.LeastGapDays < 1 || (protocol.Rhythm == Rhythm.Days && protocol.LeastGapDays > protocol.GreatestGapDays))
         {

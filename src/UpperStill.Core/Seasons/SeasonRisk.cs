@@ -5,7 +5,7 @@ using UpperStill.Core.Programmes;
 namespace UpperStill.Core.Seasons;
 
 /// <summary>What is at risk in a season, and which rule stands against which.</summary>
-internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, DayRules rules)
+internal sealed class SeasonRisk(StationSeason station, DayRules rules)
 {
     internal static IReadOnlyList<SeasonCount> Counts(StationSeason station, IReadOnlyList<SeasonDate> dates) =>
         [.. station.Protocols.Where(p => p.Least > 0).Select(p => new SeasonCount(
@@ -37,7 +37,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
                 "Blocked days, the tide or the lab’s hours stand against the greatest gap.", "Free a day, or accept the gap; it is marked in the record.");
         }
 
-        if (rules.Base is { } rhythm && Math.Max(rules.Today, found.Count > 0 ? found[^1].Day + rhythm.GreatestGapDays : rules.IndexOf(last ?? rules.First) + rhythm.GreatestGapDays) is var next && next <= rules.IndexOf(rhythm.Until.In(request.Year)))
+        if (rules.Base is { } rhythm && Math.Max(rules.Today, found.Count > 0 ? found[^1].Day + rhythm.GreatestGapDays : rules.IndexOf(last ?? rules.First) + rhythm.GreatestGapDays) is var next && next <= rules.IndexOf(rules.Span.Window(rhythm).Until))
         {
             yield return Finding.Check(
                 "gap-conflict", $"No day from {StationPlanner.Words(rules.Date(next))} to the end of the season is open.", "Blocked days, the tide or the lab’s hours stand against the greatest gap.",
@@ -46,7 +46,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
 
         var planned = dates.Where(d => d.State != DateState.Missed).ToList();
         var sampled = dates.Where(d => d.State == DateState.Done && d.Protocols.Any(p => rules.Monthly.Any(m => m.Protocol == p))).Select(d => d.Day.Month).ToHashSet();
-        for (var month = rules.TodayThere.Month; month <= 12; month++)
+        foreach (var month in Enumerable.Range(0, 12).Select(rules.First.AddMonths).Where(first => first.AddMonths(1) > rules.TodayThere).Select(first => first.Month))
         {
             // A month that has had its sampling is behind us, also where something of it was left out.
             if (sampled.Contains(month))
@@ -54,7 +54,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
                 continue;
             }
 
-            var left = rules.Monthly.Where(p => Days(month).Any(d => d >= rules.Today && rules.InWindow(p, d)) && !planned.Any(d => d.Day.Month == month && d.Protocols.Contains(p.Protocol))).ToList();
+            var left = rules.Monthly.Where(p => rules.DaysOf(month).Any(d => d >= rules.Today && rules.InWindow(p, d)) && !planned.Any(d => d.Day.Month == month && d.Protocols.Contains(p.Protocol))).ToList();
             if (left.Count > 0)
             {
                 yield return MonthConflict(month, left);
@@ -70,7 +70,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
 
     private Finding? AtRisk(string missed, int planned, int needed, string what)
     {
-        var seen = $"{missed}{planned} {(planned == 1 ? "date" : "dates")} left, {needed} needed for a {request.Year} mean of {what}.";
+        var seen = $"{missed}{planned} {(planned == 1 ? "date" : "dates")} left, {needed} needed for a {rules.Span.Name} mean of {what}.";
         return planned < needed
             ? Finding.Check("season-at-risk", seen, "There will be no mean this year.", "Take what is left all the same: single values count for the long record.")
             : planned == needed
@@ -80,7 +80,7 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
 
     private Finding? Overdue(DateOnly? last)
     {
-        if (rules.Base is not { } rhythm || last is not { } day || last.Value.Year != request.Year || !rules.InWindow(rhythm, rules.Today))
+        if (rules.Base is not { } rhythm || last is not { } day || !rules.Span.Holds(day) || !rules.InWindow(rhythm, rules.Today))
         {
             return null;
         }
@@ -93,15 +93,12 @@ internal sealed class SeasonRisk(SeasonRequest request, StationSeason station, D
 
     private Finding MonthConflict(int month, List<ProtocolPlan> left)
     {
-        var name = new DateOnly(request.Year, month, 1).ToString("MMMM", CultureInfo.InvariantCulture);
-        var open = Days(month).Where(rules.Open).ToList();
+        var name = rules.Span.Month(month).ToString("MMMM", CultureInfo.InvariantCulture);
+        var open = rules.DaysOf(month).Where(rules.Open).ToList();
         var (what, why) = open.Count == 0 ? ("every day left is blocked", "Nobody can go.")
             : !open.Any(rules.OpenForMonthly) ? ("the lab is closed whenever the water would arrive", $"It may stand {left.Where(p => p.HoldHours is not null).Select(p => p.HoldHours!.Value).DefaultIfEmpty(24).Min()} h.")
             : ("the days on which the lab is open stand against the gaps between visits", rules.Base is { } b ? $"{b.LeastGapDays}–{b.GreatestGapDays} days are asked between visits, {rules.MonthlyGap} between samplings." : $"{rules.MonthlyGap} days are asked between samplings.");
         return Finding.Check(
             "month-conflict", $"No date in {name} for {string.Join(" and ", left.Select(p => p.Protocol.Words()))}: {what}.", why, "Free a day, move a visit, or ask the lab for another hour.");
     }
-
-    private IEnumerable<int> Days(int month) =>
-        Enumerable.Range(rules.IndexOf(new DateOnly(request.Year, month, 1)), DateTime.DaysInMonth(request.Year, month));
 }

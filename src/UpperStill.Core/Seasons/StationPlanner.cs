@@ -33,13 +33,13 @@ internal sealed class StationPlanner
         var found = rules.Base is null && rules.Monthly.Count == 0 ? [] : new RhythmSearch(rules, pinned, monthsDone).Run(Index(last), Index(LastWith(IsMonthly)));
         var planned = found.Select((f, i) => Planned(found, i, last)).ToList();
         AddOnce(planned);
-        var missed = new MissedDates(request, station, rules).List();
+        var missed = new MissedDates(station, rules).List();
         List<SeasonDate> dates = [.. Done(), .. missed, .. planned];
-        findings.AddRange(new SeasonRisk(request, station, rules).Findings(dates, found, last));
+        findings.AddRange(new SeasonRisk(station, rules).Findings(dates, found, last));
         return new StationPlan(station.Code, [.. dates.OrderBy(d => d.Day)], SeasonRisk.Counts(station, dates), findings);
     }
 
-    private IEnumerable<SeasonDate> Done() => station.Done.Where(d => d.Day.Year == request.Year).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, [], []));
+    private IEnumerable<SeasonDate> Done() => station.Done.Where(d => rules.Span.Holds(d.Day)).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, [], []));
 
     private bool IsMonthly(Protocol protocol) => rules.Monthly.Any(m => m.Protocol == protocol);
 
@@ -51,7 +51,7 @@ internal sealed class StationPlanner
     {
         var before = last is { } l ? rules.IndexOf(l) : int.MinValue / 2;
         var least = rules.Base?.LeastGapDays ?? Math.Max(1, rules.MonthlyGap);
-        foreach (var pin in (station.Pinned ?? []).Where(p => p.Day >= rules.TodayThere && p.Day.Year == request.Year).OrderBy(p => p.Day))
+        foreach (var pin in (station.Pinned ?? []).Where(p => p.Day >= rules.TodayThere && rules.Span.Holds(p.Day)).OrderBy(p => p.Day))
         {
             var day = rules.IndexOf(pin.Day);
             if (Against(day, before, least) is { } rule)
@@ -132,7 +132,8 @@ internal sealed class StationPlanner
     {
         foreach (var once in station.Protocols.Where(p => p.Rhythm == Rhythm.Once))
         {
-            var (from, until) = (rules.IndexOf(once.From.In(request.Year)), rules.IndexOf(once.Until.In(request.Year)));
+            var window = rules.Span.Window(once);
+            var (from, until) = (rules.IndexOf(window.From), rules.IndexOf(window.Until));
             if (until < rules.Today || station.Done.Any(d => d.Took.Contains(once.Protocol) && rules.InWindow(once, rules.IndexOf(d.Day))))
             {
                 continue;

@@ -79,7 +79,7 @@ public sealed class OutingDesk(FieldBook book, SeasonDesk season, IForecastServi
             }
             else
             {
-                Protocol[] open = [.. (programme.Season ?? []).Where(p => day >= p.From.In(day.Year) && day <= p.Until.In(day.Year)).Select(p => p.Protocol).Distinct()];
+                Protocol[] open = [.. (programme.Season ?? []).Where(p => p.Holds(day)).Select(p => p.Protocol).Distinct()];
                 all.Add(new OutingPlace(station.Station, programme, open.Length > 0 ? open : [Protocol.Clarity], set.Line));
             }
         }

@@ -112,7 +112,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             }
         }
 
-        var (begin, end) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
+        var spans = rows.Where(r => programmes.GetValueOrDefault(r.Programme)?.Season is { Count: > 0 }).ToDictionary(r => r.Code, r => new SeasonSpan(year, TodayIn(zones[r.Water]), programmes[r.Programme].Season!));
+        var (begin, end) = (spans.Values.Select(s => s.First).DefaultIfEmpty(new DateOnly(year, 1, 1)).Min(), spans.Values.Select(s => s.Last).DefaultIfEmpty(new DateOnly(year, 12, 31)).Max());
         var visits = (await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= begin && v.Day <= end).Select(v => new { v.Station, v.Day, v.Took }).ToListAsync(cancel)).ToLookup(v => v.Station);
         var before = await book.Stations.Where(s => codes.Contains(s.Code)).Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code && v.Day < begin).Max(v => (DateOnly?)v.Day) })
             .Where(s => s.Last != null).ToDictionaryAsync(s => s.Code, s => s.Last!.Value, cancel);
@@ -124,22 +125,22 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
 
         List<StationSeason> seasons = [];
         List<PlannedStation> stations = [];
-        foreach (var row in rows.Where(r => programmes.GetValueOrDefault(r.Programme)?.Season is { Count: > 0 }))
+        foreach (var row in rows.Where(r => spans.ContainsKey(r.Code)))
         {
-            var (station, programme) = (row.Read(), programmes[row.Programme]);
-            var own = days.Where(d => d.Station is null || d.Station == row.Code).ToList();
+            var (station, programme, span) = (row.Read(), programmes[row.Programme], spans[row.Code]);
+            var own = days.Where(d => (d.Station is null || d.Station == row.Code) && span.Holds(d.Day)).ToList();
             var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
             var zone = zones[row.Water];
             var noon = Sun.Noon(place, TodayIn(zone), zone.GetUtcOffset(TodayIn(zone).ToDateTime(new TimeOnly(12, 0))));
             stations.Add(new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture)));
             seasons.Add(new StationSeason(
                 row.Code, programme.Season!, programme.Hours,
-                [.. visits[row.Code].GroupBy(v => v.Day).Select(g => new DoneVisit(g.Key, [.. g.SelectMany(v => Took(v.Took)).Distinct()]))],
-                before.TryGetValue(row.Code, out var last) ? last : null,
+                [.. visits[row.Code].Where(v => span.Holds(v.Day)).GroupBy(v => v.Day).Select(g => new DoneVisit(g.Key, [.. g.SelectMany(v => Took(v.Took)).Distinct()]))],
+                visits[row.Code].Where(v => v.Day < span.First).Select(v => (DateOnly?)v.Day).Max() ?? (before.TryGetValue(row.Code, out var last) ? last : null),
                 Of(SeasonDayKind.Pinned), Of(SeasonDayKind.Blocked),
                 [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
-                passes.Passes(place, year),
-                programme.SchoolOf("visit.hours-rule") == "low-tide" ? LowTides(place, year, programme.Hours, zone) : null,
+                [.. new[] { span.First.Year, span.Last.Year }.Distinct().SelectMany(y => passes.Passes(place, y)).Where(span.Holds)],
+                programme.SchoolOf("visit.hours-rule") == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null,
                 Zone: zone,
                 Today: TodayIn(zone),
                 IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()));
@@ -153,11 +154,11 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
     }
 
     // Days on which low water falls within the programme's hours.
-    private List<DateOnly>? LowTides(Position place, int year, HoursWindow hours, TimeZoneInfo zone)
+    private List<DateOnly>? LowTides(Position place, SeasonSpan span, HoursWindow hours, TimeZoneInfo zone)
     {
-        var begin = new DateTimeOffset(year, 1, 1, 0, 0, 0, TimeSpan.Zero);
+        var (begin, end) = (new DateTimeOffset(span.First, TimeOnly.MinValue, TimeSpan.Zero), new DateTimeOffset(span.Last, TimeOnly.MinValue, TimeSpan.Zero));
         return tides.At(place) is not { } constants ? null
-            : [.. Tide.Turns(constants, begin.AddDays(-1), begin.AddYears(1).AddDays(1)).Where(t => !t.High).Select(t => TimeZoneInfo.ConvertTime(t.At, zone))
+            : [.. Tide.Turns(constants, begin.AddDays(-1), end.AddDays(2)).Where(t => !t.High).Select(t => TimeZoneInfo.ConvertTime(t.At, zone))
                 .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until).Select(t => DateOnly.FromDateTime(t.DateTime)).Distinct()];
     }
 
@@ -166,7 +167,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
     // Whole months, from the first in which something is due to the last.
     private static (DateOnly From, DateOnly Until) Span(SeasonRequest request, SeasonPlan plan)
     {
-        var all = request.Stations.SelectMany(s => s.Protocols).SelectMany(p => new[] { p.From.In(request.Year), p.Until.In(request.Year) })
+        var all = request.Stations.SelectMany(s => s.Protocols.Select(new SeasonSpan(request.Year, s.Today ?? request.Today, [.. s.Protocols]).Window)).SelectMany(w => new[] { w.From, w.Until })
             .Concat(plan.Stations.SelectMany(s => s.Dates).Select(d => d.Day)).ToList();
         var (from, until) = all.Count == 0 ? (new DateOnly(request.Year, 1, 1), new DateOnly(request.Year, 12, 31)) : (all.Min(), all.Max());
         return (new DateOnly(from.Year, from.Month, 1), new DateOnly(until.Year, until.Month, DateTime.DaysInMonth(until.Year, until.Month)));

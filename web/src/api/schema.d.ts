@@ -586,6 +586,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/visit-series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says which letter the sample numbers of a visit carry where it is not the first of its day and station. */
+        post: operations["visit-series"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sample-number": {
         parameters: {
             query?: never;
@@ -6187,6 +6204,23 @@ export interface components {
              */
             answer: number;
         };
+        /** @description Another visit of the same station, as far as sample numbers must know of it. */
+        OtherVisit: {
+            /**
+             * Format: uuid
+             * @description Its id.
+             */
+            visit: string;
+            /**
+             * Format: date-time
+             * @description When it began.
+             */
+            startedAt: string;
+            /** @description Its letter among the visits of its day; null for the first. */
+            series?: null | string;
+            /** @description The samples that it filled, by number. */
+            filled?: null | string[];
+        };
         /** @description One outing prepared: where, when, what to take, and whether to go. */
         Outing: {
             /**
@@ -9448,6 +9482,8 @@ export interface components {
             workedBefore?: null | components["schemas"]["RiseThatWorked"];
             /** @description Everybody with an account here, by all the names the record knows them by. */
             people?: null | components["schemas"]["PersonNames"][];
+            /** @description Other visits of the station, those of the day at least: their samples have their numbers already. */
+            others?: null | components["schemas"]["OtherVisit"][];
         };
         /** @description Body of the entry `visit-moved`: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's `why`. */
         VisitMovedBody: {
@@ -9518,6 +9554,21 @@ export interface components {
              */
             clarityM?: null | number;
         };
+        /** @description A visit that is about to begin. */
+        VisitSeriesRequest: {
+            /**
+             * Format: date
+             * @description Its local day.
+             */
+            day: string;
+            /** @description Visits of its station that are known here, of any day. */
+            others: components["schemas"]["OtherVisit"][];
+        };
+        /** @description The letter of a visit among those of its day and station. */
+        VisitSeriesResult: {
+            /** @description B to Z; null for the first, whose numbers are those of the printed labels. */
+            series?: null | string;
+        };
         /** @description Body of the entry `visit-started`. */
         VisitStartedBody: {
             /** @description The station's code. */
@@ -9558,6 +9609,8 @@ export interface components {
             };
             /** @description Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds. */
             observerIds?: null | string[];
+            /** @description Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See VisitSeries. */
+            series?: null | string;
         };
         /**
          * @description How far a visit is.
@@ -11521,6 +11574,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HandOverResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "visit-series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitSeriesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitSeriesResult"];
                 };
             };
             /** @description Bad Request */
