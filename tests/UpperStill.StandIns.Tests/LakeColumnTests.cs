@@ -26,7 +26,7 @@ public class LakeColumnTests
         var water = new LakeColumn(31, false, new DateOnly(2026, 8, 12));
         ProfileLevel[] levels = [.. Enumerable.Range(0, 31).Select(z => new ProfileLevel(z, decimal.Round((decimal)water.TemperatureC(z), 2), decimal.Round((decimal)water.OxygenMgPerL(z), 2), 0))];
 
-        var thermocline = ProfileRule.Work(new ProfileRequest(levels)).Figures.Single(f => f.Key == "thermocline").Value;
+        var thermocline = ProfileRule.Work(new ProfileRequest(levels)).Figures.Single(f => f.Key == "thermocline").DepthM;
 
         Assert.InRange((double)thermocline!.Value, water.ThermoclineM!.Value - 1, water.ThermoclineM.Value + 1);
     }

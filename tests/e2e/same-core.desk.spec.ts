@@ -35,7 +35,7 @@ test('the server and the browser fold the same entries to the same bytes', async
   ).toBeGreaterThan(30);
   expect(
     sheets.filter((sheet) =>
-      sheet.profile?.figures.some((figure: { key: string; value?: number }) => figure.key === 'thermocline' && figure.value),
+      sheet.profile?.figures.some((figure: { key: string; depthM?: number }) => figure.key === 'thermocline' && figure.depthM),
     ).length,
   ).toBeGreaterThan(20);
 });

@@ -80,7 +80,8 @@ test.describe('with no signal', () => {
     await page.getByRole('button', { name: 'Write it down' }).click();
     await expect(page.getByText('Came up full.')).toBeVisible();
     await expect(page.getByText('Raise it over about 30 s')).toBeVisible();
-    await person.picks('It came up', 'three quarters');
+    // By the marks on the bottle instead of by eye: what was touched before does not stand beside it.
+    await page.getByLabel('or by the marks on the bottle, %').fill('76');
     await page.getByRole('button', { name: 'Write it down' }).click();
     await page
       .getByRole('button', { name: 'Strike Composite to 4.0 m, came up full, raised in 40 s again', exact: true })

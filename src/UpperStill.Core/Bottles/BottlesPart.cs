@@ -71,7 +71,7 @@ internal static class BottlesPart
         var moved = draft.Standing(EntryKinds.BottleDepth).LastOrDefault(m => m.Body.Place == place);
         var result = BottleDepthRule.Work(new BottleDepthRequest(
             place, programme.SchoolOf("bottle.surface-depth"), programme.SchoolOf("bottle.deep-rule"), byHand, draft.SoundingRead?.Body.Depth,
-            programme.LimitOf("bottle.clearance"), programme.LimitOf("bottle.deep-least"), programme.LimitOf("bottle.deep-fixed"), Figure("thermocline")?.Value, Figure("metalimnion")?.Value, Figure("metalimnion")?.Lower,
+            programme.LimitOf("bottle.clearance"), programme.LimitOf("bottle.deep-least"), programme.LimitOf("bottle.deep-fixed"), Figure("thermocline")?.DepthM, Figure("metalimnion")?.DepthM, Figure("metalimnion")?.LowerM,
             profile is { Levels.Count: > 1 }, draft.Line, moved?.Body.Depth, draft.Reader, draft.Day));
         return moved is null ? result : result with { Findings = [.. result.Findings.Select(f => f.On(Beside.Bottles, moved.Entry.Id))] };
 

@@ -37,10 +37,13 @@ public sealed record ProfileRequest(
 /// <param name="Key">thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen.</param>
 /// <param name="Label">What it is.</param>
 /// <param name="Text">For the reader.</param>
-/// <param name="Value">The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat, per cent for an area, per s² for N².</param>
-/// <param name="Lower">The lower depth of two, m.</param>
+/// <param name="DepthM">Of what lies at a depth, m: the upper one of two.</param>
+/// <param name="LowerM">The lower depth of two, m.</param>
 /// <param name="Working">How it came about; left out where nobody asked.</param>
-public sealed record ProfileFigure(string Key, string Label, string Text, decimal? Value = null, decimal? Lower = null, Working? Working = null);
+/// <param name="Value">Of what is no depth, the number, in <paramref name="Unit"/>.</param>
+/// <param name="Unit">J/m² for stability, MJ/m² for heat, % for an area, s⁻² for N², °C or mg/L for a mean; null of a depth.</param>
+public sealed record ProfileFigure(
+    string Key, string Label, string Text, decimal? DepthM = null, decimal? LowerM = null, Working? Working = null, decimal? Value = null, string? Unit = null);
 
 /// <summary>A profile worked out.</summary>
 /// <param name="Figures">In the order in which they are read.</param>

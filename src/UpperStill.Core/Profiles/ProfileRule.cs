@@ -74,7 +74,7 @@ public static class ProfileRule
 
             if (water is { SteepestN2: { } n2, Steepest: { } at })
             {
-                yield return new ProfileFigure("buoyancy", "Buoyancy frequency N²", $"{Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻²", Number(n2), null, Working(
+                yield return new ProfileFigure("buoyancy", "Buoyancy frequency N²", $"{Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻²", null, null, Unit: "s⁻²", Value: Number(n2), Working: Working(
                     "Buoyancy frequency", Densities(),
                     () => [$"g / ρ̄ × dρ/dz = 9.80665 / {Text(levels.Average(l => l.Density), 4)} × {Text(water.Layers[at].Gradient, 7)} = {Text(n2 * 1e4, 2)} × 10⁻⁴ s⁻², {Show(water.Layers[at].TopM)}–{Show(water.Layers[at].BottomM)}"],
                     "How firmly the steepest layer holds against being mixed: N² = g / ρ dρ/dz, ρ the mean of the column.", "Turner 1973, Buoyancy Effects in Fluids, 1.2"));
@@ -98,7 +98,7 @@ public static class ProfileRule
                 yield break;
             }
 
-            yield return new ProfileFigure("bottom-oxygen", "Oxygen at the bottom", $"{Text(deepest, 1)} mg/L at {Show(last.DepthM)}", Number(deepest));
+            yield return new ProfileFigure("bottom-oxygen", "Oxygen at the bottom", $"{Text(deepest, 1)} mg/L at {Show(last.DepthM)}", Value: Number(deepest), Unit: "mg/L");
             foreach (var (key, label, limit) in new[] { ("hypoxic", "Hypoxic", request.HypoxicMgL), ("anoxic", "Anoxic", request.AnoxicMgL) })
             {
                 if (water.OxygenBelow((double)limit) is { } below)
@@ -122,16 +122,16 @@ public static class ProfileRule
             var temperature = water.At(basin.Depths, l => l.TemperatureC);
             string[] Areas() => [$"Surface {Text(basin.SurfaceM2 / 1e4, 1)} ha, volume {Text(basin.VolumeM3 / 1e6, 2)} million m³, from the table of area by depth"];
             var stability = basin.StabilityJPerM2(density);
-            yield return new ProfileFigure("stability", "Schmidt stability", $"{Text(stability, 0)} J/m²", Number(stability), null, Working(
+            yield return new ProfileFigure("stability", "Schmidt stability", $"{Text(stability, 0)} J/m²", null, null, Unit: "J/m²", Value: Number(stability), Working: Working(
                 "Schmidt stability", Densities(), () => [.. Areas(), $"g/A0 ∫ (z − zv)(ρ(z) − ρ̄) A(z) dz = {Text(stability, 1)} J/m²"],
                 "The work for each square metre that would mix the water to one density; nothing where it is mixed.", BasinSource));
             var mean = basin.Mean(temperature);
-            yield return new ProfileFigure("mean-temperature", "Mean temperature, by volume", $"{Text(mean, 1)} °C", Number(mean), null, Working(
+            yield return new ProfileFigure("mean-temperature", "Mean temperature, by volume", $"{Text(mean, 1)} °C", null, null, Unit: "°C", Value: Number(mean), Working: Working(
                 "Mean temperature by volume", Temperatures(), () => [.. Areas(), $"∫ t A dz / ∫ A dz = {Text(mean, 2)} °C"], "Each depth counts by its area; beyond the readings the nearest stands.", BasinSource));
             if (levels.Count(l => l.OxygenMgL is not null) >= 2)
             {
                 var oxygen = basin.Mean(water.At(basin.Depths, l => l.OxygenMgL));
-                yield return new ProfileFigure("mean-oxygen", "Mean oxygen, by volume", $"{Text(oxygen, 1)} mg/L", Number(oxygen), null, Working(
+                yield return new ProfileFigure("mean-oxygen", "Mean oxygen, by volume", $"{Text(oxygen, 1)} mg/L", null, null, Unit: "mg/L", Value: Number(oxygen), Working: Working(
                     "Mean oxygen by volume", [.. levels.Where(l => l.OxygenMgL is not null).Select(l => new WorkingInput(Show(l.DepthM), $"{Text(l.OxygenMgL!.Value, 2)} mg/L"))],
                     () => [.. Areas(), $"∫ O₂ A dz / ∫ A dz = {Text(oxygen, 2)} mg/L"], "Each depth counts by its area; beyond the readings the nearest stands.", BasinSource));
             }
@@ -139,13 +139,13 @@ public static class ProfileRule
             if (water.OxygenBelow((double)request.AnoxicMgL) is { } anoxic)
             {
                 var share = 100 * basin.AreaM2(anoxic) / basin.SurfaceM2;
-                yield return new ProfileFigure("anoxic-area", "Area without oxygen", $"{Text(share, 0)} %", Number(share), null, Working(
+                yield return new ProfileFigure("anoxic-area", "Area without oxygen", $"{Text(share, 0)} %", null, null, Unit: "%", Value: Number(share), Working: Working(
                     "Area without oxygen", [new WorkingInput("anoxic below", Show(anoxic))], () => [.. Areas(), $"Area at {Show(anoxic)} / area at the surface = 100 × {Text(basin.AreaM2(anoxic) / 1e4, 4)} ha / {Text(basin.SurfaceM2 / 1e4, 4)} ha = {Text(share, 1)} %"],
                     "The share of the lake’s area that lies below the anoxic depth of this profile.", "Nürnberg 1995, Limnol. Oceanogr. 40: 1100–1111"));
             }
 
             var heat = basin.HeatJPerM2(density, temperature) / 1e6;
-            yield return new ProfileFigure("heat", "Heat content", $"{Text(heat, 0)} MJ/m²", Number(heat), null, Working(
+            yield return new ProfileFigure("heat", "Heat content", $"{Text(heat, 0)} MJ/m²", null, null, Unit: "MJ/m²", Value: Number(heat), Working: Working(
                 "Heat content above 0 °C", Temperatures(), () => [.. Areas(), $"4186 J/kg/K / A0 ∫ ρ t A dz = {Text(heat, 1)} MJ/m²"], "Heat above 0 °C under each square metre of surface.", "Wetzel & Likens 2000, Limnological Analyses, 3rd ed., exercise 4"));
         }
 

@@ -133,7 +133,8 @@ internal sealed class ReadLevel
             Entry, Decimals.Published(DepthM), LengthText.Show(Depth, reader), Body.Depth, Body.Temperature?.Written, TemperatureUnit, Rounded(Celsius, 4),
             Body.Oxygen?.Written, OxygenUnit, Rounded(MgPerL, 4), MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
             Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(Density, 3),
-            Conductivity, Ph, Salinity, Reread, added, marked, Body.From, open.Temperature, open.Oxygen);
+            Conductivity, Ph, Salinity, Reread, added, marked, Body.From, open.Temperature, open.Oxygen,
+            Body.Oxygen is { } written && OxygenShown is { } corrected && NumberText.Read(written.Written).Value != corrected ? Decimals.Text(corrected) : null);
         shown = new Shown(reader, above, sheet);
         return sheet;
     }

@@ -28,6 +28,7 @@ namespace UpperStill.Core.Profiles;
 /// <param name="From">Where it came from, if it was not typed.</param>
 /// <param name="TemperatureOpen">True while a stop on its temperature is open: it is drawn by itself and counts nowhere.</param>
 /// <param name="OxygenOpen">The same of its oxygen.</param>
+/// <param name="OxygenRead">What the oxygen is read as, where a point was lost in what is written; null where it is read as written.</param>
 public sealed record SheetLevel(
     Guid Entry,
     decimal DepthM,
@@ -51,7 +52,8 @@ public sealed record SheetLevel(
     bool Marked = false,
     LevelSource? From = null,
     bool TemperatureOpen = false,
-    bool OxygenOpen = false)
+    bool OxygenOpen = false,
+    string? OxygenRead = null)
 {
     /// <summary>The temperature that is counted with, °C; null where there is none, it may be mud, or a stop on it is open.</summary>
     [JsonIgnore]

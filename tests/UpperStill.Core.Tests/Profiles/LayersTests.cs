@@ -13,7 +13,7 @@ public sealed class LayersTests
     {
         var figures = Work([new(0.5m, 15m, null, 2), new(1.5m, 15m, null, 2), new(2.5m, 15.1m, null, 18), new(3.5m, 15.1m, null, 18)]);
 
-        Assert.Equal(("Halocline, by density", 2m), (figures["thermocline"].Label, figures["thermocline"].Value!.Value));
+        Assert.Equal(("Halocline, by density", 2m), (figures["thermocline"].Label, figures["thermocline"].DepthM!.Value));
         Assert.DoesNotContain(figures.Values, f => f.Text.Contains("mixed", StringComparison.Ordinal));
         Assert.Equal("nowhere", figures["degree"].Text);
     }

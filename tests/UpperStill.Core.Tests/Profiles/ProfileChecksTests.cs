@@ -93,7 +93,9 @@ public class ProfileChecksTests
         var second = visit.Level("2", "20", "88");
         visit.Write(EntryKinds.Reread, new RereadBody([second.Id], RereadAs.OxygenTenth));
 
-        Assert.Equal("8.8", visit.Fold(SampleVisit.Metric).Profile!.Levels[1].MgLText);
+        var levels = visit.Fold(SampleVisit.Metric).Profile!.Levels;
+        Assert.Equal(("88", "8.8", "8.8"), (levels[1].Oxygen, levels[1].OxygenRead, levels[1].MgLText));
+        Assert.Null(levels[0].OxygenRead);
     }
 
     [Fact]

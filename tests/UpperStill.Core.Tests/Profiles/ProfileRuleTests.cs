@@ -14,8 +14,8 @@ public class ProfileRuleTests
         // Gradients 0, 2.919, 0 kg/m³ per m: the parabola through them is even about 1.5 m.
         var figures = Figures([(0, 25), (1, 25), (2, 5), (3, 5)]);
 
-        Assert.Equal(1.5m, figures["thermocline"].Value);
-        Assert.Equal((1m, 2m), (figures["metalimnion"].Value, figures["metalimnion"].Lower));
+        Assert.Equal(1.5m, figures["thermocline"].DepthM);
+        Assert.Equal((1m, 2m), (figures["metalimnion"].DepthM, figures["metalimnion"].LowerM));
         Assert.Contains("1.0 m–2.0 m: 2.919 kg/m³ per m", figures["thermocline"].Working!.Steps);
     }
 
@@ -23,7 +23,7 @@ public class ProfileRuleTests
     public void The_vertex_lies_toward_the_steeper_neighbour()
     {
         // Densities of EOS-80 at 22, 21, 15, 12, 11.5 °C: the layer below the steepest is steeper than the one above it.
-        var thermocline = Figures([(0, 22), (1, 21), (2, 15), (3, 12), (4, 11.5m)])["thermocline"].Value!.Value;
+        var thermocline = Figures([(0, 22), (1, 21), (2, 15), (3, 12), (4, 11.5m)])["thermocline"].DepthM!.Value;
         var (g1, g2, g3) = (Gradient(22, 21), Gradient(21, 15), Gradient(15, 12));
 
         // By hand: vertex of y = g1, g2, g3 at -1, 0, 1 is (g1 - g3) / (2 (g1 - 2 g2 + g3)).
@@ -38,7 +38,7 @@ public class ProfileRuleTests
     {
         var degree = Figures([(0, 20), (1, 19.5m), (2, 18), (3, 15), (4, 13.8m), (5, 13), (6, 12.5m)])["degree"];
 
-        Assert.Equal((1m, 4m), (degree.Value, degree.Lower));
+        Assert.Equal((1m, 4m), (degree.DepthM, degree.LowerM));
         Assert.Equal("1.0 m–4.0 m", degree.Text);
     }
 
@@ -56,7 +56,7 @@ public class ProfileRuleTests
     [Fact]
     public void The_mixed_layer_ends_where_density_is_a_tenth_above_that_at_one_metre()
     {
-        var mixed = (double)Figures([(1, 20), (5, 20), (6, 18)])["mixed"].Value!.Value;
+        var mixed = (double)Figures([(1, 20), (5, 20), (6, 18)])["mixed"].DepthM!.Value;
         var (above, below) = (WaterDensity.KgPerM3(20), WaterDensity.KgPerM3(18));
 
         Assert.Equal(5 + (0.1 / (below - above)), mixed, 5);
@@ -68,8 +68,8 @@ public class ProfileRuleTests
         var figures = Of([new(2, 18, 9), new(10, 8, 4), new(12, 7, 1), new(14, 7, 0.2m)]);
 
         // (4 - 2) / (4 - 1) of two metres below 10; (1 - 1) at 12.
-        Assert.Equal(11.333333m, figures["hypoxic"].Value);
-        Assert.Equal(12m, figures["anoxic"].Value);
+        Assert.Equal(11.333333m, figures["hypoxic"].DepthM);
+        Assert.Equal(12m, figures["anoxic"].DepthM);
         Assert.Equal("0.2 mg/L at 14.0 m", figures["bottom-oxygen"].Text);
     }
 
@@ -108,9 +108,9 @@ public class ProfileRuleTests
         Gen.Select(Gen.Int[1, 10_000], Gen.Int[3, 20]).Sample((seed, count) =>
         {
             var levels = Column(seed, count);
-            if (Of(levels) is var figures && figures["thermocline"].Value is { } thermocline)
+            if (Of(levels) is var figures && figures["thermocline"].DepthM is { } thermocline)
             {
-                var sunk = Of([.. levels.Select(l => l with { DepthM = l.DepthM + 3 })])["thermocline"].Value!.Value;
+                var sunk = Of([.. levels.Select(l => l with { DepthM = l.DepthM + 3 })])["thermocline"].DepthM!.Value;
                 Assert.Equal((double)thermocline + 3, (double)sunk, tolerance: 0.0001);
                 Assert.InRange(thermocline, levels.Min(l => l.DepthM), levels.Max(l => l.DepthM));
             }

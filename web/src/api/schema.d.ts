@@ -6690,15 +6690,22 @@ export interface components {
             text: string;
             /**
              * Format: double
-             * @description The number; m for a depth (the upper one of two), J/m² for stability, MJ/m² for heat, per cent for an area, per s² for N².
+             * @description Of what lies at a depth, m: the upper one of two.
              */
-            value?: null | number;
+            depthM?: null | number;
             /**
              * Format: double
              * @description The lower depth of two, m.
              */
-            lower?: null | number;
+            lowerM?: null | number;
             working?: null | components["schemas"]["Working"];
+            /**
+             * Format: double
+             * @description Of what is no depth, the number, in Unit.
+             */
+            value?: null | number;
+            /** @description J/m² for stability, MJ/m² for heat, % for an area, s⁻² for N², °C or mg/L for a mean; null of a depth. */
+            unit?: null | string;
         };
         /** @description One level of a profile. */
         ProfileLevel: {
@@ -8283,6 +8290,8 @@ export interface components {
              * @default false
              */
             oxygenOpen: boolean;
+            /** @description What the oxygen is read as, where a point was lost in what is written; null where it is read as written. */
+            oxygenRead?: null | string;
         };
         /** @description A logged cast of the visit. */
         SheetLoggedCast: {

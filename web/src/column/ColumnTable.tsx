@@ -22,9 +22,7 @@ export function ColumnTable({ sheet }: { sheet: FieldSheet }) {
       depthM: level.depthM,
     })),
     ...(sheet.profile?.figures ?? []).flatMap((figure) =>
-      figure.value != null && ['thermocline', 'metalimnion', 'hypoxic', 'anoxic', 'mixed'].includes(figure.key)
-        ? [{ what: figure.label, depth: figure.text, depthM: figure.value }]
-        : [],
+      figure.depthM != null && figure.key !== 'degree' ? [{ what: figure.label, depth: figure.text, depthM: figure.depthM }] : [],
     ),
     ...(sheet.bottles?.places ?? []).flatMap((place) =>
       place.depthM != null && place.text

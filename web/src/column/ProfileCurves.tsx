@@ -42,16 +42,16 @@ export function ProfileCurves({ clip, profile, earlier, scale, left, right, top,
   const path = (points: { x: number; y: number }[]) => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
   const figure = (key: string) => profile.figures.find((one) => one.key === key);
   const band = figure('metalimnion');
-  const thermocline = figure('thermocline')?.value;
+  const thermocline = figure('thermocline')?.depthM;
   return (
     <g>
       <g clipPath={clip}>
-        {band?.value != null && band.lower != null && (
+        {band?.depthM != null && band.lowerM != null && (
           <rect
             x={left + 1}
-            y={scale.y(band.value)}
+            y={scale.y(band.depthM)}
             width={right - left - 1}
-            height={scale.y(band.lower) - scale.y(band.value)}
+            height={scale.y(band.lowerM) - scale.y(band.depthM)}
             fill="var(--sheet)"
             opacity="0.45"
           />

@@ -8,11 +8,11 @@ const ROOM_M = 0.5;
 export function layersOf(sheet: FieldSheet): Record<string, Layer> {
   const band = sheet.profile?.figures.find(({ key }) => key === 'metalimnion');
   const bottom = sheet.bottomM;
-  if (band?.value != null && band.lower != null) {
+  if (band?.depthM != null && band.lowerM != null) {
     return {
-      'upper layer': { fromM: 0, toM: Math.max(band.value, 0.5) },
-      thermocline: { fromM: Math.max(0, band.value - ROOM_M), toM: Math.min(bottom, band.lower + ROOM_M) },
-      ...(bottom - band.lower > ROOM_M && { 'deep layer': { fromM: band.lower, toM: bottom } }),
+      'upper layer': { fromM: 0, toM: Math.max(band.depthM, 0.5) },
+      thermocline: { fromM: Math.max(0, band.depthM - ROOM_M), toM: Math.min(bottom, band.lowerM + ROOM_M) },
+      ...(bottom - band.lowerM > ROOM_M && { 'deep layer': { fromM: band.lowerM, toM: bottom } }),
     };
   }
   return bottom > 4 ? { 'upper half': { fromM: 0, toM: bottom / 2 }, 'lower half': { fromM: bottom / 2, toM: bottom } } : {};

@@ -171,6 +171,12 @@ const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit
         </th>
         {boxes.map((box) => (
           <td key={box} className={`py-0.5 text-right ${wideOnly(box)}`}>
+            {box === 'oxygen' && level.oxygenRead && (
+              <span className="mr-2 text-dim text-sm" title="as written">
+                <s>{level.oxygen}</s>
+                <span className="sr-only"> as written, read as </span>
+              </span>
+            )}
             {textOf(box)}
           </td>
         ))}
@@ -236,8 +242,11 @@ function textIn(level: Level, box: Box, temperatureUnit: Profile['temperatureUni
           ? level.temperature
           : `${level.temperature} ${level.temperatureUnit}`
         : '';
-    case 'oxygen':
-      return level.oxygen ? (level.oxygenUnit === oxygenUnit ? level.oxygen : `${level.oxygen} ${level.oxygenUnit ?? ''}`) : '';
+    case 'oxygen': {
+      // A lost point stays as it was written; what it is read as is shown beside it.
+      const read = level.oxygenRead ?? level.oxygen;
+      return read ? (level.oxygenUnit === oxygenUnit ? read : `${read} ${level.oxygenUnit ?? ''}`) : '';
+    }
     default:
       return level[box] == null ? '' : String(level[box]);
   }
@@ -245,7 +254,7 @@ function textIn(level: Level, box: Box, temperatureUnit: Profile['temperatureUni
 
 async function oxygenWorking(level: Level, meter: Profile['meter']) {
   const { working } = await compute('oxygen', {
-    value: Number(String(level.oxygen).replace(',', '.')),
+    value: Number(String(level.oxygenRead ?? level.oxygen).replace(',', '.')),
     unit: level.oxygenUnit ?? 'mg/L',
     temperatureC: level.temperatureC ?? 0,
     salinity: level.salinity ?? 0,

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
+import { numberOf } from '../setup/water';
 import { Choice } from '../ui/Choice';
+import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
 import { WrittenMark } from './WrittenMark';
 
@@ -71,20 +73,28 @@ function TryForm({
   const [depth, setDepth] = useState(mark?.written ?? '');
   const [seconds, setSeconds] = useState('');
   const [fill, setFill] = useState<CameUp>();
+  const [marks, setMarks] = useState('');
   const [before, setBefore] = useState(false);
   const [end, setEnd] = useState(false);
-  const rise = Number(seconds.replace(',', '.'));
+  const rise = numberOf(seconds);
+  const percent = numberOf(marks);
+  // Core says what the numbers mean; here only what is no number is held back.
+  const unread =
+    (seconds.trim() && rise === undefined && `“${seconds}” is not a number of seconds.`) ||
+    (marks.trim() && (percent === undefined || !Number.isInteger(percent)) && `“${marks}” is not a whole number of per cent.`) ||
+    '';
+  const told = marks.trim() ? percent !== undefined : fill !== undefined;
   return (
     <form
       className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
       aria-label="A lowering of the composite sampler"
       onSubmit={(event) => {
         event.preventDefault();
-        if (fill !== undefined) {
+        if (told && !unread) {
           void onGiven({
             depth: { written: depth, unit },
-            fill,
-            ...(seconds && Number.isFinite(rise) && rise > 0 && { raiseS: rise }),
+            ...(percent === undefined ? { fill: fill ?? null } : { fillPercent: percent }),
+            ...(rise !== undefined && { raiseS: rise }),
             ...(before && { beforeSurface: true }),
             ...(end && { lineEnd: true }),
           });
@@ -124,9 +134,28 @@ function TryForm({
           />
         </label>
       </div>
-      <Choice label="It came up" value={fill} options={FILL} onChoose={setFill} />
+      <Choice
+        label="It came up"
+        value={marks.trim() ? undefined : fill}
+        options={FILL}
+        onChoose={(by) => {
+          setFill(by);
+          setMarks('');
+        }}
+      />
+      <label className="mt-2 block">
+        <span className="block text-sm">or by the marks on the bottle, %</span>
+        <input
+          className="field num !w-32 text-lg"
+          value={marks}
+          maxLength={3}
+          inputMode="numeric"
+          autoComplete="off"
+          onChange={(event) => setMarks(event.target.value)}
+        />
+      </label>
       <div className="mt-2 flex flex-wrap gap-x-5">
-        {fill === 'full' && (
+        {(marks.trim() ? percent === 100 : fill === 'full') && (
           <label className="flex min-h-(--target) items-center gap-2">
             <input type="checkbox" className="size-5 accent-(--ink)" checked={before} onChange={() => setBefore(!before)} />
             full before it reached the surface
@@ -137,7 +166,8 @@ function TryForm({
           the line ended before the mark
         </label>
       </div>
-      <button type="submit" className="act act-next mt-2 w-full sm:w-auto" disabled={fill === undefined || !depth.trim()}>
+      <Problem words={unread} />
+      <button type="submit" className="act act-next mt-2 w-full sm:w-auto" disabled={!told || !!unread || !depth.trim()}>
         Write it down
       </button>
     </form>

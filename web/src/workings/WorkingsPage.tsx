@@ -112,6 +112,7 @@ function Calculation({ calculator }: { calculator: Calculator }) {
           )}
         </div>
         <section aria-label="What follows" aria-live="polite">
+          {!wrong && !answer && !problem && <p className="text-dim">Working it out…</p>}
           {!wrong &&
             answer?.outcomes.map(({ label, text, working }, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: outcomes have their place and no other name
