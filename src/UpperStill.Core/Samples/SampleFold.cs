@@ -136,7 +136,8 @@ internal sealed class SampleFold
                 {
                     sample.Findings.Add(Finding.Stop(
                         "sample-number-used", $"{sample.Number} was filled on the visit begun at {other.StartedAt.ToString("HH:mm", CultureInfo.InvariantCulture)} that day, too.", "Two bottles would become one.",
-                        "Strike the fill here and write it under a new label; tell the laboratory which is which.").On(Beside.Sample) with { NoWayRound = true });
+                        "Strike the fill here and write it under a new label; tell the laboratory which is which.").On(Beside.Sample) with
+                    { NoWayRound = true });
                 }
             }
         }

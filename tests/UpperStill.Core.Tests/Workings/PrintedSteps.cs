@@ -6,11 +6,10 @@ namespace UpperStill.Core.Tests.Workings;
 /// <summary>Reads the steps of a working as a person with a calculator would: what stands before “=” is worked out from the figures that are printed.</summary>
 internal static partial class PrintedSteps
 {
-    private static readonly Dictionary<string, double> Units = new(StringComparer.Ordinal)
-    {
-        ["ft"] = 0.3048, ["in"] = 0.0254, ["ha"] = 1, ["m"] = 1, ["cm"] = 1, ["m³/s"] = 1, ["L/s"] = 1, ["ft³/s"] = 1, ["mg/L"] = 1, ["µg/L"] = 1, ["µg/mL"] = 1, ["mL"] = 1, ["kPa"] = 1, ["%"] = 1,
-        ["µmol/L"] = 1, ["µmol/kg"] = 1, ["kg/day"] = 1, ["°"] = 1, ["°C"] = 1, ["m³"] = 1, ["m²"] = 1, ["s"] = 1, ["days"] = 1, ["mS/cm"] = 1, ["µS/cm"] = 1, ["kg/m³"] = 1,
-    };
+    // Lengths are compared in metres; every other unit stands for itself.
+    private static readonly Dictionary<string, double> Units =
+        "ha m cm m³/s L/s ft³/s mg/L µg/L µg/mL mL kPa % µmol/L µmol/kg kg/day ° °C m³ m² s days mS/cm µS/cm kg/m³".Split(' ').ToDictionary(u => u, _ => 1.0, StringComparer.Ordinal)
+            .Append(KeyValuePair.Create("ft", 0.3048)).Append(KeyValuePair.Create("in", 0.0254)).ToDictionary(StringComparer.Ordinal);
 
     /// <summary>Every equation of a step that has something to work out: what stands there, what it comes to, what is said, and half of the last place of that.</summary>
     internal static IEnumerable<(string Step, double WorkedOut, double Said, double Half)> Of(IEnumerable<string> steps)
