@@ -26,7 +26,9 @@ export function StationsPage() {
   const reach = useSyncExternalStore(watchReach, currentReach);
   const [here, setHere] = useState<Schemas['StationsHereResult']>();
   const open = openVisits(visits);
-  const place = (code: string) => here?.stations.findIndex((near) => near.code === code) ?? 0;
+  // One that came after the answer waits at the end until it is judged by it.
+  const places = new Map(here?.stations.map(({ code }, i) => [code, i]));
+  const place = (code: string) => places.get(code) ?? places.size;
   const ordered = stations?.toSorted((a, b) => place(a.code) - place(b.code) || a.ordinal - b.ordinal);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">

@@ -1,5 +1,5 @@
 import { Link } from '@tanstack/react-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { compute } from '../field/core';
 import { whereWeAre } from '../field/fix';
@@ -12,25 +12,47 @@ type Here = Schemas['StationsHereResult'];
 /** Asks the device where it is, and Core which station that is. */
 export function WhichIsHere({ stations, onFound }: { stations: KeptStation[]; onFound(here: Here): void }) {
   const [asking, setAsking] = useState(false);
+  const [at, setAt] = useState<GeolocationCoordinates>();
   const [finding, setFinding] = useState<Here['finding']>();
   const [problem, setProblem] = useState('');
+  const key = stations
+    .map(({ code }) => code)
+    .sort()
+    .join();
 
-  async function ask() {
-    setAsking(true);
-    setProblem('');
-    try {
-      const { latitude, longitude, accuracy } = await whereWeAre(0);
-      const here = await compute('stations-here', {
-        at: { latitudeDeg: latitude, longitudeDeg: longitude },
-        accuracyM: Math.round(accuracy),
+  // Stations may still be arriving when the fix is there: each that comes is judged by it, too.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the stations, whose order follows from the answer
+  useEffect(() => {
+    let current = true;
+    if (at) {
+      compute('stations-here', {
+        at: { latitudeDeg: at.latitude, longitudeDeg: at.longitude },
+        accuracyM: Math.round(at.accuracy),
         stations: stations.map(({ code, record: { context } }) => ({
           code,
           at: { latitudeDeg: context.station.latitudeDeg, longitudeDeg: context.station.longitudeDeg },
           radiusM: context.station.radiusM,
         })),
-      });
-      setFinding(here.finding);
-      onFound(here);
+      }).then(
+        (here) => {
+          if (current) {
+            setFinding(here.finding);
+            onFound(here);
+          }
+        },
+        (error: Error) => current && setProblem(error.message),
+      );
+    }
+    return () => {
+      current = false;
+    };
+  }, [at, key]);
+
+  async function ask() {
+    setAsking(true);
+    setProblem('');
+    try {
+      setAt(await whereWeAre(0));
     } catch (error) {
       setProblem(`${(error as Error).message} Choose the station by its name.`);
     } finally {
