@@ -38,7 +38,7 @@ public static class ProfileRule
 
         var figures = new Figures(request, levels, workings).All();
         return new ProfileResult(
-            [.. request.About ? figures.Select(f => f with { Text = f.Value is null ? f.Text : $"about {f.Text}" }) : figures],
+            [.. request.About ? figures.Select(f => f with { Text = f is { Value: null, DepthM: null } ? f.Text : $"about {f.Text}" }) : figures],
             [.. WaterCheck.Areas(request.Hypsography ?? []).Select(f => f with { Level = FindingLevel.Check })]);
     }
 

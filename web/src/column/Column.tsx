@@ -304,10 +304,10 @@ function labelsOf(sheet: FieldSheet, y: (depthM: number) => number): ColumnLabel
     }
   }
   const thermocline = sheet.profile?.figures.find((figure) => figure.key === 'thermocline');
-  if (thermocline?.value != null) {
+  if (thermocline?.depthM != null) {
     labels.push({
       key: 'thermocline',
-      y: y(thermocline.value),
+      y: y(thermocline.depthM),
       text: `thermocl. ${thermocline.text}`,
       colour: 'var(--slate)',
       step: 'profile',
