@@ -50,9 +50,9 @@ public class RunningServer : WebApplicationFactory<Program>
     public string Folder { get; }
 
     /// <summary>Asks on somebody's behalf; null for a stranger.</summary>
-    public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password, CookieContainer? cookies = null)
+    public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password, CookieContainer? cookies = null, IPAddress? from = null)
     {
-        var http = Stranger(cookies);
+        var http = Stranger(cookies, from);
         var session = (await http.GetFromJsonAsync<JsonObject>("/api/session"))!;
         http.DefaultRequestHeaders.Add("X-Upper-Still", (string)session["token"]!);
         if (signInName is not null)
