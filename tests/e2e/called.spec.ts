@@ -80,6 +80,10 @@ test('what is called is filed where it was called, and nothing moves under the f
   await person.reads([['17.0', '8.6']]);
   await expect(at).toHaveAttribute('aria-label', /1\.5 m/);
   await expect(page.getByText(/again\. If a mark was miscounted/)).toHaveCount(0);
+
+  // What follows is drawn where there is room for words: the break has its label on the column.
+  const wide = (page.viewportSize()?.width ?? 0) > 800;
+  await expect(page.getByText(/^thermocl\. \d/)).toHaveCount(wide ? 1 : 0);
 });
 
 test('a finding is seen where it was made, stays until it is answered, and ends when it is mended', { tag: '@both' }, async ({

@@ -42,7 +42,14 @@ public static class PracticalSalinity
     /// <param name="conductivity">As it is at its temperature, any unit.</param>
     /// <param name="temperatureC">That temperature, °C, above −27.</param>
     /// <remarks>Standard Methods 2510 B.</remarks>
-    public static decimal At25(decimal conductivity, decimal temperatureC) => conductivity / (1 + (0.0191m * (temperatureC - 25)));
+    public static decimal At25(decimal conductivity, decimal temperatureC) => conductivity / Compensation(temperatureC);
+
+    /// <summary>The inverse: the conductivity at a temperature of what conducts so much at 25 °C.</summary>
+    /// <param name="conductance">At 25 °C, any unit.</param>
+    /// <param name="temperatureC">The temperature, °C.</param>
+    public static decimal AtTemperature(decimal conductance, decimal temperatureC) => conductance * Compensation(temperatureC);
+
+    private static decimal Compensation(decimal temperatureC) => 1 + (0.0191m * (temperatureC - 25));
 
     private static double Sum(double[] by, double root) => by[0] + (root * (by[1] + (root * (by[2] + (root * (by[3] + (root * (by[4] + (root * by[5])))))))));
 }

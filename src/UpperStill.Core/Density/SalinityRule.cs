@@ -52,7 +52,7 @@ public static class SalinityRule
         {
             ConductivityAs.Raw => request.Value,
             ConductivityAs.Ratio => request.Value * (decimal)PracticalSalinity.StandardMsCm,
-            _ => request.Value / 1000 * (1 + (0.0191m * (t - 25))),
+            _ => PracticalSalinity.AtTemperature(request.Value, t) / 1000,
         });
         var specific = request.As == ConductivityAs.Specific ? request.Value : Rounded(PracticalSalinity.At25(raw, t) * 1000);
         var ratio = request.As == ConductivityAs.Ratio ? request.Value : Rounded(raw / (decimal)PracticalSalinity.StandardMsCm);
@@ -69,9 +69,12 @@ public static class SalinityRule
 
         List<string> steps =
         [
-            .. request.As == ConductivityAs.Ratio ? Array.Empty<string>()
-                : [.. request.As == ConductivityAs.Specific ? [$"Conductivity at {Decimals.Text(t)} °C = {Decimals.Text(request.Value)} / 1000 × (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Text(raw)} mS/cm"] : Array.Empty<string>(),
-                    $"Ratio = {Decimals.Text(raw)} / 42.914 = {Decimals.Text(ratio)}"],
+            .. request.As switch
+            {
+                ConductivityAs.Ratio => [$"Conductivity = {Decimals.Text(ratio)} × 42.914 = {Decimals.Text(raw)} mS/cm"],
+                ConductivityAs.Specific => [$"Conductivity at {Decimals.Text(t)} °C = {Decimals.Text(request.Value)} / 1000 × (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Text(raw)} mS/cm", $"Ratio = {Decimals.Text(raw)} / 42.914 = {Decimals.Text(ratio)}"],
+                _ => new[] { $"Ratio = {Decimals.Text(raw)} / 42.914 = {Decimals.Text(ratio)}" },
+            },
             .. request.As == ConductivityAs.Specific ? Array.Empty<string>() : [$"Specific conductance = {Decimals.Text(raw)} × 1000 / (1 + 0.0191 × ({Decimals.Text(t)} − 25)) = {Decimals.Text(specific)} µS/cm at 25 °C"],
             .. holds ? [$"Practical salinity at {Decimals.Text(t)} °C and {Decimals.Text(p)} dbar: {Decimals.Fixed(scale, 3)}"] : Array.Empty<string>(),
             .. fresh is { } f ? [$"For oxygen: 5.572e-4 × {Decimals.Text(specific)} + 2.02e-9 × {Decimals.Text(specific)}² = {Decimals.Fixed(f, 3)}"] : Array.Empty<string>(),

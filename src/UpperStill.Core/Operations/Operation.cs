@@ -49,7 +49,7 @@ public abstract class Operation
     /// <summary>The first number of a request outside its range; null where there is none.</summary>
     /// <param name="given">The request.</param>
     public NumberOutside? Outside(JsonElement given) =>
-        Visits.Ranges.Outside(given, Request) is var (at, seen, range) ? new NumberOutside(at, $"is {seen.Replace('-', '−')}: it runs from {range.Words}") : null;
+        Visits.Ranges.Outside(given, Request) is var (at, seen, range) ? new NumberOutside(at, $"is {seen}: it runs from {range.Words}") : null;
 
     /// <summary>Every number that it is asked with: where it stands, and what it may be.</summary>
     public IReadOnlyList<DeclaredRange> Ranges => Visits.Ranges.Of(Request);

@@ -53,7 +53,7 @@ public static class Settling
         }
 
         // A display believed to show mg/L may have been left on per cent.
-        var shows = request.Unit is null or OxygenUnit.MgPerL && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, "checks.oxygen-mgl") ? OxygenUnit.Percent : request.Unit;
+        var shows = (request.Unit is null or OxygenUnit.MgPerL) && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, "checks.oxygen-mgl") ? OxygenUnit.Percent : request.Unit;
         var oxygenMost = Limit(request, "checks.settled-oxygen") * OxygenUnits.PerMgPerL(shows);
         var (depth, celsius, oxygen) = (new Spread(SameDepthM), new Spread(Limit(request, "checks.settled-temperature")), new Spread(oxygenMost));
         var now = readings[^1].Seconds;

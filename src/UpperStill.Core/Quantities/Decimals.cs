@@ -26,7 +26,7 @@ public static class Decimals
     public static decimal Published(decimal value) => Plain(decimal.Round(value, 6, MidpointRounding.AwayFromZero));
 
     /// <summary>Invariant text without trailing zeros.</summary>
-    public static string Text(decimal value) => Plain(value).ToString(CultureInfo.InvariantCulture);
+    public static string Text(decimal value) => Unsigned(Plain(value).ToString(CultureInfo.InvariantCulture));
 
     /// <summary>Invariant text with a fixed number of decimals, rounded half away from zero.</summary>
     public static string Fixed(decimal value, int decimals) =>

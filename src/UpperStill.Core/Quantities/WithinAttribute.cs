@@ -38,7 +38,7 @@ public sealed class WithinAttribute(double least, double most, string unit = "")
     /// <param name="given">A number, or a list or set of them.</param>
     internal string? Outside(JsonElement given) => given.ValueKind switch
     {
-        JsonValueKind.Number => given.GetDouble() is var number && number >= Least && number <= Most ? null : given.GetRawText(),
+        JsonValueKind.Number => given.GetDouble() is var number && number >= Least && number <= Most ? null : given.GetRawText().Replace('-', '−'),
         JsonValueKind.Array => given.EnumerateArray().Select(Outside).FirstOrDefault(n => n is not null),
         JsonValueKind.Object => given.EnumerateObject().Select(p => Outside(p.Value)).FirstOrDefault(n => n is not null),
         _ => null,

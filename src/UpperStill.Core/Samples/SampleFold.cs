@@ -132,7 +132,7 @@ internal sealed class SampleFold
         {
             foreach (var number in other.Filled ?? [])
             {
-                if (samples.GetValueOrDefault(SampleNumber.Body(number)) is { } sample && sample.State is not (SampleState.Planned or SampleState.Labelled))
+                if (samples.GetValueOrDefault(SampleNumber.Body(number)) is { } sample && sample.State.Whereabouts() != Whereabouts.Planned)
                 {
                     sample.Findings.Add(Finding.Stop(
                         "sample-number-used", $"{sample.Number} was filled on the visit begun at {other.StartedAt.ToString("HH:mm", CultureInfo.InvariantCulture)} that day, too.", "Two bottles would become one.",

@@ -128,7 +128,7 @@ public sealed class EntryKind<T> : EntryKind
     {
         if (!outside.TryGetValue(entry, out var words))
         {
-            words = new Beyond(Ranges.Outside(entry.Body, Body) is var (_, seen, range) ? $"{seen.Replace('-', '−')} is outside {range.Words}" : null);
+            words = new Beyond(Ranges.Outside(entry.Body, Body) is var (_, seen, range) ? $"{seen} is outside {range.Words}" : null);
             outside.AddOrUpdate(entry, words);
         }
 

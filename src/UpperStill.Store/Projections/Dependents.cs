@@ -8,13 +8,14 @@ namespace UpperStill.Store.Projections;
 /// <param name="Clarity">Its clarity as the record has it; null where there is none.</param>
 /// <param name="Coldest">Coldest level, °C.</param>
 /// <param name="Warmest">Warmest level, °C.</param>
+/// <param name="StartedAt">When it began: of two visits of a day the later one gives way.</param>
 /// <param name="Filled">The numbers that it filled: other visits of the day may not use them.</param>
-internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest, string Filled)
+internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest, DateTimeOffset StartedAt, string Filled)
 {
     internal static VisitFacts Of(VisitRow visit, ClarityRow? clarity, IReadOnlyList<LevelRow> levels, IEnumerable<SampleRow> samples)
     {
         var warm = levels.Select(l => l.TemperatureC).OfType<double>().ToList();
-        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(),
+        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(), visit.StartedAt,
             string.Join(' ', samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number).Order(StringComparer.Ordinal)));
     }
 }
@@ -36,16 +37,18 @@ internal sealed class Dependents(FieldBook book)
             return [];
         }
 
+        // What it filled, and when it began, its own day alone is judged by.
+        var bottlesOnly = before is not null && after is not null && before == after with { Filled = before.Filled, StartedAt = before.StartedAt };
         List<(Guid, DateOnly)> found = [];
         foreach (var facts in new[] { before, after }.OfType<VisitFacts>())
         {
             // The bottles of a day, whose numbers are told apart.
-            if (before?.Filled != after?.Filled || before?.Day != after?.Day || before?.Station != after?.Station)
+            if (before?.Filled != after?.Filled || before?.StartedAt != after?.StartedAt || before?.Day != after?.Day || before?.Station != after?.Station)
             {
                 found.AddRange((await DaysAsync(facts.Station, cancel)).Where(v => v.Day == facts.Day && v.Visit != visit));
             }
 
-            if (before is not null && after is not null && before == after with { Filled = before.Filled })
+            if (bottlesOnly)
             {
                 continue;
             }

@@ -11,11 +11,11 @@ public static class OtherVisits
     private const int DaysBack = 14;
 
     /// <summary>States in which a number stands on a label only.</summary>
-    internal static readonly string[] Unfilled = [nameof(SampleState.Planned), nameof(SampleState.Labelled)];
+    internal static readonly string[] Unfilled = [.. Enum.GetValues<SampleState>().Where(s => s.Whereabouts() == Whereabouts.Planned).Select(s => s.ToString())];
 
-    /// <summary>The visits of one day.</summary>
-    internal static Task<IReadOnlyList<OtherVisit>> OnAsync(this FieldBook book, string station, DateOnly day, CancellationToken cancel) =>
-        book.ReadAsync(book.Visits.Where(v => v.Station == station && v.Day == day), cancel);
+    /// <summary>The visits of one day beside this one: mostly none.</summary>
+    internal static Task<IReadOnlyList<OtherVisit>> BesideAsync(this FieldBook book, Guid visit, string station, DateOnly day, CancellationToken cancel) =>
+        book.ReadAsync(book.Visits.Where(v => v.Station == station && v.Day == day && v.Visit != visit), cancel);
 
     /// <summary>The visits of late, and every visit that shares its day with another.</summary>
     public static Task<IReadOnlyList<OtherVisit>> KnownAsync(this FieldBook book, string station, DateOnly today, CancellationToken cancel)

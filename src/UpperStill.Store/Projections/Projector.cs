@@ -94,7 +94,7 @@ public static class Projector
             {
                 own.Add((start.Station, day));
                 waits |= days.TryGetValue(start.Station, out var first) && first <= day;
-                return waits ? null : await WithOthersAsync(book, await contexts.OfAsync(book, start, day, cancel), start.Station, day, cancel);
+                return waits ? null : await WithOthersAsync(book, visit, await contexts.OfAsync(book, start, day, cancel), start.Station, day, cancel);
             });
             own.ForEach(o => days.TryAdd(o.Station, o.Day));
             return waits ? null : new Unfolded(visit, rows, entries, context);
@@ -204,8 +204,7 @@ public static class Projector
                 {
                     var made = Rows(rows[visit].Max(e => e.Sequence), folded);
                     book.AddRange([made.Visit, .. made.Levels, .. made.Samples, .. made.Values, .. made.Findings, .. new object?[] { made.Clarity, made.Profile }.OfType<object>()]);
-                    reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet);
-                    reference.Remember(folded.Sheet, folded.Context.Station.Code, made.Samples);
+                    reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet, made.Samples);
                     reviewed?.Invoke(folded.Review);
                 }
             }
@@ -376,15 +375,15 @@ public static class Projector
         ArgumentNullException.ThrowIfNull(book);
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
         return (await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
-            await WithOthersAsync(book, await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel), start.Station, day, cancel)))?.Review;
+            await WithOthersAsync(book, visit, await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel), start.Station, day, cancel)))?.Review;
     }
 
     private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
         [.. (sheet.Profile?.Levels ?? []).Where(l => l.CountedC is not null).Select(l => new ProfileLevel(l.DepthM, l.CountedC!.Value, l.CountedMgL, l.Salinity ?? 0))],
         context.Water?.Hypsography));
 
-    private static async Task<VisitContext?> WithOthersAsync(FieldBook book, VisitContext? context, string station, DateOnly day, CancellationToken cancel) =>
-        context is null ? null : context with { Others = await book.OnAsync(station, day, cancel) };
+    private static async Task<VisitContext?> WithOthersAsync(FieldBook book, Guid visit, VisitContext? context, string station, DateOnly day, CancellationToken cancel) =>
+        context is null ? null : context with { Others = await book.BesideAsync(visit, station, day, cancel) };
 
     // A visit whose beginning has not arrived waits in the log.
     private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf) =>

@@ -63,9 +63,15 @@ internal sealed class ReferenceSnapshot
             ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people, Others: others.GetValueOrDefault((start.Station, day)))
             : null;
 
-    internal void Remember(ClarityRow? row, string station, FieldSheet sheet)
+    internal void Remember(ClarityRow? row, string station, FieldSheet sheet, IReadOnlyList<SampleRow> samples)
     {
         Remember(station, sheet);
+        string[] filled = [.. samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number)];
+        if (filled.Length > 0)
+        {
+            Add(station, new OtherVisit(sheet.Visit, sheet.StartedAt!.Value, Filled: filled));
+        }
+
         if (row is null)
         {
             return;
@@ -83,16 +89,6 @@ internal sealed class ReferenceSnapshot
         }
 
         record.Insert(at, new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
-    }
-
-    /// <summary>What the visit filled, for the others of its day.</summary>
-    internal void Remember(FieldSheet sheet, string station, IReadOnlyList<SampleRow> samples)
-    {
-        string[] filled = [.. samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number)];
-        if (filled.Length > 0)
-        {
-            Add(station, new OtherVisit(sheet.Visit, sheet.StartedAt!.Value, Filled: filled));
-        }
     }
 
     private void Add(string station, OtherVisit visit)

@@ -20,6 +20,10 @@ public class SalinityTests
         Assert.Equal((decimal)salinity, SalinityRule.Work(new SalinityRequest((decimal)value, shown, (decimal)celsius)).Salinity);
 
     [Fact]
+    public void A_ratio_says_which_conductivity_it_stands_for() =>
+        Assert.Contains("Conductivity = 0.5 × 42.914 = 21.457 mS/cm", SalinityRule.Work(new SalinityRequest(0.5m, ConductivityAs.Ratio, 15)).Working!.Steps);
+
+    [Fact]
     public void Fresh_water_is_outside_the_scale_and_has_its_conductance()
     {
         var result = SalinityRule.Work(new SalinityRequest(0.3m, ConductivityAs.Raw, 10));

@@ -61,4 +61,10 @@ public class RoundingTests
     [InlineData("24.40", LengthUnit.Metre, ReaderUnit.AsRead, "24.4 m")]
     public void Derived_depths_are_shown_in_the_unit_the_reader_chose(string metres, LengthUnit native, ReaderUnit reader, string shown) =>
         Assert.Equal(shown, LengthText.Show(decimal.Parse(metres, System.Globalization.CultureInfo.InvariantCulture), native, reader));
+
+    [Fact]
+    public void Nothing_has_no_sign()
+    {
+        Assert.Equal(("0", "0.0", "0.00", "-0.04"), (Decimals.Text(decimal.Round(-0.04m, 1)), Decimals.Fixed(-0.04m, 1), Decimals.Fixed(-0.001, 2), Decimals.Significant(-0.0398m, 1)));
+    }
 }

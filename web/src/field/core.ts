@@ -71,10 +71,13 @@ export async function compute<Name extends OperationName>(
 export class NumberOutside extends Error {
   /** The name of the number in the request, by its last part. */
   readonly key: string;
+  /** What it is and what it may be, to follow its name. */
+  readonly words: string;
 
   constructor(at: string, words: string) {
-    super(words);
+    super(`“${at}” ${words}.`);
     this.key = at.replace(/^.*\./, '');
+    this.words = words;
   }
 }
 

@@ -6,7 +6,7 @@ import { store } from './store';
 export async function seriesOn({ context }: StationRecord, day: string): Promise<string | null> {
   const own = await store.visits.where('station').equals(context.station.code).toArray();
   const others = new Map((context.others ?? []).map((other) => [other.visit, other]));
-  for (const { visit, startedAt } of own.filter(({ startedAt: at }) => at.startsWith(day))) {
+  for (const { visit, startedAt } of own) {
     const begun = (await store.entries.where('visit').equals(visit).toArray()).find(
       ({ entry }) => entry.kind === 'visit-started',
     );

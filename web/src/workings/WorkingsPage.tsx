@@ -49,6 +49,12 @@ function Calculation({ calculator }: { calculator: Calculator }) {
     ({ key, kind, optional }) => kind === 'number' && (given[key]?.trim() ? !Number.isFinite(toNumber(given[key])) : !optional),
   );
   const outside = problem instanceof NumberOutside && calculator.boxes.some(({ key }) => key === problem.key) && problem;
+  const problemOf = ({ key, label }: Box) => {
+    if (wrong?.key === key) {
+      return given[key]?.trim() ? `“${given[key]}” is not a number.` : 'Nothing is written here.';
+    }
+    return outside && outside.key === key ? `${label} ${outside.words}.` : '';
+  };
   useEffect(() => {
     let current = true;
     if (!wrong) {
@@ -97,15 +103,7 @@ function Calculation({ calculator }: { calculator: Calculator }) {
                 key={box.key}
                 box={box}
                 value={given[box.key] ?? ''}
-                problem={
-                  wrong?.key === box.key
-                    ? given[box.key]?.trim()
-                      ? `“${given[box.key]}” is not a number.`
-                      : 'Nothing is written here.'
-                    : outside && outside.key === box.key
-                      ? `${box.label} ${outside.message}.`
-                      : ''
-                }
+                problem={problemOf(box)}
                 onChange={(value) => setGiven({ ...given, [box.key]: value })}
               />
             ),
@@ -130,15 +128,7 @@ function Calculation({ calculator }: { calculator: Calculator }) {
               </div>
             ))}
           {!wrong && answer?.findings.map((finding) => <FindingNote key={finding.code + finding.seen} finding={finding} />)}
-          <Problem
-            words={
-              wrong || outside
-                ? ''
-                : problem
-                  ? `${problem instanceof NumberOutside ? `${problem.key} ` : ''}${problem.message}`
-                  : ''
-            }
-          />
+          <Problem words={wrong || outside || !problem ? '' : problem.message} />
         </section>
       </div>
     </>
