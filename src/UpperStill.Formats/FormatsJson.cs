@@ -1,5 +1,5 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Formats.Casts;
 using UpperStill.Formats.Instruments;
 

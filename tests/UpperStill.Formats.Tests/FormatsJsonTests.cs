@@ -1,7 +1,7 @@
 using System.Text.Json;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Science.Oxygen;
 using UpperStill.Formats.Casts;
 using UpperStill.Formats.Instruments;
 

@@ -1,6 +1,6 @@
 using System.Text;
 using CsCheck;
-using UpperStill.Core.Places;
+using UpperStill.Core.Science.Geodesy;
 using UpperStill.Formats.Shapes;
 
 namespace UpperStill.Formats.Tests;

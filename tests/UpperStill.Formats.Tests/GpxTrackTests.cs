@@ -1,6 +1,6 @@
 using System.Text;
 using CsCheck;
-using UpperStill.Core.Places;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Formats.Tracks;
 
 namespace UpperStill.Formats.Tests;
@@ -45,7 +45,7 @@ public class GpxTrackTests
             Assert.True(points.Count > 0 ^ fault is not null);
         });
 
-    private static (IReadOnlyList<ScoutPoint> Points, Core.Findings.FieldFinding? Fault) Read(string text)
+    private static (IReadOnlyList<ScoutPoint> Points, Core.Basis.Findings.FieldFinding? Fault) Read(string text)
     {
         using var stream = new MemoryStream(Encoding.UTF8.GetBytes(text));
         return GpxTrack.Read(stream);

@@ -6,7 +6,7 @@ using Microsoft.AspNetCore.Http.Metadata;
 using Microsoft.AspNetCore.Routing;
 using Microsoft.AspNetCore.Routing.Patterns;
 using Microsoft.Extensions.DependencyInjection;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 
 namespace UpperStill.Server.Tests;

@@ -3,7 +3,7 @@ using System.Net.Http.Json;
 using System.Security.Cryptography;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store;
 
 namespace UpperStill.Server.Tests;

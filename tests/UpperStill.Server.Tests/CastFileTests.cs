@@ -3,7 +3,7 @@ using System.Net.Http.Json;
 using System.Security.Cryptography;
 using System.Text;
 using System.Text.Json.Nodes;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 
 namespace UpperStill.Server.Tests;
 

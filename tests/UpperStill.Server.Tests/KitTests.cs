@@ -136,8 +136,8 @@ public class KitTests(RunningServer server) : IClassFixture<RunningServer>
     [Fact]
     public async Task A_line_is_checked_only_by_people_of_every_water_where_it_is_used()
     {
-        using var elsewhere = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Coordinator, ["pell-tarn"]));
-        using var here = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Sampler, ["harrowmere"]));
+        using var elsewhere = await server.NewcomerAsync(new UpperStill.Core.Setup.People.Grant(UpperStill.Core.Setup.People.Role.Coordinator, ["pell-tarn"]));
+        using var here = await server.NewcomerAsync(new UpperStill.Core.Setup.People.Grant(UpperStill.Core.Setup.People.Role.Sampler, ["harrowmere"]));
         object check = new { check = new { id = Guid.Empty, kind = "taped", day = "2026-08-11", by = "", marks = Array.Empty<object>() }, keep = true };
         Assert.Equal(HttpStatusCode.Forbidden, (await elsewhere.PostAsJsonAsync("/api/kit/R-3/checks", check, Cancel)).StatusCode);
         Assert.True((bool)(await AnswerAsync(await here.PostAsJsonAsync("/api/kit/R-3/checks", check, Cancel)))["kept"]!);

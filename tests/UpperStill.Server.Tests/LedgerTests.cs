@@ -3,8 +3,8 @@ using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using UpperStill.Core.People;
-using UpperStill.Core.Samples;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 using UpperStill.Store.Projections;
 

@@ -136,7 +136,7 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
     [Fact]
     public async Task Nobody_takes_out_what_they_may_not_see()
     {
-        using var http = await server.NewcomerAsync(new Core.People.Grant(Core.People.Role.Sampler, ["pell-tarn"]));
+        using var http = await server.NewcomerAsync(new Core.Setup.People.Grant(Core.Setup.People.Role.Sampler, ["pell-tarn"]));
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/export?water=harrowmere", Cancel)).StatusCode);
         var files = Contents(await http.GetByteArrayAsync("/api/export", Cancel));
         Assert.DoesNotContain("HAR-1", files["visits.csv"], StringComparison.Ordinal);

@@ -2,7 +2,7 @@ using System.Globalization;
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 
 namespace UpperStill.Server.Tests;
 

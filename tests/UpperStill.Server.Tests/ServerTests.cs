@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text;
 using System.Text.Json.Nodes;
-using UpperStill.Core.Operations;
+using UpperStill.Core.Application.Operations;
 
 namespace UpperStill.Server.Tests;
 

@@ -2,7 +2,7 @@ using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Extensions.DependencyInjection;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 
 namespace UpperStill.Server.Tests;

@@ -1,7 +1,7 @@
 using System.Net;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 
 namespace UpperStill.Server.Tests;
 
@@ -119,7 +119,7 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task Whoever_comes_second_is_told_what_changed_and_nothing_is_written_over()
     {
         using var one = await server.AsAsync("coordinator");
-        using var other = await server.NewcomerAsync(new UpperStill.Core.People.Grant(UpperStill.Core.People.Role.Coordinator));
+        using var other = await server.NewcomerAsync(new UpperStill.Core.Setup.People.Grant(UpperStill.Core.Setup.People.Role.Coordinator));
         var seen = (await one.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!;
         var water = (JsonObject)seen["water"]!.DeepClone();
         water["altitudeM"] = 131;

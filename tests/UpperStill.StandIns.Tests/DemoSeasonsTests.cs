@@ -1,8 +1,11 @@
 using System.Text.Json;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Equipment;
 using UpperStill.StandIns.Demo;
 
 namespace UpperStill.StandIns.Tests;
@@ -64,7 +67,7 @@ public class DemoSeasonsTests
 
     private static IEnumerable<(string Station, FieldSheet Sheet)> Sheets() =>
         from visit in Entries.GroupBy(e => e.Visit)
-        let start = EntryKinds.VisitStarted.Read(visit.First(e => e.Kind == EntryKinds.VisitStarted.Name).Body)!
+        let start = VisitKinds.VisitStarted.Read(visit.First(e => e.Kind == VisitKinds.VisitStarted.Name).Body)!
         let place = Scenario.Stations.First(s => s.Station.Code == start.Station)
         let context = new VisitContext(place.Station, Scenario.Programmes.First(p => p.Code == place.Programme), [.. Scenario.Kit.Select(i => i.AsLine()).OfType<Line>()], [])
         select (start.Station, FieldSheet.Fold(new FoldRequest([.. visit], context)));

@@ -1,5 +1,5 @@
-using UpperStill.Core.Density;
-using UpperStill.Core.Profiles;
+using UpperStill.Core.Science.Density;
+using UpperStill.Core.Science.Stratification;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Tests;

@@ -1,7 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Trends;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Entries;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Projections;
 
@@ -38,8 +38,8 @@ public sealed class AnswerBookTests
         await test.DeliverAsync([.. Visits[^1]]);
         Assert.Equal(before + 1, (await ClarityAsync(test)).Years.Sum(y => y.Count));
 
-        var start = Visits[^1].First(e => e.Kind == EntryKinds.VisitStarted.Name);
-        await test.DeliverAsync(TestBook.Entry(start.Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "another lake" });
+        var start = Visits[^1].First(e => e.Kind == VisitKinds.VisitStarted.Name);
+        await test.DeliverAsync(TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "another lake" });
         Assert.Equal(before, (await ClarityAsync(test)).Years.Sum(y => y.Count));
     }
 
@@ -95,7 +95,7 @@ public sealed class AnswerBookTests
         Assert.Equal(answers.Select(a => (a.Key, RegionalStation.Of(a.Single()))), tests.Select(t => (t.Key, t.Single())));
     }
 
-    private static VisitStartedBody? Begins(IEnumerable<Entry> visit) => visit.FirstOrDefault(e => e.Kind == EntryKinds.VisitStarted.Name) is { } start ? EntryKinds.VisitStarted.Read(start.Body) : null;
+    private static VisitStartedBody? Begins(IEnumerable<Entry> visit) => visit.FirstOrDefault(e => e.Kind == VisitKinds.VisitStarted.Name) is { } start ? VisitKinds.VisitStarted.Read(start.Body) : null;
 
     private static async Task<TestBook> WithVisitsAsync()
     {

@@ -1,8 +1,10 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Review;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store.Log;
 
 namespace UpperStill.Store.Tests;
@@ -45,7 +47,7 @@ public class DelivererTests
     public async Task What_a_coordinator_brings_in_names_both_in_the_log_the_changes_and_the_review()
     {
         await using var test = await TestBook.OpenAsync();
-        Entry[] entries = [Start() with { Person = Asa.Id }, TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Person = Asa.Id }];
+        Entry[] entries = [Start() with { Person = Asa.Id }, TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Person = Asa.Id }];
         Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada, OnBehalf: true), entries), d => Assert.Equal(Delivery.Kept, d.Delivery));
 
         await using var book = test.Book();
@@ -64,8 +66,8 @@ public class DelivererTests
         await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { Person = Asa.Id });
         Entry[] words =
         [
-            TestBook.Entry(visit, EntryKinds.Asked, new AskedBody("Was it taped?")), TestBook.Entry(visit, EntryKinds.SignedOff, new SignedOffBody("0", "0")),
-            TestBook.Entry(visit, EntryKinds.VisitMoved, new VisitMovedBody("HAR-2")) with { Why = "the wrong name" },
+            TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")), TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
+            TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody("HAR-2")) with { Why = "the wrong name" },
         ];
         var other = Guid.CreateVersion7();
         Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada, OnBehalf: true), [.. words.Select(w => w with { By = "Bea", Person = other })]), d => Assert.Equal("entry-of-another", d.Refusal?.Code));
@@ -76,7 +78,7 @@ public class DelivererTests
     public async Task Readings_that_an_earlier_build_received_are_begun_by_whoever_made_them()
     {
         await using var test = await TestBook.OpenAsync();
-        var reading = TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
+        var reading = TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
         await using (var book = test.Book())
         {
             // The sign-in name stood there then, and no id.
@@ -100,7 +102,7 @@ public class DelivererTests
         Assert.NotEqual(link, LogChain.Link([], row));
     }
 
-    private Entry Start() => TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("HAR-1", "layered-lake", 1, ["Asa"]));
+    private Entry Start() => TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("HAR-1", "layered-lake", 1, ["Asa"]));
 
     private static async Task<IReadOnlyList<Delivered>> DeliverAsync(TestBook test, Deliverer who, params Entry[] entries)
     {

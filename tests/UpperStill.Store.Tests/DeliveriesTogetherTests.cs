@@ -1,7 +1,8 @@
 using System.Text.RegularExpressions;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.People;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
 

@@ -1,10 +1,13 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Clarity;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.History;
+using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
@@ -118,8 +121,8 @@ public class LogBookTests
         var visit = Guid.CreateVersion7();
 
         var answers = await test.DeliverAsync(
-            TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("12", LengthUnit.Metre))),
-            TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("NOWHERE", "town-lakes", 1, ["Asa"])));
+            TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("12", LengthUnit.Metre))),
+            TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("NOWHERE", "town-lakes", 1, ["Asa"])));
 
         Assert.All(answers, a => Assert.Equal("station-unknown", a.Refusal!.Code));
     }
@@ -168,9 +171,9 @@ public class LogBookTests
             var visit = Guid.CreateVersion7();
             var at = new DateTimeOffset(year, month, 12, 10, 30, 0, TimeSpan.FromHours(1));
             await test.DeliverAsync(
-                TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered-lake", 1, ["Asa"]), at),
-                TestBook.Entry(visit, EntryKinds.Level, new LevelBody(new WrittenLength("1", LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius)), at),
-                TestBook.Entry(visit, EntryKinds.Level, new LevelBody(new WrittenLength("9", LengthUnit.Metre), new WrittenTemperature("7.0", TemperatureUnit.Celsius)), at));
+                TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered-lake", 1, ["Asa"]), at),
+                TestBook.Entry(visit, ProfileKinds.Level, new LevelBody(new WrittenLength("1", LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius)), at),
+                TestBook.Entry(visit, ProfileKinds.Level, new LevelBody(new WrittenLength("9", LengthUnit.Metre), new WrittenTemperature("7.0", TemperatureUnit.Celsius)), at));
         }
 
         await using var book = test.Book();
@@ -199,16 +202,16 @@ public class LogBookTests
         Assert.NotEqual(last.Month, between[0].At.Month);
         await test.DeliverAsync(between);
         Assert.NotEqual(last, await OffAsync());
-        await test.DeliverAsync(TestBook.Entry(between[0].Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = between[0].Id, Why = "another lake" });
+        await test.DeliverAsync(TestBook.Entry(between[0].Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = between[0].Id, Why = "another lake" });
         Assert.Equal(last, await OffAsync());
 
         // Also where both are written at once: one comes, and goes.
         var again = Visit(between[0].At.Day < 28 ? DateOnly.FromDateTime(between[0].At.DateTime).AddDays(1) : DateOnly.FromDateTime(between[0].At.DateTime).AddDays(-1));
-        await test.DeliverAsync([TestBook.Entry(lastVisit[0].Visit, EntryKinds.Taken, new TakenBody(Protocol.Clarity)), .. again]);
+        await test.DeliverAsync([TestBook.Entry(lastVisit[0].Visit, VisitKinds.Taken, new TakenBody(Protocol.Clarity)), .. again]);
         Assert.NotEqual(last, await OffAsync());
         await test.DeliverAsync(
-            TestBook.Entry(lastVisit[0].Visit, EntryKinds.Taken, new TakenBody(Protocol.Clarity)),
-            TestBook.Entry(again[0].Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = again[0].Id, Why = "another lake" });
+            TestBook.Entry(lastVisit[0].Visit, VisitKinds.Taken, new TakenBody(Protocol.Clarity)),
+            TestBook.Entry(again[0].Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = again[0].Id, Why = "another lake" });
         Assert.Equal(last, await OffAsync());
 
         async Task<DateOnly?> OffAsync()
@@ -222,12 +225,12 @@ public class LogBookTests
             var (visit, at) = (Guid.CreateVersion7(), new DateTimeOffset(day.ToDateTime(new TimeOnly(11, 0)), TimeSpan.FromHours(1)));
             return
             [
-                TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody(place.Station.Code, place.Programme, 1, ["Asa"], place.Line, [Protocol.Clarity]), at),
-                .. new[] { DiscEvent.Disappeared, DiscEvent.Reappeared }.SelectMany(e => Enumerable.Range(1, 2).Select(i => TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(i, e, new WrittenLength("2.0", LengthUnit.Metre)), at))),
+                TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody(place.Station.Code, place.Programme, 1, ["Asa"], place.Line, [Protocol.Clarity]), at),
+                .. new[] { DiscEvent.Disappeared, DiscEvent.Reappeared }.SelectMany(e => Enumerable.Range(1, 2).Select(i => TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(i, e, new WrittenLength("2.0", LengthUnit.Metre)), at))),
             ];
         }
 
-        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p is { Protocol: Protocol.Clarity, Rhythm: UpperStill.Core.Programmes.Rhythm.Days })?.GreatestGapDays;
+        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p is { Protocol: Protocol.Clarity, Rhythm: UpperStill.Core.Setup.Programmes.Rhythm.Days })?.GreatestGapDays;
     }
 
     [Fact]
@@ -236,18 +239,18 @@ public class LogBookTests
         await using var test = await TestBook.OpenAsync();
         var visits = Demo.Where(e => e.At.Year >= 2020).GroupBy(e => e.Visit).ToList();
         await test.DeliverAsync([.. visits.SelectMany(v => v)]);
-        var old = visits.OrderBy(v => v.Min(e => e.At)).First(v => v.Any(e => e.Kind == EntryKinds.DiscMark.Name));
+        var old = visits.OrderBy(v => v.Min(e => e.At)).First(v => v.Any(e => e.Kind == SecchiKinds.DiscMark.Name));
         await using (var book = test.Book())
         {
             // Whatever is worked out again loses this mark.
             await book.Visits.ExecuteUpdateAsync(v => v.SetProperty(r => r.Observers, "untouched"));
         }
 
-        await test.DeliverAsync(TestBook.Entry(old.Key, EntryKinds.Taken, new TakenBody(Protocol.Clarity)));
+        await test.DeliverAsync(TestBook.Entry(old.Key, VisitKinds.Taken, new TakenBody(Protocol.Clarity)));
         Assert.Equal(1, await AgainAsync());
 
         // Marks of the disc that are struck change what its month is compared with: that month at that station, and the next visit.
-        await test.DeliverAsync([.. old.Where(e => e.Kind == EntryKinds.DiscMark.Name).Select(m => TestBook.Entry(old.Key, EntryKinds.Strike, new EmptyBody()) with { Strikes = m.Id, Why = "misread" })]);
+        await test.DeliverAsync([.. old.Where(e => e.Kind == SecchiKinds.DiscMark.Name).Select(m => TestBook.Entry(old.Key, VisitKinds.Strike, new EmptyBody()) with { Strikes = m.Id, Why = "misread" })]);
         var again = await AgainAsync();
         Assert.InRange(again, 3, visits.Count / 8);
 
@@ -264,9 +267,9 @@ public class LogBookTests
         await using var test = await TestBook.OpenAsync();
         var visit = Guid.CreateVersion7();
         await test.DeliverAsync(
-            TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("PEL-1", "town-lakes", 1, ["Asa"])),
-            TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))),
-            TestBook.Entry(visit, EntryKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))));
+            TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("PEL-1", "town-lakes", 1, ["Asa"])),
+            TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))),
+            TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))));
         await using var book = test.Book();
         await book.Clarities.ExecuteUpdateAsync(c => c.SetProperty(r => r.Text, "1.7 m"));
 

@@ -1,7 +1,8 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Store.Log;
 
 namespace UpperStill.Store.Tests;
@@ -113,7 +114,7 @@ public class LogChainTests
     {
         var test = await TestBook.OpenAsync();
         var visit = Guid.CreateVersion7();
-        await test.DeliverAsync(TestBook.Entry(visit, EntryKinds.VisitStarted, new VisitStartedBody("HAR-1", "layered-lake", 1, ["Asa"])));
+        await test.DeliverAsync(TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("HAR-1", "layered-lake", 1, ["Asa"])));
         for (var i = 0; i < 2; i++)
         {
             await test.DeliverAsync(Sounding(visit), Sounding(visit));
@@ -122,5 +123,5 @@ public class LogChainTests
         return test;
     }
 
-    private static Entry Sounding(Guid visit) => TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
+    private static Entry Sounding(Guid visit) => TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
 }

@@ -2,7 +2,7 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Migrations;
-using UpperStill.Core.Kit;
+using UpperStill.Core.Setup.Equipment;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Tests;

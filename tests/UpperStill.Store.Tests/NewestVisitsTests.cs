@@ -1,4 +1,4 @@
-using UpperStill.Core.Visits;
+using UpperStill.Core.Record.Entries;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;

@@ -1,9 +1,15 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Review;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store.Log;
 
 namespace UpperStill.Store.Tests;
@@ -36,10 +42,10 @@ public class OwnersTests
 
     public static TheoryData<string, EntryOwner> Kinds => new()
     {
-        { EntryKinds.Sounding.Name, EntryOwner.Sampler }, { EntryKinds.Answered.Name, EntryOwner.Sampler }, { EntryKinds.HandedOver.Name, EntryOwner.Sampler }, { EntryKinds.VisitClosed.Name, EntryOwner.Sampler },
-        { EntryKinds.Received.Name, EntryOwner.Laboratory }, { EntryKinds.SampleRejected.Name, EntryOwner.Laboratory }, { EntryKinds.Measured.Name, EntryOwner.Laboratory }, { EntryKinds.Result.Name, EntryOwner.Laboratory }, { EntryKinds.Reported.Name, EntryOwner.Laboratory },
-        { EntryKinds.Asked.Name, EntryOwner.Reviewer }, { EntryKinds.SignedOff.Name, EntryOwner.Reviewer },
-        { EntryKinds.VisitMoved.Name, EntryOwner.Mover },
+        { SoundingKinds.Sounding.Name, EntryOwner.Sampler }, { ReviewKinds.Answered.Name, EntryOwner.Sampler }, { CustodyKinds.HandedOver.Name, EntryOwner.Sampler }, { VisitKinds.VisitClosed.Name, EntryOwner.Sampler },
+        { CustodyKinds.Received.Name, EntryOwner.Laboratory }, { CustodyKinds.SampleRejected.Name, EntryOwner.Laboratory }, { ResultKinds.Measured.Name, EntryOwner.Laboratory }, { ResultKinds.Result.Name, EntryOwner.Laboratory }, { ResultKinds.Reported.Name, EntryOwner.Laboratory },
+        { ReviewKinds.Asked.Name, EntryOwner.Reviewer }, { ReviewKinds.SignedOff.Name, EntryOwner.Reviewer },
+        { VisitKinds.VisitMoved.Name, EntryOwner.Mover },
     };
 
     [Fact]
@@ -64,7 +70,7 @@ public class OwnersTests
             if (role == "sampler" && !may)
             {
                 // Nor by a reading of one's own that strikes it on the way.
-                Assert.Equal(Delivery.Refused, (await DeliverAsync(test, role, Any(visit, EntryKinds.Sounding.Name) with { Strikes = standing.Id, Why = "mine" }))[0].Delivery);
+                Assert.Equal(Delivery.Refused, (await DeliverAsync(test, role, Any(visit, SoundingKinds.Sounding.Name) with { Strikes = standing.Id, Why = "mine" }))[0].Delivery);
             }
         }
     }
@@ -74,7 +80,7 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "HAR-1");
-        var received = Any(visit, EntryKinds.Received.Name);
+        var received = Any(visit, CustodyKinds.Received.Name);
         var strike = Strike(visit, received);
         await DeliverAsync(test, "coordinator", start, received, strike);
 
@@ -87,7 +93,7 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "HAR-1");
-        var (result, sounding) = (Any(visit, EntryKinds.Result.Name), Any(visit, EntryKinds.Sounding.Name));
+        var (result, sounding) = (Any(visit, ResultKinds.Result.Name), Any(visit, SoundingKinds.Sounding.Name));
         await DeliverAsync(test, "coordinator", start, result, sounding);
 
         Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "laboratory", Kept(visit, sounding.Id)))[0].Delivery);
@@ -102,7 +108,7 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "PEL-1");
-        await DeliverAsync(test, "sampler elsewhere", start, Any(visit, EntryKinds.Sounding.Name));
+        await DeliverAsync(test, "sampler elsewhere", start, Any(visit, SoundingKinds.Sounding.Name));
 
         // Earlier by its own clock, at the intruder's own water, plain or striking what stands, alone or with readings.
         Begin(out var intruder, "HAR-1", visit);
@@ -110,7 +116,7 @@ public class OwnersTests
         var striking = intruder with { Id = Guid.CreateVersion7(), Strikes = start.Id, Why = "mine" };
         foreach (var role in new[] { "sampler", "coordinator" })
         {
-            var answers = await DeliverAsync(test, role, intruder, Any(visit, EntryKinds.Sounding.Name), striking);
+            var answers = await DeliverAsync(test, role, intruder, Any(visit, SoundingKinds.Sounding.Name), striking);
             Assert.All(answers, d => Assert.Equal(Delivery.Refused, d.Delivery));
 
             // They do not see the other water, and are not told where the visit lies.
@@ -138,8 +144,8 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "HAR-1");
-        var sign = TestBook.Entry(visit, EntryKinds.SignedOff, new SignedOffBody("0", "0"));
-        await DeliverAsync(test, "coordinator", start, Any(visit, EntryKinds.Sounding.Name), sign);
+        var sign = TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0"));
+        await DeliverAsync(test, "coordinator", start, Any(visit, SoundingKinds.Sounding.Name), sign);
         var move = Move(visit, "PEL-1");
 
         foreach (var role in Roles.Keys.Except(["both", "everywhere"]))
@@ -154,8 +160,8 @@ public class OwnersTests
         Assert.Equal("PEL-1", await StationAsync(test));
 
         // From then on it is the other water's: its people write to it, the first one's no more.
-        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "sampler", Any(visit, EntryKinds.Sounding.Name)))[0].Delivery);
-        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", Any(visit, EntryKinds.Sounding.Name)))[0].Delivery);
+        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "sampler", Any(visit, SoundingKinds.Sounding.Name)))[0].Delivery);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", Any(visit, SoundingKinds.Sounding.Name)))[0].Delivery);
 
         // Its head may still be put right under the name on its labels; that moves it neither back nor elsewhere.
         Begin(out var again, "HAR-1", visit);
@@ -192,7 +198,7 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "PEL-1");
-        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", Any(visit, EntryKinds.Sounding.Name)))[0].Delivery);
+        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", Any(visit, SoundingKinds.Sounding.Name)))[0].Delivery);
         Begin(out var intruder, "HAR-1", visit);
 
         var refused = (await DeliverAsync(test, "sampler", intruder))[0];
@@ -206,7 +212,7 @@ public class OwnersTests
     {
         await using var test = await TestBook.OpenAsync();
         var visit = Begin(out var start, "HAR-1");
-        var (asked, sounding) = (Any(visit, EntryKinds.Asked.Name), Any(visit, EntryKinds.Sounding.Name));
+        var (asked, sounding) = (Any(visit, ReviewKinds.Asked.Name), Any(visit, SoundingKinds.Sounding.Name));
         var (ofAsked, ofSounding) = (Strike(visit, asked), Strike(visit, sounding));
         await DeliverAsync(test, "sampler", start);
 
@@ -227,7 +233,7 @@ public class OwnersTests
         await using var test = await TestBook.OpenAsync();
         var one = Begin(out var first, "HAR-1");
         var other = Begin(out var second, "HAR-1");
-        var sounding = Any(one, EntryKinds.Sounding.Name);
+        var sounding = Any(one, SoundingKinds.Sounding.Name);
         await DeliverAsync(test, "sampler", first, second, sounding);
 
         Assert.Equal("strike-elsewhere", (await DeliverAsync(test, "sampler", Strike(other, sounding)))[0].Refusal!.Code);
@@ -243,8 +249,8 @@ public class OwnersTests
         }
 
         var (bad, good) = (Begin(out var start, "HAR-2"), Begin(out var other, "HAR-2"));
-        var mark = TestBook.Entry(bad, EntryKinds.ClarityStated, new Core.Clarity.ClarityStatedBody(new WrittenLength("6", LengthUnit.Metre)));
-        var results = await DeliverAsync(test, "coordinator", start, Any(bad, EntryKinds.Sounding.Name), mark, other, Any(good, EntryKinds.Sounding.Name));
+        var mark = TestBook.Entry(bad, SecchiKinds.ClarityStated, new Core.Protocols.Secchi.ClarityStatedBody(new WrittenLength("6", LengthUnit.Metre)));
+        var results = await DeliverAsync(test, "coordinator", start, Any(bad, SoundingKinds.Sounding.Name), mark, other, Any(good, SoundingKinds.Sounding.Name));
 
         Assert.Equal([Delivery.Kept, Delivery.Kept, Delivery.Refused, Delivery.Kept, Delivery.Kept], results.Select(r => r.Delivery));
         Assert.Contains("a fault of ours", results[2].Refusal!.Seen, StringComparison.Ordinal);
@@ -271,23 +277,23 @@ public class OwnersTests
     private static Guid Begin(out Entry start, string station, Guid? visit = null)
     {
         var id = visit ?? Guid.CreateVersion7();
-        start = TestBook.Entry(id, EntryKinds.VisitStarted, new VisitStartedBody(station, station == "PEL-1" ? "town-lakes" : "layered-lake", 1, ["Asa"]));
+        start = TestBook.Entry(id, VisitKinds.VisitStarted, new VisitStartedBody(station, station == "PEL-1" ? "town-lakes" : "layered-lake", 1, ["Asa"]));
         return id;
     }
 
-    private static Entry Strike(Guid visit, Entry target) => TestBook.Entry(visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = target.Id, Why = "misread" };
+    private static Entry Strike(Guid visit, Entry target) => TestBook.Entry(visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = target.Id, Why = "misread" };
 
-    private static Entry Move(Guid visit, string station) => TestBook.Entry(visit, EntryKinds.VisitMoved, new VisitMovedBody(station)) with { Why = "the wrong name was touched" };
+    private static Entry Move(Guid visit, string station) => TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody(station)) with { Why = "the wrong name was touched" };
 
-    private static Entry Kept(Guid visit, params Guid[] about) => TestBook.Entry(visit, EntryKinds.Kept, new KeptBody("code", about)) with { Why = "it is so" };
+    private static Entry Kept(Guid visit, params Guid[] about) => TestBook.Entry(visit, VisitKinds.Kept, new KeptBody("code", about)) with { Why = "it is so" };
 
     private static Entry Any(Guid visit, string kind) => kind switch
     {
-        "answered" => TestBook.Entry(visit, EntryKinds.Answered, new AnsweredBody(Guid.CreateVersion7(), "yes")),
+        "answered" => TestBook.Entry(visit, ReviewKinds.Answered, new AnsweredBody(Guid.CreateVersion7(), "yes")),
         "visit-moved" => Move(visit, "HAR-2"),
-        "asked" => TestBook.Entry(visit, EntryKinds.Asked, new AskedBody("Was it taped?")),
-        "signed-off" => TestBook.Entry(visit, EntryKinds.SignedOff, new SignedOffBody("0", "0")),
-        _ => TestBook.Entry(visit, EntryKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Kind = kind, Why = kind == "sample-rejected" ? "warm" : null, Body = JsonDocument.Parse(Bodies.GetValueOrDefault(kind, """{"depth":{"written":"9","unit":"m"}}""")).RootElement },
+        "asked" => TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")),
+        "signed-off" => TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
+        _ => TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Kind = kind, Why = kind == "sample-rejected" ? "warm" : null, Body = JsonDocument.Parse(Bodies.GetValueOrDefault(kind, """{"depth":{"written":"9","unit":"m"}}""")).RootElement },
     };
 
     private static readonly Dictionary<string, string> Bodies = new()

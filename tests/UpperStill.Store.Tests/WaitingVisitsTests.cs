@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Record.Entries;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Log;
 using UpperStill.Store.Projections;
@@ -120,13 +120,13 @@ public sealed class WaitingVisitsTests
         return await book.Visits.Where(v => ids.Contains(v.Visit)).Select(v => v.Visit).ToListAsync();
     }
 
-    private static Entry Strike(Entry start) => TestBook.Entry(start.Visit, EntryKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "wrong station" };
+    private static Entry Strike(Entry start) => TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "wrong station" };
 
     private sealed record Visit(List<Entry> Entries)
     {
         internal Guid Id => Entries[0].Visit;
 
-        internal string Station { get; init; } = EntryKinds.VisitStarted.Read(Entries[0].Body)?.Station ?? string.Empty;
+        internal string Station { get; init; } = VisitKinds.VisitStarted.Read(Entries[0].Body)?.Station ?? string.Empty;
 
         internal DateOnly Day { get; init; } = DateOnly.FromDateTime(Entries[0].At.DateTime);
     }

@@ -2,9 +2,9 @@ using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;
 using Ical.Net.Serialization;
-using UpperStill.Core.Places;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Seasons;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Seasons;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Formats.Calendars;
 

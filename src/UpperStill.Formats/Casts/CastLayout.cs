@@ -1,5 +1,5 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Findings;
+using UpperStill.Core.Basis.Findings;
 
 namespace UpperStill.Formats.Casts;
 

@@ -1,7 +1,8 @@
 using System.Text;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Science.Oxygen;
 
 namespace UpperStill.Formats.Casts;
 

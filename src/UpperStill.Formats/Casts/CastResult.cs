@@ -1,6 +1,6 @@
-using UpperStill.Core.Findings;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
 
 namespace UpperStill.Formats.Casts;
 

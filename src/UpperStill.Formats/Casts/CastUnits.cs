@@ -1,5 +1,5 @@
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
 
 namespace UpperStill.Formats.Casts;
 

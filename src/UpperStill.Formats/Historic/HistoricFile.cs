@@ -1,7 +1,7 @@
 using CsvHelper;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Historic;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Application.Import;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Formats.Historic;
 

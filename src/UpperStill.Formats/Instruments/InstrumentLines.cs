@@ -1,4 +1,4 @@
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Formats.Instruments;
 

@@ -1,5 +1,5 @@
 using System.Globalization;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Formats.Instruments;
 

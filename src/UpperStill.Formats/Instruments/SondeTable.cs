@@ -1,6 +1,6 @@
 using System.Globalization;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
 using UpperStill.Formats.Casts;
 
 namespace UpperStill.Formats.Instruments;

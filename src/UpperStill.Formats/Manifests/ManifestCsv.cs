@@ -1,7 +1,7 @@
 using System.Globalization;
 using CsvHelper;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Samples;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Custody;
 
 namespace UpperStill.Formats.Manifests;
 

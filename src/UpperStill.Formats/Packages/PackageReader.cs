@@ -5,7 +5,7 @@ using System.Text;
 using System.Text.Json;
 using CsvHelper;
 using CsvHelper.Configuration;
-using UpperStill.Core.Findings;
+using UpperStill.Core.Basis.Findings;
 
 namespace UpperStill.Formats.Packages;
 

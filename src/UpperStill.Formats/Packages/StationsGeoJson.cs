@@ -1,6 +1,6 @@
 using System.Text;
 using System.Text.Json;
-using UpperStill.Core.Places;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Formats.Packages;
 

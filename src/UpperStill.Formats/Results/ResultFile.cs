@@ -1,7 +1,8 @@
 using System.Text;
 using CsvHelper;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Results;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Setup.Laboratories;
 
 namespace UpperStill.Formats.Results;
 
@@ -117,7 +118,7 @@ public static class ResultFile
 
         var body = new ResultBody(number, analyte, value, string.IsNullOrWhiteSpace(unit) ? null : unit.Trim(), qualifier, limit, Nullable(Field(csv, heads, mapping.Method)), WrittenDate.Read(Field(csv, heads, mapping.Date), mapping.Dates), file);
         var read = ReportedValue.Read(body);
-        return read.Value is null && qualifier != Qualifier.Rejected && read.Findings.FirstOrDefault(f => f.Level == Core.Findings.FindingLevel.Stop) is { } stop
+        return read.Value is null && qualifier != Qualifier.Rejected && read.Findings.FirstOrDefault(f => f.Level == Core.Basis.Findings.FindingLevel.Stop) is { } stop
             ? new ResultRow(line, number, body, raw, stop.Code, $"{stop.Seen} {stop.Why}")
             : new ResultRow(line, number, body, raw);
 

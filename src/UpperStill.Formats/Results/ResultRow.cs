@@ -1,4 +1,4 @@
-using UpperStill.Core.Results;
+using UpperStill.Core.Protocols.Results;
 
 namespace UpperStill.Formats.Results;
 

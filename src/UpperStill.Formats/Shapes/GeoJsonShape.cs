@@ -1,6 +1,7 @@
 using System.Text.Json;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Places;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Formats.Shapes;
 

@@ -1,7 +1,7 @@
 using System.Globalization;
 using System.Xml;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Places;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Formats.Tracks;
 

@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Trends;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;

@@ -1,7 +1,7 @@
 using System.Security.Cryptography;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Protocols.Profile;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -95,8 +95,8 @@ internal static class CastFileEndpoints
             return null;
         }
 
-        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit && e.Kind == EntryKinds.LoggedCast.Name).ToListAsync(cancel);
-        return rows.Any(r => EntryKinds.LoggedCast.Read(r.ToEntry().Body)?.Sha256 == sha256) ? await book.WaterOfAsync(visit, cancel) : null;
+        var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit && e.Kind == ProfileKinds.LoggedCast.Name).ToListAsync(cancel);
+        return rows.Any(r => ProfileKinds.LoggedCast.Read(r.ToEntry().Body)?.Sha256 == sha256) ? await book.WaterOfAsync(visit, cancel) : null;
     }
 
     private static IResult Unknown =>

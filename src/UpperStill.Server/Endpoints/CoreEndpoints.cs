@@ -3,8 +3,9 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.Http.Features;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Server.People;
 
 namespace UpperStill.Server.Endpoints;

@@ -1,7 +1,8 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;

@@ -1,4 +1,4 @@
-using UpperStill.Core.Places;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Formats.Shapes;
 using UpperStill.Formats.Tracks;
 using UpperStill.Server.People;

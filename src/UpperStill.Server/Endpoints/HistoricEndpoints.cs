@@ -1,6 +1,6 @@
 using System.Globalization;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Historic;
+using UpperStill.Core.Application.Import;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Formats.Historic;
 using UpperStill.Formats.Results;
 using UpperStill.Server.Historic;

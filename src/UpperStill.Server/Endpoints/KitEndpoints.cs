@@ -1,8 +1,8 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Operations;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Setup.Equipment;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;

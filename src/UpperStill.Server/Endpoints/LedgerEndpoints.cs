@@ -1,8 +1,11 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Laboratories;
 using UpperStill.Formats.Labels;
 using UpperStill.Formats.Manifests;
 using UpperStill.Server.Hosting;
@@ -99,13 +102,13 @@ internal static class LedgerEndpoints
         List<Entry> entries = [];
         foreach (var visit in manifest.Samples.Where(s => s.State == SampleState.HandedOver).GroupBy(s => s.Visit))
         {
-            entries.Add(Make(visit.Key, EntryKinds.Received, JsonSerializer.SerializeToElement(new ReceivedBody([.. visit.Select(s => s.Number)], ArrivedAs.Good, StandIn, manifest.Id), CoreJson.Default.ReceivedBody), null));
-            entries.AddRange(visit.Join(answer.Rejected, s => s.Number, r => r.Number, (s, r) => Make(visit.Key, EntryKinds.SampleRejected, JsonSerializer.SerializeToElement(new SamplesBody([s.Number]), CoreJson.Default.SamplesBody), r.Why)));
+            entries.Add(Make(visit.Key, CustodyKinds.Received, JsonSerializer.SerializeToElement(new ReceivedBody([.. visit.Select(s => s.Number)], ArrivedAs.Good, StandIn, manifest.Id), CustodyJson.Default.ReceivedBody), null));
+            entries.AddRange(visit.Join(answer.Rejected, s => s.Number, r => r.Number, (s, r) => Make(visit.Key, CustodyKinds.SampleRejected, JsonSerializer.SerializeToElement(new SamplesBody([s.Number]), ResultJson.Default.SamplesBody), r.Why)));
         }
 
         if (entries.Count > 0)
         {
-            await log.DeliverAsync(book, entries, new EntryReceipt(now, 0, StandIn), new Deliverer(new Core.People.Permissions([new Core.People.Grant(Core.People.Role.Laboratory)])), cancel);
+            await log.DeliverAsync(book, entries, new EntryReceipt(now, 0, StandIn), new Deliverer(new Core.Setup.People.Permissions([new Core.Setup.People.Grant(Core.Setup.People.Role.Laboratory)])), cancel);
         }
 
         Entry Make(Guid visit, EntryKind kind, JsonElement body, string? why) => new(Guid.CreateVersion7(now), visit, kind.Name, kind.Version, body, now, StandIn, "stand-in", null, why);

@@ -1,5 +1,5 @@
-using UpperStill.Core.Outings;
-using UpperStill.Core.Samples;
+using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Formats.Labels;
 using UpperStill.Server.Outings;
 using UpperStill.Server.People;

@@ -1,7 +1,7 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.Packages;
 using UpperStill.Server.People;

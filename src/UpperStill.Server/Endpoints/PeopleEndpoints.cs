@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;

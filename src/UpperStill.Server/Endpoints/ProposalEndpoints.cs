@@ -1,8 +1,10 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Places;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;

@@ -1,9 +1,9 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
+using UpperStill.Core.Science.Stratification;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.Server.Record;

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
-using UpperStill.Core.Results;
+using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.People;
 using UpperStill.Formats.Results;
 using UpperStill.Server.Ledger;
 using UpperStill.Server.People;

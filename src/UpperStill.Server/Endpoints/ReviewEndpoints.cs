@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Review;
+using UpperStill.Core.Application.Review;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;

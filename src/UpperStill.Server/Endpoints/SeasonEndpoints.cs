@@ -1,8 +1,9 @@
 using System.Globalization;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Seasons;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.Seasons;
 using UpperStill.Formats.Calendars;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
@@ -172,7 +173,7 @@ internal static class SeasonEndpoints
 
     private static async Task<IResult> KeepLaboratoryAsync(int version, Laboratory given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
-        if (SeasonCheck.Findings(given).FirstOrDefault() is { } fault)
+        if (LaboratoryCheck.Findings(given).FirstOrDefault() is { } fault)
         {
             return Fault(fault.Seen, $"{fault.Why} {fault.Act}");
         }

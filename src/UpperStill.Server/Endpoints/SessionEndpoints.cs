@@ -1,7 +1,7 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Identity;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.StandIns.Demo;

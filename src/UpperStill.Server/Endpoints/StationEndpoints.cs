@@ -1,10 +1,11 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Clarity;
-using UpperStill.Core.People;
-using UpperStill.Core.Places;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Trends;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.History;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Setup.People;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Projections;
@@ -73,8 +74,8 @@ internal static class StationEndpoints
                 var row = await book.Stations.AsNoTracking().FirstAsync(s => s.Code == code, cancel);
                 var last = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => new { v.Visit, v.Observers }).FirstOrDefaultAsync(cancel);
                 var observers = last?.Observers;
-                var began = last is null ? null : await book.Entries.AsNoTracking().Where(e => e.Visit == last.Visit && e.Kind == EntryKinds.VisitStarted.Name).OrderByDescending(e => e.Sequence).FirstOrDefaultAsync(cancel);
-                List<NamedPerson> crew = began is null ? [] : [.. EntryKinds.VisitStarted.Read(began.ToEntry().Body)?.People ?? []];
+                var began = last is null ? null : await book.Entries.AsNoTracking().Where(e => e.Visit == last.Visit && e.Kind == VisitKinds.VisitStarted.Name).OrderByDescending(e => e.Sequence).FirstOrDefaultAsync(cancel);
+                List<NamedPerson> crew = began is null ? [] : [.. VisitKinds.VisitStarted.Read(began.ToEntry().Body)?.People ?? []];
 
                 // Who uses this water is its people's to know; the rest of the group is not.
                 var here = (await book.Users.AsNoTracking().ToListAsync(cancel)).Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode)).Select(p => p.Id).ToHashSet();

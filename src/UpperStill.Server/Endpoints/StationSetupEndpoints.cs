@@ -1,10 +1,11 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Places;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;

@@ -1,12 +1,12 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Historic;
-using UpperStill.Core.Operations;
-using UpperStill.Core.People;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Review;
-using UpperStill.Core.Trends;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Import;
+using UpperStill.Core.Application.Review;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Log;
@@ -174,7 +174,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
         var standing = await book.Visits.Select(v => v.Visit).Union(book.Waiting.Select(w => w.Visit)).ToHashSetAsync(cancel);
         var now = clock.GetLocalNow();
         return (ImportReach.Done, [.. starts.Where(s => standing.Contains(s.Entry.Visit)).Select(s => new Entry(
-            Guid.CreateVersion7(now), s.Entry.Visit, EntryKinds.Strike.Name, EntryKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), CoreJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))]);
+            Guid.CreateVersion7(now), s.Entry.Visit, VisitKinds.Strike.Name, VisitKinds.Strike.Version, JsonSerializer.SerializeToElement(new EmptyBody(), VisitJson.Default.EmptyBody), now, caller.Name, Device, s.Entry.Id, why, Person: caller.Person!.Id))]);
     }, cancel);
 
     /// <summary>Signs off every visit of an import that has nothing open.</summary>
@@ -202,7 +202,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
             {
                 var body = new SignedOffBody(review.Field, review.Results);
                 signs.Add(new Entry(
-                    Guid.CreateVersion7(now), start.Entry.Visit, EntryKinds.SignedOff.Name, EntryKinds.SignedOff.Version, JsonSerializer.SerializeToElement(body, CoreJson.Default.SignedOffBody), now, caller.Name, Device, Person: caller.Person!.Id));
+                    Guid.CreateVersion7(now), start.Entry.Visit, ReviewKinds.SignedOff.Name, ReviewKinds.SignedOff.Version, JsonSerializer.SerializeToElement(body, ReviewJson.Default.SignedOffBody), now, caller.Name, Device, Person: caller.Person!.Id));
             }
         }
 
@@ -247,8 +247,8 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     private async Task<List<Start>> StartsAsync(Guid? import, CancellationToken cancel)
     {
         var waters = await book.Stations.AsNoTracking().ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
-        var rows = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.import.id') IS NOT NULL").AsNoTracking().ToListAsync(cancel);
-        return [.. rows.Select(row => (Row: row, Body: EntryKinds.VisitStarted.Read(row.ToEntry().Body))).Where(s => s.Body?.Import is { } from && (import is null || from.Id == import))
+        var rows = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {VisitKinds.VisitStarted.Name} AND json_extract(Body, '$.import.id') IS NOT NULL").AsNoTracking().ToListAsync(cancel);
+        return [.. rows.Select(row => (Row: row, Body: VisitKinds.VisitStarted.Read(row.ToEntry().Body))).Where(s => s.Body?.Import is { } from && (import is null || from.Id == import))
             .Select(s => new Start(s.Row, s.Body!, waters.TryGetValue(s.Body!.Station, out var water) && caller.May.Coordinates(water)))];
     }
 

@@ -1,9 +1,9 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Review;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Review;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Server.Backups;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store;

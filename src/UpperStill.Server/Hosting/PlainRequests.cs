@@ -1,6 +1,6 @@
 using System.Reflection;
 using Microsoft.Net.Http.Headers;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Server.Hosting;
 

@@ -1,8 +1,8 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Projections;
@@ -80,9 +80,9 @@ public sealed class LedgerDesk(FieldBook book, Caller caller, TimeProvider clock
         }
 
         var visits = samples.Select(s => s.Visit).Distinct().ToList();
-        var entries = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == EntryKinds.HandedOver.Name || e.Kind == EntryKinds.Received.Name)).ToListAsync(cancel)).Select(e => e.ToEntry()).ToList();
-        var handed = entries.Where(e => e.Kind == EntryKinds.HandedOver.Name).Select(e => (Entry: e, Body: EntryKinds.HandedOver.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).First();
-        var received = entries.Where(e => e.Kind == EntryKinds.Received.Name).Select(e => (Entry: e, Body: EntryKinds.Received.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).FirstOrDefault();
+        var entries = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == CustodyKinds.HandedOver.Name || e.Kind == CustodyKinds.Received.Name)).ToListAsync(cancel)).Select(e => e.ToEntry()).ToList();
+        var handed = entries.Where(e => e.Kind == CustodyKinds.HandedOver.Name).Select(e => (Entry: e, Body: CustodyKinds.HandedOver.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).First();
+        var received = entries.Where(e => e.Kind == CustodyKinds.Received.Name).Select(e => (Entry: e, Body: CustodyKinds.Received.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).FirstOrDefault();
         var body = handed.Body!;
         return new Manifest(id, handed.Entry.At, body.To, body.By, body.On, body.Signature, samples, body.Waybill, body.Seal, body.TemperatureC, received.Entry?.At, received.Body?.Signature);
     }

@@ -1,9 +1,9 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Results;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Formats.Results;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -60,7 +60,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
     public async Task<ImportAnswer> AgainAsync(CancellationToken cancel)
     {
         var held = (await book.HeldResults.AsNoTracking().Where(h => h.Settled == null && h.Result != null).OrderBy(h => h.At).ThenBy(h => h.Line).ToListAsync(cancel)).Where(Mine);
-        List<ResultRow> rows = [.. held.Select(h => new ResultRow(h.Line, h.Number, JsonSerializer.Deserialize(h.Result!, SetupJson.Default.ResultBody), h.Raw))];
+        List<ResultRow> rows = [.. held.Select(h => new ResultRow(h.Line, h.Number, JsonSerializer.Deserialize(h.Result!, ResultJson.Default.ResultBody), h.Raw))];
         return await log.AloneAsync(book, () => JoinAsync(rows, "held rows", true, cancel), cancel);
     }
 
@@ -82,7 +82,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
     }, cancel);
 
     // Rows that name no sample belong to whoever reports for the whole group.
-    private bool Mine(HeldResultRow row) => row.Water is { } water ? caller.May.Reports(water) : caller.May.Grants.Any(g => g.Role is Core.People.Role.Laboratory or Core.People.Role.Coordinator);
+    private bool Mine(HeldResultRow row) => row.Water is { } water ? caller.May.Reports(water) : caller.May.Grants.Any(g => g.Role is Core.Setup.People.Role.Laboratory or Core.Setup.People.Role.Coordinator);
 
     private async Task<ImportAnswer> JoinAsync(List<ResultRow> rows, string file, bool keep, CancellationToken cancel)
     {
@@ -126,12 +126,12 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         List<ResultBody> standing = [];
         foreach (var part in visits.Chunk(500))
         {
-            var entries = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit) && (e.Kind == EntryKinds.Result.Name || e.Strikes != null)).ToListAsync(cancel)).Select(e => e.ToEntry()).ToList();
+            var entries = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit) && (e.Kind == ResultKinds.Result.Name || e.Strikes != null)).ToListAsync(cancel)).Select(e => e.ToEntry()).ToList();
             var struck = entries.Select(e => e.Strikes).OfType<Guid>().ToHashSet();
-            foreach (var entry in entries.Where(e => e.Kind == EntryKinds.Result.Name))
+            foreach (var entry in entries.Where(e => e.Kind == ResultKinds.Result.Name))
             {
                 ids.Add(entry.Id);
-                if (!struck.Contains(entry.Id) && EntryKinds.Result.Read(entry.Body) is { } body)
+                if (!struck.Contains(entry.Id) && ResultKinds.Result.Read(entry.Body) is { } body)
                 {
                     standing.Add(body);
                 }
@@ -169,8 +169,8 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
     }
 
     private Entry MakeEntry(JoiningResult<ResultRow> joined, DateTimeOffset now) => new(
-        joined.Entry!.Value, joined.Sample!.Visit, EntryKinds.Result.Name, EntryKinds.Result.Version,
-        JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, SetupJson.Default.ResultBody), now, caller.Name, Device, Person: caller.Person!.Id);
+        joined.Entry!.Value, joined.Sample!.Visit, ResultKinds.Result.Name, ResultKinds.Result.Version,
+        JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, ResultJson.Default.ResultBody), now, caller.Name, Device, Person: caller.Person!.Id);
 
     private HeldResultRow MakeHeld(JoiningResult<ResultRow> one, string file, DateTimeOffset now) => new()
     {
@@ -179,7 +179,7 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
         Water = one.Sample?.Water,
         Code = one.Code!,
         Why = one.Why!,
-        Result = one.Result is null ? null : JsonSerializer.Serialize(one.Result, SetupJson.Default.ResultBody),
+        Result = one.Result is null ? null : JsonSerializer.Serialize(one.Result, ResultJson.Default.ResultBody),
         Raw = one.Row.Raw,
         File = file,
         Line = one.Row.Line,

@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Formats.Casts;
 using UpperStill.Formats.Instruments;
 using UpperStill.StandIns.Instruments;

@@ -1,9 +1,10 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Outings;
-using UpperStill.Core.Places;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Seasons;
-using UpperStill.Core.Sky;
+using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Sky;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Seasons;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Server.People;
 using UpperStill.Server.Seasons;
 using UpperStill.Store;

@@ -2,9 +2,9 @@ using System.Globalization;
 using System.Runtime.CompilerServices;
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
 using UpperStill.Formats.Calendars;
 using UpperStill.Formats.Packages;
 using UpperStill.Server.Hosting;
@@ -87,8 +87,8 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     // What came from meters, as it came; a file that was never sent is not there.
     private async Task CastsAsync(PackageWriter package, IQueryable<EntryRow> entries, CancellationToken cancel)
     {
-        var bodies = await entries.AsNoTracking().Where(e => e.Kind == EntryKinds.LoggedCast.Name).ToListAsync(cancel);
-        foreach (var sha256 in bodies.Select(e => EntryKinds.LoggedCast.Read(e.ToEntry().Body)?.Sha256).OfType<string>().Distinct().Order(StringComparer.Ordinal))
+        var bodies = await entries.AsNoTracking().Where(e => e.Kind == ProfileKinds.LoggedCast.Name).ToListAsync(cancel);
+        foreach (var sha256 in bodies.Select(e => ProfileKinds.LoggedCast.Read(e.ToEntry().Body)?.Sha256).OfType<string>().Distinct().Order(StringComparer.Ordinal))
         {
             if (instance.CastFile(sha256) is { } path && File.Exists(path))
             {
@@ -153,7 +153,7 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
 
                 foreach (var v in values[visit.Visit])
                 {
-                    yield return [id, v.Station, Day(v.Day), v.Analyte, $"{v.Place} {v.Depth}".Trim(), null, Decimals.Text(v.Value), v.Below ? "below" : null, Core.Results.Analytes.Find(v.Analyte)?.Unit, v.Text, v.Method, "true", Yes(visit.ResultsSigned)];
+                    yield return [id, v.Station, Day(v.Day), v.Analyte, $"{v.Place} {v.Depth}".Trim(), null, Decimals.Text(v.Value), v.Below ? "below" : null, Core.Setup.Laboratories.Analytes.Find(v.Analyte)?.Unit, v.Text, v.Method, "true", Yes(visit.ResultsSigned)];
                 }
             }
         }

@@ -1,4 +1,4 @@
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store.People;
 
 namespace UpperStill.Server.People;

@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
 

@@ -1,9 +1,9 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Historic;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Reports;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Import;
+using UpperStill.Core.Application.Reports;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Projections;

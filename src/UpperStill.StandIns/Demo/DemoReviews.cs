@@ -1,8 +1,9 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Review;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Review;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Record.Entries;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
@@ -34,11 +35,11 @@ public static class DemoReviews
             foreach (var open in review.Findings.Where(f => f.Finding.Kept is null).DistinctBy(f => (f.Finding.Code, string.Join(' ', f.Finding.About))))
             {
                 at = at.AddMinutes(2);
-                entries.Add(Made(EntryKinds.Kept, new KeptBody(open.Finding.Code, open.Finding.About), "asked the sampler; it stands"));
+                entries.Add(Made(VisitKinds.Kept, new KeptBody(open.Finding.Code, open.Finding.About), "asked the sampler; it stands"));
             }
 
             at = at.AddMinutes(3);
-            entries.Add(Made(EntryKinds.SignedOff, new SignedOffBody(review.Field, review.Results), null));
+            entries.Add(Made(ReviewKinds.SignedOff, new SignedOffBody(review.Field, review.Results), null));
 
             Entry Made<T>(EntryKind<T> kind, T body, string? why)
                 where T : class => new(chance.Uuid(at), review.Visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), at, scenario.People[0].Name, "office", null, why);

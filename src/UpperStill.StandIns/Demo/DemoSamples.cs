@@ -1,12 +1,16 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
-using UpperStill.Core.Bottles;
-using UpperStill.Core.Chlorophyll;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Results;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Bottles;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Filtering;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Science.Chlorophyll;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
@@ -35,7 +39,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var water = planned.Where(p => p.Type.FilledAt == FilledAt.Water).ToList();
         foreach (var (bottle, i) in water.Select((b, i) => (b, i)))
         {
-            Make(EntryKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Composite, FilledTo.AsAsked, Rinses: bottle.Type.Rinses, Drops: bottle.Type.Drops), At.AddMinutes(2 * i));
+            Make(BottleKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Composite, FilledTo.AsAsked, Rinses: bottle.Type.Rinses, Drops: bottle.Type.Drops), At.AddMinutes(2 * i));
         }
 
         var filters = planned.Where(p => p.Type.FilledAt == FilledAt.Bench).ToList();
@@ -59,26 +63,26 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         foreach (var (filter, bottle) in filters.Zip(water))
         {
             bench = bench.AddMinutes(3);
-            Make(EntryKinds.Filter, new FilterBody(filter.Number, bottle.Number, FilterBy.Syringe, WhiteDisc: true, Rinsed: true, Lot: "F-26"), bench);
+            Make(FilterKinds.Filter, new FilterBody(filter.Number, bottle.Number, FilterBy.Syringe, WhiteDisc: true, Rinsed: true, Lot: "F-26"), bench);
             var whole = ClarityM > 3.5 ? 2 : 1;
             for (var fill = 0; fill < whole; fill++)
             {
-                Make(EntryKinds.FilterFill, new FilterFillBody(filter.Number, "50", "0", Seconds: chance.Whole(37, 46)), bench = bench.AddMinutes(1));
+                Make(FilterKinds.FilterFill, new FilterFillBody(filter.Number, "50", "0", Seconds: chance.Whole(37, 46)), bench = bench.AddMinutes(1));
             }
 
             var left = chance.Whole(6, 20);
             var clogged = whole == 1 && chance.Even() < 0.3;
             if (clogged)
             {
-                Make(EntryKinds.FilterFill, new FilterFillBody(filter.Number, "50", Decimals.Text(left), Seconds: 70, Clogged: true), bench = bench.AddMinutes(2));
+                Make(FilterKinds.FilterFill, new FilterFillBody(filter.Number, "50", Decimals.Text(left), Seconds: 70, Clogged: true), bench = bench.AddMinutes(2));
             }
 
             volumes.Add((50 * whole) + (clogged ? 50 - left : 0));
-            Make(EntryKinds.Filter, new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null, Folded: true, Tinted: true), bench = bench.AddMinutes(1));
+            Make(FilterKinds.Filter, new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null, Folded: true, Tinted: true), bench = bench.AddMinutes(1));
         }
 
-        Make(EntryKinds.Labelled, new LabelledBody(numbers), bench.AddMinutes(2));
-        Make(EntryKinds.Stored, new StoredBody(numbers, StorePlace.Freezer, $"{Vials}, {Day.ToString("MMM", System.Globalization.CultureInfo.InvariantCulture)}", "-19", Foil: true), bench.AddMinutes(5));
+        Make(CustodyKinds.Labelled, new LabelledBody(numbers), bench.AddMinutes(2));
+        Make(CustodyKinds.Stored, new StoredBody(numbers, StorePlace.Freezer, $"{Vials}, {Day.ToString("MMM", System.Globalization.CultureInfo.InvariantCulture)}", "-19", Foil: true), bench.AddMinutes(5));
 
         // This July's vials missed the turn-in: they wait for the next.
         if (TurnIn() is { } date && !(Day.Year == Scenario.Now.Year && Day.Month == 7))
@@ -90,7 +94,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
     private void Fresh(List<PlannedSample> water)
     {
         string[] numbers = [.. water.Select(w => w.Number)];
-        Make(EntryKinds.Stored, new StoredBody(numbers, StorePlace.Cooler, TemperatureC: "3"), At.AddMinutes(20));
+        Make(CustodyKinds.Stored, new StoredBody(numbers, StorePlace.Cooler, TemperatureC: "3"), At.AddMinutes(20));
         ToTheLab(numbers, At.AddHours(2), TravelOn.Ice, [], Day > DateOnly.FromDateTime(Scenario.Now.DateTime).AddDays(-20));
     }
 
@@ -102,8 +106,8 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var lab = Scenario.Laboratory.Name;
         var analyst = Scenario.People.First(p => p.SignInName == "laboratory").Name;
         var manifest = new Chance(Scenario.Seed ^ (ulong)at.Date.Ticks).Uuid(at);
-        Make(EntryKinds.HandedOver, new HandedOverBody(manifest, numbers, lab, TravelBy.Hand, on, Station.Observers[0]), at);
-        Make(EntryKinds.Received, new ReceivedBody(numbers, ArrivedAs.Good, analyst, manifest, on == TravelOn.Ice ? "4" : null), at.AddHours(1), analyst);
+        Make(CustodyKinds.HandedOver, new HandedOverBody(manifest, numbers, lab, TravelBy.Hand, on, Station.Observers[0]), at);
+        Make(CustodyKinds.Received, new ReceivedBody(numbers, ArrivedAs.Good, analyst, manifest, on == TravelOn.Ice ? "4" : null), at.AddHours(1), analyst);
         if (stillThere)
         {
             return;
@@ -113,7 +117,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var rejected = numbers.Length > 1 && Day is { Year: 2024, Month: 7 } ? numbers[^1] : null;
         if (rejected is not null)
         {
-            Make(EntryKinds.SampleRejected, new SamplesBody([rejected]), at.AddHours(1.2), analyst, "not wholly in foil");
+            Make(CustodyKinds.SampleRejected, new SamplesBody([rejected]), at.AddHours(1.2), analyst, "not wholly in foil");
         }
 
         foreach (var (number, i) in numbers.Select((n, i) => (n, i)).Where(n => n.n != rejected))
@@ -121,18 +125,18 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
             var value = Chlorophyll * (1 + (0.07 * chance.Bell()));
             if (volumes.Count > 0 && Day.Year == Scenario.Now.Year)
             {
-                Make(EntryKinds.Measured, new MeasuredBody(number, Readings(value, (double)volumes[i]), DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
+                Make(ResultKinds.Measured, new MeasuredBody(number, Readings(value, (double)volumes[i]), DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
             }
             else
             {
                 var below = value < 0.5;
-                Make(EntryKinds.Result, new ResultBody(number, "chlorophyll-a", Two(below ? 0.5 : value), "µg/L", below ? Qualifier.Below : null, "0.5", "monochromatic", DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
+                Make(ResultKinds.Result, new ResultBody(number, "chlorophyll-a", Two(below ? 0.5 : value), "µg/L", below ? Qualifier.Below : null, "0.5", "monochromatic", DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
             }
         }
 
         if (volumes.Count > 0 && Day.Year == Scenario.Now.Year)
         {
-            Make(EntryKinds.Reported, new SamplesBody([.. numbers.Where(n => n != rejected)]), reported.AddHours(1), analyst);
+            Make(ResultKinds.Reported, new SamplesBody([.. numbers.Where(n => n != rejected)]), reported.AddHours(1), analyst);
         }
     }
 

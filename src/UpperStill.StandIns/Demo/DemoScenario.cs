@@ -1,10 +1,10 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using UpperStill.Core.Kit;
-using UpperStill.Core.People;
-using UpperStill.Core.Places;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Seasons;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.People;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;

@@ -1,14 +1,15 @@
 using System.Globalization;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
-using UpperStill.Core.Clarity;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Places;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Science.Oxygen;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
@@ -74,17 +75,17 @@ public sealed class DemoSeasons
         internal void Write()
         {
             visit = chance.Uuid(clock);
-            Add(EntryKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line));
+            Add(VisitKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line));
             var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3);
-            Add(EntryKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
+            Add(SoundingKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
             var clarity = station.Lake.Clarity(day, scenario.FirstYear, yearShift, chance);
             if (clarity >= depth - 0.05)
             {
-                Add(EntryKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.OnBottom));
+                Add(SecchiKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.OnBottom));
             }
             else if (station.Lake.DepthM < 5 && day.Month is 7 or 8 && chance.Even() < 0.06)
             {
-                Add(EntryKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.InPlants));
+                Add(SecchiKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.InPlants));
             }
             else
             {
@@ -101,7 +102,7 @@ public sealed class DemoSeasons
                 }
                 else
                 {
-                    Add(EntryKinds.Taken, new TakenBody(protocol.Protocol));
+                    Add(VisitKinds.Taken, new TakenBody(protocol.Protocol));
                     if (protocol.Protocol == Protocol.Chlorophyll)
                     {
                         samples = new DemoSamples(scenario, station, visit, clock, clarity);
@@ -109,7 +110,7 @@ public sealed class DemoSeasons
                 }
             }
 
-            Add(EntryKinds.VisitClosed, new EmptyBody());
+            Add(VisitKinds.VisitClosed, new EmptyBody());
             entries.AddRange(samples?.Write(programme) ?? []);
         }
 
@@ -118,7 +119,7 @@ public sealed class DemoSeasons
         {
             var own = new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 104729) ^ (ulong)station.Station.Code[0]);
             var tube = station.Station.Code == "SKA-1" && day.Year >= 2020;
-            entries.Add(Made(own, EntryKinds.DiscConditions, new DiscConditionsBody(tube ? BoatSide.Sun : BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
+            entries.Add(Made(own, SecchiKinds.DiscConditions, new DiscConditionsBody(tube ? BoatSide.Sun : BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
         }
 
         // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.
@@ -126,8 +127,8 @@ public sealed class DemoSeasons
             protocol.Protocol != Protocol.Clarity
             && day >= protocol.From.In(day.Year) && day <= protocol.Until.In(day.Year)
             && (protocol.Rhythm == Rhythm.Days || (protocol.Rhythm == Rhythm.Monthly && !entries.Any(e =>
-                e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month && (protocol.Protocol == Protocol.Profile ? e.Kind == EntryKinds.Level.Name
-                    : e.Kind == EntryKinds.Taken.Name && e.Body.GetProperty("protocol").GetString() == JsonNamingPolicy.CamelCase.ConvertName(protocol.Protocol.ToString())))));
+                e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month && (protocol.Protocol == Protocol.Profile ? e.Kind == ProfileKinds.Level.Name
+                    : e.Kind == VisitKinds.Taken.Name && e.Body.GetProperty("protocol").GetString() == JsonNamingPolicy.CamelCase.ConvertName(protocol.Protocol.ToString())))));
 
         // Its own chance and clock: what else was read that day stays as it is, with or without a profile.
         private void Profile(double depth)
@@ -138,13 +139,13 @@ public sealed class DemoSeasons
 
             // The meter was left on per cent once, and nobody saw it.
             var percent = !water.Sea && day is { Year: 2019, Month: 8 };
-            Write(EntryKinds.MeterCheck, new MeterCheckBody(meter, Expected: new WrittenOxygen("100", OxygenUnit.Percent), Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent), Display: OxygenUnit.MgPerL));
+            Write(ProfileKinds.MeterCheck, new MeterCheckBody(meter, Expected: new WrittenOxygen("100", OxygenUnit.Percent), Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent), Display: OxygenUnit.MgPerL));
             foreach (var level in PlannedLevels.Of(programme.SchoolOf("profile.levels"), new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)))
             {
                 var z = (double)level.Metres;
                 var (celsius, oxygen) = (water.TemperatureC(z) + (0.04 * own.Bell()), Math.Max(0.1, water.OxygenMgPerL(z) + (0.05 * own.Bell())));
                 var shown = percent ? oxygen * 100 / Solubility.AtPressure(celsius, 0, LakeColumn.AirKpa) : oxygen;
-                Write(EntryKinds.Level, new LevelBody(new WrittenLength(Decimals.Text(level.Value), level.Unit), new WrittenTemperature(Tenth(celsius), TemperatureUnit.Celsius), new WrittenOxygen(Tenth(shown), OxygenUnit.MgPerL),
+                Write(ProfileKinds.Level, new LevelBody(new WrittenLength(Decimals.Text(level.Value), level.Unit), new WrittenTemperature(Tenth(celsius), TemperatureUnit.Celsius), new WrittenOxygen(Tenth(shown), OxygenUnit.MgPerL),
                     Salinity: water.Sea ? Tenth(water.Salinity(z) + (0.1 * own.Bell())) : null));
             }
 
@@ -189,7 +190,7 @@ public sealed class DemoSeasons
         }
 
         private Entry Mark(int lowering, DiscEvent seen, string observer, WrittenLength depth, Entry? strikes = null, string? why = null) =>
-            Add(EntryKinds.DiscMark, new DiscMarkBody(lowering, seen, depth, observer), strikes, why);
+            Add(SecchiKinds.DiscMark, new DiscMarkBody(lowering, seen, depth, observer), strikes, why);
 
         private Entry Add<T>(EntryKind<T> kind, T body, Entry? strikes = null, string? why = null)
             where T : class

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Places;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Instruments;

@@ -1,5 +1,5 @@
 using System.Globalization;
-using UpperStill.Core.Places;
+using UpperStill.Core.Science.Geodesy;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Instruments;

@@ -1,5 +1,5 @@
 using System.Globalization;
-using UpperStill.Core.Oxygen;
+using UpperStill.Core.Science.Oxygen;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Instruments;

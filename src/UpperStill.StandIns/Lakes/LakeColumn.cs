@@ -1,4 +1,4 @@
-using UpperStill.Core.Oxygen;
+using UpperStill.Core.Science.Oxygen;
 
 namespace UpperStill.StandIns.Lakes;
 

@@ -1,4 +1,6 @@
-using UpperStill.Core.Places;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.StandIns.Lakes;
 

@@ -1,5 +1,5 @@
-using UpperStill.Core.Places;
-using UpperStill.Core.Sky;
+using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Science.Geodesy;
 using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Services;

@@ -1,7 +1,7 @@
 using System.Buffers.Binary;
 using System.Globalization;
 using System.Text;
-using UpperStill.Core.Samples;
+using UpperStill.Core.Setup.Laboratories;
 using UpperStill.StandIns.Demo;
 using UpperStill.StandIns.Lakes;
 

@@ -1,5 +1,5 @@
-using UpperStill.Core.Places;
-using UpperStill.Core.Sky;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Sky;
 
 namespace UpperStill.StandIns.Services;
 

@@ -1,5 +1,7 @@
-using UpperStill.Core.Findings;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Record.Entries;
 
 namespace UpperStill.Store.Log;
 
@@ -13,7 +15,7 @@ internal static class DeliveryJudge
         var reach = Reach(view, delivery);
         Dictionary<Guid, Entry> taken = [];
         var results = new Delivered[entries.Count];
-        var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != EntryKinds.VisitStarted.Name).ToList();
+        var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != VisitKinds.VisitStarted.Name).ToList();
         for (var before = -1; open.Count != before;)
         {
             before = open.Count;
@@ -58,13 +60,13 @@ internal static class DeliveryJudge
 
     private static Finding? Refusal(LogView view, Entry entry, DeliveryReach reach)
     {
-        if (entry.Kind == EntryKinds.VisitMoved.Name && LogView.StationIn(entry) is { } station)
+        if (entry.Kind == VisitKinds.VisitMoved.Name && LogView.StationIn(entry) is { } station)
         {
             var there = view.Stations.GetValueOrDefault(station);
             return reach.Unknown(station, there) ?? reach.Moves(entry, station, there);
         }
 
-        if (entry.Kind != EntryKinds.VisitStarted.Name || EntryKinds.VisitStarted.Read(entry.Body) is not { } start)
+        if (entry.Kind != VisitKinds.VisitStarted.Name || VisitKinds.VisitStarted.Read(entry.Body) is not { } start)
         {
             return reach.Refusal(entry);
         }
@@ -105,7 +107,7 @@ internal static class DeliveryJudge
                 // What came before people had ids says by name whose it is.
                 var mine = row.DeliveredById is { } by ? by == receipt.DeliveredById : who.Is is null ? row.DeliveredBy == receipt.DeliveredBy : who.IsCalled(row.By);
                 (own, others) = (own || mine, others || !mine);
-                if (row.Strikes is not null || row.Kind == EntryKinds.VisitStarted.Name || row.Kind == EntryKinds.VisitMoved.Name)
+                if (row.Strikes is not null || row.Kind == VisitKinds.VisitStarted.Name || row.Kind == VisitKinds.VisitMoved.Name)
                 {
                     placing.Add(row.ToEntry());
                 }
@@ -139,7 +141,7 @@ internal static class DeliveryJudge
         {
             if (LogView.StationIn(one) is { } at)
             {
-                reach.Was(visit, at, view.Stations.GetValueOrDefault(at), begun: one.Kind == EntryKinds.VisitStarted.Name);
+                reach.Was(visit, at, view.Stations.GetValueOrDefault(at), begun: one.Kind == VisitKinds.VisitStarted.Name);
             }
         }
 
@@ -150,7 +152,7 @@ internal static class DeliveryJudge
     }
 
     // Of what is struck or speaks of others, the words count, too.
-    private static KnownEntry Known(EntryRow row) => row.Kind == EntryKinds.Kept.Name || row.Strikes is not null ? Known(row.ToEntry()) : new(row.Visit, row.Kind, null, []);
+    private static KnownEntry Known(EntryRow row) => row.Kind == VisitKinds.Kept.Name || row.Strikes is not null ? Known(row.ToEntry()) : new(row.Visit, row.Kind, null, []);
 
     private static Finding NotYet { get; } = Finding.Note(
         "strike-waits", "It strikes an entry that is not here yet.", "Whether it may be struck is judged by what it is.", "It is sent again by itself, once the other has come.");

@@ -1,5 +1,5 @@
 using System.Text.Json;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Record.Entries;
 
 namespace UpperStill.Store.Log;
 

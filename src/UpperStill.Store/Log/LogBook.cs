@@ -1,7 +1,8 @@
 using System.Diagnostics;
 using System.Diagnostics.Metrics;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 

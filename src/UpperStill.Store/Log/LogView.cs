@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Record.Entries;
 
 namespace UpperStill.Store.Log;
 
@@ -46,9 +46,9 @@ internal sealed class LogView
         ids.ExceptWith(rows.Select(r => r.Id));
         rows.AddRange(await book.Entries.AsNoTracking().Where(e => unread.Contains(e.Visit) || ids.Contains(e.Id)).OrderBy(e => e.Sequence).ToListAsync(cancel));
         var places = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
-        var named = entries.Select(StationIn).Concat(rows.Where(r => r.Kind == EntryKinds.VisitStarted.Name || r.Kind == EntryKinds.VisitMoved.Name).Select(r => StationIn(r.ToEntry()))).Concat(places.Values).OfType<string>().ToHashSet();
+        var named = entries.Select(StationIn).Concat(rows.Where(r => r.Kind == VisitKinds.VisitStarted.Name || r.Kind == VisitKinds.VisitMoved.Name).Select(r => StationIn(r.ToEntry()))).Concat(places.Values).OfType<string>().ToHashSet();
         var stations = await book.Stations.Where(s => named.Contains(s.Code)).Select(s => new { s.Code, s.Water }).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
-        var codes = entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).Select(e => EntryKinds.VisitStarted.Read(e.Body)?.Programme).OfType<string>().ToHashSet();
+        var codes = entries.Where(e => e.Kind == VisitKinds.VisitStarted.Name).Select(e => VisitKinds.VisitStarted.Read(e.Body)?.Programme).OfType<string>().ToHashSet();
         var programmes = await book.Programmes.Where(p => codes.Contains(p.Code)).Select(p => new { p.Code, p.Version }).ToListAsync(cancel);
         var view = new LogView { Places = places, Stations = stations, Programmes = programmes.Select(p => (p.Code, p.Version)).ToHashSet() };
         view.Add(rows);
@@ -57,6 +57,6 @@ internal sealed class LogView
 
     /// <summary>The station that a beginning or a move names.</summary>
     internal static string? StationIn(Entry entry) =>
-        entry.Kind == EntryKinds.VisitStarted.Name ? EntryKinds.VisitStarted.Read(entry.Body)?.Station
-        : entry.Kind == EntryKinds.VisitMoved.Name ? EntryKinds.VisitMoved.Read(entry.Body)?.Station : null;
+        entry.Kind == VisitKinds.VisitStarted.Name ? VisitKinds.VisitStarted.Read(entry.Body)?.Station
+        : entry.Kind == VisitKinds.VisitMoved.Name ? VisitKinds.VisitMoved.Read(entry.Body)?.Station : null;
 }

@@ -1,4 +1,5 @@
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Delivery;
+using UpperStill.Core.Record.Entries;
 
 namespace UpperStill.Store.Log;
 

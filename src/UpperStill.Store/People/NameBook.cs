@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.People;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Setup.People;
 using UpperStill.Store.Projections;
 
 namespace UpperStill.Store.People;
@@ -42,8 +43,8 @@ public static class NameBook
         var bearers = (await book.Users.Select(p => p.Name).ToListAsync(cancel)).Select(KnownPeople.Plain).ToHashSet();
         var counted = await book.Database.SqlQuery<Counted>($"""
             SELECT Name, count(DISTINCT Visit) AS Visits FROM (
-                SELECT o.value AS Name, e.Visit FROM Entries e, json_each(e.Body, '$.observers') o WHERE e.Kind = {EntryKinds.VisitStarted.Name}
-                UNION SELECT e."By", e.Visit FROM Entries e WHERE e.Kind = {EntryKinds.VisitStarted.Name}) GROUP BY Name
+                SELECT o.value AS Name, e.Visit FROM Entries e, json_each(e.Body, '$.observers') o WHERE e.Kind = {VisitKinds.VisitStarted.Name}
+                UNION SELECT e."By", e.Visit FROM Entries e WHERE e.Kind = {VisitKinds.VisitStarted.Name}) GROUP BY Name
             """).ToListAsync(cancel);
         return [.. counted.Where(c => said.ContainsKey(c.Name) || !bearers.Contains(KnownPeople.Plain(c.Name)))
             .Select(c => new RecordName(c.Name, c.Visits, said.TryGetValue(c.Name, out var whose) ? whose : null)).OrderByDescending(c => c.Visits).ThenBy(c => c.Name, StringComparer.Ordinal).Take(most)];
@@ -55,12 +56,12 @@ public static class NameBook
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(names);
         var plain = names.Select(KnownPeople.Plain).ToHashSet();
-        var signed = await book.Entries.Where(e => e.Kind == EntryKinds.SignedOff.Name).Select(e => e.Visit).Distinct().ToListAsync(cancel);
+        var signed = await book.Entries.Where(e => e.Kind == ReviewKinds.SignedOff.Name).Select(e => e.Visit).Distinct().ToListAsync(cancel);
         HashSet<Guid> touched = [];
         foreach (var part in signed.Chunk(500))
         {
-            var starts = await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).ToListAsync(cancel);
-            touched.UnionWith(starts.Where(s => (EntryKinds.VisitStarted.Read(s.ToEntry().Body)?.Observers ?? []).Append(s.By).Any(n => plain.Contains(KnownPeople.Plain(n)))).Select(s => s.Visit));
+            var starts = await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit) && e.Kind == VisitKinds.VisitStarted.Name).ToListAsync(cancel);
+            touched.UnionWith(starts.Where(s => (VisitKinds.VisitStarted.Read(s.ToEntry().Body)?.Observers ?? []).Append(s.By).Any(n => plain.Contains(KnownPeople.Plain(n)))).Select(s => s.Visit));
         }
 
         await book.ProjectAsync(touched, cancel);

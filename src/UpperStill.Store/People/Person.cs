@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Identity;
-using UpperStill.Core.Operations;
-using UpperStill.Core.People;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Setup.People;
 
 namespace UpperStill.Store.People;
 

@@ -2,9 +2,9 @@ using System.Collections.Concurrent;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 

@@ -1,5 +1,5 @@
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Store.Projections;
 

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;

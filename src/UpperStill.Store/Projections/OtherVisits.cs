@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.History;
 
 namespace UpperStill.Store.Projections;
 
@@ -39,8 +40,8 @@ public static class OtherVisits
 
         var ids = visits.Select(v => v.Visit).ToList();
         var filled = (await book.Samples.Where(s => ids.Contains(s.Visit) && !Unfilled.Contains(s.State)).Select(s => new { s.Visit, s.Number }).ToListAsync(cancel)).ToLookup(s => s.Visit, s => s.Number);
-        var begun = (await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Visit) && e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ToListAsync(cancel)).ToLookup(e => e.Visit);
+        var begun = (await book.Entries.AsNoTracking().Where(e => ids.Contains(e.Visit) && e.Kind == VisitKinds.VisitStarted.Name).OrderBy(e => e.At).ToListAsync(cancel)).ToLookup(e => e.Visit);
         return [.. visits.OrderBy(v => v.StartedAt.UtcTicks).ThenBy(v => v.Visit).Select(v => new OtherVisit(
-            v.Visit, v.StartedAt, begun[v.Visit].Select(e => EntryKinds.VisitStarted.Read(e.ToEntry().Body)?.Series).OfType<string>().FirstOrDefault(), [.. filled[v.Visit].Order(StringComparer.Ordinal)]))];
+            v.Visit, v.StartedAt, begun[v.Visit].Select(e => VisitKinds.VisitStarted.Read(e.ToEntry().Body)?.Series).OfType<string>().FirstOrDefault(), [.. filled[v.Visit].Order(StringComparer.Ordinal)]))];
     }
 }

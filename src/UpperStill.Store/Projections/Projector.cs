@@ -1,11 +1,15 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Findings;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Review;
-using UpperStill.Core.Samples;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Review;
+using UpperStill.Core.Application.Samples;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 
@@ -54,7 +58,7 @@ public static class Projector
         var dependents = new Dependents(book);
         HashSet<Guid> done = [];
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
-        var open = new Queue<Guid>(log.OrderBy(v => v.Value.Where(r => r.Kind == EntryKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault()).ThenBy(v => v.Key).Select(v => v.Key));
+        var open = new Queue<Guid>(log.OrderBy(v => v.Value.Where(r => r.Kind == VisitKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault()).ThenBy(v => v.Key).Select(v => v.Key));
         while (open.Count > 0)
         {
             List<Unfolded> together = [];
@@ -143,7 +147,7 @@ public static class Projector
     public static async Task<IReadOnlyList<string>> ProjectLineAsync(this FieldBook book, string line, DateOnly from, DateOnly until, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        var begun = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {EntryKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}").AsNoTracking().Select(e => e.Visit).Distinct().ToListAsync(cancel);
+        var begun = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {VisitKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}").AsNoTracking().Select(e => e.Visit).Distinct().ToListAsync(cancel);
         var visits = await book.Visits.Where(v => begun.Contains(v.Visit) && v.Day >= from && v.Day <= until).Select(v => v.Visit).ToListAsync(cancel);
         var before = await book.Clarities.AsNoTracking().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
         await book.ProjectAsync(visits, cancel);
@@ -176,7 +180,7 @@ public static class Projector
     // Where visits are, and where they were.
     private static async Task<List<string>> StationsAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
     {
-        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == EntryKinds.VisitStarted.Name || e.Kind == EntryKinds.VisitMoved.Name || e.Strikes != null)).ToListAsync(cancel);
+        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == VisitKinds.VisitStarted.Name || e.Kind == VisitKinds.VisitMoved.Name || e.Strikes != null)).ToListAsync(cancel);
         var were = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => v.Station).Distinct().ToListAsync(cancel);
         return [.. begun.GroupBy(e => e.Visit).Select(g => VisitPlace.Of(new VisitPlaceRequest([.. g.Select(e => e.ToEntry())])).Station).OfType<string>().Union(were)];
     }
@@ -194,7 +198,7 @@ public static class Projector
         await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, standing, cancel);
-        var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == EntryKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
+        var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == VisitKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {
             var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
@@ -391,11 +395,11 @@ public static class Projector
 
     private static async Task<VisitContext?> ContextAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf)
     {
-        var lies = entries.Any(e => e.Kind == EntryKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
+        var lies = entries.Any(e => e.Kind == VisitKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
         var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
-        foreach (var start in entries.Where(e => e.Kind == EntryKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
+        foreach (var start in entries.Where(e => e.Kind == VisitKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
-            if (EntryKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime)) is { } context)
+            if (VisitKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime)) is { } context)
             {
                 return context;
             }

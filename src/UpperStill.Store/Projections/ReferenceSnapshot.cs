@@ -1,13 +1,14 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Clarity;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Operations;
-using UpperStill.Core.People;
-using UpperStill.Core.Places;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.History;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.People;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Store.People;
 using UpperStill.Store.Reference;
 

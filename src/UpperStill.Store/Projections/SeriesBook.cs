@@ -1,8 +1,9 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Trends;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
+using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Science.Stratification;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Store.Projections;

@@ -1,14 +1,14 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Clarity;
-using UpperStill.Core.Composites;
-using UpperStill.Core.Kit;
-using UpperStill.Core.Operations;
-using UpperStill.Core.Places;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Programmes;
-using UpperStill.Core.Seasons;
-using UpperStill.Core.Visits;
+using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.History;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Store.People;
 using UpperStill.Store.Projections;
 
@@ -32,7 +32,7 @@ public static class ReferenceBook
         return await book.Database.SqlQuery<string>($"""
             SELECT Water AS Value FROM Stations WHERE Line = {line}
             UNION SELECT s.Water FROM Entries e JOIN Visits v ON v.Visit = e.Visit JOIN Stations s ON s.Code = v.Station
-            WHERE e.Kind = {EntryKinds.VisitStarted.Name} AND json_extract(e.Body, '$.line') = {line}
+            WHERE e.Kind = {VisitKinds.VisitStarted.Name} AND json_extract(e.Body, '$.line') = {line}
             """).ToListAsync(cancel);
     }
 

@@ -1,5 +1,5 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Kit;
+using UpperStill.Core.Setup.Equipment;
 
 namespace UpperStill.Store.Reference;
 

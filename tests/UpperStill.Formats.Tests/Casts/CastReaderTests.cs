@@ -1,8 +1,8 @@
 using System.Globalization;
 using System.Text;
 using CsCheck;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
 using UpperStill.Formats.Casts;
 
 namespace UpperStill.Formats.Tests.Casts;

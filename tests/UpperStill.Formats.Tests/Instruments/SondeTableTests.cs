@@ -1,7 +1,6 @@
 using CsCheck;
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Oxygen;
 using UpperStill.Formats.Instruments;
 
 namespace UpperStill.Formats.Tests.Instruments;

@@ -1,4 +1,5 @@
-using UpperStill.Core.Samples;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Setup.Samples;
 using UpperStill.Formats.Manifests;
 using UpperStill.Formats.Results;
 

@@ -1,7 +1,8 @@
 using System.Text;
 using CsCheck;
-using UpperStill.Core.Quantities;
-using UpperStill.Core.Results;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Setup.Laboratories;
 using UpperStill.Formats.Results;
 
 namespace UpperStill.Formats.Tests.Results;

@@ -1,7 +1,8 @@
-using UpperStill.Core.Oxygen;
-using UpperStill.Core.Places;
-using UpperStill.Core.Profiles;
-using UpperStill.Core.Quantities;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Oxygen;
+using UpperStill.Core.Setup.Waters;
 using UpperStill.Formats.Instruments;
 using UpperStill.StandIns.Instruments;
 using UpperStill.StandIns.Lakes;

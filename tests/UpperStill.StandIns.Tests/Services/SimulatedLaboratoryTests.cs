@@ -1,4 +1,5 @@
-using UpperStill.Core.Samples;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Laboratories;
 using UpperStill.StandIns.Services;
 
 namespace UpperStill.StandIns.Tests.Services;

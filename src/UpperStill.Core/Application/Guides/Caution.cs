@@ -1,0 +1,18 @@
+namespace UpperStill.Core.Application.Guides;
+
+/// <summary>What can hurt on an outing. Local law, the programme's safety plan and the substance's safety sheet come before anything here.</summary>
+internal static class Caution
+{
+    internal const string Law = "Local law, permits, the rules of the boat and your programme’s safety plan come first.";
+
+    internal const string Bloom = "Scum or paint on the water may be poisonous: do not touch it, keep dogs out, gloves on, tell the coordinator.";
+
+    internal const string Caps = "Fingers clear of the end caps: they close with force, and not only when they should.";
+
+    internal const string Acid = "Acid and fixatives burn: gloves and glasses, upwind, and what the substance’s safety sheet says.";
+
+    /// <summary>What can hurt on the water, or beside it.</summary>
+    internal static string Of(bool shore) => shore
+        ? "Slippery ramps and rungs, deep mud, rising tide and surf: never with your back to the water."
+        : "Cold shock, capsize, lightning; keep the anchor line clear of the propeller. Flotation is worn, not stowed.";
+}

@@ -1,0 +1,52 @@
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Application.Guides;
+
+/// <summary>Reading the disc by the programme's school.</summary>
+internal static class ClarityGuide
+{
+    internal static IEnumerable<GuideLine> Lines(ChosenSchools schools, ClaritySettings clarity)
+    {
+        if (!schools.Is("clarity.side", "unasked"))
+        {
+            yield return ChosenSchools.Line("clarity.side", schools.Is("clarity.side", "sunny-tube")
+                ? "Read on the sunny side, through the viewing tube with its end just under the surface."
+                : "Read on the shaded side of the boat or pier, without a tube.");
+        }
+
+        if (schools.Is("clarity.glasses", "off"))
+        {
+            yield return ChosenSchools.Line("clarity.glasses", "Sunglasses off, polarised ones, too.");
+        }
+
+        yield return new GuideLine("Lower slowly on an upright line until the disc is just lost.", "A leaning line reads too deep; add weight on windy days.");
+        if (clarity.EndPoint == EndPoint.Disappear)
+        {
+            yield return new GuideLine("That mark is read.", "The last glow of the white counts.");
+        }
+        else
+        {
+            if (!schools.Is("clarity.overshoot", "unasked"))
+            {
+                yield return ChosenSchools.Line("clarity.overshoot", $"Lower {schools.Words("clarity.overshoot")} past it.");
+            }
+
+            yield return clarity.EndPoint == EndPoint.Mean
+                ? new GuideLine("Raise slowly until you see it again. Both marks are read.", "The eye’s lag cancels in the mean.")
+                : new GuideLine("Raise slowly until black and white can be told apart. That mark is read.", "It is a sharper moment than the last glow.");
+        }
+
+        if (clarity.Observers == ObserverSchool.Swap)
+        {
+            yield return new GuideLine("Then the other reads, without knowing the first number.", "The swap shows the difference between eyes.");
+        }
+
+        yield return new GuideLine("Write the marks as they are; do no sums.", "Sums aloud slip; raw marks can always be worked out anew.");
+        if (schools.Is("colour.method", "chart-half"))
+        {
+            yield return ChosenSchools.Line("colour.method", "For the colour hang the disc at half the clarity and compare its white with the chart.");
+        }
+
+        yield return new GuideLine("Still in sight on the bottom, lost in plants, lost in stirred mud: say so.", "Each is its own kind of answer; as a number it would mislead.");
+    }
+}

@@ -1,0 +1,17 @@
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Statistics;
+
+namespace UpperStill.Core.Application.Trends;
+
+/// <summary>A series of a station, ready to be looked at.</summary>
+/// <param name="Subject">What it is of.</param>
+/// <param name="Window">Months that count, and how many values a year needs, by its programme.</param>
+/// <param name="Points">Oldest first.</param>
+/// <param name="Joins">Changes of method across which it is joined.</param>
+public sealed record StationSeries(TrendSubject Subject, SummarySettings Window, IReadOnlyList<SeriesPoint> Points, IReadOnlyList<DateOnly> Joins)
+{
+    /// <summary>The question that is put to it.</summary>
+    /// <param name="native">The unit in which depths were read.</param>
+    /// <param name="reader">Unit for the words.</param>
+    public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) => new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader);
+}

@@ -1,0 +1,46 @@
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Bottles;
+using UpperStill.Core.Protocols.Composite;
+using UpperStill.Core.Protocols.Leaving;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Record.Parts;
+
+namespace UpperStill.Core.Application.Visits;
+
+/// <summary>What went over the side and must be back aboard.</summary>
+internal static class GearAboard
+{
+    internal static IReadOnlyList<SheetAboard> Fold(SheetDraft draft)
+    {
+        if (!draft.Asks)
+        {
+            return [];
+        }
+
+        var answers = draft.Standing(LeavingKinds.Aboard);
+        List<string> things = [];
+        if (draft.Line is { } line)
+        {
+            things.Add($"disc and line {line.Code}");
+        }
+
+        things.AddRange(draft.Standing(BottleKinds.Cast).Select(c => c.Body.Sampler).OfType<string>().Distinct().Select(s => $"sampler {s} and messenger"));
+        things.AddRange(draft.Standing(ProfileKinds.MeterCheck).Select(m => m.Body.Meter).Distinct().Select(m => $"meter {m}, probes moist"));
+        if (draft.Standing(CompositeKinds.CompositeTry).Count > 0)
+        {
+            things.Add("every part of the composite sampler");
+        }
+
+        things.Add("rubbish, gear clean and drained");
+        things.AddRange(answers.Select(a => a.Body.Thing).Where(t => !things.Contains(t)).Distinct());
+        List<SheetAboard> aboard = [.. things.Select(t => answers.LastOrDefault(a => a.Body.Thing == t) is { } answer ? new SheetAboard(t, answer.Body.Aboard, answer.Entry.Id) : new SheetAboard(t))];
+        var missing = aboard.Where(a => a.Aboard == false).ToList();
+        if (missing.Count > 0)
+        {
+            draft.Findings.Add(Finding.Check(
+                "left-behind", $"{string.Join(", ", missing.Select(m => m.Thing))} not back aboard.", "What lies in the lake is lost to the next visit, and harms.", "Look for it before you cast off.").On(Beside.Leaving, missing.Select(m => m.Entry!.Value)));
+        }
+
+        return aboard;
+    }
+}

@@ -1,0 +1,128 @@
+using System.Globalization;
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Samples;
+
+namespace UpperStill.Core.Protocols.Bottles;
+
+/// <summary>The checks on bottles as they are filled.</summary>
+internal static class FillChecks
+{
+    /// <summary>The fills that count: a bottle that went wrong and was filled anew counts once, as it was filled last.</summary>
+    internal static IReadOnlyList<Read<FillBody>> Counting(SheetDraft draft)
+    {
+        var fills = draft.Standing(BottleKinds.Fill);
+        var last = fills.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Select(g => g.Last()).ToHashSet();
+        return last.Count == fills.Count ? fills : [.. fills.Where(f => last.Contains(f) || !WentWrong(draft, f.Body))];
+    }
+
+    internal static IEnumerable<Finding> Of(SheetDraft draft, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, IReadOnlyList<Read<CastBody>> casts)
+    {
+        var counting = Counting(draft);
+        foreach (var fill in fills)
+        {
+            var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
+            var type = SampleTypes.Find(fill.Body.Type);
+            foreach (var finding in type is null ? [] : One(draft, fill.Body, type).Concat(Order(draft, fill)))
+            {
+                var said = finding.On(beside, fill.Entry.Id);
+                yield return !counting.Contains(fill) ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? said.Settled(added) : said;
+            }
+
+            if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))
+            {
+                yield return Finding.Check(
+                    "label-differs", $"{fill.Body.Sample} is not of this visit’s plan.", "A label of another day or water sends the result to the wrong record.", "Look at the label; strike it, or say why.").On(beside, fill.Entry.Id);
+            }
+
+            // A cast that was struck or failed leaves its bottles without water.
+            if (fill.Body.Cast is { } cast && !casts.Any(c => c.Entry.Id == cast))
+            {
+                yield return Finding.Check("sampler-failed", $"The cast that filled {fill.Body.Sample} is struck.", "This water is not from that depth.", "Fill it again from another cast, or say why it stands.").On(beside, fill.Entry.Id);
+            }
+        }
+
+        foreach (var twice in counting.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
+        {
+            yield return Finding.Stop(
+                "sample-number-used", $"{twice.Key} is filled twice.", "Two bottles would become one.", "Strike one, or give it another label.").On(Beside.Bottles, twice.Select(f => f.Entry.Id)) with
+            { NoWayRound = true };
+        }
+    }
+
+    private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && One(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
+
+    private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
+        draft.Standing(BottleKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
+            ? $"{later.Body.Added}, added at {later.Entry.At.ToString("HH:mm", CultureInfo.InvariantCulture)}" : null;
+
+    internal static string Words(FillBody fill)
+    {
+        var from = fill.From switch { FilledFrom.Sampler => "from the sampler", FilledFrom.PlainBottle => "from the plain bottle", FilledFrom.Lake => "by hand", _ => "from the composite" };
+        return string.Join(", ", new[]
+        {
+            $"filled {from}", fill.To == FilledTo.AsAsked ? null : fill.To == FilledTo.Less ? "less than asked" : "more than asked",
+            fill.Rinses is { } rinses ? $"rinsed {rinses} ×" : null, fill.Drops is { } drops ? $"{drops} drops" : null, fill.Preserved == true && fill.Drops is null ? "preserved" : null,
+        }.OfType<string>());
+    }
+
+    private static IEnumerable<Finding> One(SheetDraft draft, FillBody fill, SampleType type)
+    {
+        if (type.NeverRinsed && fill.Rinses > 0)
+        {
+            yield return Finding.Stop("bottle-never-rinsed", $"{fill.Sample} must not be rinsed.", "What was in it is gone.", "Put it aside marked, take a new one.");
+        }
+        else if (!type.NeverRinsed && fill.Rinses is { } rinses && rinses < type.Rinses)
+        {
+            yield return Finding.Check("rinses-short", $"{rinses} of {type.Rinses} rinses.", "Traces of earlier water remain.", "Rinse once more before filling.");
+        }
+
+        if (type.HoldsAcid && fill.From is FilledFrom.Sampler or FilledFrom.Lake)
+        {
+            yield return Finding.Stop("acid-bottle-direct", $"{fill.Sample} was filled {(fill.From == FilledFrom.Lake ? "from the lake" : "from the sampler")}.", "It is filled only by pouring from the plain bottle; dipping loses the acid.", "Gloves. New bottle.");
+        }
+
+        if (fill.To != FilledTo.AsAsked)
+        {
+            yield return type.HoldsAcid && fill.To == FilledTo.More
+                ? Finding.Check("acid-bottle-over", $"{fill.Sample} is filled above the shoulder.", "Too full thins the acid.", "Tell the lab, or take a new bottle.")
+                : Finding.Check("fill-wrong", $"{fill.Sample} is filled {(fill.To == FilledTo.Less ? "less" : "more")} than asked; it should be {type.Fill}.", "The lab counts on it, and so does the ice.", "Fill it again, or say why.");
+        }
+
+        if (type.Added is { } added && !type.HoldsAcid && fill.Preserved != true && (fill.Drops ?? 0) == 0)
+        {
+            yield return Finding.Stop("preservative-missing", $"No {added} in {fill.Sample}.", "It will not keep.", "Add it now, note the time.");
+        }
+        else if (type.Drops is { } asked && fill.Drops is { } drops && drops != asked)
+        {
+            yield return Finding.Check("preservative-count", $"{drops} drops, {asked} asked.", "The lab corrects for what the type says.", "Fewer: add. More: note it.");
+        }
+
+        if (fill.Sediment == true && draft.Context.Programme.SchoolOf("sample.sediment") is "again" or "spurt" && type.Code is not ("surf" or "bridge"))
+        {
+            yield return Finding.Stop("sample-has-sediment", $"Sediment, weed or debris is in {fill.Sample}.", "That is not water alone.", "Empty down-current, rinse three times, again.");
+        }
+
+        if (fill.Bubbles == true && type.Fill.Contains("bubbles", StringComparison.Ordinal))
+        {
+            yield return Finding.Stop("sample-has-bubbles", $"Bubbles stayed in {fill.Sample}.", "Bubbles trade gas with the sample.", "Empty and fill again, slowly.");
+        }
+
+        if (fill.InsideTouched == true)
+        {
+            yield return Finding.Stop("inside-touched", $"Neck or cap of {fill.Sample} was touched inside.", "Your hand is now in the count.", "New bottle.");
+        }
+    }
+
+    // A lead or the disc on the bottom stirs; clean surface water comes before it.
+    private static IEnumerable<Finding> Order(SheetDraft draft, Read<FillBody> fill)
+    {
+        if (draft.Section<Sounded>()?.Read is { Body.By: SoundedBy.Lead or SoundedBy.Disc } sounding && sounding.Entry.At < fill.Entry.At && fill.Body.From is FilledFrom.Lake)
+        {
+            yield return Finding.Check(
+                "order-broken", $"The {(sounding.Body.By == SoundedBy.Lead ? "lead" : "disc")} on the bottom came before {fill.Body.Sample}.", "Stirred bottom ends up in the bottle.", "Move away from it, wait, or come another day.");
+        }
+    }
+}

@@ -1,0 +1,65 @@
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Samples;
+
+namespace UpperStill.Core.Protocols.Bottles;
+
+/// <summary>A bottle of the plan, filled or still to fill.</summary>
+/// <param name="Number">Its number, as on the label.</param>
+/// <param name="Type">Its sample type.</param>
+/// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
+/// <param name="From">Where it is usually filled from.</param>
+/// <param name="Entry">The entry that filled it; null while it is empty.</param>
+/// <param name="Text">How it was filled.</param>
+public sealed record SheetBottle(string Number, SampleType Type, int Replicate, FilledFrom From, Guid? Entry = null, string? Text = null);
+
+/// <summary>One lowering of the sampler.</summary>
+/// <param name="Entry">The entry.</param>
+/// <param name="Text">In words.</param>
+/// <param name="Good">True where its water can be used.</param>
+/// <param name="DepthM">True depth, m; null where it could not be read.</param>
+public sealed record SheetCast(Guid Entry, string Text, bool Good, decimal? DepthM = null);
+
+/// <summary>A depth at which bottles are filled.</summary>
+/// <param name="Place">surface, deep, layer-1 to layer-3 or composite.</param>
+/// <param name="Title">For the reader.</param>
+/// <param name="Bottles">The bottles.</param>
+/// <param name="Casts">Lowerings so far.</param>
+/// <param name="Done">True where every bottle is full.</param>
+/// <param name="CastsNeeded">Lowerings that the water needs.</param>
+/// <param name="Budget">Water needed against the sampler, in words.</param>
+/// <param name="Order">The order in which the bottles are filled, and why.</param>
+/// <param name="Sampler">True where a sampler is lowered; false where bottles are dipped by hand.</param>
+/// <param name="Needless">True where this water has no such depth today.</param>
+/// <param name="DepthM">True depth, m; null while it waits.</param>
+/// <param name="Text">The depth for the reader.</param>
+/// <param name="MarkText">The mark to lower to.</param>
+/// <param name="Mark">The same as it is written down.</param>
+/// <param name="MessengerS">Seconds the messenger takes, for a line that hangs straight.</param>
+/// <param name="Waits">What the depth waits for.</param>
+/// <param name="Working">How the depth came about.</param>
+public sealed record SheetPlace(
+    string Place,
+    string Title,
+    IReadOnlyList<SheetBottle> Bottles,
+    IReadOnlyList<SheetCast> Casts,
+    bool Done,
+    int CastsNeeded,
+    string? Budget,
+    IReadOnlyList<string> Order,
+    bool Sampler,
+    bool Needless = false,
+    decimal? DepthM = null,
+    string? Text = null,
+    string? MarkText = null,
+    WrittenLength? Mark = null,
+    decimal? MessengerS = null,
+    string? Waits = null,
+    Working? Working = null);
+
+/// <summary>The bottles of the visit.</summary>
+/// <param name="Places">Depths in the order of the work.</param>
+/// <param name="Samplers">Samplers that may be used.</param>
+/// <param name="Ready">What is looked at before a cast.</param>
+public sealed record SheetBottles(IReadOnlyList<SheetPlace> Places, IReadOnlyList<Gear> Samplers, IReadOnlyList<string> Ready);

@@ -1,0 +1,15 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace UpperStill.Core.Protocols.Composite;
+
+/// <summary>The JSON of these entries’ bodies.</summary>
+[JsonSourceGenerationOptions(
+    JsonSerializerDefaults.General,
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    GenerationMode = JsonSourceGenerationMode.Metadata,
+    RespectNullableAnnotations = true,
+    RespectRequiredConstructorParameters = true)]
+[JsonSerializable(typeof(CompositeTryBody))]
+public sealed partial class CompositeJson : JsonSerializerContext;

@@ -1,0 +1,61 @@
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Filtering;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Samples;
+
+namespace UpperStill.Core.Protocols.Custody;
+
+/// <summary>A sample while its visit is folded.</summary>
+internal sealed class SampleDraft(string number, SampleType type, string place, string depth, int replicate)
+{
+    internal string Number => number;
+
+    internal SampleType Type => type;
+
+    internal string Place => place;
+
+    internal string Depth => depth;
+
+    internal int Replicate => replicate;
+
+    internal SampleKin? Kin { get; set; }
+
+    internal string? Of { get; set; }
+
+    internal SampleState State { get; set; }
+
+    internal List<SampleEvent> Life { get; } = [];
+
+    internal List<Finding> Findings { get; } = [];
+
+    internal List<SampleResult> Results { get; } = [];
+
+    internal FilterPart? Filter { get; set; }
+
+    internal DateTimeOffset? CollectedAt { get; set; }
+
+    internal StorePlace? In { get; set; }
+
+    internal string? Spot { get; set; }
+
+    internal bool? Foil { get; set; }
+
+    internal bool Labelled { get; set; }
+
+    internal Guid? Manifest { get; set; }
+
+    internal string? To { get; set; }
+
+    internal string? Added { get; set; }
+
+    internal bool Blank => Kin == SampleKin.Blank || Type.Code == "blank";
+
+    internal LedgerSample Show(SheetDraft draft, DateOnly day, SampleHold? hold, IReadOnlyList<Finding> findings)
+    {
+        var station = draft.Context.Station;
+        return new LedgerSample(
+            Number, draft.Start!.Entry.Visit, station.Code, station.WaterCode, station.Water, station.District, day, Type.Code, Type.Measures, Type.Container, Type.Keep, Place, Depth,
+            State, State.Words(), Life, findings, Results, Replicate, Kin, Of, CollectedAt, In, Spot, Foil, Labelled, Filter is { TotalMl: > 0 } filter ? filter.TotalMl : null, hold, Manifest, To,
+            Filter?.Run(Labelled, State is not (SampleState.Planned or SampleState.Labelled or SampleState.Taken)), Added);
+    }
+}

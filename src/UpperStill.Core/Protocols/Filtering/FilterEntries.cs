@@ -1,0 +1,67 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Quantities;
+
+namespace UpperStill.Core.Protocols.Filtering;
+
+/// <summary>What pushes the water through a filter.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<FilterBy>))]
+public enum FilterBy
+{
+    /// <summary>A syringe of 60 mL.</summary>
+    [JsonStringEnumMemberName("syringe")] Syringe,
+
+    /// <summary>A pump and a funnel.</summary>
+    [JsonStringEnumMemberName("pump")] Pump,
+}
+
+/// <summary>Body of the entry <c>filter</c>: answers on one filter; an entry carries only what was answered with it.</summary>
+/// <param name="Sample">The filter's number.</param>
+/// <param name="From">The bottle that its water comes from.</param>
+/// <param name="By">What pushes.</param>
+/// <param name="WhiteDisc">True where the glossy, opaque, white disc is in the holder.</param>
+/// <param name="Rinsed">True where the syringe or funnel was rinsed with the sample.</param>
+/// <param name="Lot">The filters' lot.</param>
+/// <param name="DiameterMm">Its diameter, mm.</param>
+/// <param name="PoreUm">Its nominal pore, µm.</param>
+/// <param name="VacuumKpa">Vacuum of the pump, kPa, as read.</param>
+/// <param name="Torn">True where it is torn.</param>
+/// <param name="Leaked">True where it leaked at the rim.</param>
+/// <param name="Fingers">True where fingers touched it.</param>
+/// <param name="Dropped">True where it was dropped.</param>
+/// <param name="LightMin">Minutes in direct light, as read.</param>
+/// <param name="Drops">Drops of MgCO3 on the filter.</param>
+/// <param name="Folded">True where it is folded with the colour inside and in its vial, capped: the run has ended.</param>
+/// <param name="Tinted">Whether it is visibly tinted.</param>
+public sealed record FilterBody(
+    string Sample,
+    string? From = null,
+    FilterBy? By = null,
+    bool? WhiteDisc = null,
+    bool? Rinsed = null,
+    string? Lot = null,
+    [property: Within(1, 300, "mm")] decimal? DiameterMm = null,
+    [property: Within(0.01, 500, "µm")] decimal? PoreUm = null,
+    string? VacuumKpa = null,
+    bool? Torn = null,
+    bool? Leaked = null,
+    bool? Fingers = null,
+    bool? Dropped = null,
+    string? LightMin = null,
+    [property: Within(0, 500)] int? Drops = null,
+    bool? Folded = null,
+    bool? Tinted = null);
+
+/// <summary>Body of the entry <c>filter-fill</c>: one fill pushed through. Either what went through is given, or where it began and what was left.</summary>
+/// <param name="Sample">The filter's number.</param>
+/// <param name="StartMl">Where it began, mL, as read.</param>
+/// <param name="LeftMl">What the syringe or funnel still holds, mL, as read.</param>
+/// <param name="ThroughMl">What went through, mL, as read.</param>
+/// <param name="Seconds">How long it took, s.</param>
+/// <param name="Clogged">True where it clogged.</param>
+public sealed record FilterFillBody(
+    string Sample,
+    string? StartMl = null,
+    string? LeftMl = null,
+    string? ThroughMl = null,
+    [property: Within(0, 86400, "s")] decimal? Seconds = null,
+    bool? Clogged = null);

@@ -1,0 +1,1 @@
+namespace UpperStill.Core.Protocols.Profile;

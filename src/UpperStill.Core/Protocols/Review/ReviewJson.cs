@@ -1,0 +1,17 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+
+namespace UpperStill.Core.Protocols.Review;
+
+/// <summary>The JSON of these entries’ bodies.</summary>
+[JsonSourceGenerationOptions(
+    JsonSerializerDefaults.General,
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+    GenerationMode = JsonSourceGenerationMode.Metadata,
+    RespectNullableAnnotations = true,
+    RespectRequiredConstructorParameters = true)]
+[JsonSerializable(typeof(AskedBody))]
+[JsonSerializable(typeof(AnsweredBody))]
+[JsonSerializable(typeof(SignedOffBody))]
+public sealed partial class ReviewJson : JsonSerializerContext;

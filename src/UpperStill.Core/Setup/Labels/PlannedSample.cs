@@ -1,0 +1,69 @@
+using System.Globalization;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Waters;
+
+namespace UpperStill.Core.Setup.Labels;
+
+/// <summary>A bottle, vial or jar that an outing will fill, with what stands on its label before it is wet.</summary>
+/// <param name="Number">Its number, unique in the group; see <see cref="SampleNumber"/>.</param>
+/// <param name="Station">The station's code.</param>
+/// <param name="Water">Water.</param>
+/// <param name="District">District.</param>
+/// <param name="Day">The day.</param>
+/// <param name="Type">The sample type.</param>
+/// <param name="Depth">Depth or interval as far as it is known before: the rest is written by hand.</param>
+/// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
+/// <param name="Place">Where in the water: composite, surface, deep, layer-1 to layer-3.</param>
+public sealed record PlannedSample(string Number, string Station, string Water, string District, DateOnly Day, SampleType Type, string Depth, int Replicate, string Place);
+
+/// <summary>Counts the samples of an outing.</summary>
+public static class PlannedSamples
+{
+    private static readonly string[] Layers = ["upper layer", "at the thermocline", "lower layer"];
+
+    /// <summary>The samples of a station on a day, in the order in which they are filled.</summary>
+    /// <param name="station">Where.</param>
+    /// <param name="programme">By which rules.</param>
+    /// <param name="protocols">What is due.</param>
+    /// <param name="day">When.</param>
+    /// <param name="series">The letter of the visit among those of the day; null for the first.</param>
+    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day, string? series = null)
+    {
+        ArgumentNullException.ThrowIfNull(station);
+        ArgumentNullException.ThrowIfNull(programme);
+        var counts = new Dictionary<string, int>();
+        List<PlannedSample> samples = [];
+        var plans = (programme.Season ?? []).Where(p => protocols.Contains(p.Protocol)).DistinctBy(p => p.Protocol);
+        foreach (var bottle in plans.SelectMany(UsualBottles.Of))
+        {
+            if (SampleTypes.Find(bottle.Type) is not { } type)
+            {
+                continue;
+            }
+
+            foreach (var (place, depth) in Depths(bottle.From))
+            {
+                var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
+                for (var replicate = 0; replicate <= bottle.Replicates; replicate++)
+                {
+                    samples.Add(new PlannedSample(Number(station.Code, day, series, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place));
+                }
+            }
+        }
+
+        return samples;
+    }
+
+    /// <summary>The number of a sample.</summary>
+    internal static string Number(string station, DateOnly day, string? series, string letter, int count, int replicate) => SampleNumber.Checked(
+        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}{series}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
+
+    private static (string Place, string Depth)[] Depths(SampleFrom from) => from switch
+    {
+        SampleFrom.Composite => [("composite", "composite 0 to")],
+        SampleFrom.Surface => [("surface", "surface")],
+        SampleFrom.Deep => [("deep", "deep, at")],
+        _ => [.. Layers.Select((layer, i) => ($"layer-{i + 1}", layer))],
+    };
+}

@@ -1,0 +1,157 @@
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Setup.Samples;
+
+namespace UpperStill.Core.Setup.Programmes;
+
+/// <summary>What is wrong with a programme as it is set up, and what a change to it does to a series.</summary>
+public static class ProgrammeCheck
+{
+    /// <summary>Stops keep it from being saved.</summary>
+    public static IReadOnlyList<FieldFinding> Findings(Programme programme)
+    {
+        ArgumentNullException.ThrowIfNull(programme);
+        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(PlanCheck.Findings).Select(f => f.At("season")), .. Twice(programme), .. Bottles(programme), .. Chosen(programme)];
+    }
+
+    /// <summary>
+    /// The schools that differ so that readings before and after are not one series any more, each in words: another end point,
+    /// number of readings or observers moves the number itself; another rounding or composite depth moves what it is compared with.
+    /// </summary>
+    public static IReadOnlyList<string> Breaks(Programme before, Programme after)
+    {
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(after);
+        return [.. Differences(before, after)];
+    }
+
+    private static IEnumerable<string> Differences(Programme before, Programme after)
+    {
+        if (before.Clarity.EndPoint != after.Clarity.EndPoint)
+        {
+            yield return "the end point of clarity: the disc is lost deeper than it is seen again";
+        }
+
+        if (before.Clarity.Observers != after.Clarity.Observers)
+        {
+            yield return "who reads: eyes differ";
+        }
+
+        if (before.Clarity.Readings != after.Clarity.Readings)
+        {
+            yield return "the number of readings: the scatter of the mean changes";
+        }
+
+        if (before.Clarity.RoundTo != after.Clarity.RoundTo)
+        {
+            yield return "the rounding of clarity: small changes come or go with it";
+        }
+
+        if (before.Composite.DepthRule != after.Composite.DepthRule || before.Composite.Factor != after.Composite.Factor || before.Composite.Preset != after.Composite.Preset)
+        {
+            yield return "the depth of the composite: chlorophyll comes from another layer";
+        }
+
+        if (before.Composite.Method != after.Composite.Method)
+        {
+            yield return "how the composite is taken: each sampler takes the layer in its own way";
+        }
+
+        if (before.Hours != after.Hours)
+        {
+            yield return "the hours: light differs through the day";
+        }
+
+        foreach (var school in SchoolBook.All.Where(s => s.Breaks && before.SchoolOf(s.Setting) != after.SchoolOf(s.Setting)))
+        {
+            yield return $"{Lower(school.Matter)}: it was “{Words(school, before)}”, it would be “{Words(school, after)}”";
+        }
+    }
+
+    private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
+
+    private static string Words(School school, Programme programme) => school.Options.FirstOrDefault(o => o.Code == programme.SchoolOf(school.Setting))?.Words ?? programme.SchoolOf(school.Setting);
+
+    private static IEnumerable<FieldFinding> Names(Programme programme)
+    {
+        if (!Codes.IsCode(programme.Code))
+        {
+            yield return Finding.Stop("code-format", $"“{programme.Code}” cannot be a code.", "Visits name it for ever.", "Use letters, digits and -, at most 40.").At("code");
+        }
+
+        if (string.IsNullOrWhiteSpace(programme.Name))
+        {
+            yield return Finding.Stop("name-missing", "The programme has no name.", "People choose it by its name.", "Write the name your group uses.").At("name");
+        }
+    }
+
+    private static IEnumerable<FieldFinding> Numbers(Programme programme)
+    {
+        if (programme.Hours.From >= programme.Hours.Until)
+        {
+            yield return Finding.Stop("hours-order", "The hours end before they begin.", "No reading could be made.", "Write the first hour and the last.").At("hours");
+        }
+
+        if (programme.Clarity.Readings is < 1 or > 3)
+        {
+            yield return Finding.Stop("readings-range", $"{programme.Clarity.Readings} lowerings are asked.", "One gives a reading; more than three only tire.", "Choose one, two or three.").At("readings");
+        }
+
+        if (programme.Composite.DepthRule == CompositeDepthRule.Factor && programme.Composite.Factor is <= 0 or > 5)
+        {
+            yield return Finding.Stop("factor-range", $"{programme.Composite.Factor} times the clarity is no lit layer.", "The composite would miss it.", "1, 2, 2.5 or 2.7 are used.").At("factor");
+        }
+
+        if (programme.Composite.DepthRule == CompositeDepthRule.Preset && programme.Composite.Preset?.Read().Length is null)
+        {
+            yield return Finding.Stop("preset-missing", "The coordinator’s depth is not written.", "Nobody would know how deep.", "Write the depth with its unit.").At("preset");
+        }
+
+        if (programme.Composite.Clearance.Read() is (null, { } unreadable))
+        {
+            yield return unreadable.At("clearance");
+        }
+
+        if (programme.Summary.FromMonth is < 1 or > 12 || programme.Summary.UntilMonth is < 1 or > 12 || programme.Summary.LeastReadings < 1)
+        {
+            yield return Finding.Stop("summary-range", "The season’s statistic has no window, or no least count.", "Years could not be compared.", "Choose months from 1 to 12 and at least one reading.").At("summary");
+        }
+    }
+
+    private static IEnumerable<FieldFinding> Chosen(Programme programme)
+    {
+        foreach (var (setting, option) in programme.Schools ?? new Dictionary<string, string>())
+        {
+            if (SchoolBook.Find(setting) is not { } school)
+            {
+                yield return Finding.Stop("setting-unknown", $"“{setting}” is no school.", "It would be kept and never followed.", "Take it out, or write its name as in the list of schools.").At("schools");
+            }
+            else if (school.Options.All(o => o.Code != option))
+            {
+                yield return Finding.Stop("option-unknown", $"“{option}” is no way of {setting}.", "Nobody could follow it.", $"Choose one of {string.Join(", ", school.Options.Select(o => o.Code))}.").At("schools");
+            }
+        }
+
+        foreach (var (setting, value) in programme.Limits ?? new Dictionary<string, decimal>())
+        {
+            if (LimitBook.Find(setting) is not { } limit)
+            {
+                yield return Finding.Stop("setting-unknown", $"“{setting}” is no limit.", "It would be kept and never asked.", "Take it out, or write its name as in the list of limits.").At("limits");
+            }
+            else if (value < limit.Least || value > limit.Greatest)
+            {
+                yield return Finding.Stop("limit-range", $"{limit.Words}: {Decimals.Text(value)} {limit.Unit}".TrimEnd() + ".", "Beyond reason it would ask always or never.", $"From {Decimals.Text(limit.Least)} to {Decimals.Text(limit.Greatest)}.").At("limits");
+            }
+        }
+    }
+
+    private static IEnumerable<FieldFinding> Bottles(Programme programme) =>
+        (programme.Season ?? []).SelectMany(p => p.Bottles ?? []).Where(b => SampleTypes.Find(b.Type) is null || b.Replicates is < 0 or > 9)
+            .Select(b => SampleTypes.Find(b.Type) is null
+                ? Finding.Stop("sample-unknown", $"“{b.Type}” is no sample.", "No label could be printed for it.", "Choose one of the list.").At("season")
+                : Finding.Stop("replicates-range", $"{b.Replicates} replicates are asked.", "They are counted, packed and labelled.", "Choose 0 to 9.").At("season"));
+
+    private static IEnumerable<FieldFinding> Twice(Programme programme) =>
+        (programme.Season ?? []).Where(p => p.Rhythm != Rhythm.Once).GroupBy(p => p.Protocol).Where(g => g.Count() > 1)
+            .Select(g => Finding.Stop("season-twice", $"{g.Key.Words()} has two rhythms.", "Its dates could not keep both.", "Leave one of them out.").At("season"));
+}

@@ -1,0 +1,106 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Quantities;
+
+namespace UpperStill.Core.Setup.Programmes;
+
+/// <summary>What a visit may take along.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Protocol>))]
+public enum Protocol
+{
+    /// <summary>A Secchi reading.</summary>
+    [JsonStringEnumMemberName("clarity")] Clarity,
+
+    /// <summary>Chlorophyll from a composite.</summary>
+    [JsonStringEnumMemberName("chlorophyll")] Chlorophyll,
+
+    /// <summary>Phosphorus.</summary>
+    [JsonStringEnumMemberName("phosphorus")] Phosphorus,
+
+    /// <summary>Temperature and oxygen by depth.</summary>
+    [JsonStringEnumMemberName("profile")] Profile,
+
+    /// <summary>A bottle of sea water for carbonate work.</summary>
+    [JsonStringEnumMemberName("seawater")] Seawater,
+}
+
+/// <summary>What sets the days of a protocol.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Rhythm>))]
+public enum Rhythm
+{
+    /// <summary>Every so many days, within a least and a greatest gap.</summary>
+    [JsonStringEnumMemberName("days")] Days,
+
+    /// <summary>Once in each month of its window.</summary>
+    [JsonStringEnumMemberName("monthly")] Monthly,
+
+    /// <summary>Once, as near as can be to a day: so many days after ice-out, or a day of the year.</summary>
+    [JsonStringEnumMemberName("once")] Once,
+}
+
+/// <summary>A day of any year.</summary>
+/// <param name="Month">1–12.</param>
+/// <param name="Day">1–31; a day that the month does not have is its last.</param>
+[method: JsonConstructor]
+public readonly record struct DayOfYear([property: Within(1, 12)] int Month, [property: Within(1, 31)] int Day)
+{
+    /// <summary>That day in a year.</summary>
+    public DateOnly In(int year) => new(year, Month, Math.Min(Day, DateTime.DaysInMonth(year, Month)));
+}
+
+/// <summary>Where in the water a sample comes from.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SampleFrom>))]
+public enum SampleFrom
+{
+    /// <summary>The composite through the lit layer.</summary>
+    [JsonStringEnumMemberName("composite")] Composite,
+
+    /// <summary>The surface, by the programme's school.</summary>
+    [JsonStringEnumMemberName("surface")] Surface,
+
+    /// <summary>Deep, by the programme's school.</summary>
+    [JsonStringEnumMemberName("deep")] Deep,
+
+    /// <summary>One from each thermal layer: three.</summary>
+    [JsonStringEnumMemberName("layers")] Layers,
+}
+
+/// <summary>Bottles of one sort that a protocol fills.</summary>
+/// <param name="Type">The sample type's code.</param>
+/// <param name="From">Where the water comes from.</param>
+/// <param name="Replicates">Further bottles of the same water.</param>
+public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(0, 20)] int Replicates = 0);
+
+/// <summary>When a protocol is due through the season, and what binds its days.</summary>
+/// <param name="Protocol">What is taken.</param>
+/// <param name="Rhythm">What sets the days.</param>
+/// <param name="From">First day of its window.</param>
+/// <param name="Until">Last day of its window.</param>
+/// <param name="EveryDays">Wanted days between two; used by the rhythm of days.</param>
+/// <param name="LeastGapDays">Fewest days between two.</param>
+/// <param name="GreatestGapDays">Most days between two; used by the rhythm of days.</param>
+/// <param name="Least">Fewest in a season that give a statistic; 0 where none is made.</param>
+/// <param name="HoldHours">Hours within which the water must be at the lab; null where nothing goes there fresh.</param>
+/// <param name="TurnIn">True where it is frozen and handed in on a turn-in date.</param>
+/// <param name="DaysAfterIceOut">For the rhythm once: its day counts from the observed ice-out, where one is known.</param>
+/// <param name="Bottles">The bottles it fills; null for the usual ones of the protocol.</param>
+public sealed record ProtocolPlan(
+    Protocol Protocol,
+    Rhythm Rhythm,
+    DayOfYear From,
+    DayOfYear Until,
+    [property: Within(1, 366, "d")] int EveryDays = 14,
+    [property: Within(0, 366, "d")] int LeastGapDays = 10,
+    [property: Within(0, 366, "d")] int GreatestGapDays = 18,
+    [property: Within(0, 366)] int Least = 0,
+    [property: Within(0, 100000, "h")] int? HoldHours = null,
+    bool TurnIn = false,
+    [property: Within(0, 366, "d")] int? DaysAfterIceOut = null,
+    IReadOnlyList<BottlePlan>? Bottles = null)
+{
+    /// <summary>True where its window runs over the New Year: November to April is one season.</summary>
+    [JsonIgnore]
+    public bool OverNewYear => (From.Month, From.Day).CompareTo((Until.Month, Until.Day)) > 0;
+
+    /// <summary>True where its window holds a day.</summary>
+    public bool Holds(DateOnly day) => OverNewYear ? day >= From.In(day.Year) || day <= Until.In(day.Year) : day >= From.In(day.Year) && day <= Until.In(day.Year);
+}

@@ -1,0 +1,54 @@
+using System.Text.Json.Serialization;
+
+namespace UpperStill.Core.Setup.Programmes;
+
+/// <summary>The parts of a programme's rules.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SchoolGroup>))]
+public enum SchoolGroup
+{
+    /// <summary>Place, time, people.</summary>
+    [JsonStringEnumMemberName("visit")] Visit,
+
+    /// <summary>Clarity.</summary>
+    [JsonStringEnumMemberName("clarity")] Clarity,
+
+    /// <summary>Temperature and profile.</summary>
+    [JsonStringEnumMemberName("profile")] Profile,
+
+    /// <summary>Bottles and composites.</summary>
+    [JsonStringEnumMemberName("bottles")] Bottles,
+
+    /// <summary>Containers, filters, labels.</summary>
+    [JsonStringEnumMemberName("samples")] Samples,
+
+    /// <summary>Season.</summary>
+    [JsonStringEnumMemberName("season")] Season,
+}
+
+/// <summary>One accepted way to do a step.</summary>
+/// <param name="Code">As it stands in a programme's file.</param>
+/// <param name="Words">For people.</param>
+public sealed record SchoolOption(string Code, string Words);
+
+/// <summary>A step that is done in several accepted ways; a programme chooses one.</summary>
+/// <param name="Setting">Its name in a programme's file, for example <c>clarity.side</c>.</param>
+/// <param name="Group">The part of the rules it belongs to.</param>
+/// <param name="Matter">What it is about.</param>
+/// <param name="Options">The ways; the first is what is taken where nothing is chosen.</param>
+/// <param name="Why">Why the first is the usual one.</param>
+/// <param name="Breaks">True where another choice makes another series: readings before and after differ by more than the water.</param>
+public sealed record School(string Setting, SchoolGroup Group, string Matter, IReadOnlyList<SchoolOption> Options, string Why, bool Breaks = false)
+{
+    /// <summary>What is taken where nothing is chosen.</summary>
+    public string Usual => Options[0].Code;
+}
+
+/// <summary>A number that a programme may change: a threshold of a check, a count, a limit.</summary>
+/// <param name="Setting">Its name in a programme's file.</param>
+/// <param name="Group">The part of the rules it belongs to.</param>
+/// <param name="Words">What it means.</param>
+/// <param name="Unit">Its unit; empty for a count.</param>
+/// <param name="Usual">What is taken where nothing is chosen.</param>
+/// <param name="Least">Smallest that makes sense.</param>
+/// <param name="Greatest">Largest that makes sense.</param>
+public sealed record Limit(string Setting, SchoolGroup Group, string Words, string Unit, decimal Usual, decimal Least, decimal Greatest);

@@ -1,0 +1,83 @@
+using System.Text.Json.Serialization;
+
+namespace UpperStill.Core.Setup.Samples;
+
+/// <summary>How a sample is kept on the way.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<Keeping>))]
+public enum Keeping
+{
+    /// <summary>On ice, in the dark.</summary>
+    [JsonStringEnumMemberName("ice")] Ice,
+
+    /// <summary>Frozen, in the dark.</summary>
+    [JsonStringEnumMemberName("frozen")] Frozen,
+
+    /// <summary>Refrigerated.</summary>
+    [JsonStringEnumMemberName("cold")] Cold,
+
+    /// <summary>At room temperature, in the dark.</summary>
+    [JsonStringEnumMemberName("room")] Room,
+}
+
+/// <summary>Where samples are put away by how they are kept.</summary>
+public static class KeepingPlaces
+{
+    /// <summary>Where it usually stands.</summary>
+    public static StorePlace UsualPlace(this Keeping keep) => keep switch
+    {
+        Keeping.Frozen => StorePlace.Freezer,
+        Keeping.Room => StorePlace.Cupboard,
+        Keeping.Cold => StorePlace.Refrigerator,
+        _ => StorePlace.Cooler,
+    };
+
+    /// <summary>True where a place keeps it as it should be; ice and a refrigerator do the same.</summary>
+    public static bool Fits(this Keeping keep, StorePlace place) =>
+        place == keep.UsualPlace() || (keep is Keeping.Ice or Keeping.Cold && place is StorePlace.Cooler or StorePlace.Refrigerator);
+}
+
+/// <summary>A sort of sample: its container, what is added, how it is filled, rinsed and kept.</summary>
+/// <param name="Code">Identity, for example <c>chlorophyll-filter</c>.</param>
+/// <param name="Letter">Stands in the sample's number.</param>
+/// <param name="Measures">What is measured, as it stands on the label.</param>
+/// <param name="Container">The container, in words.</param>
+/// <param name="Added">What is added; null where nothing is.</param>
+/// <param name="Fill">How full.</param>
+/// <param name="Rinse">How it is rinsed.</param>
+/// <param name="Keep">How it is kept.</param>
+/// <param name="Hold">How long, in words; a programme's hours stand before it.</param>
+/// <param name="LabelAlso">What comes on the label on top.</param>
+/// <param name="Caution">What can hurt.</param>
+/// <param name="VolumeMl">Usual volume, mL.</param>
+/// <param name="Rinses">Rinses it needs; 0 where it is never rinsed.</param>
+/// <param name="Drops">Drops of preservative; null where they are not counted.</param>
+/// <param name="FilledAt">On the water, or at the bench.</param>
+/// <param name="HoldHours">Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.</param>
+/// <param name="LabHours">Hours that the lab has on top.</param>
+public sealed record SampleType(
+    string Code, string Letter, string Measures, string Container, string? Added, string Fill, string Rinse, Keeping Keep, string Hold, IReadOnlyList<string> LabelAlso, string? Caution = null,
+    int VolumeMl = 250, int Rinses = 0, int? Drops = null, FilledAt FilledAt = FilledAt.Water, int? HoldHours = SampleType.UnsaidHours, int LabHours = 0)
+{
+    /// <summary>Hours on ice where the laboratory has not said.</summary>
+    public const int UnsaidHours = 24;
+
+    /// <summary>The programme's limit for the hold, by its setting.</summary>
+    internal string HoldSetting => $"hold.{Code}";
+
+    /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
+    internal bool NeverRinsed => Rinse.StartsWith("never", StringComparison.Ordinal);
+
+    /// <summary>True where the bottle holds acid before it is filled.</summary>
+    internal bool HoldsAcid => Added == "acid";
+}
+
+/// <summary>Where a sample comes into its container.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<FilledAt>))]
+public enum FilledAt
+{
+    /// <summary>At the station.</summary>
+    [JsonStringEnumMemberName("water")] Water,
+
+    /// <summary>At the bench, the same day.</summary>
+    [JsonStringEnumMemberName("bench")] Bench,
+}

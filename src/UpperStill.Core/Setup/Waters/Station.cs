@@ -1,0 +1,47 @@
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Geodesy;
+
+namespace UpperStill.Core.Setup.Waters;
+
+/// <summary>A place on a water where readings are made again and again.</summary>
+/// <param name="Code">Unique in the group, for example <c>HAR-1</c>.</param>
+/// <param name="WaterCode">The code of its water.</param>
+/// <param name="Water">The water body's name.</param>
+/// <param name="District">The district, since many waters share a name.</param>
+/// <param name="Name">The station's own name.</param>
+/// <param name="KnownDepth">The depth on file, as it was sounded.</param>
+/// <param name="LatitudeDeg">Decimal degrees, north positive.</param>
+/// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
+/// <param name="RadiusM">How near a fix must be to count as there, m.</param>
+/// <param name="LevelAllowanceM">How much the depth may change with stage or tide beyond the usual check, m.</param>
+/// <param name="Shore">True for a pier, bank or beach: no boat.</param>
+/// <param name="OtherNames">Names it also goes by.</param>
+/// <param name="Transits">Landmarks in line.</param>
+/// <param name="Bearings">Compass bearings to landmarks.</param>
+/// <param name="DeclinationDeg">Magnetic declination of the bearings, east positive.</param>
+public sealed record Station(
+    string Code,
+    string WaterCode,
+    string Water,
+    string District,
+    string Name,
+    WrittenLength KnownDepth,
+    [property: Within(-90, 90, "°")] double LatitudeDeg,
+    [property: Within(-180, 180, "°")] double LongitudeDeg,
+    [property: Within(0, 100000, "m")] decimal RadiusM = Station.UsualRadiusM,
+    [property: Within(0, 100, "m")] decimal LevelAllowanceM = 0,
+    bool Shore = false,
+    IReadOnlyList<string>? OtherNames = null,
+    IReadOnlyList<Transit>? Transits = null,
+    IReadOnlyList<Bearing>? Bearings = null,
+    [property: Within(-180, 180, "°")] double DeclinationDeg = 0)
+{
+    /// <summary>The unit in which depths are read here: that of the known depth.</summary>
+    public LengthUnit NativeUnit() => KnownDepth.Unit ?? LengthUnit.Metre;
+
+    /// <summary>The radius where nothing else is said, m.</summary>
+    public const decimal UsualRadiusM = Resection.UsualRadiusM;
+
+    /// <summary>Where it is.</summary>
+    internal Position At => new(LatitudeDeg, LongitudeDeg);
+}

@@ -1,0 +1,23 @@
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Tests.Setup.Programmes;
+
+public class OpenProtocolsTests
+{
+    private static readonly ProtocolPlan[] Season =
+    [
+        new(Protocol.Clarity, Rhythm.Days, new(5, 1), new(9, 30)), new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(9, 30)),
+        new(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31)), new(Protocol.Phosphorus, Rhythm.Once, new(8, 15), new(9, 15)),
+    ];
+
+    [Theory]
+    [InlineData("2026-08-14", new[] { Protocol.Clarity, Protocol.Chlorophyll })]
+    [InlineData("2026-08-15", new[] { Protocol.Clarity, Protocol.Chlorophyll, Protocol.Phosphorus })]
+    [InlineData("2026-09-15", new[] { Protocol.Clarity, Protocol.Chlorophyll, Protocol.Phosphorus })]
+    [InlineData("2026-12-24", new[] { Protocol.Clarity })] // the disc may go down on any day
+    public void What_is_open_follows_the_windows_both_ends_in(string day, Protocol[] open) =>
+        Assert.Equal(open, OpenProtocols.Work(new OpenProtocolsRequest(Season, DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture))).Open);
+
+    [Fact]
+    public void Without_a_season_there_is_the_disc() => Assert.Equal([Protocol.Clarity], OpenProtocols.Work(new OpenProtocolsRequest(null, default)).Every);
+}
