@@ -97,7 +97,7 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     [Fact]
-    public async Task A_change_of_school_says_whose_series_break_and_is_kept_as_another_version()
+    public async Task A_change_of_method_says_whose_series_break_and_is_kept_as_another_version()
     {
         using var http = await server.AsAsync("coordinator");
         var programme = (await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!;

@@ -128,7 +128,7 @@ test('no screen has a fault for those who see or point otherwise', async ({ page
   await clean(page, 'programme');
   await page.getByText('Place, time, people').click();
   await expect(page.getByLabel('Finding the station')).toBeVisible();
-  await clean(page, 'schools');
+  await clean(page, 'methods');
   await goTo(page, `${server.address}/prepare`);
   await expect(page.getByRole('link', { name: /^Prepare Harrowmere/ }).first()).toBeVisible();
   await clean(page, 'outings');

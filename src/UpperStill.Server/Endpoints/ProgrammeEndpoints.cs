@@ -1,8 +1,10 @@
+using System.Text.Json.Serialization;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Schema;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Programmes;
@@ -27,15 +29,16 @@ public sealed record ProgrammeGiven(Programme Programme, bool Keep);
 /// <param name="Kept">True where it is kept.</param>
 /// <param name="Version">The version it was kept as, or would be.</param>
 /// <param name="Findings">Nothing is kept where one is a stop.</param>
-/// <param name="Breaks">Schools that differ from the version before so that a series breaks.</param>
+/// <param name="Breaks">Methods that differ from the version before so that a series breaks.</param>
 /// <param name="Stations">The stations whose series would break.</param>
 public sealed record ProgrammeAnswer(bool Kept, int Version, IReadOnlyList<FieldFinding> Findings, IReadOnlyList<string> Breaks, IReadOnlyList<string> Stations);
 
 /// <summary>What a programme may choose.</summary>
-/// <param name="Schools">Ways of doing a step.</param>
-/// <param name="Limits">Numbers.</param>
+/// <param name="Methods">Ways of doing a step.</param>
+/// <param name="Thresholds">Numbers.</param>
 /// <param name="Samples">Sorts of samples.</param>
-public sealed record SchoolList(IReadOnlyList<School> Schools, IReadOnlyList<Limit> Limits, IReadOnlyList<SampleType> Samples);
+public sealed record MethodList(
+    [property: JsonPropertyName("schools")] IReadOnlyList<Method> Methods, [property: JsonPropertyName("limits")] IReadOnlyList<Threshold> Thresholds, IReadOnlyList<SampleType> Samples);
 
 /// <summary>Programmes and their versions.</summary>
 internal static class ProgrammeEndpoints
@@ -45,7 +48,7 @@ internal static class ProgrammeEndpoints
         var group = app.MapGroup("/api/programmes").WithTags("programmes");
         group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with those of its stations that you see.");
         group.MapGet("/presets", () => Presets.All).For(AccessLevel.SignedIn).WithName("presets").WithSummary("Programmes to begin from.");
-        group.MapGet("/schools", () => new SchoolList(SchoolBook.All, LimitBook.All, SampleTypes.All)).For(AccessLevel.SignedIn).WithName("schools").WithSummary("Every school and limit that a programme may choose, explained.");
+        group.MapGet("/schools", () => new MethodList(VisitParts.Options.Methods, VisitParts.Options.Thresholds, SampleTypes.All)).For(AccessLevel.SignedIn).WithName("schools").WithSummary("Every method and limit that a programme may choose, explained.");
         group.MapGet("/schema", () => CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }))
             .For(AccessLevel.Anyone).WithName("programme-schema").WithSummary("The JSON schema of a programme’s file.").Produces<JsonNode>();
         group.MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
@@ -87,8 +90,8 @@ internal static class ProgrammeEndpoints
     private static async Task<IResult> KeepAsync(ProgrammeGiven given, Programme? before, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
     {
         var programme = given.Programme with { Version = (before?.Version ?? 0) + 1 };
-        var findings = ProgrammeCheck.Findings(programme);
-        var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme);
+        var findings = ProgrammeCheck.Findings(programme, VisitParts.Options);
+        var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme, VisitParts.Options);
         var stations = breaks.Count == 0 ? [] : await book.Stations.Where(s => s.Programme == programme.Code).OrderBy(s => s.Ordinal).Select(s => s.Code).ToListAsync(cancel);
         if (!given.Keep || !findings.MaySave())
         {

@@ -60,7 +60,7 @@ internal static class StationSetupEndpoints
         List<FieldFinding> findings = [.. StationCheck.Findings(station, water, [.. others])];
         if (!await book.Programmes.AnyAsync(p => p.Code == given.Programme, cancel))
         {
-            findings.Add(Finding.Stop("programme-missing", "The station has no programme.", "Schools, limits and dates come from it.", "Choose one; set it up first where there is none.").At("programme"));
+            findings.Add(Finding.Stop("programme-missing", "The station has no programme.", "Methods, limits and dates come from it.", "Choose one; set it up first where there is none.").At("programme"));
         }
 
         if (given.Line is not null && !await book.Kit.AnyAsync(i => i.Code == given.Line && i.Kind == KitKind.Line, cancel))

@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Science.Geodesy;
 using UpperStill.Core.Science.Sky;
 using UpperStill.Core.Setup.People;
@@ -141,7 +142,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
                 Of(SeasonDayKind.Pinned), Of(SeasonDayKind.Blocked),
                 [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
                 [.. new[] { span.First.Year, span.Last.Year }.Distinct().SelectMany(y => passes.Passes(place, y)).Where(span.Holds)],
-                programme.SchoolOf("visit.hours-rule") == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null,
+                programme.ChoiceOf(HeaderOptions.HoursRule) == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null,
                 Zone: zone,
                 Today: TodayIn(zone),
                 IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()));

@@ -140,7 +140,7 @@ public sealed class DemoSeasons
             // The meter was left on per cent once, and nobody saw it.
             var percent = !water.Sea && day is { Year: 2019, Month: 8 };
             Write(ProfileKinds.MeterCheck, new MeterCheckBody(meter, Expected: new WrittenOxygen("100", OxygenUnit.Percent), Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent), Display: OxygenUnit.MgPerL));
-            foreach (var level in PlannedLevels.Of(programme.SchoolOf("profile.levels"), new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)))
+            foreach (var level in PlannedLevels.Of(programme.ChoiceOf(ProfileOptions.Levels), new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)))
             {
                 var z = (double)level.Metres;
                 var (celsius, oxygen) = (water.TemperatureC(z) + (0.04 * own.Bell()), Math.Max(0.1, water.OxygenMgPerL(z) + (0.05 * own.Bell())));
@@ -161,10 +161,10 @@ public sealed class DemoSeasons
 
         private void Lowerings(double clarity)
         {
-            var lowerings = programme.Clarity.Observers == ObserverSchool.Swap ? 2 : programme.Clarity.Readings;
+            var lowerings = programme.Clarity.Observers == ObserverMethod.Swap ? 2 : programme.Clarity.Readings;
             for (var lowering = 1; lowering <= lowerings; lowering++)
             {
-                var observer = station.Observers[programme.Clarity.Observers == ObserverSchool.Swap ? (lowering - 1) % station.Observers.Count : 0];
+                var observer = station.Observers[programme.Clarity.Observers == ObserverMethod.Swap ? (lowering - 1) % station.Observers.Count : 0];
 
                 // One observer reads short throughout 2021: eyes differ, and the swap shows it.
                 var eye = observer == station.Observers[^1] && station.Observers.Count > 1 && day.Year == 2021 ? 0.9 : 1;

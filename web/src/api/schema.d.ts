@@ -119,7 +119,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Works out a clarity (Secchi depth) from marks on the line by the programme's school, with its working and findings. */
+        /** Works out a clarity (Secchi depth) from marks on the line by the programme's method, with its working and findings. */
         post: operations["clarity"];
         delete?: never;
         options?: never;
@@ -323,7 +323,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Works out what a profile says: thermocline by both schools, mixed layer, where oxygen ends, stability and means by volume. */
+        /** Works out what a profile says: thermocline by both methods, mixed layer, where oxygen ends, stability and means by volume. */
         post: operations["profile"];
         delete?: never;
         options?: never;
@@ -357,7 +357,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Works out how deep a bottle is closed by the programme’s school, kept off the bottom, to the nearest mark of the line. */
+        /** Works out how deep a bottle is closed by the programme’s method, kept off the bottom, to the nearest mark of the line. */
         post: operations["bottle-depth"];
         delete?: never;
         options?: never;
@@ -442,7 +442,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Says how a step of a visit is done by the programme's schools, why, and what can hurt. */
+        /** Says how a step of a visit is done by the programme's methods, why, and what can hurt. */
         post: operations["step-guide"];
         delete?: never;
         options?: never;
@@ -1798,7 +1798,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Every school and limit that a programme may choose, explained. */
+        /** Every method and limit that a programme may choose, explained. */
         get: operations["schools"];
         put?: never;
         post?: never;
@@ -2547,7 +2547,7 @@ export interface components {
             deepLeastM: number;
             /**
              * Format: double
-             * @description The coordinator’s great depth of the school `fixed`, m.
+             * @description The coordinator’s great depth of the method `fixed`, m.
              * @default 10
              */
             deepFixedM: number;
@@ -3202,7 +3202,7 @@ export interface components {
         };
         /** @description Everything a clarity is judged by. */
         ClarityRequest: {
-            /** @description The programme's school. */
+            /** @description The programme's method. */
             settings: components["schemas"]["ClaritySettings"];
             /** @description The standing marks. */
             marks: components["schemas"]["DiscMark"][];
@@ -3264,7 +3264,7 @@ export interface components {
              */
             asReadM?: null | number;
         };
-        /** @description A clarity school: how a Secchi reading is made in a programme. */
+        /** @description A clarity method: how a Secchi reading is made in a programme. */
         ClaritySettings: {
             /** @description Which mark counts. */
             endPoint: components["schemas"]["EndPoint"];
@@ -3274,9 +3274,9 @@ export interface components {
              */
             readings: number;
             /** @description Same eyes, or partners swap. */
-            observers: components["schemas"]["ObserverSchool"];
+            observers: components["schemas"]["ObserverMethod"];
             /** @description Rounding of the reported value. */
-            roundTo: components["schemas"]["RoundingSchool"];
+            roundTo: components["schemas"]["RoundingMethod"];
         };
         /** @description Body of the entry `clarity-stated`: a clarity that somebody worked out before, without its marks. */
         ClarityStatedBody: {
@@ -3335,7 +3335,7 @@ export interface components {
         CompositeMethod: "weighted-bottle" | "just-fills" | "pooled-or-tube";
         /** @description What the depth of a composite is worked out from. */
         CompositeRequest: {
-            /** @description The composite school. */
+            /** @description The composite method. */
             settings: components["schemas"]["CompositeSettings"];
             /**
              * Format: double
@@ -3395,7 +3395,7 @@ export interface components {
             /** @description Depths of the whole-metre bottles, deepest first, where bottles are pooled; m. */
             casts?: null | number[];
         };
-        /** @description A composite school. */
+        /** @description A composite method. */
         CompositeSettings: {
             /** @description Factor of the clarity, or preset. */
             depthRule: components["schemas"]["CompositeDepthRule"];
@@ -3902,7 +3902,7 @@ export interface components {
              * @description The visit it belongs to, a UUIDv7 made on the device that began it.
              */
             visit: string;
-            /** @description What it is; see EntryKinds. */
+            /** @description What it is; every part of a visit names its own. */
             kind: string;
             /**
              * Format: int32
@@ -5609,32 +5609,6 @@ export interface components {
          * @enum {unknown}
          */
         LevelWanted: "planned" | "break";
-        /** @description A number that a programme may change: a threshold of a check, a count, a limit. */
-        Limit: {
-            /** @description Its name in a programme's file. */
-            setting: string;
-            /** @description The part of the rules it belongs to. */
-            group: components["schemas"]["SchoolGroup"];
-            /** @description What it means. */
-            words: string;
-            /** @description Its unit; empty for a count. */
-            unit: string;
-            /**
-             * Format: double
-             * @description What is taken where nothing is chosen.
-             */
-            usual: number;
-            /**
-             * Format: double
-             * @description Smallest that makes sense.
-             */
-            least: number;
-            /**
-             * Format: double
-             * @description Largest that makes sense.
-             */
-            greatest: number;
-        };
         /** @description A rope, chain or wheel on which depths are read. It has an identity, because every reading depends on its marks. */
         Line: {
             /** @description The line's identity, for example `R-3`. */
@@ -5938,6 +5912,47 @@ export interface components {
                 unit?: "m" | "cm" | "ft" | "ft-in" | "in" | null;
             };
         };
+        /** @description A step that is done in several accepted ways; a programme chooses one. */
+        Method: {
+            /** @description Its name in a programme's file, for example `clarity.side`. */
+            setting: string;
+            /** @description The part of the rules it belongs to. */
+            group: components["schemas"]["MethodGroup"];
+            /** @description What it is about. */
+            matter: string;
+            /** @description The ways; the first is what is taken where nothing is chosen. */
+            options: components["schemas"]["MethodChoice"][];
+            /** @description Why the first is the usual one. */
+            why: string;
+            /**
+             * @description True where another choice makes another series: readings before and after differ by more than the water.
+             * @default false
+             */
+            breaks: boolean;
+            /** @description What is taken where nothing is chosen. */
+            usual?: null | string;
+        };
+        /** @description One accepted way to do a step. */
+        MethodChoice: {
+            /** @description As it stands in a programme's file. */
+            code: string;
+            /** @description For people. */
+            words: string;
+        };
+        /**
+         * @description The parts of a programme's rules.
+         * @enum {unknown}
+         */
+        MethodGroup: "visit" | "clarity" | "profile" | "bottles" | "samples" | "season";
+        /** @description What a programme may choose. */
+        MethodList: {
+            /** @description Ways of doing a step. */
+            schools: components["schemas"]["Method"][];
+            /** @description Numbers. */
+            limits: components["schemas"]["Threshold"][];
+            /** @description Sorts of samples. */
+            samples: components["schemas"]["SampleType"][];
+        };
         /** @description The same month in earlier years. */
         MonthBand: {
             /**
@@ -6130,7 +6145,7 @@ export interface components {
          * @description Whether one pair of eyes reads, or partners swap.
          * @enum {unknown}
          */
-        ObserverSchool: "same" | "swap";
+        ObserverMethod: "same" | "swap";
         /** @description A programme's season, and a day. */
         OpenProtocolsRequest: {
             /** @description What is due when; null where no season is planned. */
@@ -6766,7 +6781,7 @@ export interface components {
             /** @description What stands in the way. */
             findings: components["schemas"]["Finding"][];
         };
-        /** @description The rules a group of samplers follows: one school for each step. Versioned; a visit names the version it was made under. */
+        /** @description The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made under. */
         Programme: {
             /** @description Identity, for example `town-lakes`. */
             code: string;
@@ -6779,9 +6794,9 @@ export interface components {
             name: string;
             /** @description When readings may be made, local time. */
             hours: components["schemas"]["HoursWindow"];
-            /** @description The clarity school. */
+            /** @description The clarity method. */
             clarity: components["schemas"]["ClaritySettings"];
-            /** @description The composite school. */
+            /** @description The composite method. */
             composite: components["schemas"]["CompositeSettings"];
             /** @description How a season is summed up. */
             summary: components["schemas"]["SummarySettings"];
@@ -6789,11 +6804,11 @@ export interface components {
             checks: components["schemas"]["CheckLimits"];
             /** @description What is due when; null where no season is planned. */
             season?: null | components["schemas"]["ProtocolPlan"][];
-            /** @description Schools of SchoolBook that differ from the usual, by setting. */
+            /** @description Ways that differ from the usual, by setting; see Method. */
             schools?: null | {
                 [key: string]: string;
             };
-            /** @description Limits of LimitBook that differ from the usual, by setting. */
+            /** @description Numbers that differ from the usual, by setting; see Threshold. */
             limits?: null | {
                 [key: string]: number;
             };
@@ -6809,7 +6824,7 @@ export interface components {
             version: number;
             /** @description Nothing is kept where one is a stop. */
             findings: components["schemas"]["FieldFinding"][];
-            /** @description Schools that differ from the version before so that a series breaks. */
+            /** @description Methods that differ from the version before so that a series breaks. */
             breaks: string[];
             /** @description The stations whose series would break. */
             stations: string[];
@@ -7254,10 +7269,10 @@ export interface components {
          */
         Role: "sampler" | "coordinator" | "laboratory" | "reader";
         /**
-         * @description The rounding schools for a reported clarity: applied once, at the end, half away from zero.
+         * @description The rounding methods for a reported clarity: applied once, at the end, half away from zero.
          * @enum {unknown}
          */
-        RoundingSchool: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        RoundingMethod: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
         /** @description A conductivity to be turned into salinity. */
         SalinityRequest: {
             /**
@@ -7534,52 +7549,13 @@ export interface components {
              * @default 0
              */
             labHours: number;
+            /** @description The name of the programme's threshold for the hold. */
+            holdSetting?: null | string;
         };
         /** @description Body of the entries `sample-lost` and `sample-rejected`; the entry says why. */
         SamplesBody: {
             /** @description The samples. */
             samples: string[];
-        };
-        /** @description A step that is done in several accepted ways; a programme chooses one. */
-        School: {
-            /** @description Its name in a programme's file, for example `clarity.side`. */
-            setting: string;
-            /** @description The part of the rules it belongs to. */
-            group: components["schemas"]["SchoolGroup"];
-            /** @description What it is about. */
-            matter: string;
-            /** @description The ways; the first is what is taken where nothing is chosen. */
-            options: components["schemas"]["SchoolOption"][];
-            /** @description Why the first is the usual one. */
-            why: string;
-            /**
-             * @description True where another choice makes another series: readings before and after differ by more than the water.
-             * @default false
-             */
-            breaks: boolean;
-            /** @description What is taken where nothing is chosen. */
-            usual?: null | string;
-        };
-        /**
-         * @description The parts of a programme's rules.
-         * @enum {unknown}
-         */
-        SchoolGroup: "visit" | "clarity" | "profile" | "bottles" | "samples" | "season";
-        /** @description What a programme may choose. */
-        SchoolList: {
-            /** @description Ways of doing a step. */
-            schools: components["schemas"]["School"][];
-            /** @description Numbers. */
-            limits: components["schemas"]["Limit"][];
-            /** @description Sorts of samples. */
-            samples: components["schemas"]["SampleType"][];
-        };
-        /** @description One accepted way to do a step. */
-        SchoolOption: {
-            /** @description As it stands in a programme's file. */
-            code: string;
-            /** @description For people. */
-            words: string;
         };
         /** @description One sounding of a scouting track. */
         ScoutPoint: {
@@ -8402,7 +8378,7 @@ export interface components {
             next: null | components["schemas"]["LevelToRead"];
             /**
              * Format: int32
-             * @description Levels that the school asks for.
+             * @description Levels that the method asks for.
              */
             planned: number;
             /** @description What follows. */
@@ -8903,7 +8879,7 @@ export interface components {
         StepGuideRequest: {
             /** @description The step: arrive, sounding, surface, clarity, profile, bottles, composite or leave. */
             step: string;
-            /** @description The programme, whose schools say how. */
+            /** @description The programme, whose methods say how. */
             programme: components["schemas"]["Programme"];
             /**
              * @description True where nobody goes afloat.
@@ -9118,6 +9094,32 @@ export interface components {
             heterogeneityChiSquare?: null | number;
             /** @description Seasonal: month, Z. */
             seasons?: null | components["schemas"]["SeasonNumbers"][];
+        };
+        /** @description A number that a programme may change: a threshold of a check, a count, a limit. */
+        Threshold: {
+            /** @description Its name in a programme's file. */
+            setting: string;
+            /** @description The part of the rules it belongs to. */
+            group: components["schemas"]["MethodGroup"];
+            /** @description What it means. */
+            words: string;
+            /** @description Its unit; empty for a count. */
+            unit: string;
+            /**
+             * Format: double
+             * @description What is taken where nothing is chosen.
+             */
+            usual: number;
+            /**
+             * Format: double
+             * @description Smallest that makes sense.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Largest that makes sense.
+             */
+            greatest: number;
         };
         /** @description Something on the pack list, as far as its tick goes. */
         Tick: {
@@ -9899,7 +9901,7 @@ export interface components {
             inputs: components["schemas"]["WorkingInput"][];
             /** @description The arithmetic, line by line, with units. */
             steps: string[];
-            /** @description The rule or school used, in words. */
+            /** @description The rule or method used, in words. */
             rule: string;
             /** @description Where the rule is published. */
             source: string;
@@ -14650,7 +14652,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SchoolList"];
+                    "application/json": components["schemas"]["MethodList"];
                 };
             };
         };

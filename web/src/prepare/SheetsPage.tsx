@@ -68,7 +68,7 @@ function FieldSheet({ outing, stop, paper, record }: SheetProps) {
   useEffect(() => {
     let current = true;
     if (record) {
-      // An empty visit says which boxes the programme's school asks for.
+      // An empty visit says which boxes the programme's method asks for.
       void compute('fold-visit', { entries: [], context: { ...record.context, history: [] }, reader: 'as-read' }).then(
         (sheet) => current && setBoxes(sheet.clarity.boxes),
       );

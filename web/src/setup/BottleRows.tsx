@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { PROTOCOLS } from '../season/season';
-import { SAMPLE_FROM } from './schools';
+import { SAMPLE_FROM } from './methods';
 
 type Bottle = Schemas['BottlePlan'];
 type Plan = Schemas['ProtocolPlan'];

@@ -9,9 +9,9 @@ import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
 import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
-import { limitDraftOf, SchoolRows, withLimits } from './SchoolRows';
+import { limitDraftOf, MethodRows, withLimits } from './MethodRows';
+import { DEPTH_RULES, END_POINTS, METHODS, OBSERVERS, ROUNDINGS } from './methods';
 import { SeasonRows } from './SeasonRows';
-import { DEPTH_RULES, END_POINTS, METHODS, OBSERVERS, ROUNDINGS } from './schools';
 import { numberOf } from './water';
 
 type Programme = Schemas['Programme'];
@@ -24,7 +24,7 @@ interface Props {
 
 const MONTHS = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [String(i + 1), monthName(i + 1)]));
 
-/** The schools of a programme. What a change would break is shown before it is kept; a version once kept stays as it is. */
+/** The methods of a programme. What a change would break is shown before it is kept; a version once kept stays as it is. */
 export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
   const [programme, setProgramme] = useState(given);
   // The version that was on the screen when the form was opened.
@@ -220,14 +220,14 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
       </div>
       <Beside field="summary" findings={findings} />
 
-      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Every other school and limit</h2>
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Every other method and limit</h2>
       <p className="mt-1 text-dim text-sm">The usual way stands first. Open what your group does otherwise.</p>
       <Problem words={list.problem} />
-      <SchoolRows
+      <MethodRows
         list={list.data}
-        schools={programme.schools}
+        methods={programme.schools}
         limits={limits}
-        onSchools={(schools) => change({ schools })}
+        onMethods={(methods) => change({ schools: methods })}
         onLimits={(typedLimits) => {
           setLimits(typedLimits);
           setShown(undefined);

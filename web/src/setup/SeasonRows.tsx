@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { PROTOCOLS } from '../season/season';
 import { BottleRows } from './BottleRows';
-import { RHYTHMS } from './schools';
+import { RHYTHMS } from './methods';
 
 type Plan = Schemas['ProtocolPlan'];
 

@@ -263,7 +263,7 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
                 value={programme}
                 options={Object.fromEntries((programmes.data ?? []).map(({ programme: p }) => [p.code, p.name]))}
                 onChange={(chosen) => change({ programme: chosen })}
-                hint="Schools, limits and dates come from it."
+                hint="Methods, limits and dates come from it."
               />
               <Beside field="programme" findings={findings} />
             </div>

@@ -5,7 +5,7 @@ import { compute } from '../field/core';
 import type { StepName } from '../routes';
 import { STEP_NAMES } from './steps';
 
-/** How a step is done by the programme's schools, with the reasons and what can hurt: one touch away. */
+/** How a step is done by the programme's methods, with the reasons and what can hurt: one touch away. */
 export function StepGuide({ step, station }: { step: StepName; station: StationRecord }) {
   const [guide, setGuide] = useState<Schemas['StepGuideResult']>();
   const [problem, setProblem] = useState('');

@@ -41,7 +41,7 @@ test('how a step is done, and why, is one touch away', async () => {
   await person.user.keyboard('{Escape}');
   await person.goes('Clarity');
   await person.touches('How, and why');
-  // This programme's school: two observers, told apart again.
+  // This programme's method: two observers, told apart again.
   await says('Clarity', 'Then the other reads, without knowing the first number.');
 });
 

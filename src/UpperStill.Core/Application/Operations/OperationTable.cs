@@ -39,7 +39,7 @@ public static class OperationTable
             "length", "Reads a length as people type it, such as 12 9 or 3.85, and says what it means or what is wrong.",
             j => j.LengthRequest, j => j.LengthResult, LengthOperation.Work),
         new Operation<ClarityRequest, ClarityResult>(
-            "clarity", "Works out a clarity (Secchi depth) from marks on the line by the programme's school, with its working and findings.",
+            "clarity", "Works out a clarity (Secchi depth) from marks on the line by the programme's method, with its working and findings.",
             j => j.ClarityRequest, j => j.ClarityResult, ClarityRule.Work),
         new Operation<CompositeRequest, CompositeResult>(
             "composite-depth", "Works out how deep to take a composite: the lit layer, kept off the bottom, to the nearest mark of the line.",
@@ -75,13 +75,13 @@ public static class OperationTable
             "oxygen", "Turns an oxygen reading in mg/L into per cent of saturation at the station, or back, with its working, and says what looks like another unit.",
             j => j.OxygenRequest, j => j.OxygenResult, OxygenRule.Work),
         new Operation<ProfileRequest, ProfileResult>(
-            "profile", "Works out what a profile says: thermocline by both schools, mixed layer, where oxygen ends, stability and means by volume.",
+            "profile", "Works out what a profile says: thermocline by both methods, mixed layer, where oxygen ends, stability and means by volume.",
             j => j.ProfileRequest, j => j.ProfileResult, ProfileRule.Work, OperationCost.Heavy),
         new Operation<SettlingRequest, SettlingResult>(
             "settling", "Says whether a probe has settled at its depth, or what still moves.",
             j => j.SettlingRequest, j => j.SettlingResult, Settling.Work, OperationCost.Heavy),
         new Operation<BottleDepthRequest, BottleDepthResult>(
-            "bottle-depth", "Works out how deep a bottle is closed by the programme’s school, kept off the bottom, to the nearest mark of the line.",
+            "bottle-depth", "Works out how deep a bottle is closed by the programme’s method, kept off the bottom, to the nearest mark of the line.",
             j => j.BottleDepthRequest, j => j.BottleDepthResult, BottleDepthRule.Work),
         new Operation<OpenProtocolsRequest, OpenProtocolsResult>(
             "open-protocols", "Says which protocols of a programme are open on a day, to propose what a visit takes.",
@@ -96,7 +96,7 @@ public static class OperationTable
             "before-casting-off", "Names what of the safety gear on a pack list is not confirmed.",
             j => j.CastingOffRequest, j => j.CastingOffResult, BeforeCastingOff.Work, OperationCost.Heavy),
         new Operation<StepGuideRequest, StepGuideResult>(
-            "step-guide", "Says how a step of a visit is done by the programme's schools, why, and what can hurt.",
+            "step-guide", "Says how a step of a visit is done by the programme's methods, why, and what can hurt.",
             j => j.StepGuideRequest, j => j.StepGuideResult, StepGuide.Work),
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Outings;
@@ -71,13 +72,13 @@ public static class GoNoGo
 
     private static IEnumerable<Finding> Stops(Forecast forecast, List<ForecastHour> during, Programme programme, bool shore, DateOnly? alternate)
     {
-        var thunder = (double)programme.LimitOf(LimitBook.Thunder);
+        var thunder = (double)programme.Of(ArrivalOptions.Thunder);
         if (during.FirstOrDefault(h => h.ThunderPercent >= thunder) is { } storm)
         {
             yield return Stop($"Thunder may come from {Clock(storm)} ({storm.ThunderPercent} %).");
         }
 
-        if (during.FirstOrDefault(h => h.VisibilityKm < (double)programme.LimitOf(LimitBook.Visibility)) is { } fog)
+        if (during.FirstOrDefault(h => h.VisibilityKm < (double)programme.Of(ArrivalOptions.Visibility)) is { } fog)
         {
             yield return Stop($"Fog at {Clock(fog)}: {Number(fog.VisibilityKm)} km.");
         }
@@ -87,14 +88,14 @@ public static class GoNoGo
             yield break;
         }
 
-        var limit = (double)programme.LimitOf(LimitBook.Wind);
+        var limit = (double)programme.Of(ArrivalOptions.Wind);
         if (during.FirstOrDefault(h => h.WindMs > limit || h.GustMs > limit * GustsOverWind) is { } windy)
         {
             yield return Stop($"Wind {Number(windy.WindMs)} m/s, gusts {Number(windy.GustMs)} m/s at {Clock(windy)}; the limit is {Number(limit)} m/s.");
         }
-        else if (during.FirstOrDefault(h => Waves(h.WindMs) > programme.LimitOf(LimitBook.Waves)) is { } rough)
+        else if (during.FirstOrDefault(h => Waves(h.WindMs) > programme.Of(ArrivalOptions.Waves)) is { } rough)
         {
-            yield return Stop($"Waves {Waves(rough.WindMs)} are likely at {Clock(rough)}; the limit is {programme.LimitOf(LimitBook.Waves):0}.");
+            yield return Stop($"Waves {Waves(rough.WindMs)} are likely at {Clock(rough)}; the limit is {programme.Of(ArrivalOptions.Waves):0}.");
         }
 
         if (forecast.Ice)
@@ -109,12 +110,12 @@ public static class GoNoGo
 
     private static IEnumerable<Finding> Doubts(Forecast forecast, Programme programme, bool shore)
     {
-        if (forecast.RainBefore24Mm > (double)programme.LimitOf(LimitBook.RainHeavy))
+        if (forecast.RainBefore24Mm > (double)programme.Of(ArrivalOptions.RainHeavy))
         {
             yield return Finding.Note("rain-heavy", $"{Number(forecast.RainBefore24Mm)} mm fell in 24 h.", "Expect cloudy water; results stand for the storm, not the season.", "Postpone if the window allows.");
         }
 
-        if (!shore && forecast.WaterC is { } water && water < (double)programme.LimitOf(LimitBook.ColdWater))
+        if (!shore && forecast.WaterC is { } water && water < (double)programme.Of(ArrivalOptions.ColdWater))
         {
             yield return Finding.Check("cold-water", $"The water has about {Number(water)} °C.", "Cold takes the breath and the strength of whoever falls in.", "Wear suits, or stay ashore.");
         }

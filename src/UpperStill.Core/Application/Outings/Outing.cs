@@ -1,6 +1,8 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Geodesy;
 using UpperStill.Core.Science.Sky;
 using UpperStill.Core.Setup.Equipment;
@@ -87,7 +89,7 @@ public sealed record Outing(
         }
 
         var hours = new HoursWindow(request.Places.Min(p => p.Programme.Hours.From), request.Places.Max(p => p.Programme.Hours.Until));
-        var strictest = request.Places.MinBy(p => p.Programme.LimitOf(LimitBook.Wind))!.Programme;
+        var strictest = request.Places.MinBy(p => p.Programme.Of(ArrivalOptions.Wind))!.Programme;
         var shore = places.All(p => p.Station.Shore);
         var alternate = places.Select(p => p.Alternate).Where(a => a is not null).Min();
         var midnight = new DateTimeOffset(request.Day.ToDateTime(TimeOnly.MinValue), request.Offset);
@@ -102,6 +104,6 @@ public sealed record Outing(
     }
 
     private static string[] Levels(OutingPlace place) => place.Protocols.Contains(Protocol.Profile) && place.Station.KnownDepth.Read().Length is { } depth
-        ? [.. PlannedLevels.Of(place.Programme.SchoolOf("profile.levels"), depth).Select(LengthText.Write)]
+        ? [.. PlannedLevels.Of(place.Programme.ChoiceOf(ProfileOptions.Levels), depth).Select(LengthText.Write)]
         : [];
 }

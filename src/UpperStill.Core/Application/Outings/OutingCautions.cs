@@ -1,4 +1,4 @@
-using UpperStill.Core.Application.Guides;
+using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Application.Outings;
 

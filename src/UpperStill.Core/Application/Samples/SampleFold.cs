@@ -209,7 +209,7 @@ internal sealed class SampleFold
 
         if (SampleTypes.ForFilters(sample.Type.Code))
         {
-            var (better, within) = (draft.Context.Programme.LimitOf("filter.within-note"), draft.Context.Programme.LimitOf("filter.within"));
+            var (better, within) = (draft.Context.Programme.Of(FilteringOptions.FilterWithinNote), draft.Context.Programme.Of(FilteringOptions.FilterWithin));
             return new SampleHold(from, from.AddHours((double)within), $"filter within {Decimals.Text(within)} h, better {Decimals.Text(better)} h", from.AddHours((double)better));
         }
 

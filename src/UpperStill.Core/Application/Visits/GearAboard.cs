@@ -1,8 +1,5 @@
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Protocols.Bottles;
-using UpperStill.Core.Protocols.Composite;
 using UpperStill.Core.Protocols.Leaving;
-using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Application.Visits;
@@ -18,20 +15,7 @@ internal static class GearAboard
         }
 
         var answers = draft.Standing(LeavingKinds.Aboard);
-        List<string> things = [];
-        if (draft.Line is { } line)
-        {
-            things.Add($"disc and line {line.Code}");
-        }
-
-        things.AddRange(draft.Standing(BottleKinds.Cast).Select(c => c.Body.Sampler).OfType<string>().Distinct().Select(s => $"sampler {s} and messenger"));
-        things.AddRange(draft.Standing(ProfileKinds.MeterCheck).Select(m => m.Body.Meter).Distinct().Select(m => $"meter {m}, probes moist"));
-        if (draft.Standing(CompositeKinds.CompositeTry).Count > 0)
-        {
-            things.Add("every part of the composite sampler");
-        }
-
-        things.Add("rubbish, gear clean and drained");
+        List<string> things = [.. VisitParts.All.SelectMany(p => p.Overboard(draft))];
         things.AddRange(answers.Select(a => a.Body.Thing).Where(t => !things.Contains(t)).Distinct());
         List<SheetAboard> aboard = [.. things.Select(t => answers.LastOrDefault(a => a.Body.Thing == t) is { } answer ? new SheetAboard(t, answer.Body.Aboard, answer.Entry.Id) : new SheetAboard(t))];
         var missing = aboard.Where(a => a.Aboard == false).ToList();

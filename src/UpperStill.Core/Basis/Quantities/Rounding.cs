@@ -2,9 +2,9 @@ using System.Text.Json.Serialization;
 
 namespace UpperStill.Core.Basis.Quantities;
 
-/// <summary>The rounding schools for a reported clarity: applied once, at the end, half away from zero.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<RoundingSchool>))]
-public enum RoundingSchool
+/// <summary>The rounding methods for a reported clarity: applied once, at the end, half away from zero.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<RoundingMethod>))]
+public enum RoundingMethod
 {
     /// <summary>0.1 m.</summary>
     [JsonStringEnumMemberName("0.1-m")] TenthMetre,
@@ -28,28 +28,28 @@ public enum RoundingSchool
     [JsonStringEnumMemberName("half-ft")] HalfFoot,
 }
 
-/// <summary>Rounds depths by a <see cref="RoundingSchool"/>.</summary>
+/// <summary>Rounds depths by a <see cref="RoundingMethod"/>.</summary>
 public static class Rounding
 {
-    /// <summary>Rounds a depth in metres. The arithmetic is done in the school's own unit, so that ties are exact.</summary>
-    public static Length Round(decimal metres, RoundingSchool school)
+    /// <summary>Rounds a depth in metres. The arithmetic is done in the method's own unit, so that ties are exact.</summary>
+    public static Length Round(decimal metres, RoundingMethod method)
     {
-        var (step, unit, _) = Of(school);
+        var (step, unit, _) = Of(method);
         return new Length(Decimals.Plain(Decimals.RoundTo(metres / Length.MetresPer(unit), step)), unit, step);
     }
 
-    /// <summary>The school in words: "to the nearest quarter foot".</summary>
-    public static string Words(RoundingSchool school) => "to the nearest " + Of(school).Words;
+    /// <summary>The method in words: "to the nearest quarter foot".</summary>
+    public static string Words(RoundingMethod method) => "to the nearest " + Of(method).Words;
 
-    private static (decimal Step, LengthUnit Unit, string Words) Of(RoundingSchool school) => school switch
+    private static (decimal Step, LengthUnit Unit, string Words) Of(RoundingMethod method) => method switch
     {
-        RoundingSchool.TenthMetre => (0.1m, LengthUnit.Metre, "0.1 m"),
-        RoundingSchool.TwentiethMetre => (0.05m, LengthUnit.Metre, "0.05 m"),
-        RoundingSchool.HundredthMetre => (0.01m, LengthUnit.Metre, "0.01 m"),
-        RoundingSchool.WholeMetre => (1m, LengthUnit.Metre, "whole metre"),
-        RoundingSchool.Inch => (1m, LengthUnit.FootInch, "inch"),
-        RoundingSchool.QuarterFoot => (3m, LengthUnit.FootInch, "quarter foot"),
-        RoundingSchool.HalfFoot => (6m, LengthUnit.FootInch, "half foot"),
-        _ => throw new ArgumentOutOfRangeException(nameof(school)),
+        RoundingMethod.TenthMetre => (0.1m, LengthUnit.Metre, "0.1 m"),
+        RoundingMethod.TwentiethMetre => (0.05m, LengthUnit.Metre, "0.05 m"),
+        RoundingMethod.HundredthMetre => (0.01m, LengthUnit.Metre, "0.01 m"),
+        RoundingMethod.WholeMetre => (1m, LengthUnit.Metre, "whole metre"),
+        RoundingMethod.Inch => (1m, LengthUnit.FootInch, "inch"),
+        RoundingMethod.QuarterFoot => (3m, LengthUnit.FootInch, "quarter foot"),
+        RoundingMethod.HalfFoot => (6m, LengthUnit.FootInch, "half foot"),
+        _ => throw new ArgumentOutOfRangeException(nameof(method)),
     };
 }

@@ -4,7 +4,7 @@ namespace UpperStill.Core.Basis.Workings;
 /// <param name="Title">What was worked out.</param>
 /// <param name="Inputs">What went in, as read.</param>
 /// <param name="Steps">The arithmetic, line by line, with units.</param>
-/// <param name="Rule">The rule or school used, in words.</param>
+/// <param name="Rule">The rule or method used, in words.</param>
 /// <param name="Source">Where the rule is published.</param>
 public sealed record Working(
     string Title, IReadOnlyList<WorkingInput> Inputs, IReadOnlyList<string> Steps, string Rule, string Source);

@@ -24,12 +24,12 @@ internal static class ArrivalChecks
     {
         List<string> over = [];
         // Of a class that reaches over the limit nobody knows that it does not: the boat comes first.
-        if (now.WindTold is { } wind && wind.MayBeOver(programme.LimitOf(LimitBook.Wind)))
+        if (now.WindTold is { } wind && wind.MayBeOver(programme.Of(ArrivalOptions.Wind)))
         {
             over.Add($"Wind {wind.Words}");
         }
 
-        if (now.WavesTold is { } waves && (int)waves > programme.LimitOf(LimitBook.Waves))
+        if (now.WavesTold is { } waves && (int)waves > programme.Of(ArrivalOptions.Waves))
         {
             var words = WeatherClasses.Words(waves);
             over.Add(over.Count == 0 ? char.ToUpperInvariant(words[0]) + words[1..] : words);
@@ -60,7 +60,7 @@ internal static class ArrivalChecks
             }
         }
 
-        if (arrival.Anchored is not { } anchored || draft.Context.Programme.Chooses("station.found-by", "memory"))
+        if (arrival.Anchored is not { } anchored || draft.Context.Programme.Chooses(ArrivalOptions.FoundBy, "memory"))
         {
             yield break;
         }
@@ -103,14 +103,14 @@ internal static class ArrivalChecks
     private static IEnumerable<Finding> People(SheetDraft draft, SheetArrival arrival)
     {
         var ashore = draft.Context.Station.Shore ? 1 : 0;
-        var needed = Math.Max(1, (int)draft.Context.Programme.LimitOf(LimitBook.PeopleMin) - ashore);
+        var needed = Math.Max(1, (int)draft.Context.Programme.Of(ArrivalOptions.PeopleMin) - ashore);
         if (arrival.Now.People is { } aboard && aboard < needed)
         {
             yield return Finding.Stop(
                 "people-too-few", $"{aboard} {(ashore == 1 ? "here" : "aboard")}, {needed} required.", "Nobody can help the one who falls in.", "Take someone along or sample from shore.").On(Beside.Header, About(arrival, "people"));
         }
 
-        if (draft.Asks && draft.UnderWay && arrival.Now.Anchored == false && ashore == 0 && draft.Context.Programme.SchoolOf("visit.anchor") == "required")
+        if (draft.Asks && draft.UnderWay && arrival.Now.Anchored == false && ashore == 0 && draft.Context.Programme.ChoiceOf(ArrivalOptions.Anchor) == "required")
         {
             yield return Finding.Check(
                 "anchor-missing", "Not anchored.", "Drift moves place and depth.", "Anchor with spare line, or say why not.").On(Beside.Header, About(arrival, "anchored"));
@@ -150,7 +150,7 @@ internal static class ArrivalChecks
 
     private static IEnumerable<Finding> Rain(SheetDraft draft, SheetArrival arrival)
     {
-        var heavy = draft.Context.Programme.LimitOf(LimitBook.RainHeavy);
+        var heavy = draft.Context.Programme.Of(ArrivalOptions.RainHeavy);
         if (arrival.Now.Rain24Told is { } rain && rain.MayBeOver(heavy))
         {
             var seen = char.ToUpperInvariant(rain.Words[0]) + rain.Words[1..] + " in 24 h";
@@ -158,7 +158,7 @@ internal static class ArrivalChecks
                 "rain-heavy", rain.Over(heavy) ? $"{seen}." : $"{seen}: perhaps over the {Decimals.Text(heavy)} mm that are heavy here.", "Expect cloudy water.", "Results stand for the storm, not the season.").On(Beside.Header, About(arrival, "rain24"));
         }
 
-        if (draft.Asks && draft.UnderWay && (arrival.Now.Rain24Told is null || arrival.Now.Rain72Told is null) && !draft.Context.Programme.Chooses("visit.rain", "ignored"))
+        if (draft.Asks && draft.UnderWay && (arrival.Now.Rain24Told is null || arrival.Now.Rain72Told is null) && !draft.Context.Programme.Chooses(ArrivalOptions.Rain, "ignored"))
         {
             yield return Finding.Check("rain-unknown", "Rain of the last days is blank.", "It explains a cloudy sample.", "A guess marked as such will do.").On(Beside.Header);
         }

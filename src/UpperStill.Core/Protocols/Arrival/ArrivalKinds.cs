@@ -21,7 +21,7 @@ public static class ArrivalKinds
     /// <summary>The head of the sheet.</summary>
     public static readonly EntryKind<ConditionsBody> Conditions = new(
         "conditions", 2, "People, anchor, weather and water of the day; an entry carries only what was answered with it. What an instrument shows is a number; what was told without one is a class.",
-        () => ArrivalJson.Default.ConditionsBody, (b, _) => ArrivalPart.WordsOf(b), older: (b, version) => b.OfVersion(version))
+        () => ArrivalJson.Default.ConditionsBody, (b, _) => ArrivalFold.WordsOf(b), older: (b, version) => b.OfVersion(version))
     { NumbersBeside = Beside.Header };
 
     /// <summary>All of them.</summary>

@@ -40,7 +40,7 @@ internal static class ThermometerChecks
             }
         }
 
-        if (now.WaterSecond?.Read().Celsius is { } second && celsius is { } first && Math.Abs(second - first) > programme.LimitOf("checks.thermometers-disagree"))
+        if (now.WaterSecond?.Read().Celsius is { } second && celsius is { } first && Math.Abs(second - first) > programme.Of(ArrivalOptions.ThermometersDisagree))
         {
             yield return On(arrival, Finding.Note("thermometers-disagree", $"Two thermometers: {Temperature.Show(first)} and {Temperature.Show(second)}.", "One of the two is off. Both are kept.", "Check both in melting ice."), "water", "waterSecond");
         }

@@ -13,6 +13,9 @@ internal static class WaterTemperature
     private const decimal ColdestFreshC = -0.5m;
     private const decimal ColdestSeaC = -2;
 
+    /// <summary>The scale of the programme's thermometers.</summary>
+    internal static TemperatureUnit Scale(SheetDraft draft) => draft.Context.Programme.Chooses(ArrivalOptions.TemperatureUnit, "fahrenheit") ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
+
     /// <summary>What is doubtful about it; null where nothing is.</summary>
     /// <param name="draft">The visit.</param>
     /// <param name="celsius">°C.</param>
@@ -24,7 +27,7 @@ internal static class WaterTemperature
         {
             var f = Temperature.Celsius(celsius, TemperatureUnit.Fahrenheit);
             var odd = draft.UsualTemperatures is var (low, high) && celsius > high + RangeRoomC && f >= low - RangeRoomC && f <= high + RangeRoomC;
-            if (odd || (!sea && celsius > draft.Context.Programme.LimitOf("checks.fahrenheit")))
+            if (odd || (!sea && celsius > draft.Context.Programme.Of(ArrivalOptions.Fahrenheit)))
             {
                 return Finding.Stop(
                     "temperature-as-fahrenheit", $"{Decimals.Text(celsius)} °C is warmer than this water gets.", $"As °F it would be {Temperature.Show(f)}.", "Which scale was it?");

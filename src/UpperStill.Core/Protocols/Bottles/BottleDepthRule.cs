@@ -13,7 +13,7 @@ namespace UpperStill.Core.Protocols.Bottles;
 /// <param name="Sounding">The depth of the water as read; null before it.</param>
 /// <param name="ClearanceM">How far a sampler keeps off the bottom, m.</param>
 /// <param name="DeepLeastM">In shallower water there is no deep bottle, m.</param>
-/// <param name="DeepFixedM">The coordinator’s great depth of the school <c>fixed</c>, m.</param>
+/// <param name="DeepFixedM">The coordinator’s great depth of the method <c>fixed</c>, m.</param>
 /// <param name="ThermoclineM">Today's, m; null where none was found or no profile read.</param>
 /// <param name="TopM">Top of the metalimnion, m.</param>
 /// <param name="BottomM">Its bottom, m.</param>
@@ -52,10 +52,10 @@ public sealed record BottleDepthRequest(
 public sealed record BottleDepthResult(
     IReadOnlyList<Finding> Findings, decimal? DepthM = null, string? Text = null, string? MarkText = null, WrittenLength? Mark = null, bool Needless = false, string? Waits = null, Working? Working = null);
 
-/// <summary>Works out how deep a bottle is closed: by the school, never within the clearance of the bottom, to the nearest mark of the line.</summary>
+/// <summary>Works out how deep a bottle is closed: by the method, never within the clearance of the bottom, to the nearest mark of the line.</summary>
 public static class BottleDepthRule
 {
-    private const string Source = "The programme’s school; 1 ft = 0.3048 m exactly (1959 agreement)";
+    private const string Source = "The programme’s method; 1 ft = 0.3048 m exactly (1959 agreement)";
     private const decimal SurfaceM = 1.5m;
     private const decimal SurfaceFt = 5;
     private const decimal HandM = 0.3m;
@@ -63,7 +63,7 @@ public static class BottleDepthRule
     private static readonly string[] Places = ["surface", "deep", "layer-1", "layer-2", "layer-3"];
 
     /// <summary>The depth, or what it waits for.</summary>
-    /// <exception cref="ArgumentOutOfRangeException">A place or school that nobody knows, or a depth below 0.</exception>
+    /// <exception cref="ArgumentOutOfRangeException">A place or method that nobody knows, or a depth below 0.</exception>
     public static BottleDepthResult Work(BottleDepthRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
@@ -94,7 +94,7 @@ public static class BottleDepthRule
             : request.Place == "deep" ? Deep(request, native, z) : LayerOf(request, native, z);
     }
 
-    private static (decimal Metres, string Words) Surface(string school, bool byHand, bool feet) => school switch
+    private static (decimal Metres, string Words) Surface(string method, bool byHand, bool feet) => method switch
     {
         "zero" => (0, "At the surface"),
         "hand" => (0.1m, "Just under, by hand"),
@@ -102,7 +102,7 @@ public static class BottleDepthRule
         "one-foot" => (Length.MetresPerFoot, "One foot"),
         "arm" => (0.4m, "Arm’s length"),
         "knee" => (0.25m, "Half of knee-deep water"),
-        not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(school), $"“{school}” is no school of the surface depth."),
+        not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(method), $"“{method}” is no method of the surface depth."),
         _ => byHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film") : feet ? (SurfaceFt * Length.MetresPerFoot, "5 ft, under the film") : (SurfaceM, "1.5 m, under the film"),
     };
 
@@ -122,7 +122,7 @@ public static class BottleDepthRule
             return NoWater(request, native, z);
         }
 
-        // The school’s own metre off the bottom, or the programme’s clearance where that is more.
+        // The method’s own metre off the bottom, or the programme’s clearance where that is more.
         var off = Math.Max(1, request.ClearanceM);
         var whole = Math.Max(0, decimal.Floor(z - off));
         return request.DeepSchool switch
@@ -131,7 +131,7 @@ public static class BottleDepthRule
             "fixed" => Set(request, native, sounding, Math.Min(request.DeepFixedM, limit), [$"The fixed depth {Show(request.DeepFixedM, native, request)}, at most {LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
             "marks" or "touch" => Set(request, native, sounding, limit, [$"{LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
             "whole-metre" => Set(request, native, sounding, whole, [$"floor({Decimals.Text(Decimals.Published(z))} m − {Decimals.Text(off)} m) = {Decimals.Text(whole)} m, the whole metre above the clearance"]),
-            _ => throw new ArgumentOutOfRangeException(nameof(request), $"“{request.DeepSchool}” is no school of the deep bottle."),
+            _ => throw new ArgumentOutOfRangeException(nameof(request), $"“{request.DeepSchool}” is no method of the deep bottle."),
         };
     }
 
@@ -188,7 +188,7 @@ public static class BottleDepthRule
         var trueDepth = correction?.TrueM(mark) ?? mark;
         return new BottleDepthResult(
             findings, Decimals.Published(trueDepth), Show(trueDepth, native, request), Show(mark, native, request), LengthText.Mark(mark, native), false, null,
-            new Working("Depth of the bottle", [.. sounding is { } s ? [new WorkingInput("sounding", LengthText.Write(s))] : Array.Empty<WorkingInput>()], steps, "By the programme’s school, kept off the bottom, to the nearest mark of the line.", Source));
+            new Working("Depth of the bottle", [.. sounding is { } s ? [new WorkingInput("sounding", LengthText.Write(s))] : Array.Empty<WorkingInput>()], steps, "By the programme’s method, kept off the bottom, to the nearest mark of the line.", Source));
     }
 
     private static string Show(decimal metres, LengthUnit native, BottleDepthRequest request) => LengthText.Show(metres, native, request.Reader);

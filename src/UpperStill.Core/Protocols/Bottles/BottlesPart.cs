@@ -1,119 +1,121 @@
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
-using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
-using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
-/// <summary>The bottles' part of the sheet: at which depth, how many casts, which bottles are full.</summary>
-internal static class BottlesPart
+/// <summary>Water into bottles, by hand and from a depth.</summary>
+public sealed class BottlesPart() : VisitPart("bottles")
 {
-    /// <summary>m/s of a messenger that was never timed.</summary>
-    private const decimal UsualFallMs = 3;
+    /// <inheritdoc/>
+    public override IReadOnlyList<EntryKind> Kinds => BottleKinds.All;
 
-    private static readonly string[] Vented = ["seals and tubing firm", "clamps tight", "knot sound", "taps and vent shut", "cocked, messenger in the hand"];
+    /// <inheritdoc/>
+    public override IReadOnlyList<Method> Methods => BottlesOptions.Methods;
 
-    internal static SheetBottles? Fold(SheetDraft draft, SheetProfile? profile)
+    /// <inheritdoc/>
+    public override IReadOnlyList<Threshold> Thresholds => BottlesOptions.Thresholds;
+
+
+    /// <inheritdoc/>
+    internal override IReadOnlyList<MoveCost> MoveCosts { get; } =
+        [new("surface", null, "What stirs the water ends up in the bottle."), new("bottles", "clarity", "The disc and its line stir what is sampled after it.")];
+
+    /// <inheritdoc/>
+    internal override void Fold(SheetDraft draft)
     {
-        if (draft.Start is not { Body.Due: { } due } || draft.Day is not { } day)
+        if (BottlesFold.Fold(draft, draft.Section<SheetProfile>()) is { } bottles)
         {
-            return null;
+            draft.Add(bottles);
         }
-
-        var planned = PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Start?.Body.Series).Where(s => s.Type.FilledAt == FilledAt.Water).ToList();
-        if (planned.Count == 0)
-        {
-            return null;
-        }
-
-        var samplers = draft.Context.Gear?.Where(g => g.Kind == KitKind.BottleSampler).ToList() ?? [];
-        var casts = draft.Standing(BottleKinds.Cast);
-        var fills = draft.Standing(BottleKinds.Fill);
-        draft.Findings.AddRange(FillChecks.Of(draft, planned, fills, casts));
-        draft.Findings.AddRange(CastChecks.Of(draft, casts, fills));
-        return new SheetBottles(
-            [.. planned.GroupBy(p => p.Place).Select(g => Place(draft, profile, g.Key, [.. g], fills, [.. casts.Where(c => c.Body.Place == g.Key)], samplers))], samplers, Vented);
     }
 
-    private static SheetPlace Place(
-        SheetDraft draft, SheetProfile? profile, string place, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, List<Read<CastBody>> casts, List<Gear> samplers)
+    /// <inheritdoc/>
+    internal override IEnumerable<PartStep> Steps(SheetDraft draft)
     {
-        var byHand = planned.All(p => p.Type.Code is "phosphorus-dip" or "phosphorus-mesh" or "bacteria");
-        var bottles = planned.Select(p => Bottle(p, byHand, fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number)))).ToList();
-        var sampler = samplers.FirstOrDefault(s => s.Code == (casts.Count > 0 ? casts[^1].Body.Sampler : null)) ?? samplers.FirstOrDefault();
-        var title = place switch { "composite" => "Composite", "surface" => "Surface water", "deep" => "Deep bottle", "layer-1" => "Upper layer", "layer-2" => "Thermocline", _ => "Lower layer" };
-        var order = FillOrder(planned);
-        if (place == "composite")
-        {
-            return new SheetPlace(place, title, bottles, [], bottles.All(b => b.Entry is not null), 0, null, order, false);
-        }
-
-        var depth = Depth(draft, profile, place, byHand);
-        draft.Findings.AddRange(depth.Findings);
-        var needed = planned.Sum(p => p.Type.VolumeMl * (1 + (0.1m * p.Type.Rinses))) / 1000;
-        var (count, budget) = byHand ? (0, null) : Budget(draft, needed, sampler);
-        if (count > 1 && casts.Count < count)
-        {
-            draft.Findings.Add(Finding.Note("water-short", $"{title}: {budget}.", "The last bottle would stay short of one cast.", $"Plan {count} casts.").On(Beside.Bottles));
-        }
-
-        return new SheetPlace(
-            place, title, bottles, [.. casts.Select(c => Show(draft, c))], bottles.All(b => b.Entry is not null), count, budget, order, !byHand, depth.Needless,
-            depth.DepthM, depth.Text, depth.MarkText, depth.Mark, depth.DepthM is { } d ? decimal.Round(d / (sampler?.FallSpeedMs ?? UsualFallMs), 1) : null, depth.Waits, depth.Working);
+        var places = draft.Section<SheetBottles>()?.Places ?? [];
+        return
+        [
+            .. Step("surface", StepRank.ByHand, [.. places.Where(p => p.Place == "surface")]),
+            .. Step("bottles", StepRank.Bottles, [.. places.Where(p => p.Place is not "surface" and not "composite")]),
+        ];
     }
 
-    /// <summary>The depth of a place on this visit.</summary>
-    private static BottleDepthResult Depth(SheetDraft draft, SheetProfile? profile, string place, bool byHand)
+    /// <summary>What leaving says of a place whose bottles are not full; null where they are, or where it is only empty.</summary>
+    internal static Finding? Missing(SheetPlace place)
     {
-        var programme = draft.Context.Programme;
-        var moved = draft.Standing(BottleKinds.BottleDepth).LastOrDefault(m => m.Body.Place == place);
-        var result = BottleDepthRule.Work(new BottleDepthRequest(
-            place, programme.SchoolOf("bottle.surface-depth"), programme.SchoolOf("bottle.deep-rule"), byHand, draft.Section<Sounded>()?.Read.Body.Depth,
-            programme.LimitOf("bottle.clearance"), programme.LimitOf("bottle.deep-least"), programme.LimitOf("bottle.deep-fixed"), Figure("thermocline")?.DepthM, Figure("metalimnion")?.DepthM, Figure("metalimnion")?.LowerM,
-            profile is { Levels.Count: > 1 }, draft.Line, moved?.Body.Depth, draft.Reader, draft.Day));
-        return moved is null ? result : result with { Findings = [.. result.Findings.Select(f => f.On(Beside.Bottles, moved.Entry.Id))] };
-
-        ProfileFigure? Figure(string key) => profile?.Figures.FirstOrDefault(f => f.Key == key);
+        var (full, all) = (place.Bottles.Count(b => b.Entry is not null), place.Bottles.Count);
+        return (full == all ? null
+            : full > 0 ? Finding.Stop("replicate-missing", $"{place.Title}: {full} of {all} bottles.", "Take the other from the same water.", "Fill it, or say why not.")
+            : place.Place == "deep" && place.DepthM is not null ? Finding.Stop("deep-sample-missing", $"The deep bottle at {place.Text} is still to take.", "It cannot be had from shore.", "Take it, or say why not.")
+            : null)?.On(Beside.Leaving);
     }
 
-    private static (int Casts, string? Budget) Budget(SheetDraft draft, decimal needed, Gear? sampler)
+    /// <summary>How many bottles of some places are full.</summary>
+    internal static string Filled(IReadOnlyList<SheetPlace> places)
     {
-        if (sampler?.VolumeL is not { } volume)
+        var bottles = places.SelectMany(p => p.Bottles).ToList();
+        return $"{bottles.Count(b => b.Entry is not null)} of {(bottles.Count == 1 ? "1 bottle" : $"{bottles.Count} bottles")}";
+    }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<string> Overboard(SheetDraft draft) => draft.Standing(BottleKinds.Cast).Select(c => c.Body.Sampler).OfType<string>().Distinct().Select(s => $"sampler {s} and messenger");
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Protocol> Took(SheetDraft draft)
+    {
+        var full = (draft.Section<SheetBottles>()?.Places ?? []).SelectMany(p => p.Bottles).Where(b => b.Entry is not null).Select(b => b.Type.Code).ToHashSet();
+        return (draft.Context.Programme.Season ?? []).Where(p => draft.Wants(p.Protocol) && UsualBottles.Of(p).Any(b => full.Contains(b.Type))).Select(p => p.Protocol);
+    }
+
+    /// <inheritdoc/>
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step switch
+    {
+        "surface" => StepGuideResult.Of(BottleGuide.ByHand(methods), Caution.Acid, Caution.Bloom),
+        "bottles" => StepGuideResult.Of(BottleGuide.AtDepth(methods), Caution.Caps, Caution.Acid),
+        _ => null,
+    };
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PackNeed> Pack(Packing outing)
+    {
+        if (outing.Samples.Any(s => s.Place is not "surface" and not "composite") || outing.Stops.Any(Packing.Pools) || outing.Takes(Protocol.Seawater))
         {
-            return (1, $"{Decimals.Fixed(needed, 1)} L needed; the sampler’s volume is not on file");
+            yield return outing.Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");
         }
 
-        var usable = volume * draft.Context.Programme.LimitOf("checks.water-short") / 100;
-        var casts = Math.Max(1, (int)decimal.Ceiling(needed / usable));
-        return (casts, $"{Decimals.Fixed(needed, 1)} L needed, {Decimals.Fixed(usable, 1)} L each cast: {(casts == 1 ? "1 cast" : $"{casts} casts")}");
-    }
-
-    private static List<string> FillOrder(List<PlannedSample> planned)
-    {
-        List<string> order = [];
-        if (planned.Any(p => p.Type.HoldsAcid))
+        foreach (var type in outing.Samples.Where(s => !SampleTypes.OnFilter(s.Type.Code)).GroupBy(s => s.Type))
         {
-            order.Add("The plain bottle first; pour the acid bottle from it to the shoulder, never rinsed, never dipped; then top the plain one up.");
+            yield return Packing.Counted(type, Crate.Bottles);
         }
 
-        order.AddRange(planned.Select(p => p.Type).DistinctBy(t => t.Code).Select(t => $"{t.Container}: rinse {t.Rinse}; fill {t.Fill}{(t.Added is { } added ? $"; {added}" : string.Empty)}."));
-        return order;
+        if (outing.Samples.Any(s => s.Type.Caution is not null || s.Type.Letter == "P"))
+        {
+            yield return Packing.Plain("gloves", Crate.Bottles, "gloves, eye protection", 2, "opening acid, fixative or lab bottles", "two pairs");
+        }
     }
 
-    private static SheetBottle Bottle(PlannedSample planned, bool byHand, Read<FillBody>? fill) => new(
-        planned.Number, planned.Type, planned.Replicate,
-        planned.Place == "composite" ? FilledFrom.Composite : planned.Type.HoldsAcid ? FilledFrom.PlainBottle : byHand ? FilledFrom.Lake : FilledFrom.Sampler, fill?.Entry.Id, fill is null ? null : FillChecks.Words(fill.Body));
+    private static IEnumerable<PartStep> Step(string name, int rank, List<SheetPlace> places) => places.Count == 0 ? [] :
+    [
+        new PartStep
+        {
+            Name = name,
+            Rank = rank,
+            Done = places.All(p => p.Done || p.Needless),
+            Summary = Summary(places),
+            Stops = [Beside.Bottles],
+            Required = places.Any(p => !p.Needless),
+            Missing = places.Select(Missing).FirstOrDefault(m => m is not null),
+        },
+    ];
 
-    private static SheetCast Show(SheetDraft draft, Read<CastBody> cast)
+    private static string Summary(List<SheetPlace> places)
     {
-        var length = cast.Body.LineOut.Read().Length;
-        var depth = length is { } out_ ? LineAngle.TrueM(draft.Line?.CorrectionOn(draft.Day ?? DateOnly.MaxValue)?.TrueM(out_.Metres) ?? out_.Metres, cast.Body.AngleDeg ?? 0) : (decimal?)null;
-        return new SheetCast(
-            cast.Entry.Id, CastChecks.Words(cast.Body, draft.Reader), CastChecks.Good(cast.Body), depth is { } d ? Decimals.Published(d) : null);
+        var depths = places.Where(p => p.Text is not null).Select(p => p.Text).ToList();
+        return depths.Count == 0 ? places[0].Waits ?? Filled(places) : $"{string.Join(" and ", depths)}, {Filled(places)}";
     }
 }

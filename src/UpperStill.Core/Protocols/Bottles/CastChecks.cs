@@ -60,7 +60,7 @@ internal static class CastChecks
             yield return Finding.Stop("sampler-failed", $"It came up {(cast.Outcome == CastOutcome.Open ? "open" : cast.Outcome == CastOutcome.Leaking ? "leaking" : "short")}.", "This water is not from that depth alone.", "Empty away from the spot, rinse, lower again.");
         }
 
-        if (cast.Sediment == true && draft.Context.Programme.SchoolOf("sample.sediment") is "again" or "spurt")
+        if (cast.Sediment == true && draft.Context.Programme.ChoiceOf(BottlesOptions.Sediment) is "again" or "spurt")
         {
             yield return Finding.Stop("sample-has-sediment", "Sediment, weed or debris is in it.", "That is not water alone.", "Empty down-current, rinse three times, again.");
         }
@@ -76,5 +76,5 @@ internal static class CastChecks
         }
     }
 
-    private static int? RinsesAsked(SheetDraft draft) => draft.Context.Programme.SchoolOf("sampler.rinses") switch { "three-depth" or "three-dips" => 3, "once" => 1, _ => null };
+    private static int? RinsesAsked(SheetDraft draft) => draft.Context.Programme.ChoiceOf(BottlesOptions.SamplerRinses) switch { "three-depth" or "three-dips" => 3, "once" => 1, _ => null };
 }

@@ -100,7 +100,7 @@ internal static class FillChecks
             yield return Finding.Check("preservative-count", $"{drops} drops, {asked} asked.", "The lab corrects for what the type says.", "Fewer: add. More: note it.");
         }
 
-        if (fill.Sediment == true && draft.Context.Programme.SchoolOf("sample.sediment") is "again" or "spurt" && type.Code is not ("surf" or "bridge"))
+        if (fill.Sediment == true && draft.Context.Programme.ChoiceOf(BottlesOptions.Sediment) is "again" or "spurt" && type.Code is not ("surf" or "bridge"))
         {
             yield return Finding.Stop("sample-has-sediment", $"Sediment, weed or debris is in {fill.Sample}.", "That is not water alone.", "Empty down-current, rinse three times, again.");
         }

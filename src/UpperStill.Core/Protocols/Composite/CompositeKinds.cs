@@ -8,7 +8,7 @@ public static class CompositeKinds
 {
     /// <summary>One lowering of the composite sampler.</summary>
     public static readonly EntryKind<CompositeTryBody> CompositeTry = new(
-        "composite-try", 2, "One lowering of the composite sampler, and how full it came up: by eye, or by the marks of its bottle.", () => CompositeJson.Default.CompositeTryBody, CompositePart.Words, older: (b, version) => b.OfVersion(version))
+        "composite-try", 2, "One lowering of the composite sampler, and how full it came up: by eye, or by the marks of its bottle.", () => CompositeJson.Default.CompositeTryBody, CompositeFold.Words, older: (b, version) => b.OfVersion(version))
     { NumbersBeside = Beside.Composite };
 
     /// <summary>All of them.</summary>

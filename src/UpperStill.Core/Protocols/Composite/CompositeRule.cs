@@ -7,7 +7,7 @@ using UpperStill.Core.Setup.Programmes;
 namespace UpperStill.Core.Protocols.Composite;
 
 /// <summary>What the depth of a composite is worked out from.</summary>
-/// <param name="Settings">The composite school.</param>
+/// <param name="Settings">The composite method.</param>
 /// <param name="ClarityMeanM">Unrounded clarity, m; null where none was read or it is censored.</param>
 /// <param name="ClarityCensored">True where the disc was seen on the bottom.</param>
 /// <param name="Sounding">Today's sounding as read; null before it.</param>

@@ -26,7 +26,7 @@ internal static class SampleChecks
         if (sample is { Kin: SampleKin.Replicate, Filter: { Ended: { } ended, TotalMl: > 0 } own } && all.FirstOrDefault(s => s.Number == sample.Of)?.Filter is { Ended: { } first, TotalMl: > 0 } other)
         {
             var mean = (own.TotalMl + other.TotalMl) / 2;
-            if (Math.Abs(own.TotalMl - other.TotalMl) > mean * draft.Context.Programme.LimitOf("checks.replicate-volumes-apart") / 100)
+            if (Math.Abs(own.TotalMl - other.TotalMl) > mean * draft.Context.Programme.Of(CustodyOptions.ReplicateVolumesApart) / 100)
             {
                 yield return Finding.Check("replicate-volumes-apart", $"{Decimals.Text(other.TotalMl)} and {Decimals.Text(own.TotalMl)} mL.", "Allowed, but the lab must know.", "Both volumes must be on the labels.").On(Beside.Filtering, first.Id, ended.Id);
             }
@@ -71,7 +71,7 @@ internal static class SampleChecks
             yield return Finding.Check("stored-wrong", $"{sample.Number} is in the {stored.Body.In.ToString().ToLowerInvariant()}.", Why(sample.Type.Keep), "Put it there, or say why not.").On(Beside.Storing, stored.Entry.Id);
         }
 
-        if (Read(stored.Body.TemperatureC) is { } c && fits && (frozen ? c > FreezerC : sample.Type.Keep != Keeping.Room && c > draft.Context.Programme.LimitOf("checks.thawed")))
+        if (Read(stored.Body.TemperatureC) is { } c && fits && (frozen ? c > FreezerC : sample.Type.Keep != Keeping.Room && c > draft.Context.Programme.Of(CustodyOptions.Thawed)))
         {
             yield return Finding.Check("stored-warm", $"{Decimals.Text(c)} °C in the {stored.Body.In.ToString().ToLowerInvariant()}.", Why(sample.Type.Keep), frozen ? "-18 °C or colder. Look whether it thaws." : "More ice, or another place.").On(Beside.Storing, stored.Entry.Id);
         }
@@ -107,7 +107,7 @@ internal static class SampleChecks
             yield break;
         }
 
-        var warm = sample.Type.Keep is Keeping.Ice or Keeping.Cold && Read(received.Body.TemperatureC) is { } c && c > draft.Context.Programme.LimitOf("checks.thawed");
+        var warm = sample.Type.Keep is Keeping.Ice or Keeping.Cold && Read(received.Body.TemperatureC) is { } c && c > draft.Context.Programme.Of(CustodyOptions.Thawed);
         if (received.Body.As is ArrivedAs.Thawed or ArrivedAs.Warm || warm)
         {
             yield return Thawed(sample, $"arrived {(received.Body.As == ArrivedAs.Thawed ? "thawed" : "warm")}{(received.Body.TemperatureC is { } at ? $", {at} °C" : string.Empty)}", received.Entry.Id);

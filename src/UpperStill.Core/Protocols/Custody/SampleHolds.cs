@@ -30,7 +30,7 @@ internal static class SampleHolds
         return new SampleHold(from, from.AddHours((double)hours), $"at the lab within {words}", TurnIn: plan?.TurnIn == true && sample.Type.Keep == Keeping.Frozen, Fresh: sample.Type.Keep != Keeping.Frozen);
     }
 
-    private static decimal? Hours(SampleType type, Programme programme) => type.HoldHours is null ? null : Plan(type, programme)?.HoldHours ?? programme.LimitOf(type.HoldSetting);
+    private static decimal? Hours(SampleType type, Programme programme) => type.HoldHours is null ? null : Plan(type, programme)?.HoldHours ?? programme.Of(CustodyOptions.Hold(type));
 
     private static ProtocolPlan? Plan(SampleType type, Programme programme) => (programme.Season ?? []).FirstOrDefault(p => UsualBottles.Of(p).Any(b => b.Type == type.Code));
 }

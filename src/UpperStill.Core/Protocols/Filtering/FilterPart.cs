@@ -79,7 +79,7 @@ internal sealed class FilterPart
                 Beside.Filtering, answers.Where(a => a.Body.Torn == true || a.Body.Leaked == true || a.Body.Fingers == true || a.Body.Dropped == true).Select(a => a.Entry.Id));
         }
 
-        if (Answers.LightMin is { } light && NumberText.Read(light).Value is { } minutes && minutes > programme.LimitOf("checks.filter-in-light"))
+        if (Answers.LightMin is { } light && NumberText.Read(light).Value is { } minutes && minutes > programme.Of(FilteringOptions.FilterInLight))
         {
             yield return Finding.Check("filter-in-light", $"{Decimals.Text(minutes)} min in direct light.", "Light bleaches chlorophyll.", "Shade, wrap, note it.").On(Beside.Filtering, About(a => a.LightMin));
         }
@@ -94,7 +94,7 @@ internal sealed class FilterPart
             yield return late.On(Beside.Filtering);
         }
 
-        if (Ended is { } ended && TotalMl < programme.LimitOf("checks.volume-low"))
+        if (Ended is { } ended && TotalMl < programme.Of(FilteringOptions.VolumeLow))
         {
             yield return Finding.Check("volume-low", $"{Decimals.Text(TotalMl)} mL may be too little to measure.", "Less than the lab can see counts as nothing.", "Filter more through a second filter if water is left.").On(Beside.Filtering, ended.Id);
         }
@@ -108,9 +108,9 @@ internal sealed class FilterPart
         }
 
         var hours = (decimal)(fills[0].Entry.At - from).TotalHours;
-        return hours > programme.LimitOf("filter.within")
+        return hours > programme.Of(FilteringOptions.FilterWithin)
             ? Finding.Check("filter-late", $"{Decimals.Fixed(hours, 0)} h since collection.", "Chlorophyll fades.", "It is marked; the time goes with it.")
-            : hours > programme.LimitOf("filter.within-note") ? Finding.Note("filter-late", $"{Decimals.Fixed(hours, 1)} h since collection.", "Chlorophyll fades slowly, cold and dark.", "The time goes with it.") : null;
+            : hours > programme.Of(FilteringOptions.FilterWithinNote) ? Finding.Note("filter-late", $"{Decimals.Fixed(hours, 1)} h since collection.", "Chlorophyll fades slowly, cold and dark.", "The time goes with it.") : null;
     }
 
     private IEnumerable<Finding> Of(FilterFillBody fill)

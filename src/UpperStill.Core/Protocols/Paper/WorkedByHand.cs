@@ -69,5 +69,5 @@ internal static class WorkedByHand
     };
 
     private static bool Apart(SheetDraft draft, Length typed, decimal workedM) =>
-        Math.Abs(typed.Metres - workedM) > (Length.IsFootBased(typed.Unit) ? FootLimitM : draft.Context.Programme.LimitOf("checks.working-differs"));
+        Math.Abs(typed.Metres - workedM) > (Length.IsFootBased(typed.Unit) ? FootLimitM : draft.Context.Programme.Of(PaperOptions.WorkingDiffers));
 }

@@ -16,7 +16,7 @@ internal static class MeterChecks
         var programme = draft.Context.Programme;
         var oxygen = levels.Where(l => l.OxygenShown is not null).ToList();
         // Of an old table nobody knows it any more.
-        if (oxygen.Count > 0 && !draft.Imported && !meter.Sheet.Calibrated && !programme.Chooses("profile.calibrate", "unasked"))
+        if (oxygen.Count > 0 && !draft.Imported && !meter.Sheet.Calibrated && !programme.Chooses(ProfileOptions.Calibrate, "unasked"))
         {
             yield return Finding.Stop(
                 "meter-uncalibrated", "No calibration today.", "Oxygen may be wrong all the way down.", "Calibrate, or go on with a reason; the cast is marked.").On(Beside.Profile);
@@ -54,20 +54,20 @@ internal static class MeterChecks
         if (body.Expected?.Read().Value is { } expected && body.Read?.Read().Value is { } read && expected != 0)
         {
             var (off, unit) = (Math.Abs(read - expected), OxygenUnits.Text(body.Read.Unit ?? OxygenUnit.MgPerL));
-            if (!body.AtEnd && off / Math.Abs(expected) * 100 > programme.LimitOf("checks.calibration-off"))
+            if (!body.AtEnd && off / Math.Abs(expected) * 100 > programme.Of(ProfileOptions.CalibrationOff))
             {
                 yield return Finding.Check(
                     "calibration-off", $"Read {Decimals.Text(read)} {unit}, should be {Decimals.Text(expected)} {unit}.", "The membrane or cap may be old, or wet outside.", "Look at the membrane or cap, wipe off drops, repeat.");
             }
 
-            if (body.AtEnd && (body.Read.Unit == OxygenUnit.Percent ? off > programme.LimitOf("checks.calibration-off") : off > programme.LimitOf("checks.calibration-drift") * OxygenUnits.PerMgPerL(body.Read.Unit)))
+            if (body.AtEnd && (body.Read.Unit == OxygenUnit.Percent ? off > programme.Of(ProfileOptions.CalibrationOff) : off > programme.Of(ProfileOptions.CalibrationDrift) * OxygenUnits.PerMgPerL(body.Read.Unit)))
             {
                 yield return Finding.Check(
                     "calibration-drift", $"{Decimals.Text(off)} {unit} since the start.", "The whole profile is marked.", "Calibrate again before the next station.");
             }
         }
 
-        if (Barometer.Doubt(altitudeM, body.PressureKpa, body.FromWeatherReport == true, programme.LimitOf("checks.barometer")) is { } pressure)
+        if (Barometer.Doubt(altitudeM, body.PressureKpa, body.FromWeatherReport == true, programme.Of(ProfileOptions.Barometer)) is { } pressure)
         {
             yield return pressure;
         }

@@ -11,20 +11,20 @@ public static class PlannedLevels
     private const decimal OffBottomFt = 1.5m;
 
     /// <summary>The levels, shallowest first, each as it is read on the line.</summary>
-    /// <param name="school">An option of <c>profile.levels</c>.</param>
+    /// <param name="method">An option of <c>profile.levels</c>.</param>
     /// <param name="depth">The depth of the water, as it was sounded; its unit is that of the levels.</param>
-    /// <exception cref="ArgumentOutOfRangeException">No school of levels has that name.</exception>
-    public static IReadOnlyList<Length> Of(string school, Length depth)
+    /// <exception cref="ArgumentOutOfRangeException">No method of levels has that name.</exception>
+    public static IReadOnlyList<Length> Of(string method, Length depth)
     {
         var feet = Length.IsFootBased(depth.Unit);
-        var (every, inFeet) = school switch
+        var (every, inFeet) = method switch
         {
             "1-m" => feet ? (5m, true) : (1m, false),
             "0.5-m" => (0.5m, false),
             "1-ft" => (1m, true),
             "2-ft" => (2m, true),
             "5-ft" => (5m, true),
-            _ => throw new ArgumentOutOfRangeException(nameof(school)),
+            _ => throw new ArgumentOutOfRangeException(nameof(method)),
         };
         var metresEach = inFeet ? Length.MetresPerFoot : 1;
         var surface = inFeet ? SurfaceFt : SurfaceM;

@@ -14,8 +14,8 @@ internal static class ProfileBreaks
 
     internal static IReadOnlyList<Break> Of(SheetDraft draft, IReadOnlyList<ReadLevel> levels)
     {
-        var (degrees, mgPerL) = (draft.Context.Programme.LimitOf("checks.add-level-temperature"), draft.Context.Programme.LimitOf("checks.add-level-oxygen"));
-        var most = draft.Context.Programme.LimitOf("checks.oxygen-mgl");
+        var (degrees, mgPerL) = (draft.Context.Programme.Of(ProfileOptions.AddLevelTemperature), draft.Context.Programme.Of(ProfileOptions.AddLevelOxygen));
+        var most = draft.Context.Programme.Of(ProfileOptions.OxygenMgl);
         List<Break> breaks = [];
         for (var i = 1; i < levels.Count; i++)
         {

@@ -22,7 +22,7 @@ internal static class ProfileChecks
     /// <param name="draft">The visit.</param>
     /// <param name="levels">By depth.</param>
     /// <param name="read">The same in the order in which they were read.</param>
-    /// <param name="planned">Levels that the school asks for, m.</param>
+    /// <param name="planned">Levels that the method asks for, m.</param>
     /// <param name="marked">Filled with levels in the mud or under the bottom.</param>
     internal static List<Finding> Of(SheetDraft draft, List<ReadLevel> levels, List<ReadLevel> read, IReadOnlyList<decimal> planned, HashSet<Guid> marked)
     {
@@ -39,10 +39,10 @@ internal static class ProfileChecks
     private sealed class Checks(SheetDraft draft, List<ReadLevel> levels, HashSet<Guid> marked)
     {
         private readonly bool sea = draft.Context.Water?.Kind == WaterKind.Sea;
-        private readonly decimal mostMgL = draft.Context.Programme.LimitOf("checks.oxygen-mgl");
-        private readonly decimal mostPercent = draft.Context.Programme.LimitOf("checks.oxygen-percent");
-        private readonly decimal jumpPercent = draft.Context.Programme.LimitOf("checks.oxygen-jump");
-        private readonly decimal densityFalls = draft.Context.Programme.LimitOf("checks.density-falls");
+        private readonly decimal mostMgL = draft.Context.Programme.Of(ProfileOptions.OxygenMgl);
+        private readonly decimal mostPercent = draft.Context.Programme.Of(ProfileOptions.OxygenPercent);
+        private readonly decimal jumpPercent = draft.Context.Programme.Of(ProfileOptions.OxygenJump);
+        private readonly decimal densityFalls = draft.Context.Programme.Of(ProfileOptions.DensityFalls);
         private readonly Length? sounded = draft.Section<Sounded>()?.Read.Body.Depth.Read().Length;
         private bool percentAbove;
 

@@ -120,7 +120,7 @@ internal sealed class ReadLevel
     /// <summary>The level as the page shows it.</summary>
     /// <param name="reader">Unit for the words.</param>
     /// <param name="above">The level above it.</param>
-    /// <param name="added">True where the school does not ask for it.</param>
+    /// <param name="added">True where the method does not ask for it.</param>
     /// <param name="marked">True where it may not be water.</param>
     /// <param name="open">Whether a stop on its temperature, or its oxygen, is open.</param>
     internal SheetLevel Show(ReaderUnit reader, ReadLevel? above, bool added, bool marked, (bool Temperature, bool Oxygen) open)

@@ -53,9 +53,9 @@ public static class Settling
         }
 
         // A display believed to show mg/L may have been left on per cent.
-        var shows = (request.Unit is null or OxygenUnit.MgPerL) && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, "checks.oxygen-mgl") ? OxygenUnit.Percent : request.Unit;
-        var oxygenMost = Limit(request, "checks.settled-oxygen") * OxygenUnits.PerMgPerL(shows);
-        var (depth, celsius, oxygen) = (new Spread(SameDepthM), new Spread(Limit(request, "checks.settled-temperature")), new Spread(oxygenMost));
+        var shows = (request.Unit is null or OxygenUnit.MgPerL) && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, ProfileOptions.OxygenMgl) ? OxygenUnit.Percent : request.Unit;
+        var oxygenMost = Limit(request, ProfileOptions.SettledOxygen) * OxygenUnits.PerMgPerL(shows);
+        var (depth, celsius, oxygen) = (new Spread(SameDepthM), new Spread(Limit(request, ProfileOptions.SettledTemperature)), new Spread(oxygenMost));
         var now = readings[^1].Seconds;
         var held = 0m;
         for (var i = readings.Count - 1; i >= 0 && held < HoldS; i--)
@@ -84,7 +84,7 @@ public static class Settling
     private static decimal? Celsius(WrittenTemperature? shown) =>
         NumberText.Read(shown?.Written).Value is { } degrees ? Temperature.Celsius(degrees, shown!.Unit ?? TemperatureUnit.Celsius) : null;
 
-    private static decimal Limit(SettlingRequest request, string setting) => request.Limits?.TryGetValue(setting, out var own) == true ? own : LimitBook.Find(setting)!.Usual;
+    private static decimal Limit(SettlingRequest request, Threshold threshold) => request.Limits?.TryGetValue(threshold.Setting, out var own) == true ? own : threshold.Usual;
 
     private sealed class Spread(decimal most)
     {

@@ -69,7 +69,7 @@ public sealed record SheetLevel(
 [JsonConverter(typeof(JsonStringEnumConverter<LevelWanted>))]
 public enum LevelWanted
 {
-    /// <summary>By the programme's school.</summary>
+    /// <summary>By the programme's method.</summary>
     [JsonStringEnumMemberName("planned")] Planned,
 
     /// <summary>Proposed, because it breaks between its neighbours.</summary>
@@ -105,7 +105,7 @@ public sealed record SheetMeter(string? Meter, string Text, bool Calibrated, dec
 /// <param name="Levels">What was read, from the surface down.</param>
 /// <param name="ToRead">What is still asked for, from the surface down.</param>
 /// <param name="Next">The level to read next: down as planned, then what is left on the way up; null where none is left.</param>
-/// <param name="Planned">Levels that the school asks for.</param>
+/// <param name="Planned">Levels that the method asks for.</param>
 /// <param name="Figures">What follows.</param>
 /// <param name="Meter">The meter.</param>
 /// <param name="Asked">What the figures are worked out from, to ask for their working.</param>

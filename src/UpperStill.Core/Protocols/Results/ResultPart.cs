@@ -126,7 +126,7 @@ internal static class ResultPart
             $"Standard deviation (n − 1) = {Decimals.Significant(spread, 3)} {first.Result.Unit}{(mean == 0 ? string.Empty : $", {Decimals.Fixed(100 * spread / mean, 0)} % of the mean")}",
             $"Mean of {all.Count} = {Decimals.Text(decimal.Round(mean, 4, MidpointRounding.AwayFromZero))} {first.Result.Unit}",
         };
-        if (difference > draft.Context.Programme.LimitOf("checks.replicates-apart"))
+        if (difference > draft.Context.Programme.Of(ResultsOptions.ReplicatesApart))
         {
             about.Add((all[1].Sample, Finding.Check("replicates-apart", $"{first.Result.Text} and {all[1].Result.Text} differ by {Decimals.Fixed(difference, 0)} %.", "Two bottles of one water should agree.", "Look at volumes, tears, labels.").On(Beside.Result, all.Select(s => s.Result.Entry))));
         }

@@ -65,7 +65,7 @@ internal static class ClarityChecks
         var (first, second) = (readings[0], readings[1]);
         var (a, b) = (first.DepthM!.Value, second.DepthM!.Value);
         var about = new[] { first, second };
-        if (request.Settings.Observers == ObserverSchool.Swap)
+        if (request.Settings.Observers == ObserverMethod.Swap)
         {
             if (first.By is { } one && second.By is { } other && new KnownPeople(request.People).Same(one, other))
             {

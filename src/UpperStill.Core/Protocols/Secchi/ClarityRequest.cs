@@ -24,7 +24,7 @@ public sealed record DiscMark([property: Within(1, 99)] int Lowering, DiscEvent 
 }
 
 /// <summary>Everything a clarity is judged by.</summary>
-/// <param name="Settings">The programme's school.</param>
+/// <param name="Settings">The programme's method.</param>
 /// <param name="Marks">The standing marks.</param>
 /// <param name="Outcome">A special outcome, which stands before any mark.</param>
 /// <param name="OutcomeReason">Its reason, for "not taken".</param>

@@ -4,7 +4,7 @@ using UpperStill.Core.Basis.Workings;
 
 namespace UpperStill.Core.Protocols.Secchi;
 
-/// <summary>Works out a clarity from marks on the line, by any of the schools.</summary>
+/// <summary>Works out a clarity from marks on the line, by any of the methods.</summary>
 /// <remarks>Mean of disappearance and reappearance: Wetzel &amp; Likens 2000, Limnological Analyses, 3rd ed., exercise 2.</remarks>
 public static class ClarityRule
 {

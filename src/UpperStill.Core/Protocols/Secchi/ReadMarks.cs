@@ -13,7 +13,7 @@ namespace UpperStill.Core.Protocols.Secchi;
 /// <param name="Metres">True length, m: corrected by the line's check where it needs it.</param>
 internal sealed record ReadMark(DiscMark Mark, Length Length, decimal Metres);
 
-/// <summary>One lowering: its marks, and its depth once all marks of the school are there.</summary>
+/// <summary>One lowering: its marks, and its depth once all marks of the method are there.</summary>
 internal sealed record Lowering(int Number, NamedPerson? By, IReadOnlyList<ReadMark> Marks, decimal? DepthM)
 {
     internal string? Observer => By?.Name;

@@ -22,4 +22,8 @@ public sealed record DiscBox(
 /// <param name="Blind">True while the second observer is to read without knowing what the first has read: no number of it stands anywhere on the sheet.</param>
 /// <param name="Read">Readings that are whole; told while they are blind, too.</param>
 public sealed record SheetClarity(
-    IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null, bool Blind = false, int Read = 0);
+    IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null, bool Blind = false, int Read = 0)
+{
+    /// <summary>True once every box that was asked for is full, or it ended otherwise.</summary>
+    internal bool Done => Outcome is not null || (Read >= Result.Needed && Boxes.All(b => b.Entry is not null || b.Extra));
+}

@@ -1,17 +1,21 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Parts;
 
 /// <summary>A line that leans makes every depth read on it too large.</summary>
 internal static class LineLean
 {
+    /// <summary>From how many degrees on a lean is a check.</summary>
+    public static readonly Threshold Large = new("checks.line-angle-large", MethodGroup.Clarity, "Line leans by more than", "°", 30, 5, 60);
+
     private const decimal NoteDeg = 10;
 
     internal static Finding? Of(SheetDraft draft, decimal angleDeg, WrittenLength lineOut)
     {
-        var limit = draft.Context.Programme.LimitOf("checks.line-angle-large");
+        var limit = draft.Context.Programme.Of(Large);
         if (angleDeg is < 0 or >= 90)
         {
             return Finding.Check(

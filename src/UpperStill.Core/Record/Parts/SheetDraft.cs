@@ -37,9 +37,6 @@ internal sealed class SheetDraft(FoldRequest request)
     /// <summary>The local day of the visit.</summary>
     internal DateOnly? Day => Start is { } start ? DateOnly.FromDateTime(start.Entry.At.DateTime) : null;
 
-    /// <summary>The scale of the programme's thermometers.</summary>
-    internal TemperatureUnit Thermometers => Context.Programme.SchoolOf("temperature.unit") == "fahrenheit" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
-
     /// <summary>True where the visit asks for more than sounding and clarity.</summary>
     internal bool Asks => Start?.Body.Due is not null;
 

@@ -23,7 +23,7 @@ internal readonly record struct Layer(double TopM, double BottomM, double Gradie
     internal double MidM => (TopM + BottomM) / 2;
 }
 
-/// <summary>How a column is layered, by both schools of the thermocline.</summary>
+/// <summary>How a column is layered, by both methods of the thermocline.</summary>
 /// <remarks>
 /// The thermocline as the plane of steepest change: Hutchinson 1957, A Treatise on Limnology, vol. 1, by density, refined by the vertex of
 /// the parabola through three neighbouring layers. One degree per metre: Birge 1897, in Wetzel 2001, Limnology, 3rd ed.

@@ -18,8 +18,8 @@ public enum EndPoint
 }
 
 /// <summary>Whether one pair of eyes reads, or partners swap.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<ObserverSchool>))]
-public enum ObserverSchool
+[JsonConverter(typeof(JsonStringEnumConverter<ObserverMethod>))]
+public enum ObserverMethod
 {
     /// <summary>One person makes every reading.</summary>
     [JsonStringEnumMemberName("same")] Same,
@@ -28,18 +28,18 @@ public enum ObserverSchool
     [JsonStringEnumMemberName("swap")] Swap,
 }
 
-/// <summary>A clarity school: how a Secchi reading is made in a programme.</summary>
+/// <summary>A clarity method: how a Secchi reading is made in a programme.</summary>
 /// <param name="EndPoint">Which mark counts.</param>
 /// <param name="Readings">Lowerings asked for, 1–3.</param>
 /// <param name="Observers">Same eyes, or partners swap.</param>
 /// <param name="RoundTo">Rounding of the reported value.</param>
-public sealed record ClaritySettings(EndPoint EndPoint, [property: Within(1, 9)] int Readings, ObserverSchool Observers, RoundingSchool RoundTo)
+public sealed record ClaritySettings(EndPoint EndPoint, [property: Within(1, 9)] int Readings, ObserverMethod Observers, RoundingMethod RoundTo)
 {
     /// <summary>How many people must read.</summary>
-    public int ObserversNeeded() => Observers == ObserverSchool.Swap ? 2 : 1;
+    public int ObserversNeeded() => Observers == ObserverMethod.Swap ? 2 : 1;
 
     /// <summary>Lowerings that a complete clarity needs.</summary>
-    internal int Needed => Observers == ObserverSchool.Swap ? Math.Max(2, Readings) : Math.Max(1, Readings);
+    internal int Needed => Observers == ObserverMethod.Swap ? Math.Max(2, Readings) : Math.Max(1, Readings);
 
     /// <summary>The marks of one lowering, in the order in which they are read.</summary>
     internal IReadOnlyList<DiscEvent> Events => EndPoint switch
@@ -50,11 +50,11 @@ public sealed record ClaritySettings(EndPoint EndPoint, [property: Within(1, 9)]
         _ => throw new ArgumentOutOfRangeException(nameof(EndPoint)),
     };
 
-    /// <summary>The school in words.</summary>
+    /// <summary>The method in words.</summary>
     internal string Words => (EndPoint, Observers, Needed) switch
     {
         (EndPoint.Disappear, _, _) => "Disappear only: the depth where the disc is just lost",
-        (EndPoint.Reappear, ObserverSchool.Swap, _) => "Two observers: each reads where black and white can be told apart again; the mean of the readings",
+        (EndPoint.Reappear, ObserverMethod.Swap, _) => "Two observers: each reads where black and white can be told apart again; the mean of the readings",
         (EndPoint.Reappear, _, _) => "Reappear: the depth where black and white can be told apart again",
         (_, _, 1) => "Disappear and reappear: the mean of the two marks",
         _ => "Full pairs: the mean of each pair, then the mean of the unrounded pairs",

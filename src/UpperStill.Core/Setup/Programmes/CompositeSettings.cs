@@ -28,7 +28,7 @@ public enum CompositeMethod
     [JsonStringEnumMemberName("pooled-or-tube")] PooledOrTube,
 }
 
-/// <summary>A composite school.</summary>
+/// <summary>A composite method.</summary>
 /// <param name="DepthRule">Factor of the clarity, or preset.</param>
 /// <param name="Factor">Times the clarity; used by the factor rule.</param>
 /// <param name="Clearance">How far to keep off the bottom, as the programme writes it: <c>3 ft</c> or <c>1 m</c>.</param>

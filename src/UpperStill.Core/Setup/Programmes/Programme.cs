@@ -1,20 +1,21 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Setup.Programmes;
 
-/// <summary>The rules a group of samplers follows: one school for each step. Versioned; a visit names the version it was made under.</summary>
+/// <summary>The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made under.</summary>
 /// <param name="Code">Identity, for example <c>town-lakes</c>.</param>
 /// <param name="Version">Counts up from 1.</param>
 /// <param name="Name">The name people use.</param>
 /// <param name="Hours">When readings may be made, local time.</param>
-/// <param name="Clarity">The clarity school.</param>
-/// <param name="Composite">The composite school.</param>
+/// <param name="Clarity">The clarity method.</param>
+/// <param name="Composite">The composite method.</param>
 /// <param name="Summary">How a season is summed up.</param>
 /// <param name="Checks">The limits of the checks at the moment of entry.</param>
 /// <param name="Season">What is due when; null where no season is planned.</param>
-/// <param name="Schools">Schools of <see cref="SchoolBook"/> that differ from the usual, by setting.</param>
-/// <param name="Limits">Limits of <see cref="LimitBook"/> that differ from the usual, by setting.</param>
+/// <param name="Methods">Ways that differ from the usual, by setting; see <see cref="Method"/>.</param>
+/// <param name="Thresholds">Numbers that differ from the usual, by setting; see <see cref="Threshold"/>.</param>
 public sealed record Programme(
     string Code,
     [property: Within(1, 1000000)] int Version,
@@ -25,21 +26,25 @@ public sealed record Programme(
     SummarySettings Summary,
     CheckLimits Checks,
     IReadOnlyList<ProtocolPlan>? Season = null,
-    IReadOnlyDictionary<string, string>? Schools = null,
-    [property: Within(-1000, 100000)] IReadOnlyDictionary<string, decimal>? Limits = null)
+    [property: JsonPropertyName("schools")] IReadOnlyDictionary<string, string>? Methods = null,
+    [property: Within(-1000, 100000), JsonPropertyName("limits")] IReadOnlyDictionary<string, decimal>? Thresholds = null)
 {
-    /// <summary>True where a way other than the usual one is chosen, and it is this one.</summary>
-    internal bool Chooses(string setting, string option) => Schools is not null && Schools.TryGetValue(setting, out var chosen) && chosen == option;
+    /// <summary>True where the matter is done in this way.</summary>
+    public bool Chooses(Method method, string option) => ChoiceOf(method) == option;
 
-    /// <summary>The school chosen for a setting, or the usual one.</summary>
-    /// <exception cref="ArgumentException">No school has that setting.</exception>
-    public string SchoolOf(string setting) =>
-        Schools?.GetValueOrDefault(setting) ?? SchoolBook.Find(setting)?.Usual ?? throw new ArgumentException($"No school is called {setting}.", nameof(setting));
+    /// <summary>The way chosen, or the usual one.</summary>
+    public string ChoiceOf(Method method)
+    {
+        ArgumentNullException.ThrowIfNull(method);
+        return Methods?.GetValueOrDefault(method.Setting) ?? method.Usual;
+    }
 
-    /// <summary>The number chosen for a limit, or the usual one.</summary>
-    /// <exception cref="ArgumentException">No limit has that setting.</exception>
-    public decimal LimitOf(string setting) =>
-        Limits is not null && Limits.TryGetValue(setting, out var chosen) ? chosen : LimitBook.Find(setting)?.Usual ?? throw new ArgumentException($"No limit is called {setting}.", nameof(setting));
+    /// <summary>The number chosen, or the usual one.</summary>
+    public decimal Of(Threshold threshold)
+    {
+        ArgumentNullException.ThrowIfNull(threshold);
+        return Thresholds is not null && Thresholds.TryGetValue(threshold.Setting, out var chosen) ? chosen : threshold.Usual;
+    }
 }
 
 /// <summary>A window of local time.</summary>

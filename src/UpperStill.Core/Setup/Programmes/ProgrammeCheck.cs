@@ -8,24 +8,28 @@ namespace UpperStill.Core.Setup.Programmes;
 public static class ProgrammeCheck
 {
     /// <summary>Stops keep it from being saved.</summary>
-    public static IReadOnlyList<FieldFinding> Findings(Programme programme)
+    /// <param name="programme">The programme.</param>
+    /// <param name="known">What can be chosen.</param>
+    public static IReadOnlyList<FieldFinding> Findings(Programme programme, KnownOptions known)
     {
         ArgumentNullException.ThrowIfNull(programme);
-        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(PlanCheck.Findings).Select(f => f.At("season")), .. Twice(programme), .. Bottles(programme), .. Chosen(programme)];
+        ArgumentNullException.ThrowIfNull(known);
+        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(PlanCheck.Findings).Select(f => f.At("season")), .. Twice(programme), .. Bottles(programme), .. Chosen(programme, known)];
     }
 
     /// <summary>
-    /// The schools that differ so that readings before and after are not one series any more, each in words: another end point,
+    /// The methods that differ so that readings before and after are not one series any more, each in words: another end point,
     /// number of readings or observers moves the number itself; another rounding or composite depth moves what it is compared with.
     /// </summary>
-    public static IReadOnlyList<string> Breaks(Programme before, Programme after)
+    public static IReadOnlyList<string> Breaks(Programme before, Programme after, KnownOptions known)
     {
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(after);
-        return [.. Differences(before, after)];
+        ArgumentNullException.ThrowIfNull(known);
+        return [.. Differences(before, after, known)];
     }
 
-    private static IEnumerable<string> Differences(Programme before, Programme after)
+    private static IEnumerable<string> Differences(Programme before, Programme after, KnownOptions known)
     {
         if (before.Clarity.EndPoint != after.Clarity.EndPoint)
         {
@@ -62,15 +66,15 @@ public static class ProgrammeCheck
             yield return "the hours: light differs through the day";
         }
 
-        foreach (var school in SchoolBook.All.Where(s => s.Breaks && before.SchoolOf(s.Setting) != after.SchoolOf(s.Setting)))
+        foreach (var method in known.Methods.Where(m => m.Breaks && before.ChoiceOf(m) != after.ChoiceOf(m)))
         {
-            yield return $"{Lower(school.Matter)}: it was “{Words(school, before)}”, it would be “{Words(school, after)}”";
+            yield return $"{Lower(method.Matter)}: it was “{Words(method, before)}”, it would be “{Words(method, after)}”";
         }
     }
 
     private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 
-    private static string Words(School school, Programme programme) => school.Options.FirstOrDefault(o => o.Code == programme.SchoolOf(school.Setting))?.Words ?? programme.SchoolOf(school.Setting);
+    private static string Words(Method method, Programme programme) => method.Options.FirstOrDefault(o => o.Code == programme.ChoiceOf(method))?.Words ?? programme.ChoiceOf(method);
 
     private static IEnumerable<FieldFinding> Names(Programme programme)
     {
@@ -118,23 +122,23 @@ public static class ProgrammeCheck
         }
     }
 
-    private static IEnumerable<FieldFinding> Chosen(Programme programme)
+    private static IEnumerable<FieldFinding> Chosen(Programme programme, KnownOptions known)
     {
-        foreach (var (setting, option) in programme.Schools ?? new Dictionary<string, string>())
+        foreach (var (setting, option) in programme.Methods ?? new Dictionary<string, string>())
         {
-            if (SchoolBook.Find(setting) is not { } school)
+            if (known.Method(setting) is not { } method)
             {
-                yield return Finding.Stop("setting-unknown", $"“{setting}” is no school.", "It would be kept and never followed.", "Take it out, or write its name as in the list of schools.").At("schools");
+                yield return Finding.Stop("setting-unknown", $"“{setting}” is no method.", "It would be kept and never followed.", "Take it out, or write its name as in the list of methods.").At("schools");
             }
-            else if (school.Options.All(o => o.Code != option))
+            else if (method.Options.All(o => o.Code != option))
             {
-                yield return Finding.Stop("option-unknown", $"“{option}” is no way of {setting}.", "Nobody could follow it.", $"Choose one of {string.Join(", ", school.Options.Select(o => o.Code))}.").At("schools");
+                yield return Finding.Stop("option-unknown", $"“{option}” is no way of {setting}.", "Nobody could follow it.", $"Choose one of {string.Join(", ", method.Options.Select(o => o.Code))}.").At("schools");
             }
         }
 
-        foreach (var (setting, value) in programme.Limits ?? new Dictionary<string, decimal>())
+        foreach (var (setting, value) in programme.Thresholds ?? new Dictionary<string, decimal>())
         {
-            if (LimitBook.Find(setting) is not { } limit)
+            if (known.Threshold(setting) is not { } limit)
             {
                 yield return Finding.Stop("setting-unknown", $"“{setting}” is no limit.", "It would be kept and never asked.", "Take it out, or write its name as in the list of limits.").At("limits");
             }

@@ -54,10 +54,10 @@ public enum SampleFrom
     /// <summary>The composite through the lit layer.</summary>
     [JsonStringEnumMemberName("composite")] Composite,
 
-    /// <summary>The surface, by the programme's school.</summary>
+    /// <summary>The surface, by the programme's method.</summary>
     [JsonStringEnumMemberName("surface")] Surface,
 
-    /// <summary>Deep, by the programme's school.</summary>
+    /// <summary>Deep, by the programme's method.</summary>
     [JsonStringEnumMemberName("deep")] Deep,
 
     /// <summary>One from each thermal layer: three.</summary>

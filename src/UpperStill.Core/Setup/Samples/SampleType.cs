@@ -61,8 +61,8 @@ public sealed record SampleType(
     /// <summary>Hours on ice where the laboratory has not said.</summary>
     public const int UnsaidHours = 24;
 
-    /// <summary>The programme's limit for the hold, by its setting.</summary>
-    internal string HoldSetting => $"hold.{Code}";
+    /// <summary>The name of the programme's threshold for the hold.</summary>
+    public string HoldSetting => $"hold.{Code}";
 
     /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
     internal bool NeverRinsed => Rinse.StartsWith("never", StringComparison.Ordinal);

@@ -1,4 +1,6 @@
 using UpperStill.Core.Application.Guides;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
 
@@ -13,13 +15,13 @@ public class StepGuideTests
 
     [Theory]
     [MemberData(nameof(EveryStep))]
-    public void Whatever_the_schools_each_line_says_what_and_why(string step)
+    public void Whatever_the_methods_each_line_says_what_and_why(string step)
     {
-        foreach (var school in SchoolBook.All)
+        foreach (var method in VisitParts.Options.Methods)
         {
-            foreach (var option in school.Options)
+            foreach (var option in method.Options)
             {
-                var guide = Of(step, Plain with { Schools = new Dictionary<string, string> { [school.Setting] = option.Code } });
+                var guide = Of(step, Plain with { Methods = new Dictionary<string, string> { [method.Setting] = option.Code } });
 
                 Assert.InRange(guide.Lines.Count, 3, 12);
                 Assert.All(guide.Lines, l => Assert.Matches(@"^[A-Z].*\.$", l.Do));
@@ -50,18 +52,18 @@ public class StepGuideTests
     [InlineData("bottles", "bottle.touch-bottom", "allowed", "If it touches, raise it a little")]
     [InlineData("surface", "bottle.surface-depth", "knee", "Depth: knee-deep water.")]
     [InlineData("arrive", "visit.sky", "sun", "In broken cloud wait for a gap.")]
-    public void A_school_is_said_where_it_is_chosen_and_not_where_it_is_not(string step, string setting, string option, string said)
+    public void A_method_is_said_where_it_is_chosen_and_not_where_it_is_not(string step, string setting, string option, string said)
     {
         var mean = Plain with { Clarity = Plain.Clarity with { EndPoint = EndPoint.Mean } };
 
-        Assert.Contains(said, Words(step, mean with { Schools = new Dictionary<string, string> { [setting] = option } }), StringComparison.Ordinal);
+        Assert.Contains(said, Words(step, mean with { Methods = new Dictionary<string, string> { [setting] = option } }), StringComparison.Ordinal);
         Assert.DoesNotContain(said, Words(step, mean), StringComparison.Ordinal);
     }
 
     [Fact]
     public void Two_observers_swap_and_one_does_not()
     {
-        Assert.Contains("without knowing the first number", Words("clarity", Plain with { Clarity = Plain.Clarity with { Observers = ObserverSchool.Swap } }), StringComparison.Ordinal);
+        Assert.Contains("without knowing the first number", Words("clarity", Plain with { Clarity = Plain.Clarity with { Observers = ObserverMethod.Swap } }), StringComparison.Ordinal);
         Assert.DoesNotContain("without knowing the first number", Words("clarity", Plain), StringComparison.Ordinal);
     }
 

@@ -1,5 +1,6 @@
 using UpperStill.Core.Application.Outings;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Tests.Application.Outings;
@@ -67,7 +68,7 @@ public class GoNoGoTests
 
     [Fact]
     public void A_programmes_own_limit_holds() =>
-        Assert.Equal(GoAdvice.Stay, GoNoGo.Judge(Day(h => h with { WindMs = 5 }), Programme.Hours, Programme with { Limits = new Dictionary<string, decimal> { [LimitBook.Wind] = 4 } }, false, null).Advice);
+        Assert.Equal(GoAdvice.Stay, GoNoGo.Judge(Day(h => h with { WindMs = 5 }), Programme.Hours, Programme with { Thresholds = new Dictionary<string, decimal> { [ArrivalOptions.Wind.Setting] = 4 } }, false, null).Advice);
 
     [Fact]
     public void Without_a_forecast_nothing_is_said_of_the_weather() =>

@@ -1,5 +1,6 @@
 using UpperStill.Core.Application.Outings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;

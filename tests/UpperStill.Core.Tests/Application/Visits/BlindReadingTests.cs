@@ -12,7 +12,7 @@ public sealed class BlindReadingTests
 {
     private static readonly VisitContext Swap = SampleVisit.Metric with
     {
-        Programme = SampleVisit.Metric.Programme with { Clarity = new ClaritySettings(EndPoint.Disappear, 2, ObserverSchool.Swap, RoundingSchool.TenthMetre) },
+        Programme = SampleVisit.Metric.Programme with { Clarity = new ClaritySettings(EndPoint.Disappear, 2, ObserverMethod.Swap, RoundingMethod.TenthMetre) },
     };
 
     [Fact]

@@ -215,7 +215,7 @@ public class FieldSheetTests
         var visit = SampleVisit.Begun();
         visit.Entries[0] = visit.Entries[0] with { At = new DateTimeOffset(2026, 8, 12, 16, 30, 0, TimeSpan.FromHours(1)) };
         visit.Sound("60");
-        var programme = SampleVisit.Context.Programme with { Schools = new Dictionary<string, string> { [setting] = option } };
+        var programme = SampleVisit.Context.Programme with { Methods = new Dictionary<string, string> { [setting] = option } };
 
         Assert.Equal(told, visit.Fold(SampleVisit.Context with { Programme = programme }).Findings.Any(f => f.Code == code));
     }

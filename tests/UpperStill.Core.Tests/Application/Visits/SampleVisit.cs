@@ -26,7 +26,7 @@ internal sealed class SampleVisit
         new Station("HAR-1", "harrowmere", "Harrowmere", "Aldwick", "Deep Hole", new WrittenLength("102", LengthUnit.FootInch), 54, -3),
         new Programme(
             "monthly", 1, "Monthly composite", new HoursWindow(new TimeOnly(10, 0), new TimeOnly(16, 0)),
-            new ClaritySettings(EndPoint.Mean, 1, ObserverSchool.Same, RoundingSchool.QuarterFoot),
+            new ClaritySettings(EndPoint.Mean, 1, ObserverMethod.Same, RoundingMethod.QuarterFoot),
             new CompositeSettings(CompositeDepthRule.Factor, 2, new WrittenLength("3", LengthUnit.FootInch), CompositeMethod.WeightedBottle),
             new SummarySettings(6, 9, 4), new CheckLimits()),
         [new Line("R-3", "rope", LengthUnit.FootInch, new WrittenLength("3", LengthUnit.Inch), new WrittenLength("110", LengthUnit.FootInch), [new LineCheck(new DateOnly(2026, 4, 11), [])])],
@@ -43,7 +43,7 @@ internal sealed class SampleVisit
             Transits: [new Transit(new Landmark("gable", 51.93, -11.44), new Landmark("tower", 51.94, -11.44)), new Transit(new Landmark("post", 51.92, -11.43), new Landmark("edge", 51.92, -11.42))]),
         new Programme(
             "layered", 1, "Layered lake", new HoursWindow(new TimeOnly(10, 0), new TimeOnly(16, 0)),
-            new ClaritySettings(EndPoint.Disappear, 1, ObserverSchool.Same, RoundingSchool.TenthMetre),
+            new ClaritySettings(EndPoint.Disappear, 1, ObserverMethod.Same, RoundingMethod.TenthMetre),
             new CompositeSettings(CompositeDepthRule.Factor, 2, new WrittenLength("1", LengthUnit.Metre), CompositeMethod.WeightedBottle),
             new SummarySettings(6, 9, 4), new CheckLimits(),
             [

@@ -107,7 +107,7 @@ public class PrintedStepsTests
         var unit = Pick(r, LengthUnit.Metre, LengthUnit.FootInch, LengthUnit.Foot);
         WrittenLength Mark() => new(unit == LengthUnit.FootInch ? $"{r.Next(5, 20)} {r.Next(12)}" : Text(r, 9, 1, 3), unit);
         return new ClarityRequest(
-            new ClaritySettings(EndPoint.Mean, r.Next(1, 4), ObserverSchool.Same, Pick(r, Enum.GetValues<RoundingSchool>())),
+            new ClaritySettings(EndPoint.Mean, r.Next(1, 4), ObserverMethod.Same, Pick(r, Enum.GetValues<RoundingMethod>())),
             [.. Enumerable.Range(1, 3).SelectMany(l => new[] { new DiscMark(l, DiscEvent.Disappeared, Mark()), new DiscMark(l, DiscEvent.Reappeared, Mark()) })]);
     }
 

@@ -79,7 +79,7 @@ public class ArrivalTests
     {
         var visit = Begun();
         visit.Conditions(new ConditionsBody(Rain24: rain));
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Limits = new Dictionary<string, decimal> { ["checks.rain-heavy"] = heavyMm } } };
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["checks.rain-heavy"] = heavyMm } } };
 
         Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "rain-heavy")?.Seen);
     }
@@ -87,9 +87,9 @@ public class ArrivalTests
     [Theory]
     [InlineData("celsius", TemperatureUnit.Celsius)]
     [InlineData("fahrenheit", TemperatureUnit.Fahrenheit)]
-    public void A_box_opens_in_the_scale_of_the_programmes_thermometers(string school, TemperatureUnit scale)
+    public void A_box_opens_in_the_scale_of_the_programmes_thermometers(string method, TemperatureUnit scale)
     {
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Schools = new Dictionary<string, string> { ["temperature.unit"] = school } } };
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { ["temperature.unit"] = method } } };
 
         Assert.Equal(scale, Begun().Fold(context).Arrival.Thermometers);
     }

@@ -27,8 +27,8 @@ public class BottleDepthTests
     [InlineData("marks", "12.0", 11)]
     [InlineData("touch", "12.0", 11)]
     [InlineData("whole-metre", "12.0", 11)]
-    public void Every_school_of_the_deep_bottle_keeps_off_the_bottom(string school, string sounding, int depth) =>
-        Assert.Equal(depth, BottleDepthRule.Work(new BottleDepthRequest("deep", DeepSchool: school, Sounding: Metres(sounding))).DepthM);
+    public void Every_method_of_the_deep_bottle_keeps_off_the_bottom(string method, string sounding, int depth) =>
+        Assert.Equal(depth, BottleDepthRule.Work(new BottleDepthRequest("deep", DeepSchool: method, Sounding: Metres(sounding))).DepthM);
 
     [Theory]
     [InlineData("1.5-m", false, "1.5")]
@@ -36,8 +36,8 @@ public class BottleDepthTests
     [InlineData("zero", false, "0")]
     [InlineData("one-foot", false, "0.3")]
     [InlineData("arm", false, "0.4")]
-    public void The_surface_bottle_closes_by_its_school(string school, bool byHand, string depth) =>
-        Assert.Equal(decimal.Parse(depth, System.Globalization.CultureInfo.InvariantCulture), BottleDepthRule.Work(new BottleDepthRequest("surface", school, ByHand: byHand, Sounding: Metres("12.0"), Line: Rope)).DepthM);
+    public void The_surface_bottle_closes_by_its_method(string method, bool byHand, string depth) =>
+        Assert.Equal(decimal.Parse(depth, System.Globalization.CultureInfo.InvariantCulture), BottleDepthRule.Work(new BottleDepthRequest("surface", method, ByHand: byHand, Sounding: Metres("12.0"), Line: Rope)).DepthM);
 
     [Fact]
     public void On_a_rope_in_feet_the_surface_bottle_closes_at_five_feet()
@@ -74,13 +74,13 @@ public class BottleDepthTests
         Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("52"), Line: Rope)).Findings, f => f.Code == "line-too-short");
 
     [Fact]
-    public void No_depth_that_a_school_proposes_lies_within_the_clearance_or_off_a_mark_or_is_stopped() =>
-        Gen.Select(Gen.Int[20, 4000], Gen.Int[1, 50], Gen.Int[0, 500], Gen.OneOfConst("deep", "layer-1", "layer-2", "layer-3"), Gen.OneOfConst("whole-metre", "marks", "touch", "fixed", "layers")).Sample((depth, mark, off, place, school) =>
+    public void No_depth_that_a_method_proposes_lies_within_the_clearance_or_off_a_mark_or_is_stopped() =>
+        Gen.Select(Gen.Int[20, 4000], Gen.Int[1, 50], Gen.Int[0, 500], Gen.OneOfConst("deep", "layer-1", "layer-2", "layer-3"), Gen.OneOfConst("whole-metre", "marks", "touch", "fixed", "layers")).Sample((depth, mark, off, place, method) =>
         {
             var (sounding, every, clearance) = (depth / 100m, mark / 100m, off / 100m);
             var line = Rope with { MarkEvery = new WrittenLength(Decimals.Text(every), LengthUnit.Metre) };
             var result = BottleDepthRule.Work(new BottleDepthRequest(
-                place, DeepSchool: school, Sounding: Metres(Decimals.Text(sounding)), ClearanceM: clearance, ThermoclineM: sounding * 0.6m, TopM: sounding * 0.5m, BottomM: sounding * 0.7m, ProfileRead: true, Line: line));
+                place, DeepSchool: method, Sounding: Metres(Decimals.Text(sounding)), ClearanceM: clearance, ThermoclineM: sounding * 0.6m, TopM: sounding * 0.5m, BottomM: sounding * 0.7m, ProfileRead: true, Line: line));
 
             Assert.DoesNotContain(result.Findings, f => f.Level == Core.Basis.Findings.FindingLevel.Stop);
             if (result.DepthM is { } at)
@@ -112,8 +112,8 @@ public class BottleDepthTests
         Assert.Equal(11, Of("fixed", fixedM: 20).DepthM); // the clearance stands before it
         Assert.Equal(10.2m, Of("layers").DepthM); // the middle of 8.4 to 12 m
 
-        static BottleDepthResult Of(string school, decimal fixedM = 8) => BottleDepthRule.Work(new BottleDepthRequest(
-            "deep", DeepSchool: school, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7, TopM: 6, BottomM: 8.4m, ProfileRead: true, Line: Rope));
+        static BottleDepthResult Of(string method, decimal fixedM = 8) => BottleDepthRule.Work(new BottleDepthRequest(
+            "deep", DeepSchool: method, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7, TopM: 6, BottomM: 8.4m, ProfileRead: true, Line: Rope));
     }
 
     [Fact]

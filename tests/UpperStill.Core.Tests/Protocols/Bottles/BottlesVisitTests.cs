@@ -168,14 +168,14 @@ public class BottlesVisitTests
     [InlineData(CameUp.Half, 50, "Came up about half full.")] // from 45 to 55 %: it may be less than half
     [InlineData(CameUp.OverHalf, 50, null)]
     [InlineData(CameUp.OverHalf, 75, "Came up over half full.")]
-    [InlineData(CameUp.ThreeQuarters, 75, null)] // the school of three quarters and more
+    [InlineData(CameUp.ThreeQuarters, 75, null)] // the method of three quarters and more
     [InlineData(CameUp.Full, 50, "Came up full.")]
     public void What_was_seen_by_eye_is_judged_as_the_class_it_is(CameUp fill, int leastPercent, string? said)
     {
         var visit = Layered(Protocol.Chlorophyll);
         visit.LostMetres("4.5");
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40, Fill: fill));
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Limits = new Dictionary<string, decimal> { ["composite.fill-min"] = leastPercent } } };
+        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["composite.fill-min"] = leastPercent } } };
 
         Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "composite-fill")?.Seen);
     }
@@ -223,7 +223,7 @@ public class BottlesVisitTests
     [InlineData(100, false, true)]
     [InlineData(100, true, false)]
     [InlineData(80, false, false)]
-    public void In_the_school_that_just_fills_full_at_the_surface_is_right(int fill, bool before, bool good)
+    public void In_the_method_that_just_fills_full_at_the_surface_is_right(int fill, bool before, bool good)
     {
         var programme = SampleVisit.Metric.Programme with { Composite = SampleVisit.Metric.Programme.Composite with { Method = CompositeMethod.JustFills } };
         var visit = Layered(Protocol.Chlorophyll);

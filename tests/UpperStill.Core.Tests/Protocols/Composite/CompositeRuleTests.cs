@@ -36,7 +36,7 @@ public class CompositeRuleTests
     [InlineData("1", "4.0 m")]
     [InlineData("2.5", "10.0 m")]
     [InlineData("2.7", "10.8 m")]
-    public void The_factor_is_the_schools(string factor, string text) =>
+    public void The_factor_is_the_methods(string factor, string text) =>
         Assert.Equal(text, Work(TwiceMetric with { Factor = decimal.Parse(factor, System.Globalization.CultureInfo.InvariantCulture) }, 4, "31", LengthUnit.Metre).Text);
 
     [Fact]

@@ -80,7 +80,7 @@ public class WorkedByHandTests
 
         Assert.Equal("You wrote 3.6 m; the marks give 3.4 m.", Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "working-differs").Seen);
 
-        var generous = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Limits = new Dictionary<string, decimal> { ["checks.working-differs"] = 0.3m } } };
+        var generous = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["checks.working-differs"] = 0.3m } } };
         Assert.DoesNotContain(visit.Fold(generous).Findings, f => f.Code == "working-differs");
     }
 

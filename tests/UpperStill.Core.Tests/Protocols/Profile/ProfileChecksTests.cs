@@ -151,7 +151,7 @@ public class ProfileChecksTests
         var visit = Begun();
         visit.Level("1", "20", "8.9");
         Assert.Contains("meter-uncalibrated", Codes(visit));
-        Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Schools = new Dictionary<string, string> { ["profile.calibrate"] = "unasked" } } }).Findings, f => f.Code == "meter-uncalibrated");
+        Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { ["profile.calibrate"] = "unasked" } } }).Findings, f => f.Code == "meter-uncalibrated");
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Gear = [new("M-1", "meter", KitKind.Meter, CalibratedOn: new DateOnly(2026, 8, 12))] }).Findings, f => f.Code == "meter-uncalibrated");
 
         visit.Calibrate();

@@ -10,11 +10,11 @@ namespace UpperStill.Core.Tests.Protocols.Secchi;
 
 public class ClarityRuleTests
 {
-    private static readonly ClaritySettings Pair = new(EndPoint.Mean, 1, ObserverSchool.Same, RoundingSchool.QuarterFoot);
-    private static readonly ClaritySettings MetricPair = Pair with { RoundTo = RoundingSchool.TenthMetre };
-    private static readonly ClaritySettings TwoPairs = new(EndPoint.Mean, 2, ObserverSchool.Same, RoundingSchool.Inch);
-    private static readonly ClaritySettings Swap = new(EndPoint.Reappear, 2, ObserverSchool.Swap, RoundingSchool.TenthMetre);
-    private static readonly ClaritySettings DisappearOnly = new(EndPoint.Disappear, 1, ObserverSchool.Same, RoundingSchool.WholeMetre);
+    private static readonly ClaritySettings Pair = new(EndPoint.Mean, 1, ObserverMethod.Same, RoundingMethod.QuarterFoot);
+    private static readonly ClaritySettings MetricPair = Pair with { RoundTo = RoundingMethod.TenthMetre };
+    private static readonly ClaritySettings TwoPairs = new(EndPoint.Mean, 2, ObserverMethod.Same, RoundingMethod.Inch);
+    private static readonly ClaritySettings Swap = new(EndPoint.Reappear, 2, ObserverMethod.Swap, RoundingMethod.TenthMetre);
+    private static readonly ClaritySettings DisappearOnly = new(EndPoint.Disappear, 1, ObserverMethod.Same, RoundingMethod.WholeMetre);
 
     [Fact]
     public void The_mean_of_a_pair_is_what_two_people_adding_aloud_get_wrong()
@@ -105,7 +105,7 @@ public class ClarityRuleTests
     [InlineData("2.5", "clarity-at-bottom", FindingLevel.Check)]
     public void The_sounding_is_the_floor(string depth, string code, FindingLevel level)
     {
-        var finding = Assert.Single(Work(DisappearOnly with { RoundTo = RoundingSchool.HundredthMetre }, sounding: "2.6", Lost(depth, unit: LengthUnit.Metre)).Findings);
+        var finding = Assert.Single(Work(DisappearOnly with { RoundTo = RoundingMethod.HundredthMetre }, sounding: "2.6", Lost(depth, unit: LengthUnit.Metre)).Findings);
 
         Assert.Equal((code, level), (finding.Code, finding.Level));
     }
@@ -164,7 +164,7 @@ public class ClarityRuleTests
         Assert.DoesNotContain("clarity-unusual", Codes("9", [.. history.Select(h => h with { Censored = true })]));
 
         static IEnumerable<string> Codes(string depth, ClarityPoint[] history) => ClarityRule.Work(new ClarityRequest(
-            DisappearOnly with { RoundTo = RoundingSchool.HundredthMetre }, [Lost(depth, unit: LengthUnit.Metre)], Day: new DateOnly(2026, 8, 12), History: history)).Findings.Select(f => f.Code);
+            DisappearOnly with { RoundTo = RoundingMethod.HundredthMetre }, [Lost(depth, unit: LengthUnit.Metre)], Day: new DateOnly(2026, 8, 12), History: history)).Findings.Select(f => f.Code);
     }
 
     [Theory]

@@ -9,7 +9,7 @@ namespace UpperStill.Core.Tests.Setup.Equipment;
 
 public class LineCorrectionTests
 {
-    private static readonly ClaritySettings Pair = new(EndPoint.Mean, 1, ObserverSchool.Same, RoundingSchool.HundredthMetre);
+    private static readonly ClaritySettings Pair = new(EndPoint.Mean, 1, ObserverMethod.Same, RoundingMethod.HundredthMetre);
 
     [Fact]
     public void A_single_factor_holds_along_the_whole_line()

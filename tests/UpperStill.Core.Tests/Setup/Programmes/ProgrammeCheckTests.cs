@@ -1,5 +1,6 @@
 using System.Text.Json;
 using UpperStill.Core.Application.Operations;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Programmes;
@@ -21,7 +22,7 @@ public class ProgrammeCheckTests
         var station = new StationSeason("X-1", preset.Programme.Season!, preset.Programme.Hours, []);
         var plan = SeasonPlanner.Work(new SeasonRequest(2026, new DateOnly(2026, 1, 1), [station], Seasons.SampleSeason.Lab)).Stations[0];
 
-        Assert.Empty(ProgrammeCheck.Findings(preset.Programme));
+        Assert.Empty(ProgrammeCheck.Findings(preset.Programme, VisitParts.Options));
         Assert.DoesNotContain(plan.Findings, f => f.Level != FindingLevel.Note);
         Assert.All(plan.Counts, c => Assert.True(c.Planned >= c.Least, $"{c.Protocol}: {c.Planned} of {c.Least}"));
     }
@@ -53,15 +54,15 @@ public class ProgrammeCheckTests
             ("season", Sound with { Season = [Sound.Season![0], Sound.Season[0]] }),
         ];
 
-        Assert.All(broken, b => Assert.Contains(ProgrammeCheck.Findings(b.Programme), f => f.Field == b.Field && f.Finding.Level == FindingLevel.Stop));
+        Assert.All(broken, b => Assert.Contains(ProgrammeCheck.Findings(b.Programme, VisitParts.Options), f => f.Field == b.Field && f.Finding.Level == FindingLevel.Stop));
     }
 
     [Fact]
-    public void A_change_of_school_breaks_a_series_and_a_change_of_dates_does_not()
+    public void A_change_of_method_breaks_a_series_and_a_change_of_dates_does_not()
     {
-        Assert.Empty(ProgrammeCheck.Breaks(Sound, Sound with { Name = "Another", Season = [], Checks = new CheckLimits(PairApartM: 0.5m) }));
-        Assert.Contains("end point", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Clarity = Sound.Clarity with { EndPoint = EndPoint.Disappear } })), StringComparison.Ordinal);
-        Assert.Contains("another layer", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Composite = Sound.Composite with { Factor = 1 } })), StringComparison.Ordinal);
-        Assert.Contains("light differs", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Hours = new(new TimeOnly(8, 0), new TimeOnly(12, 0)) })), StringComparison.Ordinal);
+        Assert.Empty(ProgrammeCheck.Breaks(Sound, Sound with { Name = "Another", Season = [], Checks = new CheckLimits(PairApartM: 0.5m) }, VisitParts.Options));
+        Assert.Contains("end point", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Clarity = Sound.Clarity with { EndPoint = EndPoint.Disappear } }, VisitParts.Options)), StringComparison.Ordinal);
+        Assert.Contains("another layer", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Composite = Sound.Composite with { Factor = 1 } }, VisitParts.Options)), StringComparison.Ordinal);
+        Assert.Contains("light differs", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Hours = new(new TimeOnly(8, 0), new TimeOnly(12, 0)) }, VisitParts.Options)), StringComparison.Ordinal);
     }
 }

@@ -1,3 +1,4 @@
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
@@ -22,15 +23,15 @@ public class ProgrammeFindingsTests
         ["hold-none"] = ("season", Sound with { Season = [Sound.Season![2] with { HoldHours = 0 }] }),
         ["season-window"] = ("season", Sound with { Season = [Sound.Season![0] with { From = new(13, 1) }] }),
         ["season-gaps"] = ("season", Sound with { Season = [Sound.Season![0] with { LeastGapDays = 19 }] }),
-        ["setting-unknown"] = ("limits", Sound with { Limits = new Dictionary<string, decimal> { ["checks.of-the-moon"] = 1 } }),
-        ["limit-range"] = ("limits", Sound with { Limits = new Dictionary<string, decimal> { ["checks.sun-low"] = 81 } }),
-        ["option-unknown"] = ("schools", Sound with { Schools = new Dictionary<string, string> { ["visit.clock"] = "sundial" } }),
+        ["setting-unknown"] = ("limits", Sound with { Thresholds = new Dictionary<string, decimal> { ["checks.of-the-moon"] = 1 } }),
+        ["limit-range"] = ("limits", Sound with { Thresholds = new Dictionary<string, decimal> { ["checks.sun-low"] = 81 } }),
+        ["option-unknown"] = ("schools", Sound with { Methods = new Dictionary<string, string> { ["visit.clock"] = "sundial" } }),
     };
 
     public static TheoryData<string> Codes => [.. Faults.Keys];
 
     [Fact]
-    public void A_sound_programme_has_nothing_against_it() => Assert.Empty(ProgrammeCheck.Findings(Sound));
+    public void A_sound_programme_has_nothing_against_it() => Assert.Empty(ProgrammeCheck.Findings(Sound, VisitParts.Options));
 
     [Theory]
     [MemberData(nameof(Codes))]
@@ -38,7 +39,7 @@ public class ProgrammeFindingsTests
     {
         var (field, wrong) = Faults[code];
 
-        var fault = Assert.Single(ProgrammeCheck.Findings(wrong));
+        var fault = Assert.Single(ProgrammeCheck.Findings(wrong, VisitParts.Options));
 
         Assert.Equal((field, code, FindingLevel.Stop), (fault.Field, fault.Finding.Code, fault.Finding.Level));
     }

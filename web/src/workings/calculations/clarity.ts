@@ -20,7 +20,7 @@ const ROUNDED = [
 export const clarity: Calculator = {
   key: 'clarity',
   title: 'Clarity',
-  what: 'Clarity (Secchi depth) from the marks of the line, by the school that reads them.',
+  what: 'Clarity (Secchi depth) from the marks of the line, by the method that reads them.',
   boxes: [
     { key: 'endPoint', label: 'What counts', kind: 'choice', options: SCHOOLS, initial: 'mean' },
     { key: 'unit', label: 'The line is marked in', kind: 'choice', options: LENGTHS, initial: 'm' },

@@ -9,7 +9,7 @@ using UpperStill.Core.Setup.Programmes;
 namespace UpperStill.Core.Protocols.Secchi;
 
 /// <summary>The disc's part of the sheet: the boxes, and the clarity from what stands in them.</summary>
-internal static class DiscPart
+internal static class DiscFold
 {
     private const int MostLowerings = 3;
 
@@ -61,7 +61,7 @@ internal static class DiscPart
 
     // Whoever ends the visit, leaves the step out or says why one reading must do, is not kept waiting for the second.
     private static bool Blind(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, IReadOnlyList<Read<DiscOutcomeBody>> outcomes) =>
-        settings.Observers == ObserverSchool.Swap && marks.Count > 0 && outcomes.Count == 0 && !draft.Imported && draft.Standing(VisitKinds.VisitClosed).Count == 0
+        settings.Observers == ObserverMethod.Swap && marks.Count > 0 && outcomes.Count == 0 && !draft.Imported && draft.Standing(VisitKinds.VisitClosed).Count == 0
         && !draft.Standing(VisitKinds.StepSkipped).Any(s => s.Body.Step == "clarity") && !draft.Standing(VisitKinds.Kept).Any(k => k.Body.Finding == "clarity-reading-missing")
         && Enumerable.Range(1, settings.Needed).Any(lowering => settings.Events.Any(seen => !marks.Any(m => m.Body.Lowering == lowering && m.Body.Event == seen)));
 
@@ -91,7 +91,7 @@ internal static class DiscPart
     private static NamedPerson? Turn(SheetDraft draft, ClaritySettings settings, int lowering)
     {
         var observers = draft.Start?.Body.People.ToList() ?? [];
-        return observers.Count == 0 ? null : settings.Observers == ObserverSchool.Swap ? observers[(lowering - 1) % observers.Count] : observers[0];
+        return observers.Count == 0 ? null : settings.Observers == ObserverMethod.Swap ? observers[(lowering - 1) % observers.Count] : observers[0];
     }
 
     private static string Words(SheetDraft draft, WrittenLength depth) => depth.Read().Length is { } length ? draft.Show(length) : $"“{depth.Written}”";

@@ -3,8 +3,8 @@ using System.Text.Json.Serialization;
 namespace UpperStill.Core.Setup.Programmes;
 
 /// <summary>The parts of a programme's rules.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<SchoolGroup>))]
-public enum SchoolGroup
+[JsonConverter(typeof(JsonStringEnumConverter<MethodGroup>))]
+public enum MethodGroup
 {
     /// <summary>Place, time, people.</summary>
     [JsonStringEnumMemberName("visit")] Visit,
@@ -28,7 +28,7 @@ public enum SchoolGroup
 /// <summary>One accepted way to do a step.</summary>
 /// <param name="Code">As it stands in a programme's file.</param>
 /// <param name="Words">For people.</param>
-public sealed record SchoolOption(string Code, string Words);
+public sealed record MethodChoice(string Code, string Words);
 
 /// <summary>A step that is done in several accepted ways; a programme chooses one.</summary>
 /// <param name="Setting">Its name in a programme's file, for example <c>clarity.side</c>.</param>
@@ -37,10 +37,14 @@ public sealed record SchoolOption(string Code, string Words);
 /// <param name="Options">The ways; the first is what is taken where nothing is chosen.</param>
 /// <param name="Why">Why the first is the usual one.</param>
 /// <param name="Breaks">True where another choice makes another series: readings before and after differ by more than the water.</param>
-public sealed record School(string Setting, SchoolGroup Group, string Matter, IReadOnlyList<SchoolOption> Options, string Why, bool Breaks = false)
+public sealed record Method(string Setting, MethodGroup Group, string Matter, IReadOnlyList<MethodChoice> Options, string Why, bool Breaks = false)
 {
     /// <summary>What is taken where nothing is chosen.</summary>
     public string Usual => Options[0].Code;
+
+    /// <summary>A method whose options are written <c>code: words</c>.</summary>
+    internal static Method Of(MethodGroup group, string setting, string matter, string why, string[] options, bool breaks = false) =>
+        new(setting, group, matter, [.. options.Select(o => o.Split(": ", 2)).Select(o => new MethodChoice(o[0], o[1]))], why, breaks);
 }
 
 /// <summary>A number that a programme may change: a threshold of a check, a count, a limit.</summary>
@@ -51,4 +55,4 @@ public sealed record School(string Setting, SchoolGroup Group, string Matter, IR
 /// <param name="Usual">What is taken where nothing is chosen.</param>
 /// <param name="Least">Smallest that makes sense.</param>
 /// <param name="Greatest">Largest that makes sense.</param>
-public sealed record Limit(string Setting, SchoolGroup Group, string Words, string Unit, decimal Usual, decimal Least, decimal Greatest);
+public sealed record Threshold(string Setting, MethodGroup Group, string Words, string Unit, decimal Usual, decimal Least, decimal Greatest);

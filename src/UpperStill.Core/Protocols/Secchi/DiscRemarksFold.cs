@@ -37,7 +37,7 @@ public sealed record SheetDiscRemarks(
 public sealed record SheetOpinion(string Question, int Answer, Guid Entry);
 
 /// <summary>Folds what stands beside the disc's marks.</summary>
-internal static class DiscRemarksPart
+internal static class DiscRemarksFold
 {
     private const int SevereScum = 5;
 
@@ -53,7 +53,7 @@ internal static class DiscRemarksPart
         var remarks = new SheetDiscRemarks(
             now, [.. entries.Select(e => e.Entry.Id)], draft.Asks ? [.. Open(programme, now, clarity, colour, opinions)] : [], opinions, Shade(draft, now, first),
             colour is null ? null : ColourChart.Words(colour.Body), colour?.Body, colour?.Entry.Id,
-            clarity.Result.MeanM is { } mean && programme.SchoolOf("colour.method") == "chart-half" ? draft.Show(mean / 2) : null, ArrivalPart.Sun(draft, first));
+            clarity.Result.MeanM is { } mean && programme.ChoiceOf(SecchiOptions.Method) == "chart-half" ? draft.Show(mean / 2) : null, ArrivalFold.Sun(draft, first));
         draft.Findings.AddRange(Checks(draft, clarity, arrival, remarks, [.. entries.Select(e => e.Entry.Id)]));
         if (colour is { Body.Steps: { Count: 2 } steps } && Math.Abs(steps[0] - steps[1]) == 1)
         {
@@ -70,27 +70,27 @@ internal static class DiscRemarksPart
             yield break;
         }
 
-        if (now.Side is null && programme.SchoolOf("clarity.side") != "unasked")
+        if (now.Side is null && programme.ChoiceOf(SecchiOptions.Side) != "unasked")
         {
             yield return "side";
         }
 
-        if (now.Sunglasses is null && programme.SchoolOf("clarity.glasses") != "unasked")
+        if (now.Sunglasses is null && programme.ChoiceOf(SecchiOptions.Glasses) != "unasked")
         {
             yield return "sunglasses";
         }
 
-        if (now.Tube is null && programme.SchoolOf("clarity.side") == "sunny-tube")
+        if (now.Tube is null && programme.ChoiceOf(SecchiOptions.Side) == "sunny-tube")
         {
             yield return "tube";
         }
 
-        if (colour is null && programme.SchoolOf("colour.method") != "none")
+        if (colour is null && programme.ChoiceOf(SecchiOptions.Method) != "none")
         {
             yield return "colour";
         }
 
-        var questions = programme.SchoolOf("opinion.questions") switch { "none" or "remarks" => Array.Empty<string>(), "named" => ["algae", "recreation"], _ => ["algae"] };
+        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch { "none" or "remarks" => Array.Empty<string>(), "named" => ["algae", "recreation"], _ => ["algae"] };
         foreach (var question in questions.Where(q => !opinions.Exists(o => o.Question == q)))
         {
             yield return question;
@@ -113,7 +113,7 @@ internal static class DiscRemarksPart
         }
 
         var tube = now.Tube == true;
-        if (now.Side is { } side && (side == BoatSide.Sun) != tube && draft.Context.Programme.SchoolOf("clarity.side") != "unasked")
+        if (now.Side is { } side && (side == BoatSide.Sun) != tube && draft.Context.Programme.ChoiceOf(SecchiOptions.Side) != "unasked")
         {
             yield return Finding.Check("clarity-side-wrong", side == BoatSide.Sun ? "In the sun without a tube." : "In the shade with a tube.", "Glare shortens the reading.", "Change sides and repeat.").On(Beside.Clarity, about);
         }
@@ -129,7 +129,7 @@ internal static class DiscRemarksPart
             yield return Finding.Check("clarity-unconfirmed", $"Not answered: {string.Join(", ", open)}.", "Without it the reading cannot be compared.", "Answer it below.").On(Beside.Clarity);
         }
 
-        if (draft.Asks && remarks.Sun is { } sun && sun.AltitudeDeg < draft.Context.Programme.LimitOf("checks.sun-low"))
+        if (draft.Asks && remarks.Sun is { } sun && sun.AltitudeDeg < draft.Context.Programme.Of(SecchiOptions.SunLow))
         {
             yield return Finding.Check("sun-low", $"The sun stands at {Decimals.Fixed(sun.AltitudeDeg, 0)}°.", "Less light enters and the disc is lost early.", "Kept and marked.").On(Beside.Clarity, marks[0]);
         }
@@ -150,7 +150,7 @@ internal static class DiscRemarksPart
     // Looking forward along the keel, the shade falls on the side away from the sun.
     private static string? Shade(SheetDraft draft, DiscConditionsBody now, DateTimeOffset? first)
     {
-        if (ArrivalPart.Sun(draft, first ?? draft.LastAt) is not { AltitudeDeg: > 0 } sun)
+        if (ArrivalFold.Sun(draft, first ?? draft.LastAt) is not { AltitudeDeg: > 0 } sun)
         {
             return null;
         }

@@ -1,7 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Setup.Equipment;
 
-namespace UpperStill.Core.Application.Outings;
+namespace UpperStill.Core.Record.Parts;
 
 /// <summary>One line of the pack list.</summary>
 /// <param name="Key">Identity within the outing: a tick is kept under it.</param>

@@ -1,4 +1,4 @@
-namespace UpperStill.Core.Application.Guides;
+namespace UpperStill.Core.Record.Parts;
 
 /// <summary>What can hurt on an outing. Local law, the programme's safety plan and the substance's safety sheet come before anything here.</summary>
 internal static class Caution

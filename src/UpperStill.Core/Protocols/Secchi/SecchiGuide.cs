@@ -1,22 +1,24 @@
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
-namespace UpperStill.Core.Application.Guides;
+namespace UpperStill.Core.Protocols.Secchi;
 
-/// <summary>Reading the disc by the programme's school.</summary>
-internal static class ClarityGuide
+/// <summary>Reading the disc by the programme's method.</summary>
+internal static class SecchiGuide
 {
-    internal static IEnumerable<GuideLine> Lines(ChosenSchools schools, ClaritySettings clarity)
+    internal static IEnumerable<GuideLine> Lines(ChosenMethods methods)
     {
-        if (!schools.Is("clarity.side", "unasked"))
+        var clarity = methods.Programme.Clarity;
+        if (!methods.Is(SecchiOptions.Side, "unasked"))
         {
-            yield return ChosenSchools.Line("clarity.side", schools.Is("clarity.side", "sunny-tube")
+            yield return ChosenMethods.Line(SecchiOptions.Side, methods.Is(SecchiOptions.Side, "sunny-tube")
                 ? "Read on the sunny side, through the viewing tube with its end just under the surface."
                 : "Read on the shaded side of the boat or pier, without a tube.");
         }
 
-        if (schools.Is("clarity.glasses", "off"))
+        if (methods.Is(SecchiOptions.Glasses, "off"))
         {
-            yield return ChosenSchools.Line("clarity.glasses", "Sunglasses off, polarised ones, too.");
+            yield return ChosenMethods.Line(SecchiOptions.Glasses, "Sunglasses off, polarised ones, too.");
         }
 
         yield return new GuideLine("Lower slowly on an upright line until the disc is just lost.", "A leaning line reads too deep; add weight on windy days.");
@@ -26,9 +28,9 @@ internal static class ClarityGuide
         }
         else
         {
-            if (!schools.Is("clarity.overshoot", "unasked"))
+            if (!methods.Is(SecchiOptions.Overshoot, "unasked"))
             {
-                yield return ChosenSchools.Line("clarity.overshoot", $"Lower {schools.Words("clarity.overshoot")} past it.");
+                yield return ChosenMethods.Line(SecchiOptions.Overshoot, $"Lower {methods.Words(SecchiOptions.Overshoot)} past it.");
             }
 
             yield return clarity.EndPoint == EndPoint.Mean
@@ -36,15 +38,15 @@ internal static class ClarityGuide
                 : new GuideLine("Raise slowly until black and white can be told apart. That mark is read.", "It is a sharper moment than the last glow.");
         }
 
-        if (clarity.Observers == ObserverSchool.Swap)
+        if (clarity.Observers == ObserverMethod.Swap)
         {
             yield return new GuideLine("Then the other reads, without knowing the first number.", "The swap shows the difference between eyes.");
         }
 
         yield return new GuideLine("Write the marks as they are; do no sums.", "Sums aloud slip; raw marks can always be worked out anew.");
-        if (schools.Is("colour.method", "chart-half"))
+        if (methods.Is(SecchiOptions.Method, "chart-half"))
         {
-            yield return ChosenSchools.Line("colour.method", "For the colour hang the disc at half the clarity and compare its white with the chart.");
+            yield return ChosenMethods.Line(SecchiOptions.Method, "For the colour hang the disc at half the clarity and compare its white with the chart.");
         }
 
         yield return new GuideLine("Still in sight on the bottom, lost in plants, lost in stirred mud: say so.", "Each is its own kind of answer; as a number it would mislead.");

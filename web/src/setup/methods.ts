@@ -4,7 +4,7 @@ type Clarity = Schemas['ClaritySettings'];
 type Composite = Schemas['CompositeSettings'];
 type Plan = Schemas['ProtocolPlan'];
 
-/** Every choice of a school, with what it means on the water. */
+/** Every choice of a method, with what it means on the water. */
 export const END_POINTS: Record<Clarity['endPoint'], string> = {
   disappear: 'where it is just lost',
   mean: 'mean of lost and seen again: the eye’s lag cancels',

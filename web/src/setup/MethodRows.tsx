@@ -5,7 +5,7 @@ import { TextField } from '../ui/TextField';
 type Programme = Schemas['Programme'];
 type Checks = Programme['checks'];
 
-const GROUPS: Record<Schemas['SchoolGroup'], string> = {
+const GROUPS: Record<Schemas['MethodGroup'], string> = {
   visit: 'Place, time, people',
   clarity: 'Clarity, more',
   profile: 'Temperature and profile',
@@ -15,7 +15,7 @@ const GROUPS: Record<Schemas['SchoolGroup'], string> = {
 };
 
 /** The limits that are part of the arithmetic of a visit. */
-const CHECKS: [keyof Checks & string, Schemas['SchoolGroup'], string][] = [
+const CHECKS: [keyof Checks & string, Schemas['MethodGroup'], string][] = [
   ['pairApartM', 'clarity', 'A pair is repeated when further apart than, m'],
   ['pairApartPercent', 'clarity', '… and than, % of its mean'],
   ['observersDifferPercent', 'clarity', 'Two observers differ by more than, %'],
@@ -56,26 +56,26 @@ export function withLimits(
 }
 
 interface Props {
-  list: Schemas['SchoolList'] | undefined;
-  schools: Programme['schools'];
+  list: Schemas['MethodList'] | undefined;
+  methods: Programme['schools'];
   limits: LimitDraft;
-  onSchools(schools: Record<string, string>): void;
+  onMethods(methods: Record<string, string>): void;
   onLimits(limits: LimitDraft): void;
 }
 
-/** Every other school and limit, part by part: the usual way first, and why it is the usual one. */
-export function SchoolRows({ list, schools, limits, onSchools, onLimits }: Props) {
-  const choose = (school: Schemas['School'], option: string) => {
-    const { [school.setting]: _, ...rest } = schools ?? {};
-    onSchools(option === school.options[0]?.code ? rest : { ...rest, [school.setting]: option });
+/** Every other method and limit, part by part: the usual way first, and why it is the usual one. */
+export function MethodRows({ list, methods, limits, onMethods, onLimits }: Props) {
+  const choose = (method: Schemas['Method'], option: string) => {
+    const { [method.setting]: _, ...rest } = methods ?? {};
+    onMethods(option === method.options[0]?.code ? rest : { ...rest, [method.setting]: option });
   };
   return (
     <>
-      {(Object.keys(GROUPS) as Schemas['SchoolGroup'][]).map((group) => {
-        const own = list?.schools.filter((school) => school.group === group) ?? [];
+      {(Object.keys(GROUPS) as Schemas['MethodGroup'][]).map((group) => {
+        const own = list?.schools.filter((method) => method.group === group) ?? [];
         const numbers = list?.limits.filter((limit) => limit.group === group) ?? [];
         const changed =
-          own.filter(({ setting }) => schools?.[setting]).length + numbers.filter(({ setting }) => limits[setting]).length;
+          own.filter(({ setting }) => methods?.[setting]).length + numbers.filter(({ setting }) => limits[setting]).length;
         return (
           <details key={group} className="mt-3 border-rule border-b pb-3">
             <summary className="cursor-pointer text-lg">
@@ -83,14 +83,14 @@ export function SchoolRows({ list, schools, limits, onSchools, onLimits }: Props
               <span className="text-dim text-sm">{changed > 0 ? `${changed} differ from the usual` : 'as usual'}</span>
             </summary>
             <div className="grid gap-x-6 sm:grid-cols-2">
-              {own.map((school) => (
+              {own.map((method) => (
                 <SelectField
-                  key={school.setting}
-                  label={school.matter}
-                  value={schools?.[school.setting] ?? school.options[0]?.code ?? ''}
-                  options={Object.fromEntries(school.options.map(({ code, words }) => [code, words]))}
-                  onChange={(option) => choose(school, option)}
-                  hint={`Usual: ${school.options[0]?.words}. ${school.why}`}
+                  key={method.setting}
+                  label={method.matter}
+                  value={methods?.[method.setting] ?? method.options[0]?.code ?? ''}
+                  options={Object.fromEntries(method.options.map(({ code, words }) => [code, words]))}
+                  onChange={(option) => choose(method, option)}
+                  hint={`Usual: ${method.options[0]?.words}. ${method.why}`}
                 />
               ))}
             </div>

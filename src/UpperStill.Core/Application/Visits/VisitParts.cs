@@ -1,0 +1,32 @@
+using UpperStill.Core.Protocols.Arrival;
+using UpperStill.Core.Protocols.Bottles;
+using UpperStill.Core.Protocols.Composite;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Filtering;
+using UpperStill.Core.Protocols.Header;
+using UpperStill.Core.Protocols.Leaving;
+using UpperStill.Core.Protocols.Paper;
+using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Application.Visits;
+
+/// <summary>The parts of a visit. The order is that in which they are folded: each rests only on those before it.</summary>
+public static class VisitParts
+{
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<VisitPart> All { get; } =
+    [
+        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
+        new ReviewPart(), new PaperPart(), new LeavingPart(),
+    ];
+
+    /// <summary>Everything that a programme may choose.</summary>
+    public static KnownOptions Options { get; } = new(
+        [.. All.SelectMany(p => p.Methods), .. SeasonOptions.Methods], [.. All.SelectMany(p => p.Thresholds), .. SeasonOptions.Thresholds]);
+}
