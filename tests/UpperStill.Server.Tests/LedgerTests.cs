@@ -34,7 +34,9 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task Of_two_visits_of_a_day_that_did_not_know_of_each_other_the_later_one_is_told_whose_numbers_it_used()
     {
         using var http = await server.AsAsync("sampler");
-        var (earlier, later) = (new SentSamples("2026-04-07"), new SentSamples("2026-04-07"));
+        // Begun in one minute, the one whose id is smaller counts as the earlier.
+        SentSamples[] both = [new SentSamples("2026-04-07"), new SentSamples("2026-04-07")];
+        var (earlier, later) = string.CompareOrdinal(both[0].Id, both[1].Id) < 0 ? (both[0], both[1]) : (both[1], both[0]);
 
         // The later one has the better signal.
         Assert.Equal("kept", await DeliverAsync(http, [.. later.Frozen()]));

@@ -230,7 +230,7 @@ public class LogBookTests
             ];
         }
 
-        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p is { Protocol: Protocol.Clarity, Rhythm: UpperStill.Core.Setup.Programmes.Rhythm.Days })?.GreatestGapDays;
+        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p.Protocol == Protocol.Clarity && p.Rhythm == UpperStill.Core.Setup.Programmes.Rhythm.Days)?.GreatestGapDays;
     }
 
     [Fact]

@@ -164,7 +164,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
                 .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until).Select(t => DateOnly.FromDateTime(t.DateTime)).Distinct()];
     }
 
-    private static IEnumerable<Protocol> Took(string took) => took.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(Enum.Parse<Protocol>);
+    // Rows of earlier builds begin with a capital.
+    private static IEnumerable<Protocol> Took(string took) => took.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(t => new Protocol(t.ToLowerInvariant()));
 
     // Whole months, from the first in which something is due to the last.
     private static (DateOnly From, DateOnly Until) Span(SeasonRequest request, SeasonPlan plan)

@@ -4079,7 +4079,7 @@ export interface components {
              */
             stopsToEnd: number;
             /** @description What was taken. */
-            took: components["schemas"]["Protocol"][];
+            took: string[];
             /** @description The entry in which each thing that was said to be taken stands. */
             takenEntries: components["schemas"]["SheetTaken"][];
             /** @description The head of the sheet. */
@@ -4100,7 +4100,7 @@ export interface components {
              */
             order?: null | string;
             /** @description What is to be taken today; null in visits of before that was asked. */
-            due?: null | components["schemas"]["Protocol"][];
+            due?: null | string[];
             profile?: null | components["schemas"]["SheetProfile"];
             bottles?: null | components["schemas"]["SheetBottles"];
             point?: null | components["schemas"]["ClarityPoint"];
@@ -6159,9 +6159,9 @@ export interface components {
         /** @description What may be taken on a day. */
         OpenProtocolsResult: {
             /** @description All protocols of the programme, clarity first: every visit may have one. */
-            every: components["schemas"]["Protocol"][];
+            every: string[];
             /** @description Those whose window holds the day. */
-            open: components["schemas"]["Protocol"][];
+            open: string[];
         };
         /** @description A span in which the laboratory takes samples in, as instants: they hold also where the clocks change. */
         OpenSpan: {
@@ -6292,7 +6292,7 @@ export interface components {
             /** @description Their names in the same order. */
             names: string[];
             /** @description What is taken. */
-            protocols: components["schemas"]["Protocol"][];
+            protocols: string[];
             /** @description What speaks for the day. */
             welcome: string[];
             /** @description True where it is today. */
@@ -6317,7 +6317,7 @@ export interface components {
             /** @description Its name. */
             programmeName: string;
             /** @description What is due. */
-            protocols: components["schemas"]["Protocol"][];
+            protocols: string[];
             /** @description When readings may be made. */
             hours: components["schemas"]["HoursWindow"];
             /** @description The samples it fills. */
@@ -6869,11 +6869,8 @@ export interface components {
             /** @description Why there. */
             why: string;
         };
-        /**
-         * @description What a visit may take along.
-         * @enum {unknown}
-         */
-        Protocol: "clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater";
+        /** @description A protocol by its code; the operation protocols describes them. */
+        Protocol: string;
         /** @description When a protocol is due through the season, and what binds its days. */
         ProtocolPlan: {
             /** @description What is taken. */
@@ -7623,7 +7620,7 @@ export interface components {
             /** @description What became of it. */
             state: components["schemas"]["DateState"];
             /** @description What is taken, or was to be. */
-            protocols: components["schemas"]["Protocol"][];
+            protocols: string[];
             /** @description Which rules led to this day, in words. */
             why: string[];
             /** @description What speaks for the day, or against it, beside the rules. */
@@ -8998,11 +8995,8 @@ export interface components {
         };
         /** @description Body of the entry `taken`: something was taken along with the visit, said by the sampler. */
         TakenBody: {
-            /**
-             * @description What a visit may take along.
-             * @enum {unknown}
-             */
-            protocol: "clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater";
+            /** @description A protocol by its code; the operation protocols describes them. */
+            protocol: string;
         };
         /** @description A mark of a line laid along a tape. */
         TapedMark: {
@@ -9596,7 +9590,7 @@ export interface components {
             /** @description The line's code; null where none is used. */
             line?: null | string;
             /** @description What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are. */
-            due?: null | ("clarity" | "chlorophyll" | "phosphorus" | "profile" | "seawater")[];
+            due?: null | string[];
             /** @description True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed. */
             paper?: null | boolean;
             /** @enum {unknown} */

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { asked } from '../api/asked';
 import { nowLocal } from '../field/clock';
 import { store } from '../field/store';
-import { PROTOCOLS } from '../season/season';
+import { protocolName } from '../season/season';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
@@ -117,7 +117,7 @@ function Stops({ outing, next }: { outing: Outing; next: boolean }) {
               <span className="block text-dim text-sm">
                 {stop.fromLastM != null && `${stop.fromLastM} m on · `}
                 {stop.station.knownDepth.written} {UNITS[stop.station.knownDepth.unit ?? 'm'].short} deep ·{' '}
-                {stop.protocols.map((protocol) => PROTOCOLS[protocol]).join(', ')}
+                {stop.protocols.map((protocol) => protocolName(protocol)).join(', ')}
                 {stop.line && ` · line ${stop.line}`}
                 {` · ${clockTime(`1970-01-01T${stop.hours.from}`)}–${clockTime(`1970-01-01T${stop.hours.until}`)}`}
               </span>

@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { api } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { store } from '../field/store';
-import { PROTOCOLS } from '../season/season';
+import { protocolName } from '../season/season';
 import { dayAndTime, shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 
@@ -56,7 +56,7 @@ export function PreparePage() {
                 {outing.water}: {outing.names.join(', then ')}
               </span>
               <span className="block text-dim text-sm">
-                {outing.protocols.map((protocol) => PROTOCOLS[protocol]).join(', ')}
+                {outing.protocols.map((protocol) => protocolName(protocol)).join(', ')}
                 {outing.leaveBy && ` · to the lab, leave by ${dayAndTime(outing.leaveBy)}`}
                 {packed.has(`${outing.day} ${outing.waterCode}`) && ' · packed on this device'}
               </span>

@@ -7,7 +7,7 @@ import { shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Chosen } from './SeasonPage';
-import { PROTOCOLS, type SeasonView } from './season';
+import { protocolName, type SeasonView } from './season';
 
 const REASONS = ['weather', 'nobody can go', 'boat not free', 'lab asks'];
 
@@ -73,7 +73,7 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
             {shortDay(date.day)}: {station.station.water}, {station.station.name}
           </h2>
           <p className="text-dim">
-            {date.protocols.map((protocol) => PROTOCOLS[protocol]).join(', ')}
+            {date.protocols.map((protocol) => protocolName(protocol)).join(', ')}
             {date.state === 'done' && ' · done'}
             {date.state === 'missed' && ' · missed'}
             {date.alternate && ` · or ${shortDay(date.alternate)}`}

@@ -1,6 +1,6 @@
 import { shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
-import { nextOf, PROTOCOLS, type SeasonView } from './season';
+import { nextOf, protocolName, type SeasonView } from './season';
 
 /** On a narrow screen: station by station, the next date, and how far the season is. */
 export function NextDates({ view, onChoose }: { view: SeasonView; onChoose(chosen: Chosen): void }) {
@@ -19,7 +19,7 @@ export function NextDates({ view, onChoose }: { view: SeasonView; onChoose(chose
               </h2>
               <p className="text-dim text-sm">
                 {done} done{missed > 0 && `, ${missed} missed`}
-                {next && ` · ${next.protocols.map((p) => PROTOCOLS[p]).join(', ')}`}
+                {next && ` · ${next.protocols.map((p) => protocolName(p)).join(', ')}`}
               </p>
             </div>
             {next ? (

@@ -10,7 +10,7 @@ import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { DatePanel } from './DatePanel';
 import { NextDates } from './NextDates';
-import { PROTOCOLS, type SeasonView } from './season';
+import { protocolName, type SeasonView } from './season';
 import { YearPicture } from './YearPicture';
 
 export interface Chosen {
@@ -188,7 +188,7 @@ function Due({ outing, view, first }: { outing: Schemas['OutingDay']; view: Seas
           {outing.water}: {outing.names.join(', then ')}
         </Heading>
         <p className="text-dim">
-          {outing.protocols.map((protocol) => PROTOCOLS[protocol]).join(', ')} · high sun {highSun}
+          {outing.protocols.map((protocol) => protocolName(protocol)).join(', ')} · high sun {highSun}
           {outing.welcome.map((words) => ` · ${words}`)}
         </p>
       </div>

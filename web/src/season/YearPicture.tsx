@@ -1,6 +1,6 @@
 import { daysBetween, shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
-import { PROTOCOLS, type SeasonDate, type SeasonView } from './season';
+import { protocolName, type SeasonDate, type SeasonView } from './season';
 
 const LEFT = 210;
 const WIDTH = 1240;
@@ -73,7 +73,7 @@ export function YearPicture({ view, chosen, onChoose }: Props) {
           {view.plan.stations.map((plan, i) =>
             plan.dates.map((date) => {
               const name = view.stations[i]?.station;
-              const words = `${name?.water}, ${name?.name}, ${shortDay(date.day)}: ${STATES[date.state]}, ${date.protocols.map((p) => PROTOCOLS[p]).join(', ')}`;
+              const words = `${name?.water}, ${name?.name}, ${shortDay(date.day)}: ${STATES[date.state]}, ${date.protocols.map((p) => protocolName(p)).join(', ')}`;
               return (
                 // biome-ignore lint/a11y/useSemanticElements: a mark in a drawing that opens its date
                 <g

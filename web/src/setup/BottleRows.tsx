@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { PROTOCOLS } from '../season/season';
+import { protocolName } from '../season/season';
 import { SAMPLE_FROM } from './methods';
 
 type Bottle = Schemas['BottlePlan'];
@@ -15,7 +15,7 @@ interface Props {
 /** The bottles that something due fills: they are counted for the pack list and get their labels. */
 export function BottleRows({ row, samples, onChange }: Props) {
   const bottles = row.bottles;
-  const what = PROTOCOLS[row.protocol];
+  const what = protocolName(row.protocol);
   const set = (i: number, part: Partial<Bottle>) => onChange((bottles ?? []).map((b, j) => (j === i ? { ...b, ...part } : b)));
   const add = () =>
     onChange([...(bottles ?? []), { type: samples[0]?.code ?? 'chlorophyll-water', from: 'composite', replicates: 0 }]);

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { PROTOCOLS } from '../season/season';
+import { PLANNED, protocolName } from '../season/season';
 import { BottleRows } from './BottleRows';
 import { RHYTHMS } from './methods';
 
@@ -29,14 +29,15 @@ export function SeasonRows({
   samples: readonly Schemas['SampleType'][];
   onChange(rows: Plan[]): void;
 }) {
+  const protocols = Object.fromEntries(PLANNED.map((code) => [code, protocolName(code)]));
   const set = (i: number, part: Partial<Plan>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...part } : row)));
   return (
     <div className="mt-2">
       {rows.map((row, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: the rows stand in their order
         <fieldset key={i} className="flex flex-wrap items-end gap-x-4 gap-y-2 border-rule border-b py-3">
-          <legend className="sr-only">{PROTOCOLS[row.protocol]}</legend>
-          <Choice label="What" value={row.protocol} options={PROTOCOLS} onChange={(protocol) => set(i, { protocol })} />
+          <legend className="sr-only">{protocolName(row.protocol)}</legend>
+          <Choice label="What" value={row.protocol} options={protocols} onChange={(protocol) => set(i, { protocol })} />
           <Choice label="How often" value={row.rhythm} options={RHYTHMS} onChange={(rhythm) => set(i, { rhythm })} />
           <DayField label="from" value={row.from} onChange={(from) => set(i, { from })} />
           <DayField label="until" value={row.until} onChange={(until) => set(i, { until })} />
@@ -68,7 +69,7 @@ export function SeasonRows({
             frozen, turn-in dates
           </label>
           <button type="button" className="act-quiet text-sm" onClick={() => onChange(rows.filter((_, j) => j !== i))}>
-            Leave out<span className="sr-only"> {PROTOCOLS[row.protocol]}</span>
+            Leave out<span className="sr-only"> {protocolName(row.protocol)}</span>
           </button>
           {row.protocol !== 'clarity' && row.protocol !== 'profile' && (
             <BottleRows row={row} samples={samples} onChange={(bottles) => set(i, { bottles })} />

@@ -10,7 +10,7 @@ import { seriesOn } from '../field/series';
 import { store } from '../field/store';
 import { idsOf, namesAt } from '../people/crew';
 import { useSession } from '../people/session';
-import { PROTOCOLS, type Protocol } from '../season/season';
+import { type Protocol, protocolName } from '../season/season';
 import { clockTime } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Photo } from '../ui/Photo';
@@ -197,7 +197,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
               checked={due.includes(protocol)}
               onChange={() => setDue(due.includes(protocol) ? due.filter((p) => p !== protocol) : [...due, protocol])}
             />
-            {PROTOCOLS[protocol]}
+            {protocolName(protocol)}
           </label>
         ))}
       </fieldset>

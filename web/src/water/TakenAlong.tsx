@@ -1,6 +1,6 @@
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
-import { PROTOCOLS } from '../season/season';
+import { protocolName } from '../season/season';
 
 /** What else was taken at this station: the season counts it. */
 export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: readonly Schemas['ProtocolPlan'][] }) {
@@ -25,7 +25,7 @@ export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: reado
                   : write({ visit: sheet.visit, kind: 'taken', body: { protocol } }))
               }
             />
-            {PROTOCOLS[protocol]}
+            {protocolName(protocol)}
           </label>
         );
       })}

@@ -3,26 +3,6 @@ using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Setup.Programmes;
 
-/// <summary>What a visit may take along.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<Protocol>))]
-public enum Protocol
-{
-    /// <summary>A Secchi reading.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
-
-    /// <summary>Chlorophyll from a composite.</summary>
-    [JsonStringEnumMemberName("chlorophyll")] Chlorophyll,
-
-    /// <summary>Phosphorus.</summary>
-    [JsonStringEnumMemberName("phosphorus")] Phosphorus,
-
-    /// <summary>Temperature and oxygen by depth.</summary>
-    [JsonStringEnumMemberName("profile")] Profile,
-
-    /// <summary>A bottle of sea water for carbonate work.</summary>
-    [JsonStringEnumMemberName("seawater")] Seawater,
-}
-
 /// <summary>What sets the days of a protocol.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<Rhythm>))]
 public enum Rhythm

@@ -4,13 +4,10 @@ namespace UpperStill.Core.Setup.Programmes;
 public static class ProtocolWords
 {
     /// <summary>As it stands in a sentence.</summary>
-    public static string Words(this Protocol protocol) => protocol switch
+    public static string Words(this Protocol protocol) => protocol.Code switch
     {
-        Protocol.Clarity => "clarity",
-        Protocol.Chlorophyll => "chlorophyll",
-        Protocol.Phosphorus => "phosphorus",
-        Protocol.Profile => "the profile",
-        Protocol.Seawater => "the seawater bottle",
-        _ => throw new ArgumentOutOfRangeException(nameof(protocol)),
+        "profile" => "the profile",
+        "seawater" => "the seawater bottle",
+        var code => code.Replace('-', ' '),
     };
 }

@@ -7,13 +7,13 @@ public static class UsualBottles
     public static IReadOnlyList<BottlePlan> Of(ProtocolPlan plan)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return plan.Bottles ?? (plan.Protocol, Fresh: plan.HoldHours is not null) switch
+        return plan.Bottles ?? (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
         {
-            (Protocol.Chlorophyll, true) => [new("chlorophyll-lab", SampleFrom.Composite)],
-            (Protocol.Chlorophyll, false) => [new("chlorophyll-water", SampleFrom.Composite, 1), new("chlorophyll-filter", SampleFrom.Composite, 1)],
-            (Protocol.Phosphorus, true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
-            (Protocol.Phosphorus, false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
-            (Protocol.Seawater, _) => [new("seawater", SampleFrom.Surface)],
+            ("chlorophyll", true) => [new("chlorophyll-lab", SampleFrom.Composite)],
+            ("chlorophyll", false) => [new("chlorophyll-water", SampleFrom.Composite, 1), new("chlorophyll-filter", SampleFrom.Composite, 1)],
+            ("phosphorus", true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
+            ("phosphorus", false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
+            ("seawater", _) => [new("seawater", SampleFrom.Surface)],
             _ => [],
         };
     }

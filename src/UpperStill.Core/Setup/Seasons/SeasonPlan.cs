@@ -33,7 +33,7 @@ public sealed record SeasonDate(
     DateOnly Day, DateState State, IReadOnlyList<Protocol> Protocols, IReadOnlyList<string> Why, IReadOnlyList<string> Welcome, DateOnly? Alternate = null, DateTime? LeaveBy = null)
 {
     /// <summary>True where a bottle or a filter is brought home for the lab or the freezer.</summary>
-    public bool Bottled => Protocols.Any(p => p is not (Protocol.Clarity or Protocol.Profile));
+    public bool Bottled => Protocols.Any(p => p != Protocol.Clarity && p != Protocol.Profile);
 
     /// <summary>True where it is still to come, today's with it.</summary>
     public bool Ahead => State is DateState.Planned or DateState.Today;

@@ -5,6 +5,7 @@ using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Waters;
+using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Application.Outings;
 
@@ -52,7 +53,7 @@ public class OutingTests
     public void No_two_bottles_of_a_season_have_one_number()
     {
         var numbers = Presets.All.SelectMany(p => Enumerable.Range(0, 30).SelectMany(d => new[] { Deep, Arm }
-            .SelectMany(s => PlannedSamples.Of(s with { Code = s.Code + p.Programme.Code }, p.Programme, Enum.GetValues<Protocol>(), Day.AddDays(d)))))
+            .SelectMany(s => PlannedSamples.Of(s with { Code = s.Code + p.Programme.Code }, p.Programme, SampleVisit.Protocols, Day.AddDays(d)))))
             .Select(s => s.Number).ToList();
 
         Assert.True(numbers.Count > 500);
@@ -70,7 +71,7 @@ public class OutingTests
     [Fact]
     public void Every_line_of_the_list_names_the_step_it_would_stop_and_stands_in_the_order_of_packing()
     {
-        var pack = Prepare(Place(Deep, Monthly, [.. Enum.GetValues<Protocol>()]), Place(Arm, Layered, [.. Enum.GetValues<Protocol>()])).Pack;
+        var pack = Prepare(Place(Deep, Monthly, [.. SampleVisit.Protocols]), Place(Arm, Layered, [.. SampleVisit.Protocols])).Pack;
 
         Assert.All(pack, n => Assert.False(string.IsNullOrWhiteSpace(n.Stops)));
         Assert.Equal(pack.Count, pack.Select(n => n.Key).Distinct().Count());

@@ -9,7 +9,6 @@ using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Tests.Application.Visits;
 
@@ -129,7 +128,7 @@ public class AnyBodyTests
         Assert.Contains("stikes", EntryCheck.Read(JsonSerializer.SerializeToElement(sent)).Unreadable!.Why, StringComparison.Ordinal);
     }
 
-    private static Entry Start() => SampleVisit.MetricBegun(Enum.GetValues<Protocol>()).Entries[0];
+    private static Entry Start() => SampleVisit.MetricBegun(SampleVisit.Protocols).Entries[0];
 
     // The smallest part of the entries with which it still fails, for whoever mends it.
     private static List<Entry> Culprits(List<Entry> entries)

@@ -57,6 +57,8 @@ internal sealed class SampleVisit
         new WaterFacts(WaterKind.Lake, 112, "Europe/London", [new AreaAtDepth(0, 1_000_000), new AreaAtDepth(12, 0)]),
         [new Gear("M-1", "meter", KitKind.Meter), new Gear("V-1", "sampler", KitKind.BottleSampler, 2.2m, 3)]);
 
+    internal static Protocol[] Protocols { get; } = [Protocol.Clarity, Protocol.Chlorophyll, Protocol.Phosphorus, Protocol.Profile, Protocol.Seawater];
+
     internal static SampleVisit MetricBegun(params Protocol[] due)
     {
         var visit = new SampleVisit();

@@ -11,7 +11,6 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Trophic;
-using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Operations;
 using UpperStill.Core.Tests.Application.Visits;
 using UpperStill.Core.Tests.Protocols.Custody;
@@ -118,7 +117,7 @@ public class RangesTests
     public void A_number_of_an_entry_outside_is_kept_and_never_without_a_word(string name)
     {
         var kind = EntryKinds.All[name];
-        var start = SampleVisit.MetricBegun(Enum.GetValues<Protocol>()).Entries[0];
+        var start = SampleVisit.MetricBegun(SampleVisit.Protocols).Entries[0];
         foreach (var range in Ranges.Of(kind.Body))
         {
             var body = new AnyRequest(new Random(5), range.Path, range.Most + Math.Max(1, range.Most / 8)).Of(kind.Body)!;

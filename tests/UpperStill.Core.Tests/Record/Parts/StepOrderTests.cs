@@ -18,7 +18,7 @@ public class StepOrderTests
         {
             Season =
             [
-                .. (SampleVisit.Metric.Programme.Season ?? []).Where(p => p.Protocol is not (Protocol.Phosphorus or Protocol.Chlorophyll)),
+                .. (SampleVisit.Metric.Programme.Season ?? []).Where(p => p.Protocol != Protocol.Phosphorus && p.Protocol != Protocol.Chlorophyll),
                 new(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 31), Bottles: [new("phosphorus-dip", SampleFrom.Surface), new("layer-plain", SampleFrom.Layers)]),
                 new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 31)),
             ],
