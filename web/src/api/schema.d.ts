@@ -450,6 +450,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/protocols": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Describes every protocol that describes itself: its steps, fields with units and ranges, methods, findings and parameters. */
+        post: operations["protocols"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sheet-time": {
         parameters: {
             query?: never;
@@ -2427,7 +2444,13 @@ export interface components {
          * @description Where on the page a finding's words stand.
          * @enum {unknown}
          */
-        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
+        Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "observation" | "leaving";
+        /**
+         * @description Which way a parameter is the better one.
+         * @default neither
+         * @enum {unknown}
+         */
+        BetterWhen: "neither" | "higher" | "lower";
         /** @description What is done with the simulated boat; what is null stays as it is. */
         BoatCommand: {
             place?: null | components["schemas"]["BoatPlace"];
@@ -2726,13 +2749,15 @@ export interface components {
                      * @description Where on the page a finding's words stand.
                      * @enum {unknown}
                      */
-                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "observation" | "leaving";
                     /** @description The entries it speaks of, by id; empty where it speaks of none. */
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
                     noWayRound: boolean;
                     /** @description The reason given for going on all the same, or what settled it; null while it is open. */
                     kept?: null | string;
+                    /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
+                    at?: null | string;
                     /** @description Reasons commonly given for going on in spite of it. */
                     reasons?: null | string[];
                 };
@@ -2938,13 +2963,15 @@ export interface components {
                      * @description Where on the page a finding's words stand.
                      * @enum {unknown}
                      */
-                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "leaving";
+                    beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "observation" | "leaving";
                     /** @description The entries it speaks of, by id; empty where it speaks of none. */
                     about: string[];
                     /** @description True where no reason lets the work go on, because a record would be lost. */
                     noWayRound: boolean;
                     /** @description The reason given for going on all the same, or what settled it; null while it is open. */
                     kept?: null | string;
+                    /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
+                    at?: null | string;
                     /** @description Reasons commonly given for going on in spite of it. */
                     reasons?: null | string[];
                 };
@@ -4034,6 +4061,58 @@ export interface components {
             /** @description 665 nm before acid, in ethanol. */
             at665Before?: null | string;
         };
+        /** @description A choice of a field, or a line of a list. */
+        FieldChoice: {
+            /** @description As it is kept. */
+            code: string;
+            /** @description For people. */
+            words: string;
+        };
+        /** @description A box of a described protocol, as it is published: other software and the page know it by this alone. */
+        FieldDescription: {
+            /** @description Its name, for ever. */
+            code: string;
+            /** @description For people. */
+            label: string;
+            /** @description What it holds. */
+            kind: components["schemas"]["FieldKind"];
+            /** @description True where its step is not done without it. */
+            required: boolean;
+            /** @description The units in which it may be read, the usual first; none for what has none. */
+            units?: null | components["schemas"]["FieldUnit"][];
+            /**
+             * Format: double
+             * @description The least that it may be, in the first unit.
+             */
+            least?: null | number;
+            /**
+             * Format: double
+             * @description The most.
+             */
+            most?: null | number;
+            /**
+             * Format: double
+             * @description The least that is usual.
+             */
+            usualLeast?: null | number;
+            /**
+             * Format: double
+             * @description The most that is usual.
+             */
+            usualMost?: null | number;
+            /** @description Choices, or the lines of a list. */
+            choices?: null | components["schemas"]["FieldChoice"][];
+            /**
+             * Format: int32
+             * @description How many are wanted of what is counted; the seconds that a timer waits.
+             */
+            wanted?: null | number;
+            /**
+             * @description True for a list of what keeps people safe.
+             * @default false
+             */
+            safety: boolean;
+        };
         /** @description A finding on something that is being set up, with the field it stands beside. */
         FieldFinding: {
             /** @description The field's name as in JSON, for example `position`. */
@@ -4041,6 +4120,11 @@ export interface components {
             /** @description What was seen, why it matters, what to do; a stop keeps it from being saved. */
             finding: components["schemas"]["Finding"];
         };
+        /**
+         * @description What a field holds, and so how it is asked.
+         * @enum {unknown}
+         */
+        FieldKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "tally" | "timer" | "checklist" | "position" | "person" | "photo";
         /** @description The state of a visit: what was read, what follows from it, what to look at, what is still to do. */
         FieldSheet: {
             /**
@@ -4133,6 +4217,19 @@ export interface components {
             closedEntry?: null | string;
             line?: null | components["schemas"]["Line"];
             sounding?: null | components["schemas"]["SheetSounding"];
+            /** @description Described protocols, due or recorded; null where there are none. */
+            protocols?: null | components["schemas"]["SheetProtocol"][];
+        };
+        /** @description A unit in which a field may be read. */
+        FieldUnit: {
+            /** @description As it is kept and shown. */
+            code: string;
+            /**
+             * Format: double
+             * @description How much of the field's first unit it is; the first has 1.
+             * @default 1
+             */
+            factor: number;
         };
         /** @description A figure that an item of a kind should have, because results are worked out with it. */
         FigureRule: {
@@ -4371,6 +4468,8 @@ export interface components {
             noWayRound: boolean;
             /** @description The reason given for going on all the same, or what settled it; null while it is open. */
             kept?: null | string;
+            /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
+            at?: null | string;
             /** @description Reasons commonly given for going on in spite of it. */
             reasons?: null | string[];
         };
@@ -4379,6 +4478,19 @@ export interface components {
          * @enum {unknown}
          */
         FindingLevel: "note" | "check" | "stop";
+        /** @description A finding's words by its code, with the names of what stands in them in braces: a table, so that a language can be added. */
+        FindingWords: {
+            /** @description The finding's code. */
+            code: string;
+            /** @description Its usual level. */
+            level: components["schemas"]["FindingLevel"];
+            /** @description What was seen. */
+            seen: string;
+            /** @description Why it matters. */
+            why: string;
+            /** @description What to do. */
+            act: string;
+        };
         /** @description The first coordinator of an empty instance. */
         FirstPerson: {
             /** @description From the link that stands in the data folder. */
@@ -6141,6 +6253,140 @@ export interface components {
              */
             accuracyM: null | number;
         };
+        /** @description Body of the entry `observation`: one value of a described protocol, at its address `protocol / step / item / try`. */
+        ObservationBody: {
+            /** @description A protocol by its code; the operation protocols describes them. */
+            protocol: string;
+            /**
+             * Format: int32
+             * @description The version of its description.
+             */
+            version: number;
+            /** @description The step's code. */
+            step: string;
+            /** @description The field's code. */
+            field: string;
+            /** @description A value as it was recorded: what its field asks is filled, the rest is not there. */
+            value: {
+                /** @description A number as it was read. */
+                written?: null | string;
+                /** @description The unit in which it was read, by its code; null where it is not known. */
+                unit?: null | string;
+                /** @description One of the field's choices, by its code. */
+                choice?: null | string;
+                /** @description Some of the field's choices. */
+                choices?: null | string[];
+                /** @description Words: what was asked, or what “other” is. */
+                words?: null | string;
+                /** @description Yes or no. */
+                yes?: null | boolean;
+                /**
+                 * Format: date-time
+                 * @description A moment; of a timer that at which it began.
+                 */
+                at?: null | string;
+                /**
+                 * Format: date-time
+                 * @description The moment at which a timer ended.
+                 */
+                until?: null | string;
+                position?: {
+                    /** Format: double */
+                    latitudeDeg: number;
+                    /** Format: double */
+                    longitudeDeg: number;
+                };
+                /**
+                 * Format: double
+                 * @description How good the position is, m.
+                 */
+                accuracyM?: null | number;
+                /**
+                 * Format: uuid
+                 * @description Somebody’s id; null for people without an account.
+                 */
+                person?: null | string;
+                /** @description Somebody’s name at the time. */
+                name?: null | string;
+                /**
+                 * Format: int32
+                 * @description What was counted.
+                 */
+                count?: null | number;
+                /** @description What was counted, by kind. */
+                counts?: null | {
+                    [key: string]: number;
+                };
+                /** @description The lines of a list that are ticked, by their codes. */
+                ticked?: null | string[];
+                /**
+                 * Format: uuid
+                 * @description A photograph.
+                 */
+                photo?: null | string;
+            };
+            item?: null | string;
+            /**
+             * Format: int32
+             * @description Which try of it, from 1.
+             * @default 1
+             */
+            try: number;
+        };
+        /** @description A value as it was recorded: what its field asks is filled, the rest is not there. */
+        ObservedValue: {
+            /** @description A number as it was read. */
+            written?: null | string;
+            /** @description The unit in which it was read, by its code; null where it is not known. */
+            unit?: null | string;
+            /** @description One of the field's choices, by its code. */
+            choice?: null | string;
+            /** @description Some of the field's choices. */
+            choices?: null | string[];
+            /** @description Words: what was asked, or what “other” is. */
+            words?: null | string;
+            /** @description Yes or no. */
+            yes?: null | boolean;
+            /**
+             * Format: date-time
+             * @description A moment; of a timer that at which it began.
+             */
+            at?: null | string;
+            /**
+             * Format: date-time
+             * @description The moment at which a timer ended.
+             */
+            until?: null | string;
+            position?: null | components["schemas"]["Position"];
+            /**
+             * Format: double
+             * @description How good the position is, m.
+             */
+            accuracyM?: null | number;
+            /**
+             * Format: uuid
+             * @description Somebody’s id; null for people without an account.
+             */
+            person?: null | string;
+            /** @description Somebody’s name at the time. */
+            name?: null | string;
+            /**
+             * Format: int32
+             * @description What was counted.
+             */
+            count?: null | number;
+            /** @description What was counted, by kind. */
+            counts?: null | {
+                [key: string]: number;
+            };
+            /** @description The lines of a list that are ticked, by their codes. */
+            ticked?: null | string[];
+            /**
+             * Format: uuid
+             * @description A photograph.
+             */
+            photo?: null | string;
+        };
         /**
          * @description Whether one pair of eyes reads, or partners swap.
          * @enum {unknown}
@@ -6565,6 +6811,34 @@ export interface components {
              */
             visits: number;
         };
+        /** @description A parameter that a protocol gives to the record. */
+        ParameterDescription: {
+            /** @description Its name, for ever. */
+            code: string;
+            /** @description For people. */
+            name: string;
+            /** @description Its unit; empty for a count. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Decimals that it is shown with.
+             */
+            decimals: number;
+            /** @description How a season is summed up. */
+            summary?: components["schemas"]["SeasonSummary"];
+            /**
+             * @description True where its axis is logarithmic.
+             * @default false
+             */
+            log: boolean;
+            /** @description Which way is the better one. */
+            better?: components["schemas"]["BetterWhen"];
+            /**
+             * @description True where it is a depth: its axis hangs.
+             * @default false
+             */
+            hanging: boolean;
+        };
         /** @description The password again, before something is taken away. */
         PasswordAgain: {
             /** @description The present one. */
@@ -6871,6 +7145,39 @@ export interface components {
         };
         /** @description A protocol by its code; the operation protocols describes them. */
         Protocol: string;
+        /** @description A protocol as it describes itself: the page, the sheet and other software know it by this alone. */
+        ProtocolDescription: {
+            /** @description Its name, for ever. */
+            code: string;
+            /**
+             * Format: int32
+             * @description Counts up from 1; a field once published keeps its code and units.
+             */
+            version: number;
+            /** @description For people. */
+            title: string;
+            /** @description What it is for. */
+            purpose: string;
+            /**
+             * Format: int32
+             * @description Where it stands in the order of a visit.
+             */
+            rank: number;
+            /** @description True where what it stirs spoils what is sampled after it. */
+            stirs: boolean;
+            /** @description Its steps, in order. */
+            steps: components["schemas"]["StepDescription"][];
+            /** @description What steps are repeated for. */
+            repeats: components["schemas"]["RepeatDescription"][];
+            /** @description What it gives to the record. */
+            parameters: components["schemas"]["ParameterDescription"][];
+            /** @description What a programme may choose. */
+            methods: components["schemas"]["Method"][];
+            /** @description The numbers that a programme may change. */
+            thresholds: components["schemas"]["Threshold"][];
+            /** @description The words of what it finds. */
+            findings: components["schemas"]["FindingWords"][];
+        };
         /** @description When a protocol is due through the season, and what binds its days. */
         ProtocolPlan: {
             /** @description What is taken. */
@@ -6922,6 +7229,18 @@ export interface components {
             daysAfterIceOut?: null | number;
             /** @description The bottles it fills; null for the usual ones of the protocol. */
             bottles?: null | components["schemas"]["BottlePlan"][];
+        };
+        /** @description Asks for the descriptions of all protocols that describe themselves. */
+        ProtocolsRequest: {
+            /** @description One of them by its code; null for all. */
+            protocol?: null | string;
+        };
+        /** @description The descriptions. */
+        ProtocolsResult: {
+            /** @description In the order of a visit. */
+            protocols: components["schemas"]["ProtocolDescription"][];
+            /** @description The words of what is found in any of them. */
+            findings: components["schemas"]["FindingWords"][];
         };
         /** @description A QR code (ISO/IEC 18004) as the path of a drawing. */
         QrPath: {
@@ -7065,6 +7384,23 @@ export interface components {
              * @description The median of the stations' slopes, per decade.
              */
             medianPerDecade: null | number;
+        };
+        /** @description What some steps are repeated for. */
+        RepeatDescription: {
+            /** @description Its name, for ever. */
+            code: string;
+            /** @description One of them, for people. */
+            label: string;
+            /**
+             * Format: int32
+             * @description How many are usual.
+             */
+            usual: number;
+            /**
+             * Format: int32
+             * @description How many there may be.
+             */
+            most: number;
         };
         /** @description What re-planning changes. */
         ReplanAnswer: {
@@ -7706,6 +8042,12 @@ export interface components {
             /** @description In the order of the request. */
             stations: components["schemas"]["StationPlan"][];
         };
+        /**
+         * @description How the values of a parameter are summed up over a season.
+         * @default mean
+         * @enum {unknown}
+         */
+        SeasonSummary: "mean" | "median" | "geometric-mean";
         /** @description The season as a page shows it. */
         SeasonView: {
             /**
@@ -8084,6 +8426,29 @@ export interface components {
              */
             read: number;
         };
+        /** @description What follows from what was recorded. */
+        SheetDerived: {
+            /** @description The parameter’s code. */
+            parameter: string;
+            /** @description For people. */
+            name: string;
+            /** @description For the reader; where it cannot be worked out, what is missing for it. */
+            text: string;
+            /**
+             * Format: double
+             * @description In its unit; null where it cannot be worked out.
+             */
+            value: null | number;
+            /** @description Its unit. */
+            unit: string;
+            item?: null | string;
+            /**
+             * @description True where what it rests on is doubtful.
+             * @default false
+             */
+            about: boolean;
+            working?: null | components["schemas"]["Working"];
+        };
         /** @description How the disc was read, the colour of the water, and what the sampler thinks of it. */
         SheetDiscRemarks: {
             /** @description What was answered on side, tube, glasses and line. */
@@ -8178,6 +8543,21 @@ export interface components {
              * @description The entry it stands in.
              */
             entry: string;
+        };
+        /** @description An interval of the water, for the column. */
+        SheetInterval: {
+            /**
+             * Format: double
+             * @description Its top, m.
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description Its lower end, m.
+             */
+            toM: number;
+            /** @description What it is. */
+            label: string;
         };
         /** @description One level of the sheet, as read and as worked out. */
         SheetLevel: {
@@ -8393,6 +8773,41 @@ export interface components {
             /** @description Logged casts that levels were made from. */
             casts: components["schemas"]["SheetLoggedCast"][];
         };
+        /** @description A described protocol on a visit. */
+        SheetProtocol: {
+            /** @description Its code. */
+            protocol: string;
+            /** @description True where it is due today. */
+            due: boolean;
+            /** @description What stands. */
+            values: components["schemas"]["SheetValue"][];
+            /** @description Its steps, in order. */
+            steps: components["schemas"]["SheetProtocolStep"][];
+            /** @description What follows. */
+            derived: components["schemas"]["SheetDerived"][];
+            /** @description Where it was in the water. */
+            intervals: components["schemas"]["SheetInterval"][];
+        };
+        /** @description A step of a described protocol on a visit, once for each of what it is repeated for. */
+        SheetProtocolStep: {
+            /** @description The step. */
+            step: string;
+            item: null | string;
+            /**
+             * Format: int32
+             * @description The try that counts, or is under way.
+             */
+            try: number;
+            /** @description How far it is. */
+            state: components["schemas"]["StepState"];
+            /** @description Fields that it still asks, by their codes. */
+            open: string[];
+            /**
+             * @description True where its last try failed: another is asked.
+             * @default false
+             */
+            failed: boolean;
+        };
         /** @description Today's sounding. */
         SheetSounding: {
             /**
@@ -8512,6 +8927,28 @@ export interface components {
             text: string;
             /** @description True where its water can be used. */
             good: boolean;
+        };
+        /** @description A value that stands, at its address. */
+        SheetValue: {
+            /** @description The step. */
+            step: string;
+            /** @description The field. */
+            field: string;
+            item: null | string;
+            /**
+             * Format: int32
+             * @description Which try.
+             */
+            try: number;
+            /** @description As it was recorded. */
+            value: components["schemas"]["ObservedValue"];
+            /** @description For the reader. */
+            text: string;
+            /**
+             * Format: uuid
+             * @description The entry it stands in.
+             */
+            entry: string;
         };
         /** @description Stations side by side: one subject, one year beside those before it. */
         SideBySide: {
@@ -8871,6 +9308,26 @@ export interface components {
             /** @description The nearest first. */
             stations: components["schemas"]["StationNear"][];
             finding?: null | components["schemas"]["Finding"];
+        };
+        /** @description A step. */
+        StepDescription: {
+            /** @description Its name, for ever. */
+            code: string;
+            /** @description What to do. */
+            do: string;
+            /** @description Why. */
+            why: string;
+            /** @description What is recorded, in order. */
+            fields: components["schemas"]["FieldDescription"][];
+            /** @description What can hurt. */
+            cautions: string[];
+            /** @description What it is repeated for; null where it is done once. */
+            repeat?: null | string;
+            /**
+             * @description True where it is done ashore, later.
+             * @default false
+             */
+            bench: boolean;
         };
         /** @description Asks how a step of a visit is done. */
         StepGuideRequest: {
@@ -11171,6 +11628,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StepGuideResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    protocols: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProtocolsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProtocolsResult"];
                 };
             };
             /** @description Bad Request */

@@ -77,6 +77,7 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(FilterVolumeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ChlorophyllResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(LoadResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
@@ -144,4 +145,5 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(FilterVolumeRequest))]
 [JsonSerializable(typeof(ChlorophyllRequest))]
 [JsonSerializable(typeof(LoadRequest))]
+[JsonSerializable(typeof(ProtocolsRequest))]
 public sealed partial class CoreJson : JsonSerializerContext;

@@ -98,6 +98,9 @@ public static class OperationTable
         new Operation<StepGuideRequest, StepGuideResult>(
             "step-guide", "Says how a step of a visit is done by the programme's methods, why, and what can hurt.",
             j => j.StepGuideRequest, j => j.StepGuideResult, StepGuide.Work),
+        new Operation<ProtocolsRequest, ProtocolsResult>(
+            "protocols", "Describes every protocol that describes itself: its steps, fields with units and ranges, methods, findings and parameters.",
+            j => j.ProtocolsRequest, j => j.ProtocolsResult, DescribedProtocols.Work),
         new Operation<SheetTimeRequest, SheetTimeResult>(
             "sheet-time", "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",
             j => j.SheetTimeRequest, j => j.SheetTimeResult, SheetTimes.Work),

@@ -8,6 +8,7 @@ using UpperStill.Core.Protocols.Paper;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -50,6 +51,7 @@ namespace UpperStill.Core.Application.Visits;
 /// <param name="Observers">Who reads.</param>
 /// <param name="Line">The line in use.</param>
 /// <param name="Sounding">Today's sounding.</param>
+/// <param name="Protocols">Described protocols, due or recorded; null where there are none.</param>
 public sealed record FieldSheet(
     Guid Visit,
     VisitState State,
@@ -84,7 +86,8 @@ public sealed record FieldSheet(
     DateTimeOffset? ClosedAt = null,
     Guid? ClosedEntry = null,
     Line? Line = null,
-    SheetSounding? Sounding = null)
+    SheetSounding? Sounding = null,
+    IReadOnlyList<SheetProtocol>? Protocols = null)
 {
     /// <summary>Folds the entries of one visit. The result does not depend on their order or repetition.</summary>
     /// <param name="request">Entries of one visit, and what it is judged by.</param>

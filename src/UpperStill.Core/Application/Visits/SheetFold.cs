@@ -7,6 +7,7 @@ using UpperStill.Core.Protocols.Paper;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
@@ -27,6 +28,7 @@ internal sealed class SheetFold
             part.Fold(draft);
         }
 
+        DescribedProtocols.Unknown(draft);
         var steps = new StepsOf(draft);
         RangeChecks.Fold(draft, EntryKinds.All.Values);
         Leaving.Fold(draft, steps);
@@ -73,7 +75,8 @@ internal sealed class SheetFold
             closed.Count > 0 ? closed[^1].Entry.At : null,
             closed.Count > 0 ? closed[^1].Entry.Id : null,
             draft.Line,
-            sounding);
+            sounding,
+            draft.Described() is { Count: > 0 } described ? described : null);
     }
 
     // The record keeps the clarity as it is reported, not as one reader wishes to see it.

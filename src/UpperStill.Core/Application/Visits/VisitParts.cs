@@ -7,10 +7,12 @@ using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Protocols.Leaving;
 using UpperStill.Core.Protocols.Paper;
 using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Refractometer;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Protocols.Review;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
@@ -22,9 +24,12 @@ public static class VisitParts
     /// <summary>All of them.</summary>
     public static IReadOnlyList<VisitPart> All { get; } =
     [
-        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
+        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new RefractometerProtocol(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
         new ReviewPart(), new PaperPart(), new LeavingPart(),
     ];
+
+    /// <summary>Those that describe themselves.</summary>
+    public static IReadOnlyList<DescribedProtocol> Described { get; } = [.. All.OfType<DescribedProtocol>()];
 
     /// <summary>Everything that a programme may choose.</summary>
     public static KnownOptions Options { get; } = new(

@@ -59,6 +59,9 @@ public enum Beside
     /// <summary>A result.</summary>
     [JsonStringEnumMemberName("result")] Result,
 
+    /// <summary>A value of a described protocol; where, its address says.</summary>
+    [JsonStringEnumMemberName("observation")] Observation,
+
     /// <summary>Leaving the station.</summary>
     [JsonStringEnumMemberName("leaving")] Leaving,
 }
@@ -73,8 +76,9 @@ public enum Beside
 /// <param name="About">The entries it speaks of, by id; empty where it speaks of none.</param>
 /// <param name="NoWayRound">True where no reason lets the work go on, because a record would be lost.</param>
 /// <param name="Kept">The reason given for going on all the same, or what settled it; null while it is open.</param>
+/// <param name="At">Beside a described protocol, the address: protocol / step / item / try / field.</param>
 public sealed record Finding(
-    string Code, FindingLevel Level, string Seen, string Why, string Act, Beside Beside, IReadOnlyList<Guid> About, bool NoWayRound, string? Kept = null)
+    string Code, FindingLevel Level, string Seen, string Why, string Act, Beside Beside, IReadOnlyList<Guid> About, bool NoWayRound, string? Kept = null, string? At = null)
 {
     /// <summary>Reasons commonly given for going on in spite of it.</summary>
     public IReadOnlyList<string> Reasons => Level == FindingLevel.Note ? [] : KeptReasons.For(Code);

@@ -1,3 +1,4 @@
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -9,7 +10,7 @@ namespace UpperStill.Core.Protocols.Header;
 public sealed class HeaderPart() : VisitPart("header")
 {
     /// <inheritdoc/>
-    public override IReadOnlyList<EntryKind> Kinds => VisitKinds.All;
+    public override IReadOnlyList<EntryKind> Kinds => [.. VisitKinds.All, ObservationKinds.Observation];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => HeaderOptions.Methods;

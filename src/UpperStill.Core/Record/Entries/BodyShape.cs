@@ -49,8 +49,8 @@ internal static class BodyShape
         // Whether it may be missing, the reading itself has judged.
         JsonValueKind.Null => null,
         JsonValueKind.Object when shape.Kind == JsonTypeInfoKind.Object => InObject(value, shape, judged, at),
-        JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(value.EnumerateObject().Select(p => (p.Name, p.Value)), shape.Options.GetTypeInfo(of), judged, at),
-        JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)), shape.Options.GetTypeInfo(of), judged, at),
+        JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(value.EnumerateObject().Select(p => (p.Name, p.Value)), shape.Part(of), judged, at),
+        JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)), shape.Part(of), judged, at),
         JsonValueKind.Number => InNumber(value, shape, judged, at),
         JsonValueKind.String => InText(value.GetString()!, shape, judged, at),
         _ => null,
@@ -83,7 +83,7 @@ internal static class BodyShape
                 return $"“{here}” is empty";
             }
 
-            if (Fault(given.Value, shape.Options.GetTypeInfo(property.PropertyType), judged, here) is { } fault)
+            if (Fault(given.Value, shape.Part(property.PropertyType), judged, here) is { } fault)
             {
                 return fault;
             }

@@ -44,7 +44,7 @@ public static class Ranges
                             return (here, seen, range);
                         }
                     }
-                    else if (Outside(given.Value, shape.Options.GetTypeInfo(property.PropertyType), here) is { } inside)
+                    else if (Outside(given.Value, shape.Part(property.PropertyType), here) is { } inside)
                     {
                         return inside;
                     }
@@ -52,9 +52,9 @@ public static class Ranges
 
                 return null;
             case JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of }:
-                return value.EnumerateObject().Select(p => Outside(p.Value, shape.Options.GetTypeInfo(of), $"{at}[{p.Name}]")).FirstOrDefault(f => f is not null);
+                return value.EnumerateObject().Select(p => Outside(p.Value, shape.Part(of), $"{at}[{p.Name}]")).FirstOrDefault(f => f is not null);
             case JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of }:
-                return value.EnumerateArray().Select((v, i) => Outside(v, shape.Options.GetTypeInfo(of), $"{at}[{i + 1}]")).FirstOrDefault(f => f is not null);
+                return value.EnumerateArray().Select((v, i) => Outside(v, shape.Part(of), $"{at}[{i + 1}]")).FirstOrDefault(f => f is not null);
             default:
                 return null;
         }
@@ -64,7 +64,7 @@ public static class Ranges
     {
         if (shape is { Kind: JsonTypeInfoKind.Enumerable or JsonTypeInfoKind.Dictionary, ElementType: { } of })
         {
-            Collect(shape.Options.GetTypeInfo(of), at + "[]", within, found);
+            Collect(shape.Part(of), at + "[]", within, found);
         }
         else if (shape.Kind == JsonTypeInfoKind.Object && within.Add(shape.Type))
         {
@@ -77,7 +77,7 @@ public static class Ranges
                 }
                 else
                 {
-                    Collect(shape.Options.GetTypeInfo(property.PropertyType), here, within, found);
+                    Collect(shape.Part(property.PropertyType), here, within, found);
                 }
             }
 

@@ -1,9 +1,10 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
-using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Tests.Application.Operations;
 
@@ -24,12 +25,12 @@ internal sealed class AnyRequest(Random random, string? outsideAt = null, double
 
         if (shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of })
         {
-            return new JsonArray([.. Enumerable.Range(0, On(at) ? 1 : random.Next(deep > 5 ? 1 : 5)).Select(_ => Of(shape.Options.GetTypeInfo(of), at + "[]", deep + 1))]);
+            return new JsonArray([.. Enumerable.Range(0, On(at) ? 1 : random.Next(deep > 5 ? 1 : 5)).Select(_ => Of(shape.Part(of), at + "[]", deep + 1))]);
         }
 
         if (shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } member })
         {
-            return new JsonObject([KeyValuePair.Create("a", Of(shape.Options.GetTypeInfo(member), at + "[]", deep + 1))]);
+            return new JsonObject([KeyValuePair.Create("a", Of(shape.Part(member), at + "[]", deep + 1))]);
         }
 
         return shape.Kind == JsonTypeInfoKind.Object ? Members(shape, at, deep) : One(type, at);
@@ -47,7 +48,7 @@ internal sealed class AnyRequest(Random random, string? outsideAt = null, double
                 continue;
             }
 
-            var part = shape.Options.GetTypeInfo(property.PropertyType);
+            var part = shape.Part(property.PropertyType);
             made[property.Name] = WithinAttribute.Of(property) is not { } range ? Of(part, here, deep + 1)
                 : part.Kind == JsonTypeInfoKind.Enumerable ? new JsonArray(Number(part.ElementType!, range, here))
                 : part.Kind == JsonTypeInfoKind.Dictionary ? new JsonObject([KeyValuePair.Create("a", (JsonNode?)Number(part.ElementType!, range, here))])

@@ -47,12 +47,12 @@ public class RangesTests
 
             if (shape.ElementType is { } of)
             {
-                Walk(shape.Options.GetTypeInfo(of));
+                Walk(shape.Part(of));
             }
 
             foreach (var property in shape.Properties)
             {
-                var part = shape.Options.GetTypeInfo(property.PropertyType);
+                var part = shape.Part(property.PropertyType);
                 if (WithinAttribute.Of(property) is null && Numbers.Contains(Bare(part.ElementType ?? part.Type)))
                 {
                     bare.Add($"{shape.Type.Name}.{property.Name}");
@@ -128,7 +128,7 @@ public class RangesTests
 
             var entry = start with { Id = Guid.CreateVersion7(), Kind = name, Version = kind.Version, Body = JsonSerializer.SerializeToElement(body) };
 
-            Assert.Null(EntryCheck.Refusal(entry));
+            Assert.True(EntryCheck.Refusal(entry) is null, $"{range.Path}: {body.ToJsonString()}");
             var request = new FoldRequest(kind == VisitKinds.VisitStarted ? [entry] : [start, entry], SampleVisit.Metric);
             var sheet = FieldSheet.Fold(request);
             var samples = VisitSamples.Fold(request, sheet);

@@ -1,6 +1,6 @@
 using CsCheck;
-using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;

@@ -1,0 +1,82 @@
+using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>
+/// A protocol that describes itself: its steps and fields are data, only what is worked out and what is found is code. One fold, one
+/// page, one kind of entry serve all of them.
+/// </summary>
+public abstract class DescribedProtocol : VisitPart
+{
+    private readonly ProtocolScript script;
+    private readonly Lazy<ProtocolDescription> description;
+
+    private protected DescribedProtocol(ProtocolScript script)
+        : base(script.Code)
+    {
+        this.script = script;
+        description = new(() => new ProtocolDescription(
+            script.Code, script.Version, script.Title, script.Purpose, script.Rank, script.Stirs, [.. script.Steps.Select(s => s.Describe())],
+            [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())], script.Parameters, script.Methods, script.Thresholds, script.Findings));
+    }
+
+    /// <summary>As it is published.</summary>
+    public ProtocolDescription Description => description.Value;
+
+    /// <inheritdoc/>
+    public sealed override IReadOnlyList<Method> Methods => script.Methods;
+
+    /// <inheritdoc/>
+    public sealed override IReadOnlyList<Threshold> Thresholds => script.Thresholds;
+
+    private Protocol Protocol => new(script.Code);
+
+    /// <summary>What follows from what was recorded, and what is to be said of it.</summary>
+    private protected abstract void Evaluate(ProtocolRun run);
+
+    /// <inheritdoc/>
+    internal sealed override void Fold(SheetDraft draft)
+    {
+        var due = draft.Wants(Protocol);
+        if (!due && !draft.Standing(ObservationKinds.Observation).Any(o => o.Body.Protocol == Protocol))
+        {
+            return;
+        }
+
+        var run = new ProtocolRun(draft, script);
+        Evaluate(run);
+        draft.Described().Add(run.Sheet(due, draft.Standing(VisitKinds.StepSkipped).Select(s => s.Body.Step).ToHashSet()));
+    }
+
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<PartStep> Steps(SheetDraft draft)
+    {
+        if (Mine(draft) is not { } sheet)
+        {
+            yield break;
+        }
+
+        var afloat = sheet.Steps.Where(s => !script.Steps.First(x => x.Code == s.Step).Bench).ToList();
+        yield return new PartStep
+        {
+            Name = script.Code,
+            Rank = script.Rank,
+            Done = sheet.Done && sheet.Values.Count > 0,
+            Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
+            Stops = [],
+            Required = sheet.Due,
+        };
+    }
+
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<Protocol> Took(SheetDraft draft) => Mine(draft) is { Values.Count: > 0 } ? [Protocol] : [];
+
+    /// <inheritdoc/>
+    internal sealed override StepGuideResult? Guide(string step, ChosenMethods methods) => step == script.Code
+        ? StepGuideResult.Of(script.Steps.Select(s => new GuideLine(s.Do, s.Why)), [.. script.Steps.SelectMany(s => s.Cautions).Distinct()])
+        : null;
+
+    private SheetProtocol? Mine(SheetDraft draft) => draft.Described().Find(p => p.Protocol == script.Code);
+}

@@ -1,0 +1,79 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>How the values of a parameter are summed up over a season.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<SeasonSummary>))]
+public enum SeasonSummary
+{
+    /// <summary>Mean.</summary>
+    [JsonStringEnumMemberName("mean")] Mean,
+
+    /// <summary>Median.</summary>
+    [JsonStringEnumMemberName("median")] Median,
+
+    /// <summary>Geometric mean.</summary>
+    [JsonStringEnumMemberName("geometric-mean")] GeometricMean,
+}
+
+/// <summary>Which way a parameter is the better one.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<BetterWhen>))]
+public enum BetterWhen
+{
+    /// <summary>Neither.</summary>
+    [JsonStringEnumMemberName("neither")] Neither,
+
+    /// <summary>Higher.</summary>
+    [JsonStringEnumMemberName("higher")] Higher,
+
+    /// <summary>Lower.</summary>
+    [JsonStringEnumMemberName("lower")] Lower,
+}
+
+/// <summary>A parameter that a protocol gives to the record.</summary>
+/// <param name="Code">Its name, for ever.</param>
+/// <param name="Name">For people.</param>
+/// <param name="Unit">Its unit; empty for a count.</param>
+/// <param name="Decimals">Decimals that it is shown with.</param>
+/// <param name="Summary">How a season is summed up.</param>
+/// <param name="Log">True where its axis is logarithmic.</param>
+/// <param name="Better">Which way is the better one.</param>
+/// <param name="Hanging">True where it is a depth: its axis hangs.</param>
+public sealed record ParameterDescription(
+    string Code, string Name, string Unit, [property: Within(0, 9)] int Decimals, SeasonSummary Summary = SeasonSummary.Mean, bool Log = false, BetterWhen Better = BetterWhen.Neither, bool Hanging = false);
+
+/// <summary>What some steps are repeated for.</summary>
+/// <param name="Code">Its name, for ever.</param>
+/// <param name="Label">One of them, for people.</param>
+/// <param name="Usual">How many are usual.</param>
+/// <param name="Most">How many there may be.</param>
+public sealed record RepeatDescription(string Code, string Label, int Usual, int Most);
+
+/// <summary>A step.</summary>
+/// <param name="Code">Its name, for ever.</param>
+/// <param name="Do">What to do.</param>
+/// <param name="Why">Why.</param>
+/// <param name="Fields">What is recorded, in order.</param>
+/// <param name="Cautions">What can hurt.</param>
+/// <param name="Repeat">What it is repeated for; null where it is done once.</param>
+/// <param name="Bench">True where it is done ashore, later.</param>
+public sealed record StepDescription(string Code, string Do, string Why, IReadOnlyList<FieldDescription> Fields, IReadOnlyList<string> Cautions, string? Repeat = null, bool Bench = false);
+
+/// <summary>A protocol as it describes itself: the page, the sheet and other software know it by this alone.</summary>
+/// <param name="Code">Its name, for ever.</param>
+/// <param name="Version">Counts up from 1; a field once published keeps its code and units.</param>
+/// <param name="Title">For people.</param>
+/// <param name="Purpose">What it is for.</param>
+/// <param name="Rank">Where it stands in the order of a visit.</param>
+/// <param name="Stirs">True where what it stirs spoils what is sampled after it.</param>
+/// <param name="Steps">Its steps, in order.</param>
+/// <param name="Repeats">What steps are repeated for.</param>
+/// <param name="Parameters">What it gives to the record.</param>
+/// <param name="Methods">What a programme may choose.</param>
+/// <param name="Thresholds">The numbers that a programme may change.</param>
+/// <param name="Findings">The words of what it finds.</param>
+public sealed record ProtocolDescription(
+    string Code, int Version, string Title, string Purpose, int Rank, bool Stirs, IReadOnlyList<StepDescription> Steps, IReadOnlyList<RepeatDescription> Repeats,
+    IReadOnlyList<ParameterDescription> Parameters, IReadOnlyList<Method> Methods, IReadOnlyList<Threshold> Thresholds, IReadOnlyList<FindingWords> Findings);

@@ -1,0 +1,80 @@
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>What some steps are repeated for: drops, sub-samples, depths.</summary>
+/// <param name="code">Its name, for ever.</param>
+/// <param name="label">One of them, for people.</param>
+/// <param name="usual">How many are usual.</param>
+/// <param name="most">How many there may be.</param>
+internal sealed class Repeat(string code, string label, int usual, int most)
+{
+    internal string Code => code;
+
+    internal int Usual => usual;
+
+    internal RepeatDescription Describe() => new(code, label, usual, most);
+}
+
+/// <summary>A step of a described protocol.</summary>
+/// <param name="code">Its name, for ever.</param>
+/// <param name="words">What to do.</param>
+/// <param name="why">Why.</param>
+/// <param name="fields">What is recorded, in order.</param>
+internal sealed class StepScript(string code, string words, string why, params Field[] fields)
+{
+    internal string Code => code;
+
+    internal IReadOnlyList<Field> Fields => fields;
+
+    internal Repeat? Repeat { get; init; }
+
+    /// <summary>True where it is done ashore, later.</summary>
+    internal bool Bench { get; init; }
+
+    /// <summary>What can hurt.</summary>
+    internal IReadOnlyList<string> Cautions { get; init; } = [];
+
+    internal string Do => words;
+
+    internal string Why => why;
+
+    internal StepDescription Describe() => new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench);
+}
+
+/// <summary>What a described protocol declares of itself.</summary>
+internal sealed record ProtocolScript
+{
+    /// <summary>Its name, for ever.</summary>
+    internal required string Code { get; init; }
+
+    /// <summary>Counts up from 1.</summary>
+    internal int Version { get; init; } = 1;
+
+    /// <summary>For people.</summary>
+    internal required string Title { get; init; }
+
+    /// <summary>What it is for.</summary>
+    internal required string Purpose { get; init; }
+
+    /// <summary>Where it stands in the order of a visit.</summary>
+    internal required int Rank { get; init; }
+
+    /// <summary>True where what it stirs spoils what is sampled after it.</summary>
+    internal bool Stirs { get; init; }
+
+    /// <summary>Its steps, in order.</summary>
+    internal required IReadOnlyList<StepScript> Steps { get; init; }
+
+    /// <summary>What it gives to the record.</summary>
+    internal IReadOnlyList<ParameterDescription> Parameters { get; init; } = [];
+
+    /// <summary>The words of what it finds.</summary>
+    internal IReadOnlyList<FindingWords> Findings { get; init; } = [];
+
+    /// <summary>What a programme may choose.</summary>
+    internal IReadOnlyList<Method> Methods { get; init; } = [];
+
+    /// <summary>The numbers that a programme may change.</summary>
+    internal IReadOnlyList<Threshold> Thresholds { get; init; } = [];
+}

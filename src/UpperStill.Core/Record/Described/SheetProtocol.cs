@@ -1,0 +1,71 @@
+using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Record.Parts;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>A value that stands, at its address.</summary>
+/// <param name="Step">The step.</param>
+/// <param name="Field">The field.</param>
+/// <param name="Item">Which of what the step is repeated for; null where it is done once.</param>
+/// <param name="Try">Which try.</param>
+/// <param name="Value">As it was recorded.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Entry">The entry it stands in.</param>
+public sealed record SheetValue(string Step, string Field, string? Item, int Try, ObservedValue Value, string Text, Guid Entry);
+
+/// <summary>A step of a described protocol on a visit, once for each of what it is repeated for.</summary>
+/// <param name="Step">The step.</param>
+/// <param name="Item">Which of what it is repeated for; null where it is done once.</param>
+/// <param name="Try">The try that counts, or is under way.</param>
+/// <param name="State">How far it is.</param>
+/// <param name="Open">Fields that it still asks, by their codes.</param>
+/// <param name="Failed">True where its last try failed: another is asked.</param>
+public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepState State, IReadOnlyList<string> Open, bool Failed = false);
+
+/// <summary>What follows from what was recorded.</summary>
+/// <param name="Parameter">The parameter’s code.</param>
+/// <param name="Name">For people.</param>
+/// <param name="Text">For the reader; where it cannot be worked out, what is missing for it.</param>
+/// <param name="Value">In its unit; null where it cannot be worked out.</param>
+/// <param name="Unit">Its unit.</param>
+/// <param name="Item">What it is of, where it is not of the whole, such as a kind.</param>
+/// <param name="About">True where what it rests on is doubtful.</param>
+/// <param name="Working">How it came about; null where it could not be worked out.</param>
+public sealed record SheetDerived(string Parameter, string Name, string Text, decimal? Value, string Unit, string? Item = null, bool About = false, Working? Working = null);
+
+/// <summary>An interval of the water, for the column.</summary>
+/// <param name="FromM">Its top, m.</param>
+/// <param name="ToM">Its lower end, m.</param>
+/// <param name="Label">What it is.</param>
+public sealed record SheetInterval(decimal FromM, decimal ToM, string Label);
+
+/// <summary>A described protocol on a visit.</summary>
+/// <param name="Protocol">Its code.</param>
+/// <param name="Due">True where it is due today.</param>
+/// <param name="Values">What stands.</param>
+/// <param name="Steps">Its steps, in order.</param>
+/// <param name="Derived">What follows.</param>
+/// <param name="Intervals">Where it was in the water.</param>
+public sealed record SheetProtocol(
+    string Protocol, bool Due, IReadOnlyList<SheetValue> Values, IReadOnlyList<SheetProtocolStep> Steps, IReadOnlyList<SheetDerived> Derived, IReadOnlyList<SheetInterval> Intervals)
+{
+    /// <summary>True once every step on the water is done or left out.</summary>
+    [JsonIgnore]
+    internal bool Done { get; init; }
+}
+
+/// <summary>The described protocols of a visit that is being folded.</summary>
+internal static class DescribedSection
+{
+    /// <summary>Those that were folded so far.</summary>
+    internal static List<SheetProtocol> Described(this SheetDraft draft)
+    {
+        if (draft.Section<List<SheetProtocol>>() is not { } protocols)
+        {
+            draft.Add(protocols = []);
+        }
+
+        return protocols;
+    }
+}
