@@ -3,6 +3,7 @@ import { home } from './api/home';
 import { Page } from './ui/Page';
 import { StartPage } from './water/StartPage';
 import { StationsPage } from './water/StationsPage';
+import type { StepName } from './water/steps';
 import { VisitPage } from './water/VisitPage';
 
 const root = createRootRoute({
@@ -141,8 +142,6 @@ const results = createRoute({
   component: lazyRouteComponent(() => import('./laboratory/ResultsPage'), 'ResultsPage'),
 });
 
-export const STEPS = ['arrive', 'sounding', 'surface', 'clarity', 'profile', 'bottles', 'composite', 'leave'] as const;
-export type StepName = (typeof STEPS)[number];
 const welcome = createRoute({
   getParentRoute: () => root,
   path: '/welcome',
@@ -160,7 +159,7 @@ const visit = createRoute({
   path: '/visit/$visit',
   component: VisitPage,
   validateSearch: (search: Record<string, unknown>): { step?: StepName } =>
-    STEPS.includes(search.step as StepName) ? { step: search.step as StepName } : {},
+    typeof search.step === 'string' && /^[a-z][a-z0-9-]{0,39}$/.test(search.step) ? { step: search.step } : {},
 });
 const answers = createRoute({
   getParentRoute: () => root,

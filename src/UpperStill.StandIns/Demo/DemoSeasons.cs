@@ -5,6 +5,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Setup.Equipment;
@@ -100,6 +101,10 @@ public sealed class DemoSeasons
                 {
                     Profile(depth);
                 }
+                else if (protocol.Protocol.Code == "refractometer")
+                {
+                    Refractometer();
+                }
                 else
                 {
                     Add(VisitKinds.Taken, new TakenBody(protocol.Protocol));
@@ -112,6 +117,21 @@ public sealed class DemoSeasons
 
             Add(VisitKinds.VisitClosed, new EmptyBody());
             entries.AddRange(samples?.Write(programme) ?? []);
+        }
+
+        // Its own chance, so that everything else stays as it was. Rain of autumn and spring makes the sound fresher.
+        private void Refractometer()
+        {
+            var (own, at) = (new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 224737)), clock);
+            var ppt = Math.Round(23 + (3 * Math.Sin((day.DayOfYear - 105) / 365.0 * 2 * Math.PI)) + (1.2 * own.Bell()), 0);
+            Observe("zero", "zero", new ObservedValue { Written = "0", Unit = "ppt" }, null);
+            Observe("drop", "drops", new ObservedValue { Count = 1 }, "1");
+            Observe("drop", "bubbles", new ObservedValue { Yes = false }, "1");
+            Observe("wait", "wait", new ObservedValue { At = at.AddSeconds(90), Until = at.AddSeconds(122) }, "1");
+            Observe("read", "salinity", new ObservedValue { Written = ppt.ToString(CultureInfo.InvariantCulture), Unit = "ppt" }, "1");
+
+            void Observe(string step, string field, ObservedValue value, string? item) =>
+                entries.Add(Made(own, ObservationKinds.Observation, new ObservationBody(new Protocol("refractometer"), 1, step, field, value, item), at = at.AddSeconds(40), null, null));
         }
 
         // The pier was given a viewing tube in 2020. Its own chance, so that everything else stays as it was.

@@ -1,7 +1,7 @@
 import { type ReactNode, useId, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
-import type { StepName } from '../routes';
 import { monthName } from '../ui/days';
+import type { StepName } from '../water/steps';
 import { BottleMark } from './BottleMark';
 import { ColumnTable } from './ColumnTable';
 import { layersOf } from './layers';

@@ -56,6 +56,7 @@ export interface EntryBodies {
   result: Schemas['ResultBody'];
   reported: Schemas['SamplesBody'];
   flow: Schemas['FlowBody'];
+  observation: Schemas['ObservationBody'];
 }
 
 // The version of the bodies above, where it is not the first; the core of the same build reads and writes the same.

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { useDescriptions } from '../described/protocols';
 import { PLANNED, protocolName } from '../season/season';
 import { BottleRows } from './BottleRows';
 import { RHYTHMS } from './methods';
@@ -29,7 +30,11 @@ export function SeasonRows({
   samples: readonly Schemas['SampleType'][];
   onChange(rows: Plan[]): void;
 }) {
-  const protocols = Object.fromEntries(PLANNED.map((code) => [code, protocolName(code)]));
+  const described = useDescriptions();
+  const protocols = Object.fromEntries([
+    ...PLANNED.map((code) => [code, protocolName(code)]),
+    ...described.map(({ code, title }) => [code, title.toLowerCase()]),
+  ]);
   const set = (i: number, part: Partial<Plan>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...part } : row)));
   return (
     <div className="mt-2">

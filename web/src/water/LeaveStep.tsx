@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import { write } from '../field/entries';
-import type { StepName } from '../routes';
 import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
 import { Findings, FindingsBeside } from './findings';
 import { wayTo } from './now/repairs';
 import { isOpen } from './now/worst';
-import { STEP_NAMES } from './steps';
+import { stepName } from './steps';
 import { TakenAlong } from './TakenAlong';
 import type { StepProps } from './VisitPage';
 
@@ -24,7 +23,7 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
           .filter((step) => step.name !== 'leave')
           .map((step) => (
             <div key={step.name} className="flex flex-wrap items-baseline gap-x-4 border-rule border-b py-2">
-              <dt className="w-36 grow font-bold sm:grow-0">{STEP_NAMES[step.name as StepName]}</dt>
+              <dt className="w-36 grow font-bold sm:grow-0">{stepName(step.name)}</dt>
               <dd className="num order-last w-full min-w-0 text-sm sm:order-none sm:w-auto sm:flex-1 sm:text-base">
                 {step.summary}
               </dd>

@@ -1,9 +1,9 @@
 import type { FieldSheet, StationRecord } from '../api/client';
-import type { StepName } from '../routes';
 import { clockTime, longDay } from '../ui/days';
 import { EntryLog } from './EntryLog';
 import { StepOrder } from './StepOrder';
-import { STEP_NAMES } from './steps';
+import type { StepName } from './steps';
+import { stepName } from './steps';
 
 const SIGNS = {
   done: ['✓', 'text-reed', 'done'],
@@ -75,7 +75,7 @@ export function Steps({
               </span>
               <span className="min-w-0">
                 <span className="sr-only">{word}: </span>
-                <b>{STEP_NAMES[step.name as StepName]}</b>
+                <b>{stepName(step.name)}</b>
                 <span className="num block text-dim text-sm">{step.summary}</span>
               </span>
             </button>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { FieldSheet } from '../api/client';
 import { write } from '../field/entries';
-import type { StepName } from '../routes';
 import { Reason } from '../ui/Reason';
+import type { StepName } from './steps';
 
 /** Any step may be left out with a reason, and be taken up again. */
 export function SkipStep({ sheet, step }: { sheet: FieldSheet; step: StepName }) {

@@ -2,8 +2,8 @@ import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas, StationRecord } from '../api/client';
 import { compute } from '../field/core';
-import type { StepName } from '../routes';
-import { STEP_NAMES } from './steps';
+import type { StepName } from './steps';
+import { stepName } from './steps';
 
 /** How a step is done by the programme's methods, with the reasons and what can hurt: one touch away. */
 export function StepGuide({ step, station }: { step: StepName; station: StationRecord }) {
@@ -19,13 +19,13 @@ export function StepGuide({ step, station }: { step: StepName; station: StationR
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
-          aria-label={`How it is done: ${STEP_NAMES[step]}`}
+          aria-label={`How it is done: ${stepName(step)}`}
           align="end"
           sideOffset={6}
           collisionPadding={12}
           className="z-20 max-h-[80vh] w-[30rem] max-w-[94vw] overflow-auto border-[1.5px] border-ink bg-sheet p-4 shadow-lg"
         >
-          <h3 className="text-lg">{STEP_NAMES[step]}</h3>
+          <h3 className="text-lg">{stepName(step)}</h3>
           {problem && <p role="alert">{problem}</p>}
           <ol className="mt-1 list-decimal space-y-2 pl-5">
             {guide?.lines.map((line) => (

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { FieldSheet } from '../api/client';
 import { write } from '../field/entries';
-import type { StepName } from '../routes';
 import { Findings } from './findings';
 import type { Repair } from './now/repairs';
-import { STEP_NAMES } from './steps';
+import type { StepName } from './steps';
+import { stepName } from './steps';
 
 /** Steps may be taken in another order than the programme's; what that costs is said. */
 export function StepOrder({ sheet }: { sheet: FieldSheet }) {
@@ -29,12 +29,12 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
           <ol className="border-rule border-t">
             {names.map((name, at) => (
               <li key={name} className="flex items-center gap-2 border-rule border-b">
-                <span className="min-w-0 flex-1">{STEP_NAMES[name]}</span>
+                <span className="min-w-0 flex-1">{stepName(name)}</span>
                 <button
                   type="button"
                   className="act-quiet px-3"
                   disabled={at === 0}
-                  aria-label={`${STEP_NAMES[name]} earlier`}
+                  aria-label={`${stepName(name)} earlier`}
                   onClick={() => move(at, -1)}
                 >
                   ▲
@@ -43,7 +43,7 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
                   type="button"
                   className="act-quiet px-3"
                   disabled={at === names.length - 1}
-                  aria-label={`${STEP_NAMES[name]} later`}
+                  aria-label={`${stepName(name)} later`}
                   onClick={() => move(at, 1)}
                 >
                   ▼

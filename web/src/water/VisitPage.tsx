@@ -2,8 +2,8 @@ import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
+import { ProtocolStep } from '../described/ProtocolStep';
 import { useVisit } from '../field/visits';
-import type { StepName } from '../routes';
 import { useAppearance, useDensity } from '../ui/appearance';
 import { ArriveStep } from './ArriveStep';
 import { ClarityStep } from './ClarityStep';
@@ -19,7 +19,8 @@ import { SkipStep } from './SkipStep';
 import { SoundingStep } from './SoundingStep';
 import { StepGuide } from './StepGuide';
 import { StepOrder } from './StepOrder';
-import { STEP_NAMES } from './steps';
+import type { StepName } from './steps';
+import { stepName } from './steps';
 
 // Not before the first screen stands, but before a hand asks for them.
 const profile = () => import('../profile/ProfileStep');
@@ -175,8 +176,10 @@ function StepContent({ step, ...props }: StepProps & { step: StepName }) {
       return <ProfileStep {...props} />;
     case 'composite':
       return <CompositeStep {...props} />;
-    default:
+    case 'leave':
       return <LeaveStep {...props} />;
+    default:
+      return <ProtocolStep {...props} protocol={step} />;
   }
 }
 
@@ -217,11 +220,11 @@ function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName;
       >
         <button type="button" className={cell} disabled={!before} onClick={() => before && onStep(before)}>
           <span aria-hidden="true">◁</span>
-          {before ? STEP_NAMES[before] : ''}
+          {before ? stepName(before) : ''}
           <span className="sr-only">, the step before</span>
         </button>
         <span className={`${cell} font-bold text-buoy`} aria-current="step">
-          {STEP_NAMES[shown]}
+          {stepName(shown)}
           <span className="num font-normal text-dim">
             {place + 1} of {names.length}
           </span>
@@ -232,7 +235,7 @@ function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName;
         </button>
         <button type="button" className={cell} disabled={!next} onClick={() => next && onStep(next)}>
           <span aria-hidden="true">▷</span>
-          {next ? STEP_NAMES[next] : ''}
+          {next ? stepName(next) : ''}
           <span className="sr-only">, the next step</span>
         </button>
       </nav>

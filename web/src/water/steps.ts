@@ -1,7 +1,9 @@
 import type { FieldSheet } from '../api/client';
-import { STEPS, type StepName } from '../routes';
 
-export const STEP_NAMES: Record<StepName, string> = {
+/** A step of a visit by its name: one of these, or the code of a protocol that describes itself. */
+export type StepName = string;
+
+const STEP_NAMES: Record<string, string> = {
   arrive: 'Arrive',
   sounding: 'Sounding',
   surface: 'Surface water',
@@ -12,7 +14,7 @@ export const STEP_NAMES: Record<StepName, string> = {
   leave: 'Leave',
 };
 
-const ON_TO: Record<StepName, string> = {
+const ON_TO: Record<string, string> = {
   arrive: 'arriving',
   sounding: 'the sounding',
   surface: 'the surface water',
@@ -23,8 +25,9 @@ const ON_TO: Record<StepName, string> = {
   leave: 'leaving',
 };
 
-function nameOf(name: string): StepName | undefined {
-  return STEPS.find((step) => step === name);
+/** A step in the words of its heading. */
+export function stepName(step: StepName): string {
+  return STEP_NAMES[step] ?? step.charAt(0).toUpperCase() + step.slice(1).replaceAll('-', ' ');
 }
 
 /** The step that comes after one in the order of this visit: the next that is not done, else the next at all. */
@@ -34,9 +37,9 @@ export function after(sheet: FieldSheet, step: StepName): StepName {
   const open = rest.find(({ name, state }) => (state === 'to-do' || state === 'next') && name !== 'leave');
   // Where the composite was never asked for by bottles, its depth still stands to be read.
   const shown = rest.find(({ name }) => name === 'composite' && !sheet.due && sheet.composite.text);
-  return nameOf((open ?? shown ?? rest.at(-1) ?? { name: 'leave' }).name) ?? 'leave';
+  return (open ?? shown ?? rest.at(-1) ?? { name: 'leave' }).name;
 }
 
 export function onTo(step: StepName): string {
-  return `On to ${ON_TO[step]}`;
+  return `On to ${ON_TO[step] ?? `the ${step.replaceAll('-', ' ')}`}`;
 }

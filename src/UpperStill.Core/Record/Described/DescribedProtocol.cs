@@ -58,7 +58,7 @@ public abstract class DescribedProtocol : VisitPart
             yield break;
         }
 
-        var afloat = sheet.Steps.Where(s => !script.Steps.First(x => x.Code == s.Step).Bench).ToList();
+        var afloat = sheet.Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false, Fields.Count: > 0 }).ToList();
         yield return new PartStep
         {
             Name = script.Code,

@@ -1,8 +1,8 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import type { FieldSheet, Finding, Schemas } from '../../api/client';
 import { deviceName } from '../../field/device';
-import type { StepName } from '../../routes';
 import { SaidContext } from '../../ui/said';
+import type { StepName } from '../steps';
 import { isOpen, keyOf, newestOf, openOn, worstNow } from './worst';
 
 /** Something that a finding's repair asks of a step: to take up a level, a reading or a bottle. */

@@ -2,8 +2,8 @@ import type { Entry, FieldSheet, Finding, Schemas } from '../../api/client';
 import { type NewEntry, write } from '../../field/entries';
 import { store } from '../../field/store';
 import type { Level } from '../../profile/columns';
-import type { StepName } from '../../routes';
-import { STEP_NAMES } from '../steps';
+import type { StepName } from '../steps';
+import { stepName } from '../steps';
 import type { Asked, Here } from './here';
 import { stepBeside } from './worst';
 
@@ -61,7 +61,7 @@ export function repairsOf(finding: Finding, { sheet, onStep, ask }: Pick<Here, '
 /** To the page on which a finding is answered. */
 export function wayTo(finding: Finding, { sheet, onStep }: Pick<Here, 'sheet' | 'onStep'>): Repair[] {
   const step = stepBeside(sheet, finding);
-  return step ? [{ label: `To ${STEP_NAMES[step].toLowerCase()}`, run: () => onStep(step) }] : [];
+  return step ? [{ label: `To ${stepName(step).toLowerCase()}`, run: () => onStep(step) }] : [];
 }
 
 function openStep(sheet: FieldSheet): StepName | undefined {

@@ -1,5 +1,5 @@
 import type { FieldSheet, Finding, Schemas } from '../../api/client';
-import type { StepName } from '../../routes';
+import type { StepName } from '../steps';
 
 type SheetEntry = Schemas['SheetEntry'];
 
@@ -55,6 +55,8 @@ export function stepBeside(sheet: FieldSheet, finding: Finding): StepName | unde
       return surfaceOnly(sheet, finding) || !has('bottles') ? 'surface' : 'bottles';
     case 'header':
       return has('arrive') ? 'arrive' : undefined;
+    case 'observation':
+      return finding.at?.split('/')[0];
     case 'leaving':
       return 'leave';
     default:

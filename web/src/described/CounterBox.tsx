@@ -1,0 +1,39 @@
+import type { FieldBoxProps } from './FieldBox';
+import { useHeld } from './held';
+
+/** A count, one large touch each, one back; written once, at its end. */
+export function CounterBox({ field, address, next, onGiven }: FieldBoxProps) {
+  const [held, setHeld] = useHeld(address);
+  const count = Number(held ?? 0);
+  const wanted = field.wanted ?? 1;
+  return (
+    <div className="mt-3">
+      <p className="font-bold text-sm">{field.label}</p>
+      <div className="mt-1 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className={`act min-h-14 min-w-28 text-xl ${next && count < wanted ? 'act-next' : ''}`}
+          onClick={() => setHeld(String(count + 1))}
+        >
+          One more
+        </button>
+        <p className="num font-bold text-3xl" role="status">
+          {count} <span className="font-normal text-base text-dim">of {wanted}</span>
+        </p>
+        <button type="button" className="act-quiet min-h-14" disabled={count === 0} onClick={() => setHeld(String(count - 1))}>
+          one back
+        </button>
+        <button
+          type="button"
+          className={`act min-h-14 ${next && count >= wanted ? 'act-next' : ''}`}
+          onClick={() => {
+            onGiven({ count });
+            setHeld(undefined);
+          }}
+        >
+          That is all
+        </button>
+      </div>
+    </div>
+  );
+}

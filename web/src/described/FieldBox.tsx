@@ -1,0 +1,123 @@
+import { useState } from 'react';
+import { Choice } from '../ui/Choice';
+import { TextField } from '../ui/TextField';
+import { CounterBox } from './CounterBox';
+import type { FieldDescription, ObservedValue } from './protocols';
+import { TimerBox } from './TimerBox';
+
+export interface FieldBoxProps {
+  field: FieldDescription;
+  /** Where it stands: what is held until it is written is kept under it. */
+  address: string;
+  /** True where it is the next thing to do: its button leads. */
+  next: boolean;
+  onGiven: (value: ObservedValue) => void;
+}
+
+/** An empty box of a described protocol, by what it holds. What a number means, Core says once it is written. */
+export function FieldBox(props: FieldBoxProps) {
+  const { field, onGiven } = props;
+  switch (field.kind) {
+    case 'yes-no':
+      return (
+        <Choice
+          label={field.label}
+          value={undefined}
+          options={[
+            [true, 'yes'],
+            [false, 'no'],
+          ]}
+          onChoose={(yes) => onGiven({ yes })}
+        />
+      );
+    case 'one-of':
+      return (
+        <Choice
+          label={field.label}
+          value={undefined}
+          options={(field.choices ?? []).map(({ code, words }) => [code, words] as const)}
+          onChoose={(choice) => onGiven({ choice })}
+        />
+      );
+    case 'some-of':
+      return <SomeBox {...props} give={(choices) => ({ choices })} />;
+    case 'checklist':
+      return <SomeBox {...props} give={(ticked) => ({ ticked })} />;
+    case 'counter':
+      return <CounterBox {...props} />;
+    case 'timer':
+      return <TimerBox {...props} />;
+    default:
+      return <WrittenBox {...props} />;
+  }
+}
+
+/** Some of a list, written together. */
+function SomeBox({ field, next, onGiven, give }: FieldBoxProps & { give: (codes: string[]) => ObservedValue }) {
+  const [chosen, setChosen] = useState<string[]>([]);
+  return (
+    <fieldset className="mt-3">
+      <legend className="font-bold text-sm">{field.label}</legend>
+      <div className="mt-1 flex flex-wrap gap-x-5">
+        {(field.choices ?? []).map(({ code, words }) => (
+          <label key={code} className="flex min-h-(--target) items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-(--ink)"
+              checked={chosen.includes(code)}
+              onChange={({ target }) => setChosen(target.checked ? [...chosen, code] : chosen.filter((c) => c !== code))}
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+      <button type="button" className={`act mt-1 ${next ? 'act-next' : ''}`} onClick={() => onGiven(give(chosen))}>
+        Write it down
+      </button>
+    </fieldset>
+  );
+}
+
+/** A number with its unit, or words. */
+function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
+  const [written, setWritten] = useState('');
+  const [unit, setUnit] = useState(field.units?.[0]?.code);
+  const [problem, setProblem] = useState('');
+  const words = field.kind === 'words';
+  const range = field.usualLeast != null && field.usualMost != null ? `Usual: ${field.usualLeast}–${field.usualMost}` : undefined;
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-x-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (written.trim() === '') {
+          setProblem('Nothing is written here. Type it as it is shown.');
+          return;
+        }
+        onGiven(words ? { words: written.trim() } : { written: written.trim(), ...(unit ? { unit } : {}) });
+        setWritten('');
+      }}
+    >
+      <TextField
+        label={unit && field.units?.length === 1 ? `${field.label}, ${unit}` : field.label}
+        value={written}
+        hint={range}
+        problem={problem}
+        inputMode={words ? 'text' : 'decimal'}
+        autoComplete="off"
+        className={words ? 'grow' : 'w-64'}
+        onChange={(value) => {
+          setWritten(value);
+          setProblem('');
+        }}
+      />
+      {field.units && field.units.length > 1 && (
+        <Choice label="Unit" value={unit} options={field.units.map(({ code }) => [code, code] as const)} onChoose={setUnit} />
+      )}
+      <button type="submit" className={`act mt-3 ${next ? 'act-next' : ''}`}>
+        Write it down
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,215 @@
+import type { FieldSheet, Schemas } from '../api/client';
+import { write } from '../field/entries';
+import { NextButton } from '../ui/NextButton';
+import { Findings } from '../water/findings';
+import { after, onTo, stepName } from '../water/steps';
+import type { StepProps } from '../water/VisitPage';
+import { WrittenMark } from '../water/WrittenMark';
+import { FieldBox } from './FieldBox';
+import { type Description, type ObservedValue, useDescription } from './protocols';
+
+type Protocol = Schemas['SheetProtocol'];
+type Step = Schemas['SheetProtocolStep'];
+
+/** A protocol that describes itself, step by step on the visit: one page for all of them. */
+export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol: string }) {
+  const { description, error } = useDescription(protocol);
+  const own = sheet.protocols?.find((one) => one.protocol === protocol);
+  const to = after(sheet, protocol);
+  if (error) {
+    return <p role="alert">{error}</p>;
+  }
+  if (description === undefined) {
+    return <p className="text-dim">Opening…</p>;
+  }
+  if (description === null || !own) {
+    return (
+      <>
+        <h2 className="text-2xl">{stepName(protocol)}</h2>
+        <p className="mt-2">It is not part of this visit, or this device does not know it yet.</p>
+      </>
+    );
+  }
+  const done = sheet.steps.find((step) => step.name === protocol)?.state === 'done';
+  return (
+    <>
+      <h2 className="text-2xl">{description.title}</h2>
+      <p className="mt-0.5 text-dim">{description.purpose}</p>
+      {own.derived.map((derived) => (
+        <p key={derived.parameter + (derived.item ?? '')} className="mt-2">
+          {derived.name}{' '}
+          {derived.value == null ? (
+            <span className="text-dim">{derived.text}</span>
+          ) : (
+            <b className="num text-xl">
+              {derived.about && 'about '}
+              {derived.text}
+            </b>
+          )}
+        </p>
+      ))}
+      <ol className="mt-3">
+        {own.steps.map((step) => (
+          <OneStep
+            key={`${step.step}/${step.item}/${step.try}`}
+            {...{ sheet, own, description, step }}
+            next={step === own.steps.find(({ open }) => open.length > 0)}
+          />
+        ))}
+      </ol>
+      <More {...{ sheet, own, description }} />
+      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+    </>
+  );
+}
+
+function OneStep({
+  sheet,
+  own,
+  description,
+  step,
+  next,
+}: {
+  sheet: FieldSheet;
+  own: Protocol;
+  description: Description;
+  step: Step;
+  /** True for the first step that still asks something. */
+  next: boolean;
+}) {
+  const told = description.steps.find(({ code }) => code === step.step);
+  if (!told) {
+    return null;
+  }
+  const here = (value: { step: string; item?: string | null; try: number }) =>
+    value.step === step.step && (value.item ?? null) === (step.item ?? null) && value.try === step.try;
+  const address = `${own.protocol}/${step.step}/${step.item ?? ''}/${step.try}/`;
+  const closed = sheet.state === 'closed';
+  const put = (field: string, value: ObservedValue, attempt = step.try) =>
+    void write({
+      visit: sheet.visit,
+      kind: 'observation',
+      body: {
+        protocol: own.protocol,
+        version: description.version,
+        step: step.step,
+        field,
+        value,
+        try: attempt,
+        ...(step.item == null ? {} : { item: step.item }),
+      },
+    });
+  return (
+    <li className="border-rule border-t py-3">
+      <p className="font-bold">
+        {step.state === 'done' && told.fields.length > 0 && <span aria-hidden="true">✓ </span>}
+        {told.do}
+        {step.item != null && (
+          <span className="font-normal text-dim">
+            {' '}
+            {description.repeats.find(({ code }) => code === told.repeat)?.label} {step.item}
+          </span>
+        )}
+        {step.try > 1 && <span className="font-normal text-dim"> Try {step.try}.</span>}
+      </p>
+      <p className="text-dim text-sm">{told.why}</p>
+      {told.cautions.map((caution) => (
+        <p key={caution} className="mt-1 border-ochre border-l-4 pl-2 text-sm">
+          {caution}
+        </p>
+      ))}
+      {told.fields.map((field) => {
+        const value = own.values.find((one) => one.field === field.code && here(one));
+        return value ? (
+          <WrittenMark key={field.code} visit={sheet.visit} entry={value.entry} label={field.label} text={value.text} />
+        ) : closed ? null : (
+          <FieldBox
+            key={field.code + step.try}
+            field={field}
+            address={`${sheet.visit}/${address}${field.code}`}
+            next={next && field.code === step.open[0]}
+            onGiven={(given) => put(field.code, given)}
+          />
+        );
+      })}
+      <Findings sheet={sheet} findings={sheet.findings.filter((finding) => finding.at?.startsWith(address))} />
+    </li>
+  );
+}
+
+/** Another try where the last failed, another of what it is repeated for where there may be one. */
+function More({ sheet, own, description }: { sheet: FieldSheet; own: Protocol; description: Description }) {
+  if (sheet.state === 'closed') {
+    return null;
+  }
+  return description.repeats.map((repeat) => {
+    const steps = own.steps.filter((step) => description.steps.find(({ code }) => code === step.step)?.repeat === repeat.code);
+    const items = [...new Set(steps.map(({ item }) => item ?? ''))];
+    const failed = steps.find((step) => step.failed);
+    return (
+      <MoreOf
+        key={repeat.code}
+        {...{ sheet, own, description }}
+        code={repeat.code}
+        item={failed?.item ?? String(items.length + 1)}
+        attempt={failed ? failed.try + 1 : 1}
+        words={failed ? `Another try of ${repeat.label} ${failed.item}` : `Another ${repeat.label}`}
+        hidden={!failed && (items.length >= repeat.most || steps.some((step) => step.state === 'to-do'))}
+      />
+    );
+  });
+}
+
+/** The first box of another try or item: writing it opens the rest. */
+function MoreOf({
+  sheet,
+  own,
+  description,
+  code,
+  item,
+  attempt,
+  words,
+  hidden,
+}: {
+  sheet: FieldSheet;
+  own: Protocol;
+  description: Description;
+  code: string;
+  item: string;
+  attempt: number;
+  words: string;
+  hidden: boolean;
+}) {
+  const first = description.steps.find((step) => step.repeat === code && step.fields.length > 0);
+  const field = first?.fields[0];
+  if (hidden || !first || !field) {
+    return null;
+  }
+  return (
+    <section className="border-rule border-t py-3" aria-label={words}>
+      <h3 className="font-bold">{words}</h3>
+      <p>{first.do}</p>
+      <FieldBox
+        key={`${item}/${attempt}`}
+        field={field}
+        address={`${sheet.visit}/${own.protocol}/${first.code}/${item}/${attempt}/${field.code}`}
+        next={false}
+        onGiven={(value) =>
+          void write({
+            visit: sheet.visit,
+            kind: 'observation',
+            body: {
+              protocol: own.protocol,
+              version: description.version,
+              step: first.code,
+              field: field.code,
+              value,
+              item,
+              try: attempt,
+            },
+          })
+        }
+      />
+    </section>
+  );
+}
