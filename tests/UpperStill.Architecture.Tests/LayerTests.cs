@@ -26,6 +26,21 @@ public sealed partial class LayerTests
     public void No_two_folders_use_each_other_not_even_through_others() =>
         Assert.Empty(CoreGraph.Of.Arrows.Where(a => CoreGraph.Of.Reached(a.To).Contains(a.From)).Select(a => $"{a.From} uses {a.To}: {a.Example}"));
 
+    [Fact]
+    public void A_protocol_that_describes_itself_is_named_by_the_one_list_alone()
+    {
+        var described = CoreGraph.Files.Where(f => File.ReadAllText(f).Contains(": DescribedProtocol", StringComparison.Ordinal)).Select(CoreGraph.Folder).ToList();
+
+        Assert.NotEmpty(described);
+        Assert.Empty(CoreGraph.Of.Arrows.Where(a => described.Contains(a.To) && a.From != "Application/Visits").Select(a => $"{a.From} uses {a.To}: {a.Example}"));
+        Assert.Empty(
+            from file in Directory.EnumerateFiles(Path.Combine(ReferenceTests.Root(), "src"), "*.cs", SearchOption.AllDirectories)
+            where !file.StartsWith(CoreGraph.Source + Path.DirectorySeparatorChar, StringComparison.Ordinal)
+            from folder in described
+            where File.ReadAllText(file).Contains("UpperStill.Core." + folder.Replace('/', '.'), StringComparison.Ordinal)
+            select $"{file} uses {folder}");
+    }
+
     private static int Rank(string folder) => Array.IndexOf(Layers, folder.Split('/')[0]);
 
     [GeneratedRegex(@"^namespace ([\w.]+);", RegexOptions.Multiline)]

@@ -7,7 +7,6 @@ namespace UpperStill.Core.Protocols.Arrival;
 /// <summary>The head of the sheet, put together from its boxes.</summary>
 internal static class ArrivalFold
 {
-
     private static readonly (string Field, string What, Func<ConditionsBody, string?> Words)[] Boxes =
     [
         ("people", "the people aboard", b => b.People is { } n ? $"{n} aboard" : null),
