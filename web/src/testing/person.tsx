@@ -29,6 +29,9 @@ export class Person {
     startDelivering();
     render(<RouterProvider router={router} />);
     await screen.findByRole('heading', { name: 'Pell Tarn, Middle' });
+    // The demo's day comes with the first answer of the server: what is typed before that would be of the device's own day.
+    const { nowLocal } = await import('../field/clock');
+    await waitFor(() => expect(nowLocal()).toMatch(/^2026-08-12/));
     return new Person();
   }
 
