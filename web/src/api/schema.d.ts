@@ -8544,21 +8544,6 @@ export interface components {
              */
             entry: string;
         };
-        /** @description An interval of the water, for the column. */
-        SheetInterval: {
-            /**
-             * Format: double
-             * @description Its top, m.
-             */
-            fromM: number;
-            /**
-             * Format: double
-             * @description Its lower end, m.
-             */
-            toM: number;
-            /** @description What it is. */
-            label: string;
-        };
         /** @description One level of the sheet, as read and as worked out. */
         SheetLevel: {
             /**
@@ -8785,8 +8770,6 @@ export interface components {
             steps: components["schemas"]["SheetProtocolStep"][];
             /** @description What follows. */
             derived: components["schemas"]["SheetDerived"][];
-            /** @description Where it was in the water. */
-            intervals: components["schemas"]["SheetInterval"][];
         };
         /** @description A step of a described protocol on a visit, once for each of what it is repeated for. */
         SheetProtocolStep: {

@@ -17,7 +17,7 @@ export function CounterBox({ field, address, next, onGiven }: FieldBoxProps) {
         >
           One more
         </button>
-        <p className="num font-bold text-3xl" role="status">
+        <p className="num font-bold text-3xl" aria-live="polite">
           {count} <span className="font-normal text-base text-dim">of {wanted}</span>
         </p>
         <button type="button" className="act-quiet min-h-14" disabled={count === 0} onClick={() => setHeld(String(count - 1))}>
@@ -26,10 +26,7 @@ export function CounterBox({ field, address, next, onGiven }: FieldBoxProps) {
         <button
           type="button"
           className={`act min-h-14 ${next && count >= wanted ? 'act-next' : ''}`}
-          onClick={() => {
-            onGiven({ count });
-            setHeld(undefined);
-          }}
+          onClick={() => void onGiven({ count }).then(() => setHeld(undefined))}
         >
           That is all
         </button>

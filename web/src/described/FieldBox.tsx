@@ -11,7 +11,8 @@ export interface FieldBoxProps {
   address: string;
   /** True where it is the next thing to do: its button leads. */
   next: boolean;
-  onGiven: (value: ObservedValue) => void;
+  /** Resolves once it is written: until then nothing that is held is let go. */
+  onGiven: (value: ObservedValue) => Promise<unknown>;
 }
 
 /** An empty box of a described protocol, by what it holds. What a number means, Core says once it is written. */
@@ -27,7 +28,7 @@ export function FieldBox(props: FieldBoxProps) {
             [true, 'yes'],
             [false, 'no'],
           ]}
-          onChoose={(yes) => onGiven({ yes })}
+          onChoose={(yes) => void onGiven({ yes })}
         />
       );
     case 'one-of':
@@ -36,7 +37,7 @@ export function FieldBox(props: FieldBoxProps) {
           label={field.label}
           value={undefined}
           options={(field.choices ?? []).map(({ code, words }) => [code, words] as const)}
-          onChoose={(choice) => onGiven({ choice })}
+          onChoose={(choice) => void onGiven({ choice })}
         />
       );
     case 'some-of':
@@ -47,8 +48,14 @@ export function FieldBox(props: FieldBoxProps) {
       return <CounterBox {...props} />;
     case 'timer':
       return <TimerBox {...props} />;
-    default:
+    case 'number':
+    case 'whole':
+    case 'length':
+    case 'temperature':
+    case 'words':
       return <WrittenBox {...props} />;
+    default:
+      return <p className="mt-3 text-dim">{field.label}: this page cannot ask for it yet. Write it on paper.</p>;
   }
 }
 
@@ -71,7 +78,7 @@ function SomeBox({ field, next, onGiven, give }: FieldBoxProps & { give: (codes:
           </label>
         ))}
       </div>
-      <button type="button" className={`act mt-1 ${next ? 'act-next' : ''}`} onClick={() => onGiven(give(chosen))}>
+      <button type="button" className={`act mt-1 ${next ? 'act-next' : ''}`} onClick={() => void onGiven(give(chosen))}>
         Write it down
       </button>
     </fieldset>
@@ -95,8 +102,9 @@ function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
           setProblem('Nothing is written here. Type it as it is shown.');
           return;
         }
-        onGiven(words ? { words: written.trim() } : { written: written.trim(), ...(unit ? { unit } : {}) });
-        setWritten('');
+        void onGiven(words ? { words: written.trim() } : { written: written.trim(), ...(unit ? { unit } : {}) }).then(() =>
+          setWritten(''),
+        );
       }}
     >
       <TextField

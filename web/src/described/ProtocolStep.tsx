@@ -31,6 +31,11 @@ export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol
     );
   }
   const done = sheet.steps.find((step) => step.name === protocol)?.state === 'done';
+  // What belongs to no step that is shown, such as a try before this one, is said below them.
+  const shown = own.steps.map((step) => addressOf(own, step));
+  const rest = sheet.findings.filter(
+    ({ at }) => at?.split('/')[0] === protocol && !shown.some((address) => at.startsWith(address)),
+  );
   return (
     <>
       <h2 className="text-2xl">{description.title}</h2>
@@ -57,10 +62,16 @@ export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol
           />
         ))}
       </ol>
+      <Findings sheet={sheet} findings={rest} />
       <More {...{ sheet, own, description }} />
       {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
     </>
   );
+}
+
+/** The beginning of the address of everything that a step holds. */
+function addressOf(own: Protocol, step: Step): string {
+  return `${own.protocol}/${step.step}/${step.item ?? ''}/${step.try}/`;
 }
 
 function OneStep({
@@ -83,10 +94,10 @@ function OneStep({
   }
   const here = (value: { step: string; item?: string | null; try: number }) =>
     value.step === step.step && (value.item ?? null) === (step.item ?? null) && value.try === step.try;
-  const address = `${own.protocol}/${step.step}/${step.item ?? ''}/${step.try}/`;
+  const address = addressOf(own, step);
   const closed = sheet.state === 'closed';
-  const put = (field: string, value: ObservedValue, attempt = step.try) =>
-    void write({
+  const put = (field: string, value: ObservedValue) =>
+    write({
       visit: sheet.visit,
       kind: 'observation',
       body: {
@@ -95,7 +106,7 @@ function OneStep({
         step: step.step,
         field,
         value,
-        try: attempt,
+        try: step.try,
         ...(step.item == null ? {} : { item: step.item }),
       },
     });
@@ -195,7 +206,7 @@ function MoreOf({
         address={`${sheet.visit}/${own.protocol}/${first.code}/${item}/${attempt}/${field.code}`}
         next={false}
         onGiven={(value) =>
-          void write({
+          write({
             visit: sheet.visit,
             kind: 'observation',
             body: {

@@ -48,10 +48,7 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
             <button
               type="button"
               className={`act min-h-14 ${next && over ? 'act-next' : ''}`}
-              onClick={() => {
-                onGiven({ at: begun, until: nowLocal() });
-                setBegun(undefined);
-              }}
+              onClick={() => void onGiven({ at: begun, until: nowLocal() }).then(() => setBegun(undefined))}
             >
               {over ? 'Write it down' : 'Stop here'}
             </button>

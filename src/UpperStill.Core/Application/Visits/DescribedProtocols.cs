@@ -19,7 +19,11 @@ public sealed record ProtocolsResult(IReadOnlyList<ProtocolDescription> Protocol
 public static class DescribedProtocols
 {
     /// <summary>All of them.</summary>
-    public static ProtocolsResult Work(ProtocolsRequest request) => new([.. VisitParts.Described.Select(p => p.Description).Where(d => request?.Protocol is null || d.Code == request.Protocol).OrderBy(d => d.Rank)], CommonFindings.All);
+    public static ProtocolsResult Work(ProtocolsRequest request)
+    {
+        ArgumentNullException.ThrowIfNull(request);
+        return new([.. VisitParts.Described.Select(p => p.Description).Where(d => request.Protocol is null || d.Code == request.Protocol).OrderBy(d => d.Rank)], CommonFindings.All);
+    }
 
     /// <summary>Values of protocols that are not known here: kept, and never without a word.</summary>
     internal static void Unknown(SheetDraft draft)
@@ -27,7 +31,7 @@ public static class DescribedProtocols
         var known = VisitParts.Described.Select(p => p.Code).ToHashSet(StringComparer.Ordinal);
         foreach (var unknown in draft.Standing(ObservationKinds.Observation).Where(o => !known.Contains(o.Body.Protocol.Code)).GroupBy(o => (o.Body.Protocol, o.Body.Version)))
         {
-            draft.Findings.Add(CommonFindings.ProtocolUnknown.With(("protocol", unknown.Key.Protocol.Words()), ("version", Decimals.Text(unknown.Key.Version))).On(Beside.Observation, unknown.Select(o => o.Entry.Id)));
+            draft.Findings.Add(CommonFindings.ProtocolUnknown.With(("protocol", unknown.Key.Protocol.Words()), ("version", Decimals.Text(unknown.Key.Version))).On(Beside.Header, unknown.Select(o => o.Entry.Id)));
         }
     }
 }

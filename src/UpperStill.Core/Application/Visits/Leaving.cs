@@ -13,14 +13,12 @@ internal static class Leaving
             return;
         }
 
-        var open = steps.Unfilled.ToList();
-        var empty = open.Where(s => s.Missing is null && (draft.Asks || s.AskedBefore)).Select(s => s.Name).ToList();
+        var empty = steps.Unfilled.Where(s => s.Missing is null && (draft.Asks || s.AskedBefore)).Select(s => s.Name).ToList();
         if (empty.Count > 0)
         {
             draft.Findings.Add(Finding.Stop("field-empty", $"Still empty: {string.Join(", ", empty)}.", "It cannot be fetched back from shore.", "Fill it, or say why not.").On(Beside.Leaving));
         }
 
-        // A step that knows better than that it is empty says so, in the order of the parts.
-        draft.Findings.AddRange(VisitParts.All.SelectMany(p => p.Steps(draft)).Where(s => open.Exists(o => o.Name == s.Name)).Select(s => s.Missing).OfType<Finding>());
+        draft.Findings.AddRange(steps.Missing);
     }
 }

@@ -8,12 +8,14 @@ namespace UpperStill.Core.Application.Visits;
 internal sealed class StepsOf
 {
     private readonly Dictionary<string, Read<StepSkippedBody>> skipped;
+    private readonly IReadOnlyList<PartStep> byPart;
     private readonly IReadOnlyList<PartStep> steps;
 
     internal StepsOf(SheetDraft draft)
     {
         skipped = draft.Standing(VisitKinds.StepSkipped).GroupBy(s => s.Body.Step).ToDictionary(g => g.Key, g => g.Last());
-        steps = [.. VisitParts.All.SelectMany(p => p.Steps(draft)).OrderBy(s => s.Rank)];
+        byPart = [.. VisitParts.All.SelectMany(p => p.Steps(draft))];
+        steps = [.. byPart.OrderBy(s => s.Rank)];
         if (draft.Latest(VisitKinds.StepOrder) is { } chosen)
         {
             var planned = steps.Select(s => s.Name).ToList();
@@ -22,8 +24,11 @@ internal sealed class StepsOf
         }
     }
 
-    /// <summary>Steps that were asked for, are not done, and are not left out with a reason.</summary>
-    internal IEnumerable<PartStep> Unfilled => steps.Where(s => s is { Done: false, Required: true } && !skipped.ContainsKey(s.Name));
+    /// <summary>Steps that were asked for, are not done, and are not left out with a reason, in the order of work.</summary>
+    internal IEnumerable<PartStep> Unfilled => steps.Where(Open);
+
+    /// <summary>What those that know better than that they are empty say of it, in the order of the parts.</summary>
+    internal IEnumerable<Finding> Missing => byPart.Where(Open).Select(s => s.Missing).OfType<Finding>();
 
     /// <summary>The steps for the page.</summary>
     /// <param name="stops">Open stops.</param>
@@ -44,4 +49,6 @@ internal sealed class StepsOf
         var next = closed ? -1 : shown.FindIndex(s => s.State == StepState.ToDo && !steps.Any(p => p.Name == s.Name && p.Waits));
         return [.. shown.Select((s, i) => i == next ? s with { State = StepState.Next } : s)];
     }
+
+    private bool Open(PartStep step) => step is { Done: false, Required: true } && !skipped.ContainsKey(step.Name);
 }

@@ -83,7 +83,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
-        if (outing.Samples.Any(s => s.Place is not "surface" and not "composite") || outing.Stops.Any(Packing.Pools) || outing.Takes(Protocol.Seawater))
+        if (outing.Samples.Any(s => s.Place is not "surface" and not "composite") || outing.Stops.Any(Pools) || outing.Takes(Protocol.Seawater))
         {
             yield return outing.Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");
         }
@@ -98,6 +98,9 @@ public sealed class BottlesPart() : VisitPart("bottles")
             yield return Packing.Plain("gloves", Crate.Bottles, "gloves, eye protection", 2, "opening acid, fixative or lab bottles", "two pairs");
         }
     }
+
+    /// <summary>True where the composite of a stop is pooled from a bottle sampler.</summary>
+    internal static bool Pools(PackStop stop) => stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
 
     private static IEnumerable<PartStep> Step(string name, int rank, List<SheetPlace> places) => places.Count == 0 ? [] :
     [

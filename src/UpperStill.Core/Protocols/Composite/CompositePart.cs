@@ -81,7 +81,7 @@ public sealed class CompositePart() : VisitPart("composite")
             yield break;
         }
 
-        yield return outing.Stops.Any(s => !Packing.Pools(s))
+        yield return outing.Stops.Any(s => !BottlesPart.Pools(s))
             ? outing.Of(KitKind.CompositeSampler, "composite-sampler", "a composite sampler", "composite")
             : Packing.Plain("bucket", Crate.Chlorophyll, "clean bucket to pool in", 1, "composite");
     }

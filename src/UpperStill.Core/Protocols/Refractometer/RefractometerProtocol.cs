@@ -14,7 +14,7 @@ public sealed class RefractometerProtocol : DescribedProtocol
     private static readonly Repeat Reading = new("reading", "reading", 1, 3);
 
     private static readonly NumberField Zero = new("zero", "Reading of distilled water", -5, 5, Ppt);
-    private static readonly ChoiceField ZeroKept = new("zero-is", "Where it is not 0", new("set", "set to 0"), new("kept", "kept, and taken off")) { Required = false };
+    private static readonly ChoiceField ZeroKept = new("zero-is", "A zero that is not 0 was", new("set", "set to 0"), new("kept", "kept, and taken off")) { Required = false };
     private static readonly CounterField Drops = new("drops", "Drops on the glass", 1, new FindingWords("drops-few", FindingLevel.Check, "{count} of {wanted} drops.", "Where the glass is not covered the line is faint.", "Add one, or say why not."));
     private static readonly YesNoField Bubbles = new("bubbles", "Bubbles or sand under the lid");
     private static readonly TimerField Wait = new("wait", "Waited", 30, "The drop takes the glass’s warmth.");

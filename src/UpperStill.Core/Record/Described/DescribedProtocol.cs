@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
@@ -63,9 +64,8 @@ public abstract class DescribedProtocol : VisitPart
         {
             Name = script.Code,
             Rank = script.Rank,
-            Done = sheet.Done && sheet.Values.Count > 0,
+            Done = sheet.Done && sheet.Values.Count > 0 && !draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.At?.StartsWith($"{script.Code}/", StringComparison.Ordinal) == true && draft.AnswerTo(f) is null),
             Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
-            Stops = [],
             Required = sheet.Due,
         };
     }

@@ -34,21 +34,14 @@ public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepS
 /// <param name="Working">How it came about; null where it could not be worked out.</param>
 public sealed record SheetDerived(string Parameter, string Name, string Text, decimal? Value, string Unit, string? Item = null, bool About = false, Working? Working = null);
 
-/// <summary>An interval of the water, for the column.</summary>
-/// <param name="FromM">Its top, m.</param>
-/// <param name="ToM">Its lower end, m.</param>
-/// <param name="Label">What it is.</param>
-public sealed record SheetInterval(decimal FromM, decimal ToM, string Label);
-
 /// <summary>A described protocol on a visit.</summary>
 /// <param name="Protocol">Its code.</param>
 /// <param name="Due">True where it is due today.</param>
 /// <param name="Values">What stands.</param>
 /// <param name="Steps">Its steps, in order.</param>
 /// <param name="Derived">What follows.</param>
-/// <param name="Intervals">Where it was in the water.</param>
 public sealed record SheetProtocol(
-    string Protocol, bool Due, IReadOnlyList<SheetValue> Values, IReadOnlyList<SheetProtocolStep> Steps, IReadOnlyList<SheetDerived> Derived, IReadOnlyList<SheetInterval> Intervals)
+    string Protocol, bool Due, IReadOnlyList<SheetValue> Values, IReadOnlyList<SheetProtocolStep> Steps, IReadOnlyList<SheetDerived> Derived)
 {
     /// <summary>True once every step on the water is done or left out.</summary>
     [JsonIgnore]

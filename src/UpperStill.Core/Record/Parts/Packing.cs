@@ -30,9 +30,6 @@ internal sealed class Packing(IReadOnlyList<PackStop> stops, IReadOnlyList<KitIt
     /// <summary>True where a protocol is due anywhere.</summary>
     internal bool Takes(Protocol protocol) => stops.Any(s => s.Protocols.Contains(protocol));
 
-    /// <summary>True where the composite of a stop is pooled from a bottle sampler.</summary>
-    internal static bool Pools(PackStop stop) => stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
-
     /// <summary>A line that is no item of the kit.</summary>
     internal static PackNeed Plain(string key, Crate crate, string words, int count, string stops, string? counted = null) => new(key, crate, words, count, stops, counted, null, [], []);
 

@@ -108,7 +108,7 @@ internal sealed class SheetDraft(FoldRequest request)
     internal string Show(Length length) => LengthText.Show(length, Reader);
 
     /// <summary>Two standing values for one box: from two devices, or called twice on one.</summary>
-    internal void Disagreement(Beside beside, string what, IReadOnlyList<Entry> entries, Func<Entry, string> words)
+    internal void Disagreement(Beside beside, string what, IReadOnlyList<Entry> entries, Func<Entry, string> words, string? at = null)
     {
         if (entries.Count < 2)
         {
@@ -129,6 +129,6 @@ internal sealed class SheetDraft(FoldRequest request)
             : Finding.Check(
                 "devices-disagree", $"{a} on {first.Device}, {b} on {last.Device}.", "Nothing was dropped; the later stands for now.",
                 "Choose one and strike the other.")) with
-        { Beside = beside, About = [.. entries.Select(e => e.Id)] });
+        { Beside = beside, About = [.. entries.Select(e => e.Id)], At = at });
     }
 }

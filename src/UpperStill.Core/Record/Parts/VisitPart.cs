@@ -1,4 +1,3 @@
-using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Setup.Programmes;
 
@@ -46,54 +45,3 @@ public abstract class VisitPart(string code)
     /// <summary>What it needs on an outing.</summary>
     internal virtual IEnumerable<PackNeed> Pack(Packing outing) => [];
 }
-
-/// <summary>A step of a part on a visit.</summary>
-internal sealed record PartStep
-{
-    /// <summary>Its name.</summary>
-    internal required string Name { get; init; }
-
-    /// <summary>Where it stands in the order of work; see <see cref="StepRank"/>.</summary>
-    internal required int Rank { get; init; }
-
-    /// <summary>True once what it asks is written.</summary>
-    internal required bool Done { get; init; }
-
-    /// <summary>What it gave, or what it waits for.</summary>
-    internal required string Summary { get; init; }
-
-    /// <summary>Where a stop stands that keeps it from being done.</summary>
-    internal IReadOnlyList<Beside> Stops { get; init; } = [];
-
-    /// <summary>False where the visit may end without it.</summary>
-    internal bool Required { get; init; } = true;
-
-    /// <summary>What leaving says where it is open; null where that it is empty says enough.</summary>
-    internal Finding? Missing { get; init; }
-
-    /// <summary>True where leaving asks for it on visits of before it was asked what is due, too.</summary>
-    internal bool AskedBefore { get; init; }
-
-    /// <summary>False where it is never the next thing to do.</summary>
-    internal bool Waits { get; init; }
-}
-
-/// <summary>The order of work: clean water before anything that stirs, what gives a depth before what is taken there.</summary>
-internal static class StepRank
-{
-    internal const int Arrive = 0;
-    internal const int Sounding = 5;
-    internal const int ClarityFirst = 15;
-    internal const int ByHand = 20;
-    internal const int Clarity = 30;
-    internal const int Profile = 40;
-    internal const int Bottles = 50;
-    internal const int ClarityLast = 55;
-    internal const int Composite = 60;
-}
-
-/// <summary>What is lost where a step comes after another that it should come before.</summary>
-/// <param name="First">The step that should come first.</param>
-/// <param name="Then">The one that should come later; null for any.</param>
-/// <param name="Lost">What is lost.</param>
-internal sealed record MoveCost(string First, string? Then, string Lost);

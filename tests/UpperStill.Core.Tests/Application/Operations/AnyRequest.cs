@@ -1,8 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
-using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
 

@@ -3,6 +3,7 @@ using UpperStill.Core.Application.Delivery;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Described;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Geodesy;
 using UpperStill.Core.Tests.Application.Visits;
 
@@ -64,7 +65,7 @@ public class ObservationTests
         var visit = new ObservedVisit("moon-watch").Put("look", "phase", new ObservedValue { Words = "full" });
 
         Assert.Null(EntryCheck.Refusal(visit.Last!));
-        Assert.Equal(["protocol-unknown"], visit.Codes);
+        Assert.Equal(Beside.Header, Assert.Single(visit.Sheet.Findings, f => f.Code == "protocol-unknown").Beside);
         Assert.Null(visit.Sheet.Protocols);
     }
 
@@ -101,6 +102,31 @@ public class ObservationTests
 
         Assert.Contains("number-called-twice", visit.Codes);
         Assert.Equal("27 ppt", Assert.Single(visit.Protocol.Values).Text);
+    }
+
+    [Fact]
+    public void Whatever_is_said_has_an_address_on_the_page_of_its_protocol()
+    {
+        var visit = new ObservedVisit("refractometer").Number("read", "salinity", "21 ppt", "1").Number("read", "salinity", "27 ppt", "1").Put("read", "colour", new ObservedValue { Words = "red" }, "1");
+        for (var number = 1; number <= 3; number++)
+        {
+            visit.Yes("drop", "bubbles", true, "2", number);
+        }
+
+        Assert.Subset(visit.Codes.ToHashSet(), new HashSet<string> { "number-called-twice", "field-unknown", "drop-bubbles", "tries-many" });
+        Assert.All(visit.Sheet.Findings.Where(f => f.Beside == Beside.Observation), f => Assert.StartsWith("refractometer", f.At, StringComparison.Ordinal));
+        Assert.Equal("refractometer/drop/2/3/", visit.Sheet.Findings.Single(f => f.Code == "tries-many").At);
+    }
+
+    [Fact]
+    public void A_step_with_an_open_stop_is_not_done()
+    {
+        var visit = new ObservedVisit("refractometer").Number("zero", "zero", "0 ppt").Count("drop", "drops", 1, "1").Yes("drop", "bubbles", false, "1").Waited("wait", "wait", 30, "1").Number("read", "salinity", "140 ppt", "1");
+        Assert.NotEqual(StepState.Done, visit.Sheet.Steps.Single(s => s.Name == "refractometer").State);
+
+        visit.Visit.Strike(visit.Last!);
+        visit.Number("read", "salinity", "14 ppt", "1");
+        Assert.Equal(StepState.Done, visit.Sheet.Steps.Single(s => s.Name == "refractometer").State);
     }
 
     [Fact]

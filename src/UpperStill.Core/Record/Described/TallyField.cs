@@ -1,0 +1,16 @@
+using UpperStill.Core.Basis.Findings;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>A count by kind.</summary>
+internal sealed class TallyField(string code, string label, params FieldChoice[] kinds) : Field(code, label)
+{
+    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Tally, Required, Choices: kinds);
+
+    internal override bool Filled(ObservedValue value) => value.Counts is not null;
+
+    internal override IEnumerable<Finding> Judge(ObservedValue value) => [];
+
+    internal override string Text(ObservedValue value) =>
+        value.Counts is { Count: > 0 } counts ? string.Join(", ", counts.Select(c => $"{kinds.FirstOrDefault(k => k.Code == c.Key)?.Words ?? c.Key} {c.Value}")) : "none";
+}

@@ -1,0 +1,21 @@
+using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>A time that is waited, with both moments kept.</summary>
+internal sealed class TimerField(string code, string label, int leastS, string why) : Field(code, label)
+{
+    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Timer, Required, Wanted: leastS);
+
+    internal override bool Filled(ObservedValue value) => value is { At: not null, Until: not null };
+
+    /// <summary>Seconds; null where it was not ended, or ended before it began.</summary>
+    internal static decimal? Read(ObservedValue value) => value is { At: { } from, Until: { } until } && until >= from ? (decimal)(until - from).TotalSeconds : null;
+
+    internal override IEnumerable<Finding> Judge(ObservedValue value) => Read(value) is not { } seconds
+        ? [Finding.Stop("timer-backwards", $"{Label} ended before it began.", "A clock was set in between, or one of the two is mistyped.", "Strike it and time it again.")]
+        : seconds < leastS ? [CommonFindings.TimerShort.With(("seconds", Decimals.Fixed(seconds, 0)), ("asked", Decimals.Text(leastS)), ("why", why))] : [];
+
+    internal override string Text(ObservedValue value) => Read(value) is { } seconds ? $"{Decimals.Fixed(seconds, 0)} s" : "not ended";
+}

@@ -1,0 +1,15 @@
+namespace UpperStill.Core.Record.Parts;
+
+/// <summary>The order of work: clean water before anything that stirs, what gives a depth before what is taken there.</summary>
+internal static class StepRank
+{
+    internal const int Arrive = 0;
+    internal const int Sounding = 5;
+    internal const int ClarityFirst = 15;
+    internal const int ByHand = 20;
+    internal const int Clarity = 30;
+    internal const int Profile = 40;
+    internal const int Bottles = 50;
+    internal const int ClarityLast = 55;
+    internal const int Composite = 60;
+}
