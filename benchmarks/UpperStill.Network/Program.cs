@@ -51,11 +51,10 @@ using (var fast = connection.CreateCommand())
 }
 
 using var transaction = connection.BeginTransaction();
-var (visitRows, clarityRows) = (new Table(connection, "Visits", "Visit", "Station", "Day", "StartedAt", "Closed", "LastSequence", "Took", "Observers", "Review", "FieldSigned", "ResultsSigned", "OpenFindings", "OpenQuestions"),
-    new Table(connection, "Clarities", "Visit", "Station", "Day", "ClarityM", "Censored", "Usable", "Text", "Method", "SignedOff"));
+var (visitRows, readingRows) = (new Table(connection, "Visits", "Visit", "Station", "Day", "StartedAt", "Closed", "LastSequence", "Took", "Observers", "Review", "FieldSigned", "ResultsSigned", "OpenFindings", "OpenQuestions"),
+    new Table(connection, "Readings", "Visit", "Protocol", "Parameter", "Item", "Station", "Day", "Depth", "Value", "Unit", "Censored", "Usable", "OfLaboratory", "SignedOff", "Method", "Text"));
 var (levelRows, profileRows) = (new Table(connection, "Levels", "Visit", "Ordinal", "Station", "Day", "DepthM", "TemperatureC", "OxygenMgL"),
     new Table(connection, "Profiles", "Visit", "Station", "Day", "Usable", "SurfaceC", "BottomC", "ThermoclineM", "BottomOxygenMgL", "BottomM", "HypoxicM", "AnoxicM", "StabilityJM2", "AnoxicArea", "DeepOxygenMgL", "DeepThicknessM", "SignedOff"));
-var valueRows = new Table(connection, "Values", "Visit", "Analyte", "Place", "Station", "Day", "Depth", "Value", "Below", "Text", "Method", "SignedOff");
 for (var i = 0; i < stations; i++)
 {
     var chance = new Chance(scenario.Seed + (ulong)(7919 * i));
@@ -71,7 +70,7 @@ for (var i = 0; i < stations; i++)
             var text = day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
             var clarity = Math.Max(0.4, 4.5 + (trend * season) + (0.3 * shift) + (0.4 * chance.Bell())).ToString("F1", CultureInfo.InvariantCulture);
             visitRows.Add(visit, code, text, at.ToString("O", CultureInfo.InvariantCulture), 1, i, "Clarity,Profile", "Asa", "SignedOff", 1, 1, 0, 0);
-            clarityRows.Add(visit, code, text, clarity, 0, 1, $"{clarity} m", "disc seen again", 1);
+            readingRows.Add(visit, "clarity", "clarity", "", code, text, "", clarity, "m", "None", 1, 0, 1, "disc seen again", $"{clarity} m");
             var column = new LakeColumn(depth, false, day, shift);
             List<ProfileLevel> read = [];
             for (var level = 0; level < levels; level++)
@@ -86,10 +85,18 @@ for (var i = 0; i < stations; i++)
             profileRows.Add(
                 visit, code, text, 1, numbers.SurfaceC, numbers.BottomC, numbers.ThermoclineM, numbers.BottomOxygenMgL, numbers.BottomM, numbers.HypoxicM, numbers.AnoxicM, numbers.StabilityJM2, numbers.AnoxicArea, numbers.DeepOxygenMgL,
                 numbers.DeepThicknessM, 1);
+            foreach (var (parameter, value, unit) in new[] { ("surface-temperature", (double?)numbers.SurfaceC, "°C"), ("bottom-oxygen", numbers.BottomOxygenMgL, "mg/L"), ("thermocline", numbers.ThermoclineM, "m"), ("stability", numbers.StabilityJM2, "J/m²") })
+            {
+                if (value is { } number)
+                {
+                    readingRows.Add(visit, "profile", parameter, "", code, text, "", decimal.Round((decimal)number, 3).ToString(CultureInfo.InvariantCulture), unit, "None", 1, 0, 1, null, null);
+                }
+            }
+
             if (v % 2 == 0)
             {
                 var chlorophyll = Math.Round(3 + Math.Abs(chance.Bell()), 2).ToString(CultureInfo.InvariantCulture);
-                valueRows.Add(visit, "chlorophyll-a", "composite", code, text, "0 to 6 m", chlorophyll, 0, $"{chlorophyll} µg/L", "monochromatic", 1);
+                readingRows.Add(visit, "chlorophyll", "chlorophyll-a", "composite", code, text, "0 to 6 m", chlorophyll, "µg/L", "None", 1, 1, 1, "monochromatic", $"{chlorophyll} µg/L");
             }
         }
     }

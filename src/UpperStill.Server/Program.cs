@@ -104,7 +104,7 @@ builder.Services.ConfigureHttpJsonOptions(options =>
     json.RespectRequiredConstructorParameters = true;
     json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NoNulls.Refuse);
 });
-builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>().AddSchemaTransformer<ProtocolCodes>());
+builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>().AddSchemaTransformer<OpenCodes>());
 builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>
 {
     if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)

@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using UpperStill.Store.Log;
 using UpperStill.Store.People;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
@@ -67,17 +68,17 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Visits that are still to be worked out since a long import.</summary>
     public DbSet<WaitingVisitRow> Waiting => Set<WaitingVisitRow>();
 
-    /// <summary>Clarities, from the log.</summary>
-    public DbSet<ClarityRow> Clarities => Set<ClarityRow>();
+    /// <summary>Numbers of the record, from the log.</summary>
+    public DbSet<ReadingRow> Readings => Set<ReadingRow>();
+
+    /// <summary>Readings and levels together, one number a row.</summary>
+    public DbSet<RecordRow> Record => Set<RecordRow>();
 
     /// <summary>Levels of profiles, from the log.</summary>
     public DbSet<LevelRow> Levels => Set<LevelRow>();
 
     /// <summary>Samples, from the log.</summary>
     public DbSet<SampleRow> Samples => Set<SampleRow>();
-
-    /// <summary>What visits say of analytes, from the log.</summary>
-    public DbSet<ValueRow> Values => Set<ValueRow>();
 
     /// <summary>What profiles leave in the record, from the log.</summary>
     public DbSet<ProfileRow> Profiles => Set<ProfileRow>();
@@ -213,10 +214,16 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             waiting.HasKey(w => w.Visit);
             waiting.HasIndex(w => new { w.Station, w.Day });
         });
-        builder.Entity<ClarityRow>(clarity =>
+        builder.Entity<ReadingRow>(reading =>
         {
-            clarity.HasKey(c => c.Visit);
-            clarity.HasIndex(c => new { c.Station, c.Day });
+            reading.HasKey(r => new { r.Visit, r.Protocol, r.Parameter, r.Item });
+            reading.HasIndex(r => new { r.Station, r.Parameter, r.Day });
+            reading.Property(r => r.Censored).HasConversion<string>();
+        });
+        builder.Entity<RecordRow>(record =>
+        {
+            record.HasNoKey().ToView("Record");
+            record.Property(r => r.Censored).HasConversion<string>();
         });
         builder.Entity<LevelRow>(level =>
         {
@@ -229,11 +236,6 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             sample.HasIndex(s => s.Body);
             sample.HasIndex(s => s.Manifest);
             sample.HasIndex(s => new { s.Open, s.Day });
-        });
-        builder.Entity<ValueRow>(value =>
-        {
-            value.HasKey(v => new { v.Visit, v.Analyte, v.Place });
-            value.HasIndex(v => new { v.Station, v.Day });
         });
         builder.Entity<HeldResultRow>(row =>
         {
@@ -250,7 +252,7 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         {
             answer.HasKey(a => new { a.Reader, a.Subject, a.Station });
             answer.Property(a => a.Reader).HasConversion<string>();
-            answer.Property(a => a.Subject).HasConversion<string>();
+            answer.Property(a => a.Subject).HasConversion(s => s.Code, code => new Parameter(code));
         });
         builder.Entity<StationMarkRow>().HasKey(m => m.Station);
         builder.Entity<SeriesJoinRow>().HasKey(j => new { j.Station, j.Subject, j.Day });

@@ -155,14 +155,14 @@ public sealed class BackupTests : IDisposable
         {
             await connection.OpenAsync();
             await using var command = connection.CreateCommand();
-            command.CommandText = "UPDATE Clarities SET ClarityM = 9 WHERE Visit = (SELECT Visit FROM Clarities LIMIT 1)";
+            command.CommandText = "UPDATE Readings SET Value = 9 WHERE Parameter = 'clarity' AND Visit = (SELECT Visit FROM Readings WHERE Parameter = 'clarity' LIMIT 1)";
             await command.ExecuteNonQueryAsync();
         }
 
         using var said = new StringWriter();
         Assert.Equal(1, await Commands.RunAsync(["verify", "--data", server.Folder], said, CancellationToken.None));
 
-        Assert.Contains("Clarities: 1 rows do not follow from the log", said.ToString(), StringComparison.Ordinal);
+        Assert.Contains("Readings: 1 rows do not follow from the log", said.ToString(), StringComparison.Ordinal);
         Assert.Empty(Directory.GetFiles(server.Folder, "verify-*"));
     }
 
@@ -249,7 +249,7 @@ public sealed class BackupTests : IDisposable
             // As the build before people had ids left it.
             await book.Database.ExecuteSqlRawAsync("""
                 UPDATE Kit SET Definition = json_set(Definition, '$.checks', (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
-                DROP TRIGGER Marks_VisitChanged; DROP TABLE WaitingVisits; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
+                DROP TRIGGER Marks_VisitChanged; DROP VIEW Record; DROP TABLE Readings; CREATE TABLE Clarities (Visit TEXT PRIMARY KEY); CREATE TABLE "Values" (Visit TEXT PRIMARY KEY); DROP TABLE WaitingVisits; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
                 ALTER TABLE Entries DROP COLUMN Person; ALTER TABLE Entries DROP COLUMN DeliveredById;
                 ALTER TABLE People DROP COLUMN LinkFrom; ALTER TABLE People DROP COLUMN LinkBy; ALTER TABLE People DROP COLUMN CalendarKey;
                 ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version; ALTER TABLE Kit DROP COLUMN Version; ALTER TABLE Laboratories DROP COLUMN Version;

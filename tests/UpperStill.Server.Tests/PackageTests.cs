@@ -29,10 +29,11 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         using var one = server.Services.CreateScope();
         using var other = empty.Services.CreateScope();
         var (from, into) = (one.ServiceProvider.GetRequiredService<FieldBook>(), other.ServiceProvider.GetRequiredService<FieldBook>());
-        await SameAsync(from.Clarities.OrderBy(c => c.Visit), into.Clarities.OrderBy(c => c.Visit), c => $"{c.Visit} {c.Station} {c.Day} {c.ClarityM} {c.Censored} {c.Usable} {c.Text} {c.Method}");
+        await SameAsync(
+            from.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item), into.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item),
+            r => $"{r.Visit} {r.Station} {r.Day} {r.Protocol} {r.Parameter} {r.Item} {r.Depth} {r.Value} {r.Unit} {r.Censored} {r.Usable} {r.OfLaboratory} {r.SignedOff} {r.Text} {r.Method}");
         await SameAsync(from.Visits.OrderBy(v => v.Visit), into.Visits.OrderBy(v => v.Visit), v => $"{v.Visit} {v.Station} {v.StartedAt} {v.Closed} {v.Took} {v.Observers} {v.Review} {v.FieldSigned} {v.ResultsSigned} {v.OpenFindings}");
         await SameAsync(from.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal), into.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal), l => $"{l.Visit} {l.Ordinal} {l.DepthM} {l.TemperatureC} {l.OxygenMgL}");
-        await SameAsync(from.Values.OrderBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place), into.Values.OrderBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place), v => $"{v.Visit} {v.Analyte} {v.Place} {v.Value} {v.Below} {v.Text} {v.Method}");
         await SameAsync(from.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal), into.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal), f => $"{f.Visit} {f.Code} {f.Level} {f.Seen} {f.Kept}");
         await SameAsync(from.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number), into.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number), s => s.Definition);
 

@@ -45,6 +45,27 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     [Fact]
+    public async Task What_a_described_protocol_works_out_is_in_the_record_like_any_other_number()
+    {
+        using var http = await server.AsAsync("coordinator");
+        var station = (await http.GetFromJsonAsync<JsonObject>("/api/stations/SKA-1", Cancel))!;
+        var salinity = station["series"]!.AsArray().Single(s => (string)s!["subject"]! == "salinity")!;
+        Assert.Equal("salinity", (string)salinity["name"]!);
+        Assert.NotEmpty(salinity["points"]!.AsArray());
+
+        var beside = (await http.GetFromJsonAsync<JsonObject>("/api/record/stations?subject=salinity", Cancel))!;
+        Assert.Equal("ppt", (string)beside["unit"]!);
+        Assert.Equal("SKA-1", (string)Assert.Single(beside["stations"]!.AsArray())!["station"]!);
+        Assert.Contains(beside["subjects"]!.AsArray(), s => (string)s!["code"]! == "salinity");
+        Assert.Equal(HttpStatusCode.BadRequest, (await http.GetAsync("/api/record/stations?subject=saltiness", Cancel)).StatusCode);
+
+        var limit = new JsonObject { ["subject"] = "salinity", ["above"] = true, ["value"] = 12, ["name"] = "Mussels", ["source"] = "the mussel farm" };
+        Assert.Equal(HttpStatusCode.OK, (await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)).StatusCode);
+        limit["subject"] = "saltiness";
+        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)).StatusCode);
+    }
+
+    [Fact]
     public async Task Each_station_of_a_water_says_whether_it_changes_how_sure_that_is_and_what_it_would_take()
     {
         using var http = await server.AsAsync("reader");

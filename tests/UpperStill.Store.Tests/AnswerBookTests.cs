@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
@@ -22,9 +23,9 @@ public sealed class AnswerBookTests
         var first = await ClarityAsync(test);
         await using (var book = test.Book())
         {
-            Assert.Equal(SubjectWords.Measured.Count, await book.Answers.CountAsync(Cancel));
+            Assert.Equal(Subjects.Measured.Count, await book.Answers.CountAsync(Cancel));
             // A mark that only a kept answer can have.
-            await book.Answers.Where(a => a.Subject == TrendSubject.Clarity).ExecuteUpdateAsync(a => a.SetProperty(r => r.Definition, r => r.Definition!.Replace("\"detail\":\"", "\"detail\":\"kept ")), Cancel);
+            await book.Answers.Where(a => a.Subject == Parameter.Clarity).ExecuteUpdateAsync(a => a.SetProperty(r => r.Definition, r => r.Definition!.Replace("\"detail\":\"", "\"detail\":\"kept ")), Cancel);
         }
 
         Assert.Equal($"kept {first.Detail}", (await ClarityAsync(test)).Detail);
@@ -90,8 +91,8 @@ public sealed class AnswerBookTests
         await using var test = await WithVisitsAsync();
         await using var book = test.Book();
         var rows = await book.Stations.AsNoTracking().ToListAsync(Cancel);
-        var tests = await book.TestsAsync(rows, TrendSubject.Clarity, Cancel);
-        var answers = await book.AnswersAsync(rows, [TrendSubject.Clarity], ReaderUnit.AsRead, Cancel);
+        var tests = await book.TestsAsync(rows, Parameter.Clarity, Cancel);
+        var answers = await book.AnswersAsync(rows, [Parameter.Clarity], ReaderUnit.AsRead, Cancel);
         Assert.Equal(answers.Select(a => (a.Key, RegionalStation.Of(a.Single()))), tests.Select(t => (t.Key, t.Single())));
     }
 
@@ -107,7 +108,7 @@ public sealed class AnswerBookTests
     private static async Task<SeriesAnswer> ClarityAsync(TestBook test)
     {
         await using var book = test.Book();
-        return (await AnswersAsync(book)).Single(a => a.Subject == TrendSubject.Clarity);
+        return (await AnswersAsync(book)).Single(a => a.Subject == Parameter.Clarity);
     }
 
     private static async Task<IReadOnlyList<SeriesAnswer>> AnswersAsync(FieldBook book) =>

@@ -271,7 +271,7 @@ public class LogBookTests
             TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))),
             TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))));
         await using var book = test.Book();
-        await book.Clarities.ExecuteUpdateAsync(c => c.SetProperty(r => r.Text, "1.7 m"));
+        await book.Readings.Clarity().ExecuteUpdateAsync(c => c.SetProperty(r => r.Text, "1.7 m"));
 
         var change = Assert.Single(await book.RebuildAsync(CancellationToken.None));
 

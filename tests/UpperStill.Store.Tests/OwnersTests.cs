@@ -245,7 +245,7 @@ public class OwnersTests
         await using var test = await TestBook.OpenAsync();
         await using (var book = test.Book())
         {
-            await book.Database.ExecuteSqlRawAsync("CREATE TRIGGER fault BEFORE INSERT ON Clarities WHEN NEW.ClarityM > 5 BEGIN SELECT RAISE(ABORT, 'a fault of ours'); END");
+            await book.Database.ExecuteSqlRawAsync("CREATE TRIGGER fault BEFORE INSERT ON Readings WHEN NEW.Parameter = 'clarity' AND CAST(NEW.Value AS REAL) > 5 BEGIN SELECT RAISE(ABORT, 'a fault of ours'); END");
         }
 
         var (bad, good) = (Begin(out var start, "HAR-2"), Begin(out var other, "HAR-2"));

@@ -73,10 +73,10 @@ internal sealed class TestBook : IAsyncDisposable
     {
         await using var book = Book();
         var visits = await book.Visits.AsNoTracking().OrderBy(v => v.Visit).ToListAsync();
-        var clarities = await book.Clarities.AsNoTracking().OrderBy(c => c.Visit).ToListAsync();
+        var readings = await book.Readings.AsNoTracking().OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item).ToListAsync();
         var findings = await book.Findings.AsNoTracking().OrderBy(f => f.Visit).ThenBy(f => f.Ordinal).ToListAsync();
         var levels = await book.Levels.AsNoTracking().OrderBy(l => l.Visit).ThenBy(l => l.Ordinal).ToListAsync();
-        return string.Join('\n', [JsonSerializer.Serialize(visits), JsonSerializer.Serialize(clarities), JsonSerializer.Serialize(findings), JsonSerializer.Serialize(levels)]);
+        return string.Join('\n', [JsonSerializer.Serialize(visits), JsonSerializer.Serialize(readings), JsonSerializer.Serialize(findings), JsonSerializer.Serialize(levels)]);
     }
 
     public ValueTask DisposeAsync()

@@ -1,5 +1,6 @@
 import { createRootRoute, createRoute, createRouter, lazyRouteComponent, redirect } from '@tanstack/react-router';
 import { home } from './api/home';
+import { type View, viewIn } from './record/views';
 import { Page } from './ui/Page';
 import { StartPage } from './water/StartPage';
 import { StationsPage } from './water/StationsPage';
@@ -166,26 +167,13 @@ const answers = createRoute({
   path: '/record',
   component: lazyRouteComponent(() => import('./record/AnswersPage'), 'AnswersPage'),
 });
-export const VIEWS = [
-  'clarity',
-  'profiles',
-  'oxygen',
-  'chlorophyll',
-  'phosphorus',
-  'bottom-oxygen',
-  'surface-temperature',
-  'thermocline',
-  'stability',
-  'together',
-] as const;
-export type View = (typeof VIEWS)[number];
-const record = createRoute({
+export const record = createRoute({
   getParentRoute: () => root,
   path: '/record/$station',
   component: lazyRouteComponent(() => import('./record/RecordPage'), 'RecordPage'),
   validateSearch: (search: Record<string, unknown>): { visit?: string; of?: View } => ({
     ...(typeof search.visit === 'string' && { visit: search.visit }),
-    ...(VIEWS.includes(search.of as View) && { of: search.of as View }),
+    ...viewIn(search),
   }),
 });
 const report = createRoute({
@@ -200,7 +188,7 @@ const beside = createRoute({
   path: '/record/beside',
   component: lazyRouteComponent(() => import('./record/BesidePage'), 'BesidePage'),
   validateSearch: (search: Record<string, unknown>): { of?: View; year?: number } => ({
-    ...(VIEWS.includes(search.of as View) && { of: search.of as View }),
+    ...viewIn(search),
     ...(Number.isInteger(search.year) && { year: search.year as number }),
   }),
 });

@@ -1,5 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
+using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Reference;
@@ -13,7 +15,7 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Value">The number, in the subject's unit.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="Source">Where it stands.</param>
-public sealed record Benchmark(Guid Id, TrendSubject Subject, bool Above, decimal Value, string Name, string Source);
+public sealed record Benchmark(Guid Id, Parameter Subject, bool Above, decimal Value, string Name, string Source);
 
 /// <summary>A limit to be kept.</summary>
 /// <param name="Subject">What it is of.</param>
@@ -21,7 +23,7 @@ public sealed record Benchmark(Guid Id, TrendSubject Subject, bool Above, decima
 /// <param name="Value">The number, in the subject's unit.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="Source">Where it stands.</param>
-public sealed record NewBenchmark(TrendSubject Subject, bool Above, decimal Value, string Name, string Source);
+public sealed record NewBenchmark(Parameter Subject, bool Above, decimal Value, string Name, string Source);
 
 /// <summary>Limits that values of a water are held against.</summary>
 internal static class BenchmarkEndpoints
@@ -50,6 +52,11 @@ internal static class BenchmarkEndpoints
         if (!caller.May.Coordinates(code))
         {
             return Gate.Refused;
+        }
+
+        if (!Subjects.Measured.Contains(given.Subject))
+        {
+            throw new UnknownChoiceException(given.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
         }
 
         if (given.Value < 0 || given.Name.Trim().Length is 0 or > Longest || given.Source.Trim().Length is 0 or > Longest)
@@ -84,5 +91,5 @@ internal static class BenchmarkEndpoints
 
     private static string Words(BenchmarkRow row) => FormattableString.Invariant($"{row.Subject} {(row.Above ? "above" : "below")} {row.Value}: {row.Name} ({row.Source})");
 
-    private static Benchmark Show(BenchmarkRow row) => new(row.Id, Enum.Parse<TrendSubject>(row.Subject), row.Above, row.Value, row.Name, row.Source);
+    private static Benchmark Show(BenchmarkRow row) => new(row.Id, new Parameter(row.Subject), row.Above, row.Value, row.Name, row.Source);
 }

@@ -1,8 +1,10 @@
 using System.Text.Json;
+using UpperStill.Core.Record.Readings;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Oxygen;
+using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
@@ -27,7 +29,7 @@ public sealed record RecordProfile(Guid Visit, DateOnly Day, bool SignedOff, IRe
 /// <param name="Subject">What the series is of.</param>
 /// <param name="Day">The first day of the new method.</param>
 /// <param name="Why">Why they may be joined; null to take the join back.</param>
-public sealed record SeriesJoin(TrendSubject Subject, DateOnly Day, string? Why = null);
+public sealed record SeriesJoin(Parameter Subject, DateOnly Day, string? Why = null);
 
 /// <summary>The record of stations and waters: series, profiles, answers.</summary>
 internal static class RecordEndpoints
@@ -48,9 +50,9 @@ internal static class RecordEndpoints
                 caller.May.Sees(code) && await desk.ReportAsync(code, year ?? clock.GetLocalNow().Year, Named(reader, ReaderUnit.AsRead), cancel) is { } report ? Results.Ok(report) : WaterEndpoints.Unknown(code))
             .For(AccessLevel.SignedIn).WithName("water-report").WithTags("record").WithSummary("The annual report on a water, in plain words, with what its pictures are drawn from.")
             .Produces<WaterReport>().ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(Named(subject, TrendSubject.Clarity), cancel))
+        app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(Measured(subject), cancel))
             .For(AccessLevel.SignedIn).WithName("region").WithTags("record").WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
-        app.MapGet("/api/record/stations", async (string? subject, int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.BesideAsync(Named(subject, TrendSubject.Clarity), year, Named(reader, ReaderUnit.AsRead), cancel))
+        app.MapGet("/api/record/stations", async (string? subject, int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.BesideAsync(Measured(subject), year, Named(reader, ReaderUnit.AsRead), cancel))
             .For(AccessLevel.SignedIn).WithName("stations-beside").WithTags("record").WithSummary("Stations that the caller may see, side by side: one subject, one year beside those before it.");
         app.MapGet("/api/record/summary", async (int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.SummaryAsync(year, Named(reader, ReaderUnit.AsRead), cancel))
             .For(AccessLevel.SignedIn).WithName("record-summary").WithTags("record").WithSummary("The coordinator's summary of a year across waters: what was done, what changes, what waits.");
@@ -67,7 +69,7 @@ internal static class RecordEndpoints
         var levels = (await book.Levels.AsNoTracking().Where(l => l.Station == code && l.Day >= from && l.Day <= until).ToListAsync(cancel)).ToLookup(l => l.Visit);
         var profiles = (await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Day >= from && p.Day <= until).ToListAsync(cancel)).ToDictionary(p => p.Visit);
         var visits = await book.Visits.AsNoTracking().Where(v => v.Station == code && v.Day >= from && v.Day <= until).OrderBy(v => v.StartedAt).Select(v => new { v.Visit, v.Day, v.FieldSigned }).ToListAsync(cancel);
-        var clarities = await book.Clarities.AsNoTracking().Where(c => c.Station == code && c.Day >= from && c.Day <= until && !c.Censored).ToDictionaryAsync(c => c.Visit, c => c.ClarityM, cancel);
+        var clarities = await book.Readings.AsNoTracking().Clarity().Where(c => c.Station == code && c.Day >= from && c.Day <= until && c.Censored == Censoring.None).ToDictionaryAsync(c => c.Visit, c => c.Value, cancel);
         return Results.Ok(visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => Profile(v.Visit, v.Day, v.FieldSigned)).ToList());
 
         RecordProfile Profile(Guid visit, DateOnly day, bool signed)
@@ -96,6 +98,11 @@ internal static class RecordEndpoints
             return Gate.Refused;
         }
 
+        if (!Subjects.Measured.Contains(join.Subject))
+        {
+            throw new UnknownChoiceException(join.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
+        }
+
         var (subject, row) = (join.Subject.ToString(), await book.SeriesJoins.FindAsync([code, join.Subject.ToString(), join.Day], cancel));
         if (join.Why is not null && string.IsNullOrWhiteSpace(join.Why))
         {
@@ -122,6 +129,9 @@ internal static class RecordEndpoints
         await book.SaveChangesAsync(cancel);
         return Results.NoContent();
     }
+
+    private static Parameter Measured(string? code) => code is null ? Parameter.Clarity
+        : Subjects.Measured.Contains(new Parameter(code)) ? new Parameter(code) : throw new UnknownChoiceException(code, [.. Subjects.Measured.Select(p => p.Code)]);
 
     // A choice by the name it has in JSON.
     private static T Named<T>(string? name, T usual)

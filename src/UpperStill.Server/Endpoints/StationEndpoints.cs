@@ -1,4 +1,6 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.History;
@@ -60,7 +62,7 @@ internal static class StationEndpoints
                 var rows = await book.StationsAsync(caller.May, cancel);
                 var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
                 var changed = await book.Stations.Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code).Max(v => (long?)v.LastSequence) }).ToDictionaryAsync(s => s.Code, s => s.Last ?? 0, cancel);
-                var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(c => c.Station, c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text));
+                var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(c => c.Station, c => new ClarityPoint(c.Visit, c.Day, c.Value, c.Censored == Censoring.Above, c.Usable, c.Text));
                 return rows.ConvertAll(row => new StationSummary(row.Read(), programmes[row.Programme].Name, changed[row.Code] + setUp, caller.May.Samples(row.Water), last.GetValueOrDefault(row.Code)));
             })
             .For(AccessLevel.SignedIn).WithName("stations").WithTags("stations").WithSummary("The stations that the caller may see, with their last clarity.");
@@ -81,9 +83,9 @@ internal static class StationEndpoints
                 var here = (await book.Users.AsNoTracking().ToListAsync(cancel)).Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode)).Select(p => p.Id).ToHashSet();
                 context = context with { People = [.. context.People!.Where(p => here.Contains(p.Id))], Others = await book.KnownAsync(code, DateOnly.FromDateTime(clock.GetLocalNow().DateTime), cancel) };
                 return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), row.Line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
-                    await book.Values.AsNoTracking().Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Analyte).ThenBy(v => v.Place)
-                        .Select(v => new StationValue(v.Visit, v.Day, v.Analyte, v.Place, v.Depth, v.Value, v.Below, v.Text)).ToListAsync(cancel),
-                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == TrendSubject.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode), crew));
+                    await book.Readings.AsNoTracking().Where(v => v.Station == code && v.OfLaboratory).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Parameter).ThenBy(v => v.Item)
+                        .Select(v => new StationValue(v.Visit, v.Day, v.Parameter, v.Item, v.Depth, v.Value, v.Censored == Censoring.Below, v.Text!)).ToListAsync(cancel),
+                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == Parameter.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode), crew));
             })
             .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
             .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);

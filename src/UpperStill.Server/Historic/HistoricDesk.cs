@@ -1,8 +1,8 @@
 using System.Text.Json;
+using UpperStill.Core.Record.Readings;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Import;
 using UpperStill.Core.Application.Review;
-using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Review;
 using UpperStill.Core.Record.Entries;
@@ -73,7 +73,7 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
     private const int MostFindings = 200;
     private const int MostShown = 10;
     private const string Device = "old table";
-    private static readonly TrendSubject[] Subjects = [TrendSubject.Clarity, TrendSubject.Chlorophyll, TrendSubject.Phosphorus];
+    private static readonly Parameter[] Subjects = [Parameter.Clarity, Parameter.Chlorophyll, Parameter.Phosphorus];
 
     /// <summary>Reads a table, and keeps its visits where that is asked; all of them or none.</summary>
     /// <param name="rows">Its rows.</param>

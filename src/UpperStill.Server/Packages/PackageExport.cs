@@ -5,11 +5,14 @@ using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Science.Statistics;
 using UpperStill.Formats.Calendars;
 using UpperStill.Formats.Packages;
 using UpperStill.Server.Hosting;
 using UpperStill.Store;
 using UpperStill.Store.Log;
+using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Packages;
@@ -121,43 +124,24 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
 
     private async IAsyncEnumerable<string?[]> ReadingsAsync(string code, [EnumeratorCancellation] CancellationToken cancel)
     {
-        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit, v.FieldSigned, v.ResultsSigned }).ToListAsync(cancel);
+        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit }).ToListAsync(cancel);
         foreach (var part in visits.Chunk(VisitsAtOnce))
         {
             var ids = part.Select(v => v.Visit).ToList();
-            var clarities = await book.Clarities.AsNoTracking().Where(c => ids.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
-            var levels = (await book.Levels.AsNoTracking().Where(l => ids.Contains(l.Visit)).OrderBy(l => l.Ordinal).ToListAsync(cancel)).ToLookup(l => l.Visit);
-            var profiles = await book.Profiles.AsNoTracking().Where(p => ids.Contains(p.Visit)).ToDictionaryAsync(p => p.Visit, p => p.Usable, cancel);
-            var values = (await book.Values.AsNoTracking().Where(v => ids.Contains(v.Visit)).OrderBy(v => v.Analyte).ThenBy(v => v.Place).ToListAsync(cancel)).ToLookup(v => v.Visit);
-            foreach (var visit in part)
+            var rows = (await book.Record.Where(r => ids.Contains(r.Visit)).ToListAsync(cancel)).ToLookup(r => r.Visit);
+            foreach (var r in part.SelectMany(v => rows[v.Visit].OrderBy(Place).ThenBy(r => r.DepthM).ThenBy(r => r.DepthM is null ? 0 : r.Parameter == "temperature" ? 0 : 1).ThenBy(r => r.Parameter, StringComparer.Ordinal).ThenBy(r => r.Item, StringComparer.Ordinal)))
             {
-                var id = visit.Visit.ToString();
-                if (clarities.GetValueOrDefault(visit.Visit) is { } c)
-                {
-                    yield return [id, c.Station, Day(c.Day), "clarity", null, null, Decimals.Text(c.ClarityM), c.Censored ? "above" : null, "m", c.Text, c.Method, Yes(c.Usable), Yes(visit.FieldSigned)];
-                }
-
-                foreach (var l in levels[visit.Visit])
-                {
-                    var usable = Yes(profiles.GetValueOrDefault(visit.Visit, true));
-                    if (l.TemperatureC is { } celsius)
-                    {
-                        yield return [id, l.Station, Day(l.Day), "temperature", "profile", Number(l.DepthM), Number(celsius), null, "°C", null, null, usable, Yes(visit.FieldSigned)];
-                    }
-
-                    if (l.OxygenMgL is { } oxygen)
-                    {
-                        yield return [id, l.Station, Day(l.Day), "dissolved oxygen", "profile", Number(l.DepthM), Number(oxygen), null, "mg/L", null, null, usable, Yes(visit.FieldSigned)];
-                    }
-                }
-
-                foreach (var v in values[visit.Visit])
-                {
-                    yield return [id, v.Station, Day(v.Day), v.Analyte, $"{v.Place} {v.Depth}".Trim(), null, Decimals.Text(v.Value), v.Below ? "below" : null, Core.Setup.Laboratories.Analytes.Find(v.Analyte)?.Unit, v.Text, v.Method, "true", Yes(visit.ResultsSigned)];
-                }
+                yield return
+                [
+                    r.Visit.ToString(), r.Station, Day(r.Day), r.Parameter, $"{r.Item} {r.Depth}".Trim() is { Length: > 0 } at ? at : null, r.DepthM is { } m ? Number(m) : null, Decimals.Text(r.Value),
+                    r.Censored switch { Censoring.Above => "above", Censoring.Below => "below", _ => null }, r.Unit, r.Text, r.Method, Yes(r.Usable), Yes(r.SignedOff),
+                ];
             }
         }
     }
+
+    // Clarity, the levels of the profile from the surface down, what else was read, what a laboratory gave.
+    private static int Place(RecordRow row) => row.OfLaboratory ? 3 : row.DepthM is not null ? 1 : row.Parameter == Parameter.Clarity.Code ? 0 : 2;
 
     private static async IAsyncEnumerable<string?[]> EachAsync<TRow>(IQueryable<TRow> rows, Func<TRow, string?[]> fields, [EnumeratorCancellation] CancellationToken cancel)
         where TRow : class

@@ -3,6 +3,7 @@ using System.Security.Cryptography;
 using System.Text.Json;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Delivery;
 using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Basis.Findings;
@@ -71,12 +72,12 @@ public sealed class PackageImport(FieldBook book, LogBook log, Instance instance
         var stations = reader.Rows(PackageTables.Stations).Select(r => new StationRow { Code = Text(r, 0), Water = Text(r, 1), Programme = Text(r, 2), Line = r[3], Weekdays = r[4] ?? string.Empty, Ordinal = Whole(r, 5), Definition = Json(r, 6) }).ToList();
         book.Stations.AddRange(stations);
         book.Laboratories.AddRange(reader.Rows(PackageTables.Laboratories).Select(r => new LaboratoryRow { Code = Text(r, 0), Definition = Json(r, 1) }));
-        book.SeriesJoins.AddRange(reader.Rows(PackageTables.Joins).Select(r => new SeriesJoinRow { Station = Text(r, 0), Subject = Text(r, 1), Day = Day(r, 2), Why = Text(r, 3), By = Text(r, 4) }));
+        book.SeriesJoins.AddRange(reader.Rows(PackageTables.Joins).Select(r => new SeriesJoinRow { Station = Text(r, 0), Subject = Parameter.Kept(Text(r, 1)).Code, Day = Day(r, 2), Why = Text(r, 3), By = Text(r, 4) }));
         book.Benchmarks.AddRange(reader.Rows(PackageTables.Limits).Select(r => new BenchmarkRow
         {
             Id = Guid.Parse(Text(r, 0)),
             Water = Text(r, 1),
-            Subject = Text(r, 2),
+            Subject = Parameter.Kept(Text(r, 2)).Code,
             Above = Text(r, 3) == "true",
             Value = decimal.Parse(Text(r, 4), CultureInfo.InvariantCulture),
             Name = Text(r, 5),

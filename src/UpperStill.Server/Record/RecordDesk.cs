@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Import;
 using UpperStill.Core.Application.Reports;
 using UpperStill.Core.Application.Trends;
@@ -37,7 +38,11 @@ public sealed record WaterReport(string Water, string District, int Year, IReadO
 /// <param name="Years">Years with visits, the newest first.</param>
 /// <param name="Summary">The words.</param>
 /// <param name="Stations">The numbers.</param>
-public sealed record RecordSummary(int Year, IReadOnlyList<int> Years, SummaryResult Summary, IReadOnlyList<StationYear> Stations);
+public sealed record RecordSummary(int Year, IReadOnlyList<int> Years, SummaryResult Summary, IReadOnlyList<StationYear> Stations)
+{
+    /// <summary>What is told of each station, in order.</summary>
+    public IReadOnlyList<SubjectName> Subjects { get; } = [.. Core.Application.Trends.Subjects.Names.Where(n => Core.Application.Trends.Subjects.AskedAfter.Contains(n.Code))];
+}
 
 /// <summary>Asks the record: is it changing, how sure is that, what would it take to know.</summary>
 public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
@@ -51,7 +56,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
     }
 
     /// <summary>One subject over all stations that the caller may see.</summary>
-    public async Task<RegionalResult> RegionAsync(TrendSubject subject, CancellationToken cancel)
+    public async Task<RegionalResult> RegionAsync(Parameter subject, CancellationToken cancel)
     {
         var tests = await book.TestsAsync(await book.StationsAsync(caller.May, cancel), subject, cancel);
         return RegionalTrend.Together(subject, [.. tests.Select(t => t.First())]);
@@ -68,18 +73,18 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
         var rows = await book.StationsAsync(caller.May, cancel, code);
         var codes = rows.ConvertAll(r => r.Code);
         var (from, until) = (new DateOnly(year, 1, 1), new DateOnly(year, 12, 31));
-        var series = await book.SeriesAsync(rows, SubjectWords.AskedAfter, cancel);
+        var series = await book.SeriesAsync(rows, Subjects.AskedAfter, cancel);
         var profiles = (await book.Profiles.AsNoTracking().Where(p => codes.Contains(p.Station) && p.Usable && p.Day >= from && p.Day <= until).OrderBy(p => p.Day).ToListAsync(cancel)).ToLookup(p => p.Station, p => p.Oxygen());
         List<ReportStation> stations = [.. rows.AsParallel().AsOrdered().Select(row => ReportStation.Of(row.Code, row.Read().Name, [.. series[row.Code].Series.Select(s => s.Ask(series[row.Code].Native, reader))], [.. profiles[row.Code]]))];
         var visits = await book.Visits.AsNoTracking().Where(v => codes.Contains(v.Station) && v.Day >= from && v.Day <= until).OrderBy(v => v.Day).ToListAsync(cancel);
         var observers = Observers(visits);
         var years = await book.Visits.Where(v => codes.Contains(v.Station)).Select(v => v.Day.Year).Distinct().OrderDescending().ToListAsync(cancel);
         var report = AnnualReport.Write(new ReportRequest(water.Read().Name, year, visits.Count, visits.Count > 0 ? visits[0].Day : null, visits.Count > 0 ? visits[^1].Day : null, observers, stations));
-        return new WaterReport(code, water.Read().District, year, years, report, [.. stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Pictured).Select(t => new ReportSeries(s.Code, s.Name, t)))]);
+        return new WaterReport(code, water.Read().District, year, years, report, [.. stations.SelectMany(s => s.Trends.Where(t => Subjects.Of(t.Subject).Pictured).Select(t => new ReportSeries(s.Code, s.Name, t)))]);
     }
 
     /// <summary>Stations that the caller may see, side by side.</summary>
-    public Task<SideBySide> BesideAsync(TrendSubject subject, int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (subject, year, reader), async () =>
+    public Task<SideBySide> BesideAsync(Parameter subject, int? year, ReaderUnit reader, CancellationToken cancel) => pages.AskAsync(book, caller, (subject, year, reader), async () =>
     {
         var rows = await book.StationsAsync(caller.May, cancel);
         var answers = await book.AnswersAsync(rows, [subject], reader, cancel);
@@ -100,7 +105,7 @@ public sealed class RecordDesk(FieldBook book, Caller caller, WholePages pages)
         var lost = (await book.Samples.AsNoTracking().Where(s => s.Day >= from && s.Day <= until && (s.State == nameof(SampleState.Lost) || s.State == nameof(SampleState.Rejected))).Select(s => s.Station).ToListAsync(cancel)).ToLookup(s => s);
         var places = rows.ConvertAll(r => r.Read());
         var natives = places.ToDictionary(p => p.Code, p => p.NativeUnit());
-        var answers = await book.AnswersAsync(rows, SubjectWords.AskedAfter, reader, (station, answer) => SummaryTrend.Of(answer, which, natives[station], reader), cancel);
+        var answers = await book.AnswersAsync(rows, Subjects.AskedAfter, reader, (station, answer) => SummaryTrend.Of(answer, which, natives[station], reader), cancel);
         var stations = places.ConvertAll(row => new SummaryStation(
             row, visits[row.Code].Count(), visits[row.Code].Count(v => !v.FieldSigned), visits[row.Code].Sum(v => v.OpenFindings), lost[row.Code].Count(), [.. answers[row.Code]]));
         return new RecordSummary(which, years, CoordinatorSummary.Write(new SummaryRequest(which, Observers(visits.SelectMany(v => v)).Count, stations)), stations.ConvertAll(StationYear.Of));

@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using UpperStill.Core.Record.Readings;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
@@ -30,7 +31,7 @@ public static class AnswerBook
     /// <param name="subjects">What of them; null for everything.</param>
     /// <param name="reader">Unit of the words.</param>
     /// <param name="cancel">Gives up.</param>
-    public static Task<ILookup<string, SeriesAnswer>> AnswersAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject>? subjects, ReaderUnit reader, CancellationToken cancel) =>
+    public static Task<ILookup<string, SeriesAnswer>> AnswersAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<Parameter>? subjects, ReaderUnit reader, CancellationToken cancel) =>
         AnswersAsync(book, stations, subjects, reader, (_, answer) => answer, cancel);
 
     /// <summary>What is made of the answers of some stations, by station; of thousands the whole answers need not be in memory.</summary>
@@ -40,24 +41,24 @@ public static class AnswerBook
     /// <param name="reader">Unit of the words.</param>
     /// <param name="brief">What is made of a station's answer; called from several threads.</param>
     /// <param name="cancel">Gives up.</param>
-    public static Task<ILookup<string, T>> AnswersAsync<T>(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject>? subjects, ReaderUnit reader, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
-        where T : class => AskAsync(book, stations, subjects ?? SubjectWords.Measured, reader, whole: true, (station, json) => brief(station, JsonSerializer.Deserialize(json, SetupJson.Default.SeriesAnswer)!), brief, cancel);
+    public static Task<ILookup<string, T>> AnswersAsync<T>(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<Parameter>? subjects, ReaderUnit reader, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
+        where T : class => AskAsync(book, stations, subjects ?? Subjects.Measured, reader, whole: true, (station, json) => brief(station, JsonSerializer.Deserialize(json, SetupJson.Default.SeriesAnswer)!), brief, cancel);
 
     /// <summary>The tests alone of one subject, by station.</summary>
     /// <param name="book">The book.</param>
     /// <param name="stations">The stations.</param>
     /// <param name="subject">What of them.</param>
     /// <param name="cancel">Gives up.</param>
-    public static Task<ILookup<string, RegionalStation>> TestsAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, TrendSubject subject, CancellationToken cancel) =>
+    public static Task<ILookup<string, RegionalStation>> TestsAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, Parameter subject, CancellationToken cancel) =>
         AskAsync(book, stations, [subject], ReaderUnit.AsRead, whole: false, (_, json) => JsonSerializer.Deserialize(json, SetupJson.Default.RegionalStation)!, (_, answer) => RegionalStation.Of(answer), cancel);
 
     private static async Task<ILookup<string, T>> AskAsync<T>(
-        FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<TrendSubject> subjects, ReaderUnit reader, bool whole, Func<string, string, T> read, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
+        FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyList<Parameter> subjects, ReaderUnit reader, bool whole, Func<string, string, T> read, Func<string, SeriesAnswer, T> brief, CancellationToken cancel)
         where T : class
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(stations);
-        ConcurrentDictionary<(string Station, TrendSubject Subject), T?> found = [];
+        ConcurrentDictionary<(string Station, Parameter Subject), T?> found = [];
 
         // Marks first: what changes while the values are read makes the answer old, not wrong for good.
         var few = stations.Count <= StationsAtOnce ? stations.Select(s => s.Code).ToList() : null;

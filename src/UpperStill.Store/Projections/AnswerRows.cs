@@ -1,4 +1,4 @@
-using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Store.Projections;
@@ -10,7 +10,7 @@ public sealed class AnswerRow
     public ReaderUnit Reader { get; set; }
 
     /// <summary>What the series is of.</summary>
-    public TrendSubject Subject { get; set; }
+    public Parameter Subject { get; set; }
 
     /// <summary>The station's code.</summary>
     public required string Station { get; set; }

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Store.Projections;
 
@@ -12,10 +13,10 @@ namespace UpperStill.Store.Projections;
 /// <param name="Filled">The numbers that it filled: other visits of the day may not use them.</param>
 internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest, DateTimeOffset StartedAt, string Filled)
 {
-    internal static VisitFacts Of(VisitRow visit, ClarityRow? clarity, IReadOnlyList<LevelRow> levels, IEnumerable<SampleRow> samples)
+    internal static VisitFacts Of(VisitRow visit, ReadingRow? clarity, IReadOnlyList<LevelRow> levels, IEnumerable<SampleRow> samples)
     {
         var warm = levels.Select(l => l.TemperatureC).OfType<double>().ToList();
-        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.ClarityM, clarity.Censored, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(), visit.StartedAt,
+        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.Value, clarity.Censored == Censoring.Above, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(), visit.StartedAt,
             string.Join(' ', samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number).Order(StringComparer.Ordinal)));
     }
 }
@@ -62,7 +63,7 @@ internal sealed class Dependents(FieldBook book)
             if (before?.Clarity is null != after?.Clarity is null || before?.Day != after?.Day || before?.Station != after?.Station)
             {
                 // Those between here and the next clarity have this one, or another, as their last.
-                var until = (await book.Clarities.Where(c => c.Station == facts.Station && c.Day > facts.Day).OrderBy(c => c.Day).Select(c => (DateOnly?)c.Day).FirstOrDefaultAsync(cancel)) ?? DateOnly.MaxValue;
+                var until = (await book.Readings.Clarity().Where(c => c.Station == facts.Station && c.Day > facts.Day).OrderBy(c => c.Day).Select(c => (DateOnly?)c.Day).FirstOrDefaultAsync(cancel)) ?? DateOnly.MaxValue;
                 found.AddRange(later.Where(v => v.Day <= until));
             }
         }

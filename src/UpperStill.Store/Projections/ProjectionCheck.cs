@@ -6,7 +6,7 @@ namespace UpperStill.Store.Projections;
 public static class ProjectionCheck
 {
     /// <summary>The tables that are pure functions of the log and the reference tables.</summary>
-    public static IReadOnlyList<string> Tables { get; } = ["Visits", "Clarities", "Levels", "Profiles", "Samples", "Values", "Findings"];
+    public static IReadOnlyList<string> Tables { get; } = ["Visits", "Readings", "Levels", "Profiles", "Samples", "Findings"];
 
     /// <summary>Makes the projections anew in a copy, and says what differs; a line for each table. Visits that still wait to be worked out count as differing: see <see cref="WaitingVisits"/>.</summary>
     /// <param name="file">The database.</param>

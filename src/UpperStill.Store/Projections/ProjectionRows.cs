@@ -49,37 +49,6 @@ public sealed record VisitRow
     public int OpenQuestions { get; set; }
 }
 
-/// <summary>The clarity of a visit; only where it has a number.</summary>
-public sealed record ClarityRow
-{
-    /// <summary>The visit.</summary>
-    public Guid Visit { get; set; }
-
-    /// <summary>The station's code.</summary>
-    public required string Station { get; set; }
-
-    /// <summary>Local day.</summary>
-    public DateOnly Day { get; set; }
-
-    /// <summary>Reported clarity, m.</summary>
-    public decimal ClarityM { get; set; }
-
-    /// <summary>True where the disc was seen on the bottom.</summary>
-    public bool Censored { get; set; }
-
-    /// <summary>False where a stop stands open.</summary>
-    public bool Usable { get; set; }
-
-    /// <summary>As reported.</summary>
-    public required string Text { get; set; }
-
-    /// <summary>How it was read.</summary>
-    public string? Method { get; set; }
-
-    /// <summary>True where a reviewer vouches for it.</summary>
-    public bool SignedOff { get; set; }
-}
-
 /// <summary>A level of a visit's profile, in working units; levels that may be mud are not among them.</summary>
 public sealed record LevelRow
 {
@@ -159,43 +128,6 @@ public sealed record SampleRow
 
     /// <summary>The sample as JSON of Core.</summary>
     public required string Definition { get; set; }
-}
-
-/// <summary>What a visit says of an analyte at a place in the water.</summary>
-public sealed record ValueRow
-{
-    /// <summary>The visit.</summary>
-    public Guid Visit { get; set; }
-
-    /// <summary>The analyte's code.</summary>
-    public required string Analyte { get; set; }
-
-    /// <summary>Where in the water.</summary>
-    public required string Place { get; set; }
-
-    /// <summary>The station's code.</summary>
-    public required string Station { get; set; }
-
-    /// <summary>Local day.</summary>
-    public DateOnly Day { get; set; }
-
-    /// <summary>Depth or interval.</summary>
-    public required string Depth { get; set; }
-
-    /// <summary>In the analyte's own unit.</summary>
-    public decimal Value { get; set; }
-
-    /// <summary>True where it lies under that.</summary>
-    public bool Below { get; set; }
-
-    /// <summary>For the reader.</summary>
-    public required string Text { get; set; }
-
-    /// <summary>The method, in the laboratory's words.</summary>
-    public string? Method { get; set; }
-
-    /// <summary>True where a reviewer vouches for it.</summary>
-    public bool SignedOff { get; set; }
 }
 
 /// <summary>What the profile of a visit leaves in the record.</summary>

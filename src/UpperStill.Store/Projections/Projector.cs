@@ -4,11 +4,10 @@ using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Application.Review;
 using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Application.Visits;
-using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Science.Stratification;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
@@ -149,9 +148,9 @@ public static class Projector
         ArgumentNullException.ThrowIfNull(book);
         var begun = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {VisitKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}").AsNoTracking().Select(e => e.Visit).Distinct().ToListAsync(cancel);
         var visits = await book.Visits.Where(v => begun.Contains(v.Visit) && v.Day >= from && v.Day <= until).Select(v => v.Visit).ToListAsync(cancel);
-        var before = await book.Clarities.AsNoTracking().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+        var before = await book.Readings.AsNoTracking().Clarity().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
         await book.ProjectAsync(visits, cancel);
-        var after = await book.Clarities.AsNoTracking().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+        var after = await book.Readings.AsNoTracking().Clarity().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
         return [.. visits.Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), $"after the check of {line}")).OfType<string>()];
     }
 
@@ -165,10 +164,10 @@ public static class Projector
         ArgumentNullException.ThrowIfNull(book);
         // Whoever brings a whole record in has begun one already.
         await using var transaction = book.Database.CurrentTransaction is null ? await book.Database.BeginTransactionAsync(cancel) : null;
-        var before = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
+        var before = await book.Readings.AsNoTracking().Clarity().ToDictionaryAsync(c => c.Visit, cancel);
         await book.Waiting.ExecuteDeleteAsync(cancel);
         await MakeAsync(book, null, [], reviewed, cancel);
-        var after = await book.Clarities.AsNoTracking().ToDictionaryAsync(c => c.Visit, cancel);
+        var after = await book.Readings.AsNoTracking().Clarity().ToDictionaryAsync(c => c.Visit, cancel);
         if (transaction is not null)
         {
             await transaction.CommitAsync(cancel);
@@ -190,11 +189,10 @@ public static class Projector
     private static async Task MakeAsync(FieldBook book, List<Guid>? visits, List<string> standing, Action<VisitReview>? reviewed, CancellationToken cancel)
     {
         await book.Visits.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
-        await book.Clarities.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
+        await book.Readings.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
         await book.Findings.Where(f => visits == null || visits.Contains(f.Visit)).ExecuteDeleteAsync(cancel);
         await book.Levels.Where(l => visits == null || visits.Contains(l.Visit)).ExecuteDeleteAsync(cancel);
         await book.Samples.Where(s => visits == null || visits.Contains(s.Visit)).ExecuteDeleteAsync(cancel);
-        await book.Values.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, standing, cancel);
@@ -207,7 +205,7 @@ public static class Projector
                 if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) => Task.FromResult(reference.Context(start, day))) is { } folded)
                 {
                     var made = Rows(rows[visit].Max(e => e.Sequence), folded);
-                    book.AddRange([made.Visit, .. made.Levels, .. made.Samples, .. made.Values, .. made.Findings, .. new object?[] { made.Clarity, made.Profile }.OfType<object>()]);
+                    book.AddRange([made.Visit, .. made.Readings, .. made.Levels, .. made.Samples, .. made.Findings, .. new object?[] { made.Profile }.OfType<object>()]);
                     reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet, made.Samples);
                     reviewed?.Invoke(folded.Review);
                 }
@@ -218,13 +216,13 @@ public static class Projector
         }
     }
 
-    private static string? Change(ClarityRow? before, ClarityRow? after, string why)
+    private static string? Change(ReadingRow? before, ReadingRow? after, string why)
     {
         var (was, now) = (Words(before), Words(after));
         var row = after ?? before!;
         return was == now ? null : $"{row.Station} {row.Day:yyyy-MM-dd}: clarity was {was}, is {now} {why}";
 
-        static string Words(ClarityRow? row) => row is null ? "none" : row.Text + (row.Usable ? string.Empty : " (a stop is open)");
+        static string Words(ReadingRow? row) => row is null ? "none" : row.Text + (row.Usable ? string.Empty : " (a stop is open)");
     }
 
     // Only rows that differ are written: a level more is one row, not all of them.
@@ -232,13 +230,12 @@ public static class Projector
     {
         var visit = unfolded.Visit;
         var old = there.Visits.GetValueOrDefault(visit);
-        var before = old is null ? null : VisitFacts.Of(old, there.Clarities[visit].FirstOrDefault(), [.. there.Levels[visit]], there.Samples[visit]);
+        var before = old is null ? null : VisitFacts.Of(old, Clarity(there.Readings[visit]), [.. there.Levels[visit]], there.Samples[visit]);
         var made = folded is null ? null : Rows(unfolded.Rows.Max(e => e.Sequence), folded);
-        Only(book, there.Clarities[visit], made?.Clarity is { } clarity ? [clarity] : [], c => c.Visit);
+        Only(book, there.Readings[visit], made?.Readings ?? [], r => (r.Protocol, r.Parameter, r.Item));
         Only(book, there.Levels[visit], made?.Levels ?? [], l => l.Ordinal);
         Only(book, there.Findings[visit], made?.Findings ?? [], f => f.Ordinal);
         Only(book, there.Samples[visit], made?.Samples ?? [], s => s.Number);
-        Only(book, there.Values[visit], made?.Values ?? [], v => (v.Analyte, v.Place));
         Only(book, there.Profiles[visit], made?.Profile is { } profile ? [profile] : [], p => p.Visit);
 
         // The visit's own row differs with every entry: that raises the mark of its station, by which kept answers know that they are old.
@@ -267,7 +264,12 @@ public static class Projector
     }
 
     private sealed record Projected(
-        VisitRow Visit, ClarityRow? Clarity, IReadOnlyList<LevelRow> Levels, IReadOnlyList<SampleRow> Samples, IReadOnlyList<ValueRow> Values, ProfileRow? Profile, IReadOnlyList<FindingRow> Findings);
+        VisitRow Visit, IReadOnlyList<ReadingRow> Readings, IReadOnlyList<LevelRow> Levels, IReadOnlyList<SampleRow> Samples, ProfileRow? Profile, IReadOnlyList<FindingRow> Findings)
+    {
+        internal ReadingRow? Clarity => Projector.Clarity(Readings);
+    }
+
+    private static ReadingRow? Clarity(IEnumerable<ReadingRow> readings) => readings.FirstOrDefault(r => r.Parameter == Parameter.Clarity.Code);
 
     private static Projected Rows(long lastSequence, Folded folded)
     {
@@ -292,18 +294,26 @@ public static class Projector
             OpenFindings = review.Findings.Count(f => f.Finding.Kept is null),
             OpenQuestions = review.Questions.Count(q => q.Answer is null),
         };
-        var clarity = sheet.Point is not { } point ? null : new ClarityRow
+        var record = sheet.Record!.Value;
+        List<ReadingRow> readings = [.. record.Readings.Concat(samples.Readings).DistinctBy(r => (r.Protocol, r.Parameter, r.Item)).Select(r => new ReadingRow
         {
             Visit = visit,
+            Protocol = r.Protocol?.Code ?? string.Empty,
+            Parameter = r.Parameter,
+            Item = r.Item,
             Station = context.Station.Code,
-            Day = point.Date,
-            ClarityM = point.ClarityM,
-            Censored = point.Censored,
-            Usable = point.Usable,
-            Text = point.Text!,
-            Method = point.Method,
-            SignedOff = review.FieldSigned,
-        };
+            Day = day,
+            Depth = r.Depth,
+            Value = r.Value,
+            Unit = r.Unit,
+            Censored = r.Censored,
+            Usable = r.Usable,
+            OfLaboratory = r.OfLaboratory,
+            SignedOff = r.OfLaboratory ? review.ResultsSigned : review.FieldSigned,
+            Method = r.Method,
+            Text = r.Text,
+            Entry = r.Entry,
+        })];
         List<LevelRow> levels = [.. (sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select((l, i) => new LevelRow
         {
             Visit = visit,
@@ -327,26 +337,12 @@ public static class Projector
             Manifest = s.Manifest,
             Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
         })];
-        List<ValueRow> values = [.. samples.Values.Select(v => new ValueRow
-        {
-            Visit = visit,
-            Analyte = v.Analyte,
-            Place = v.Place,
-            Station = context.Station.Code,
-            Day = day,
-            Depth = v.Depth,
-            Value = v.Value,
-            Below = v.Below,
-            Text = v.Text,
-            Method = v.Method,
-            SignedOff = review.ResultsSigned,
-        })];
-        var profile = Profile(sheet, context) is not { } numbers ? null : new ProfileRow
+        var profile = record.Profile is not { } numbers ? null : new ProfileRow
         {
             Visit = visit,
             Station = context.Station.Code,
             Day = day,
-            Usable = !sheet.Findings.Any(f => f is { Level: FindingLevel.Stop, Kept: null, Beside: Beside.Profile or Beside.Sounding }),
+            Usable = record.ProfileUsable,
             SurfaceC = numbers.SurfaceC,
             BottomC = numbers.BottomC,
             ThermoclineM = numbers.ThermoclineM,
@@ -370,7 +366,7 @@ public static class Projector
             Seen = f.Seen,
             Kept = f.Kept,
         })];
-        return new Projected(row, clarity, levels, held, values, profile, findings);
+        return new Projected(row, readings, levels, held, profile, findings);
     }
 
     /// <summary>The review of a visit as it stands; null where there is no such visit.</summary>
@@ -381,10 +377,6 @@ public static class Projector
         return (await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
             await WithOthersAsync(book, visit, await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel), start.Station, day, cancel)))?.Review;
     }
-
-    private static ProfileNumbers? Profile(FieldSheet sheet, VisitContext context) => ProfileNumbers.Of(new ProfileRequest(
-        [.. (sheet.Profile?.Levels ?? []).Where(l => l.CountedC is not null).Select(l => new ProfileLevel(l.DepthM, l.CountedC!.Value, l.CountedMgL, l.Salinity ?? 0))],
-        context.Water?.Hypsography));
 
     private static async Task<VisitContext?> WithOthersAsync(FieldBook book, Guid visit, VisitContext? context, string station, DateOnly day, CancellationToken cancel) =>
         context is null ? null : context with { Others = await book.BesideAsync(visit, station, day, cancel) };

@@ -64,7 +64,7 @@ internal sealed class ReferenceSnapshot
             ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people, Others: others.GetValueOrDefault((start.Station, day)))
             : null;
 
-    internal void Remember(ClarityRow? row, string station, FieldSheet sheet, IReadOnlyList<SampleRow> samples)
+    internal void Remember(ReadingRow? row, string station, FieldSheet sheet, IReadOnlyList<SampleRow> samples)
     {
         Remember(station, sheet);
         string[] filled = [.. samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number)];
@@ -89,7 +89,7 @@ internal sealed class ReferenceSnapshot
             at--;
         }
 
-        record.Insert(at, new ClarityPoint(row.Visit, row.Day, row.ClarityM, row.Censored, row.Usable, row.Text));
+        record.Insert(at, row.Point() with { Method = null, SignedOff = false });
     }
 
     private void Add(string station, OtherVisit visit)

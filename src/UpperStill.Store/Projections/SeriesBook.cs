@@ -1,8 +1,8 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Oxygen;
-using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Store.Reference;
 
@@ -21,56 +21,29 @@ public static class SeriesBook
     /// <param name="stations">The stations; not so many that their values would not fit in memory.</param>
     /// <param name="subjects">What of them; null for everything.</param>
     /// <param name="cancel">Gives up.</param>
-    public static async Task<IReadOnlyDictionary<string, SeriesOfStation>> SeriesAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyCollection<TrendSubject>? subjects, CancellationToken cancel)
+    public static async Task<IReadOnlyDictionary<string, SeriesOfStation>> SeriesAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyCollection<Parameter>? subjects, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(stations);
-        subjects ??= SubjectWords.Measured;
+        subjects ??= Subjects.Measured;
         List<string> codes = [.. stations.Select(s => s.Code)];
-        Dictionary<(string Station, TrendSubject Subject), List<SeriesPoint>> all = [];
-        if (subjects.Contains(TrendSubject.Clarity))
+        Dictionary<(string Station, Parameter Subject), List<SeriesPoint>> all = [];
+        var bySource = subjects.ToDictionary(Subjects.ReadingCode);
+        List<string> sources = [.. bySource.Keys];
+        foreach (var r in (await book.Readings.AsNoTracking().Where(r => codes.Contains(r.Station) && sources.Contains(r.Parameter)).ToListAsync(cancel))
+            .GroupBy(r => (r.Visit, r.Parameter)).Select(g => g.Count() == 1 ? g.First() : Subjects.Followed(g, r => r.Item)))
         {
-            foreach (var c in await book.Clarities.AsNoTracking().Where(c => codes.Contains(c.Station)).ToListAsync(cancel))
-            {
-                Add(c.Station, TrendSubject.Clarity, new SeriesPoint(c.Visit, c.Day, c.ClarityM, c.Censored ? Censoring.Above : Censoring.None, c.Usable, c.SignedOff, c.Method, c.Text));
-            }
-        }
-
-        var analytes = subjects.Select(s => (Subject: s, SubjectWords.Of(s).Analyte)).Where(s => s.Analyte is not null).ToDictionary(s => s.Analyte!, s => s.Subject);
-        if (analytes.Count > 0)
-        {
-            List<string> asked = [.. analytes.Keys];
-            var values = await book.Values.AsNoTracking().Where(v => codes.Contains(v.Station) && asked.Contains(v.Analyte)).ToListAsync(cancel);
-            foreach (var v in values.GroupBy(v => (v.Visit, v.Analyte)).Select(g => SubjectWords.Followed(g, v => v.Place)))
-            {
-                Add(v.Station, analytes[v.Analyte], new SeriesPoint(v.Visit, v.Day, v.Value, v.Below ? Censoring.Below : Censoring.None, true, v.SignedOff, v.Method, v.Text));
-            }
-        }
-
-        var ofProfiles = subjects.Where(SubjectWords.OfProfiles).ToList();
-        if (ofProfiles.Count > 0)
-        {
-            foreach (var p in await book.Profiles.AsNoTracking().Where(p => codes.Contains(p.Station)).ToListAsync(cancel))
-            {
-                var numbers = p.Numbers();
-                foreach (var subject in ofProfiles)
-                {
-                    if (SubjectWords.Of(subject).Number(numbers) is { } value)
-                    {
-                        Add(p.Station, subject, new SeriesPoint(p.Visit, p.Day, decimal.Round((decimal)value, 3), Censoring.None, p.Usable, p.SignedOff));
-                    }
-                }
-            }
+            Add(r.Station, bySource[r.Parameter], new SeriesPoint(r.Visit, r.Day, r.Value, r.Censored, r.Usable, r.SignedOff, r.Method, r.Text));
         }
 
         var joins = (await book.SeriesJoins.AsNoTracking().Where(j => codes.Contains(j.Station)).ToListAsync(cancel)).ToLookup(j => (j.Station, j.Subject), j => j.Day);
         var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
         return stations.ToDictionary(s => s.Code, station => new SeriesOfStation(
-            [.. subjects.Order().Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
-                subject, SubjectWords.Of(subject).Window(programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]))],
+            [.. subjects.Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
+                subject, Subjects.Window(Subjects.Of(subject), programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]))],
             station.Read().NativeUnit()));
 
-        void Add(string station, TrendSubject subject, SeriesPoint point)
+        void Add(string station, Parameter subject, SeriesPoint point)
         {
             if (!all.TryGetValue((station, subject), out var points))
             {

@@ -133,19 +133,18 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<ClarityPoint>> ClaritiesAsync(this FieldBook book, string station, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return await book.Clarities.AsNoTracking().Where(c => c.Station == station).OrderBy(c => c.Day).ThenBy(c => c.Visit)
-            .Select(c => new ClarityPoint(c.Visit, c.Day, c.ClarityM, c.Censored, c.Usable, c.Text, c.Method, c.SignedOff)).ToListAsync(cancel);
+        return [.. (await book.Readings.AsNoTracking().Clarity().Where(c => c.Station == station).OrderBy(c => c.Day).ThenBy(c => c.Visit).ToListAsync(cancel)).Select(c => c.Point())];
     }
 
     /// <summary>The newest clarity of each station that has one.</summary>
-    public static async Task<IReadOnlyList<ClarityRow>> LastClaritiesAsync(this FieldBook book, CancellationToken cancel)
+    public static async Task<IReadOnlyList<ReadingRow>> LastClaritiesAsync(this FieldBook book, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
 
         // One look at the end of the index for each station, instead of a walk through all clarities.
-        return await book.Clarities.FromSql($"""
-            SELECT c.* FROM Stations s JOIN Clarities c ON c.Visit =
-                (SELECT n.Visit FROM Clarities n WHERE n.Station = s.Code ORDER BY n.Day DESC, n.Visit DESC LIMIT 1)
+        return await book.Readings.FromSql($"""
+            SELECT c.* FROM Stations s JOIN Readings c ON c.Parameter = 'clarity' AND c.Visit =
+                (SELECT n.Visit FROM Readings n WHERE n.Station = s.Code AND n.Parameter = 'clarity' ORDER BY n.Day DESC, n.Visit DESC LIMIT 1)
             """).AsNoTracking().ToListAsync(cancel);
     }
 

@@ -2378,7 +2378,7 @@ export interface components {
          * @description What stands for a year.
          * @enum {unknown}
          */
-        AnnualStatistic: "usual" | "mean" | "median";
+        AnnualStatistic: "usual" | "mean" | "median" | "geometric-mean";
         /** @description Body of the entry `answered`: the answer to a reviewer's question. */
         AnsweredBody: {
             /**
@@ -2427,7 +2427,7 @@ export interface components {
              */
             id: string;
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description True where a value should lie above it, false where below. */
             above: boolean;
             /**
@@ -2447,7 +2447,6 @@ export interface components {
         Beside: "entry" | "header" | "sounding" | "clarity" | "composite" | "profile" | "bottles" | "filtering" | "label" | "storing" | "sample" | "hand-over" | "result" | "observation" | "leaving";
         /**
          * @description Which way a parameter is the better one.
-         * @default neither
          * @enum {unknown}
          */
         BetterWhen: "neither" | "higher" | "lower";
@@ -6199,7 +6198,7 @@ export interface components {
         /** @description A limit to be kept. */
         NewBenchmark: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description True where a value should lie above it, false where below. */
             above: boolean;
             /**
@@ -6811,33 +6810,41 @@ export interface components {
              */
             visits: number;
         };
-        /** @description A parameter that a protocol gives to the record. */
+        /** @description What is measured, by its code; the operation protocols lists them. */
+        Parameter: string;
+        /** @description A parameter that a part of a visit gives to the record: series, years, trend, limits, report and files know it by this alone. */
         ParameterDescription: {
-            /** @description Its name, for ever. */
-            code: string;
-            /** @description For people. */
+            /** @description Its code, for ever. */
+            code: components["schemas"]["Parameter"];
+            /** @description Its name in a sentence. */
             name: string;
             /** @description Its unit; empty for a count. */
             unit: string;
             /**
              * Format: int32
-             * @description Decimals that it is shown with.
+             * @description Decimals of a value for the reader.
              */
-            decimals: number;
+            decimals?: number;
             /** @description How a season is summed up. */
             summary?: components["schemas"]["SeasonSummary"];
-            /**
-             * @description True where its axis is logarithmic.
-             * @default false
-             */
-            log: boolean;
+            /** @description True where its axis is logarithmic. */
+            log?: boolean;
             /** @description Which way is the better one. */
             better?: components["schemas"]["BetterWhen"];
+            /** @description True where it is a depth: its axis hangs, and it is shown in the reader's unit. */
+            hanging?: boolean;
             /**
-             * @description True where it is a depth: its axis hangs.
-             * @default false
+             * Format: double
+             * @description A change in ten years that people would want to see.
              */
-            hanging: boolean;
+            askedPerDecade?: number;
+            /** @description The parameter of a laboratory's results that it follows; null where it is read on the visit. */
+            analyte?: null | string;
+            protocol?: null | components["schemas"]["Protocol"];
+            /** @description True for what people who live by a water ask after, whatever it says; the rest is told where it moves. */
+            askedAfter?: boolean;
+            /** @description True for what a report draws. */
+            pictured?: boolean;
         };
         /** @description The password again, before something is taken away. */
         PasswordAgain: {
@@ -7340,6 +7347,8 @@ export interface components {
             summary: components["schemas"]["SummaryResult"];
             /** @description The numbers. */
             stations: components["schemas"]["StationYear"][];
+            /** @description What is told of each station, in order. */
+            subjects?: null | components["schemas"]["SubjectName"][];
         };
         /** @description Recovery codes, shown once. */
         RecoveryCodes: {
@@ -7349,7 +7358,7 @@ export interface components {
         /** @description One subject over many stations. */
         RegionalResult: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description In words. */
             headline: string;
             /** @description How sure, and from what. */
@@ -8044,7 +8053,6 @@ export interface components {
         };
         /**
          * @description How the values of a parameter are summed up over a season.
-         * @default mean
          * @enum {unknown}
          */
         SeasonSummary: "mean" | "median" | "geometric-mean";
@@ -8102,7 +8110,7 @@ export interface components {
         /** @description What a series says, in short: what lists and summaries of many stations need of it. */
         SeriesAnswer: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description Its name in a sentence. */
             name: string;
             /** @description What it says. */
@@ -8150,7 +8158,7 @@ export interface components {
         /** @description A change of method to be joined, or the join taken back. */
         SeriesJoin: {
             /** @description What the series is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /**
              * Format: date
              * @description The first day of the new method.
@@ -8448,6 +8456,12 @@ export interface components {
              */
             about: boolean;
             working?: null | components["schemas"]["Working"];
+            /** @description What is known of it. */
+            censored?: components["schemas"]["Censoring"];
+            /** @description Depth or interval that it is of, in words. */
+            depth?: null | string;
+            /** @description How it was measured, where there are several ways. */
+            method?: null | string;
         };
         /** @description How the disc was read, the colour of the water, and what the sampler thinks of it. */
         SheetDiscRemarks: {
@@ -8936,7 +8950,7 @@ export interface components {
         /** @description Stations side by side: one subject, one year beside those before it. */
         SideBySide: {
             /** @description What of them. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description Its unit. */
             unit: string;
             /**
@@ -8952,6 +8966,8 @@ export interface components {
             };
             /** @description The stations, in their order. */
             stations: components["schemas"]["StationBeside"][];
+            /** @description What else can be put side by side. */
+            subjects?: null | components["schemas"]["SubjectName"][];
         };
         /** @description A name and a password. */
         SignIn: {
@@ -9169,13 +9185,15 @@ export interface components {
         /** @description A series of a station, ready to be looked at. */
         StationSeries: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description Months that count, and how many values a year needs, by its programme. */
             window: components["schemas"]["SummarySettings"];
             /** @description Oldest first. */
             points: components["schemas"]["SeriesPoint"][];
             /** @description Changes of method across which it is joined. */
             joins: string[];
+            /** @description Its name in a sentence. */
+            name?: null | string;
         };
         /** @description A station as it is set up. */
         StationSetup: {
@@ -9363,6 +9381,13 @@ export interface components {
             temperatureC?: null | string;
             /** @description True where each is wholly in foil. */
             foil?: null | boolean;
+        };
+        /** @description What can be looked at, for a choice. */
+        SubjectName: {
+            /** @description Its code. */
+            code: components["schemas"]["Parameter"];
+            /** @description Its name in a sentence. */
+            name: string;
         };
         /** @description A summary across waters, for whoever coordinates them. */
         SummaryResult: {
@@ -9704,7 +9729,7 @@ export interface components {
         /** @description A series to be looked at: is it changing, how sure is that, what would it take to know. */
         TrendRequest: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description The values, in any order. */
             points: components["schemas"]["SeriesPoint"][];
             /** @description Months that count, and how many values a year needs. */
@@ -9746,7 +9771,7 @@ export interface components {
         /** @description What a series says, in words first. */
         TrendResult: {
             /** @description What it is of. */
-            subject: components["schemas"]["TrendSubject"];
+            subject: components["schemas"]["Parameter"];
             /** @description Its name in a sentence. */
             name: string;
             /** @description Its unit. */
@@ -9774,7 +9799,7 @@ export interface components {
              * @description Values that a year needs.
              */
             least: number;
-            /** @description mean or median. */
+            /** @description What stands for a year. */
             statistic: components["schemas"]["AnnualStatistic"];
             /**
              * Format: int32
@@ -9797,12 +9822,11 @@ export interface components {
             scale?: null | components["schemas"]["DepthScale"];
             /** @description How the years stand to each limit that was asked for, in words. */
             limits?: null | string[];
+            /** @description True where its axis is logarithmic. */
+            log?: boolean;
+            /** @description Which way is the better one. */
+            better?: components["schemas"]["BetterWhen"];
         };
-        /**
-         * @description What a series is of.
-         * @enum {unknown}
-         */
-        TrendSubject: "clarity" | "chlorophyll" | "phosphorus" | "bottom-oxygen" | "surface-temperature" | "thermocline" | "stability" | "value";
         /**
          * @description Which test is made.
          * @enum {unknown}

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { store } from '../field/store';
-import type { View } from '../routes';
 import { Problem } from '../ui/Problem';
 import { MiniYears } from './MiniYears';
 
@@ -108,12 +107,7 @@ function Row({ station, answer }: { station: string; answer: Answer }) {
           <span aria-hidden="true" className="num mr-2 inline-block w-4 text-slate">
             {SIGNS[answer.verdict]}
           </span>
-          <Link
-            to="/record/$station"
-            params={{ station }}
-            search={{ of: answer.subject as View }}
-            className="text-ink decoration-1"
-          >
+          <Link to="/record/$station" params={{ station }} search={{ of: answer.subject }} className="text-ink decoration-1">
             {answer.headline}
           </Link>
         </p>

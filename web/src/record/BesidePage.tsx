@@ -1,22 +1,12 @@
 import { Link, useNavigate, useSearch } from '@tanstack/react-router';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import type { View } from '../routes';
 import { useAppearance } from '../ui/appearance';
 import { Problem } from '../ui/Problem';
 import { DataTable } from './DataTable';
 import { MiniYears } from './MiniYears';
+import type { View } from './views';
 import { YearChoice } from './YearChoice';
-
-const SUBJECTS = [
-  ['clarity', 'clarity'],
-  ['chlorophyll', 'chlorophyll'],
-  ['phosphorus', 'phosphorus'],
-  ['bottom-oxygen', 'oxygen at the bottom'],
-  ['surface-temperature', 'temperature at the surface'],
-  ['thermocline', 'depth of the thermocline'],
-  ['stability', 'stability'],
-] as const;
 
 /** Stations side by side: one subject, one year beside the years before it, programme by programme. */
 export function BesidePage() {
@@ -41,9 +31,9 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
       <p className="mt-2 flex flex-wrap gap-3 print:hidden">
         <label>
           <span className="sr-only">What of them</span>
-          <select className="field w-auto font-bold" value={of} onChange={(event) => go({ of: event.target.value as View })}>
-            {SUBJECTS.map(([key, name]) => (
-              <option key={key} value={key}>
+          <select className="field w-auto font-bold" value={of} onChange={(event) => go({ of: event.target.value })}>
+            {(data?.subjects ?? []).map(({ code, name }) => (
+              <option key={code} value={code}>
                 {name}
               </option>
             ))}

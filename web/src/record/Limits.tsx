@@ -56,6 +56,7 @@ export function Limits({
             water={water}
             subject={subject}
             unit={trend.unit}
+            better={trend.better}
             onDone={() => {
               setOpen(false);
               onChanged();
@@ -71,11 +72,23 @@ export function Limits({
   );
 }
 
-function AddLimit({ water, subject, unit, onDone }: { water: string; subject: Subject; unit: string; onDone(): void }) {
+function AddLimit({
+  water,
+  subject,
+  unit,
+  better,
+  onDone,
+}: {
+  water: string;
+  subject: Subject;
+  unit: string;
+  better: Trend['better'];
+  onDone(): void;
+}) {
   const [name, setName] = useState('');
   const [source, setSource] = useState('');
   const [value, setValue] = useState('');
-  const [above, setAbove] = useState(subject === 'clarity' || subject === 'bottom-oxygen');
+  const [above, setAbove] = useState(better === 'higher');
   const [problem, setProblem] = useState('');
   const number = Number(value.replace(',', '.'));
   return (

@@ -1,12 +1,12 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { store } from '../field/store';
-import type { View } from '../routes';
+import { sentence } from '../ui/sentence';
 import { OxygenPage } from './OxygenPage';
 import { ProfilesPage } from './ProfilesPage';
 import { SeriesPage } from './SeriesPage';
-import type { Subject } from './series';
 import { TogetherPage } from './TogetherPage';
+import type { View } from './views';
 
 /** What of a station can be looked at, and under Layers what its profiles give. */
 const TABS: readonly (readonly [View, string])[] = [
@@ -43,7 +43,7 @@ export function RecordPage() {
     );
   }
   const { record } = chosen;
-  const has = new Set((record.series ?? []).map(({ subject }) => subject as string));
+  const has = new Set((record.series ?? []).map(({ subject }) => subject));
   const profiled = has.has('surface-temperature');
   const layered = LAYERS.some(([view]) => view === of);
   const present = ([view]: readonly [View, string]) =>
@@ -52,7 +52,12 @@ export function RecordPage() {
     has.has(view) ||
     ((view === 'profiles' || view === 'oxygen') && profiled) ||
     (view === 'together' && has.has('chlorophyll'));
-  const tabs = TABS.filter((tab) => present(tab) || (layered && tab[0] === 'profiles'));
+  // Whatever else a protocol gives to the record stands behind what every station has.
+  const named = new Set([...TABS, ...LAYERS].map(([view]) => view));
+  const others = (record.series ?? [])
+    .filter(({ subject }) => !named.has(subject))
+    .map(({ subject, name }) => [subject, sentence(name ?? subject)] as const);
+  const tabs = [...TABS.filter((tab) => present(tab) || (layered && tab[0] === 'profiles')), ...others];
   return (
     <div className="mx-auto w-full max-w-[78rem] px-4 py-4 sm:px-6">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
@@ -82,7 +87,7 @@ export function RecordPage() {
       ) : of === 'together' ? (
         <TogetherPage key={code} code={code} record={record} />
       ) : (
-        <SeriesPage key={code + of} code={code} record={record} subject={of as Subject} stations={stations} />
+        <SeriesPage key={code + of} code={code} record={record} subject={of} stations={stations} />
       )}
     </div>
   );

@@ -5,13 +5,6 @@ import { useAppearance } from '../ui/appearance';
 import { Problem } from '../ui/Problem';
 import { YearChoice } from './YearChoice';
 
-const SUBJECTS = [
-  ['clarity', 'clarity'],
-  ['chlorophyll', 'chlorophyll'],
-  ['phosphorus', 'phosphorus'],
-  ['bottom-oxygen', 'oxygen at the bottom'],
-] as const;
-
 /** The coordinator's year across all waters: what was done, what changes, what waits. */
 export function SummaryPage() {
   const { year } = useSearch({ from: '/record/summary' });
@@ -31,7 +24,7 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
     return <p className="p-6 text-dim">Asking the record…</p>;
   }
   const { summary } = data;
-  const subjects = SUBJECTS.filter(([key]) => data.stations.some(({ years }) => years[key]));
+  const subjects = (data.subjects ?? []).filter(({ code }) => data.stations.some(({ years }) => years[code]));
   return (
     <article className="report mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:max-w-none print:p-0">
       <p className="flex flex-wrap items-center gap-x-5 text-sm print:hidden">
@@ -87,8 +80,8 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
                 <th scope="col" className="pr-3 text-right">
                   visits
                 </th>
-                {subjects.map(([key, name]) => (
-                  <th key={key} scope="col" className="pr-3 text-right">
+                {subjects.map(({ code, name }) => (
+                  <th key={code} scope="col" className="pr-3 text-right">
                     {name}
                   </th>
                 ))}
@@ -109,10 +102,10 @@ function Summary({ year, reader }: { year: number | undefined; reader: Schemas['
                     </Link>
                   </th>
                   <td className="num pr-3 text-right">{row.visits}</td>
-                  {subjects.map(([key]) => (
-                    <td key={key} className="num pr-3 text-right" title={row.years[key]?.words ?? undefined}>
-                      {row.years[key]?.text ?? '–'}
-                      {row.years[key]?.provisional && <span className="text-dim"> ○</span>}
+                  {subjects.map(({ code }) => (
+                    <td key={code} className="num pr-3 text-right" title={row.years[code]?.words ?? undefined}>
+                      {row.years[code]?.text ?? '–'}
+                      {row.years[code]?.provisional && <span className="text-dim"> ○</span>}
                     </td>
                   ))}
                   <td className="num pr-3 text-right">{row.waiting || ''}</td>

@@ -1,6 +1,8 @@
+import { scaleLinear, scaleLog } from 'd3-scale';
+import { area, line as path } from 'd3-shape';
 import { withRoom } from '../column/scale';
 import { plainDay } from '../ui/days';
-import { niceTicks } from './axis';
+import { logTicks, niceTicks } from './axis';
 import { ChartFrame, type Inner, Over, plainTicks, Upright } from './ChartFrame';
 import type { Trend } from './series';
 
@@ -67,19 +69,33 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
   const first = trend.years[0]?.year ?? 0;
   const reach =
     Math.max(trend.greatest, ...limits.map(({ value }) => value), ...(trend.line ?? []).map(({ high }) => high)) * 1.1 || 1;
-  const y = trend.scale
-    ? (value: number) => top + (bottom - top) * (value / reach)
-    : (value: number) => bottom - (bottom - top) * (value / reach);
+  // A logarithmic axis has no 0: what is drawn from the axis begins at its lowest tick.
+  const least = trend.points.reduce((low, { value }) => (value > 0 ? Math.min(low, value) : low), reach);
+  const decades = trend.log ? logTicks(least, reach) : undefined;
+  const across = decades
+    ? scaleLog([decades[0] as number, decades.at(-1) as number], [bottom, top]).clamp(true)
+    : scaleLinear([0, reach], trend.scale ? [top, bottom] : [bottom, top]);
+  const y = (value: number) => across(value);
   const middle = (year: number) => left + step * (year - first + 0.5);
   const at = (point: Point) => middle(Number(point.day.slice(0, 4))) + step * 0.38 * dayInSeason(point.day);
   const every = Math.max(1, Math.ceil(30 / step));
   const half = Math.min(10, step * 0.28);
   const ticks = trend.scale
     ? withRoom(trend.scale.ticks, { y }, 24).map(({ depthM, label }) => ({ value: depthM, label }))
-    : plainTicks(niceTicks(reach));
+    : plainTicks(decades ?? niceTicks(reach));
   const label = marked ? trend.points.find((point) => point.visit === marked) : undefined;
   const hollow = (point: Point) => pending.has(point.visit) || !point.usable || !point.signedOff;
   const line = (trend.line ?? []).filter(({ year }) => year >= first);
+  type At = NonNullable<Trend['line']>[number];
+  const through = path<At>(
+    (one) => middle(one.year),
+    (one) => y(one.value),
+  );
+  const band = area<At>(
+    (one) => middle(one.year),
+    (one) => y(one.low),
+    (one) => y(one.high),
+  );
   const smooth = plain ? [] : (trend.smooth ?? []);
   return (
     <>
@@ -93,16 +109,7 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
         lines={trend.scale ? 'var(--sheet)' : 'var(--paper2)'}
       />
       <path d={`M${left - 6} ${trend.scale ? top : bottom}H${right}`} stroke="var(--ink)" strokeWidth="2" />
-      {line.length > 1 && (
-        <path
-          d={`M${line.map((one) => `${middle(one.year)} ${y(one.low)}`).join('L')}L${line
-            .toReversed()
-            .map((one) => `${middle(one.year)} ${y(one.high)}`)
-            .join('L')}Z`}
-          fill="var(--slate)"
-          opacity="0.14"
-        />
-      )}
+      {line.length > 1 && <path d={band(line) ?? ''} fill="var(--slate)" opacity="0.14" />}
       {trend.years.map(
         (year) =>
           year.enough &&
@@ -166,22 +173,9 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
           </g>
         );
       })}
-      {smooth.length > 2 && (
-        <path
-          d={`M${smooth.map((one) => `${middle(one.year)} ${y(one.value)}`).join('L')}`}
-          stroke="var(--reed)"
-          strokeWidth="1.4"
-          fill="none"
-        />
-      )}
+      {smooth.length > 2 && <path d={through(smooth) ?? ''} stroke="var(--reed)" strokeWidth="1.4" fill="none" />}
       {line.length > 1 && (
-        <path
-          d={`M${line.map((one) => `${middle(one.year)} ${y(one.value)}`).join('L')}`}
-          stroke="var(--slate)"
-          strokeWidth="2.4"
-          strokeDasharray="9 5"
-          fill="none"
-        />
+        <path d={through(line) ?? ''} stroke="var(--slate)" strokeWidth="2.4" strokeDasharray="9 5" fill="none" />
       )}
       {label && <Reading point={label} x={at(label)} y={y(label.value)} hollow={hollow(label)} marked onVisit={onVisit} />}
       {label && (

@@ -1,12 +1,19 @@
 import { expect, test } from 'vitest';
-import { niceTicks } from './axis';
+import { logTicks } from './axis';
 
 test.each([
-  [5.2, [0, 2, 4]],
-  [0.9, [0, 0.2, 0.4, 0.6, 0.8]],
-  [31, [0, 10, 20, 30]],
-  [1200, [0, 250, 500, 750, 1000]],
-  [0, [0]],
-])('ticks up to %d are round and few', (until, ticks) => {
-  expect(niceTicks(until)).toEqual(ticks);
+  [
+    [3, 880],
+    [1, 10, 100, 1000],
+  ],
+  [
+    [10, 90],
+    [10, 20, 50, 100],
+  ],
+  [
+    [0.4, 0.7],
+    [0.1, 0.2, 0.5, 1],
+  ],
+])('a logarithmic axis over %j has few round ticks and holds both ends', ([low, high], ticks) => {
+  expect(logTicks(low as number, high as number)).toEqual(ticks);
 });

@@ -6,7 +6,8 @@ import { store } from '../field/store';
 import { pendingVisits, withLocal } from '../field/visits';
 
 export type Trend = Schemas['TrendResult'];
-export type Subject = Schemas['TrendSubject'];
+/** What is measured, by its code. */
+export type Subject = string;
 type Ask = OperationRequest<'trend'>;
 
 /** The unit in which depths of a station are read. */
@@ -22,6 +23,7 @@ export function seriesOf(record: StationRecord, subject: Subject, clarity: Schem
   }
   return {
     subject,
+    name: known?.name ?? 'clarity',
     window: record.context.programme.summary,
     joins: known?.joins ?? [],
     points: clarity.map(({ visit, date, clarityM, censored, usable, signedOff, method, text }) => ({

@@ -1,4 +1,5 @@
 import type { FieldSheet } from '../api/client';
+import { sentence } from '../ui/sentence';
 
 /** A step of a visit by its name: one of these, or the code of a protocol that describes itself. */
 export type StepName = string;
@@ -27,7 +28,7 @@ const ON_TO: Record<string, string> = {
 
 /** A step in the words of its heading. */
 export function stepName(step: StepName): string {
-  return STEP_NAMES[step] ?? step.charAt(0).toUpperCase() + step.slice(1).replaceAll('-', ' ');
+  return STEP_NAMES[step] ?? sentence(step.replaceAll('-', ' '));
 }
 
 /** The step that comes after one in the order of this visit: the next that is not done, else the next at all. */

@@ -1,4 +1,4 @@
-using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Results;
@@ -19,7 +19,7 @@ public sealed record HistoricRow(int Line, IReadOnlyList<string> Fields);
 /// <param name="Usual">Medians of its record, in each subject's own unit.</param>
 /// <param name="DepthM">Its known depth, m; null where nobody knows it.</param>
 /// <param name="Mine">False where whoever brings the table does not coordinate its water.</param>
-public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<TrendSubject, decimal> Usual, decimal? DepthM = null, bool Mine = true);
+public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<Parameter, decimal> Usual, decimal? DepthM = null, bool Mine = true);
 
 /// <summary>A field of a table.</summary>
 /// <param name="Line">Its line in the file, from 1.</param>

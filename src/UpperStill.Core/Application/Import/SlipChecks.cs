@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
@@ -75,7 +76,7 @@ internal static class SlipChecks
                 && Decimals.Median([.. station.Select(c => c.Cell.Value)]) is var here && Off(here / usual, column))
             {
                 return Finding.Stop(
-                    "column-unit", $"The middle of “{column.Head}” at {station.Key.Name} is {Show(here / Factor(column))} {column.Unit}; its record has {Show(usual)} {SubjectWords.Of(subject).Unit}.",
+                    "column-unit", $"The middle of “{column.Head}” at {station.Key.Name} is {Show(here / Factor(column))} {column.Unit}; its record has {Show(usual)} {Subjects.Of(subject).Unit}.",
                     $"That is {Times(here / usual)}.", "Choose the unit again, or say that it is right.");
             }
         }
@@ -153,8 +154,8 @@ internal static class SlipChecks
         return ratio > factor || ratio < 1 / factor;
     }
 
-    private static TrendSubject? Subject(HistoricColumn column) => column.Role == HistoricRole.Clarity ? TrendSubject.Clarity
-        : Enum.GetValues<TrendSubject>().Cast<TrendSubject?>().FirstOrDefault(s => SubjectWords.Of(s!.Value).Analyte is { } analyte && analyte == column.Analyte);
+    private static Parameter? Subject(HistoricColumn column) => column.Role == HistoricRole.Clarity ? Parameter.Clarity
+        : column.Analyte is { } analyte ? Subjects.Measured.Cast<Parameter?>().FirstOrDefault(s => Subjects.Of(s!.Value).Analyte == analyte) : null;
 
     private static string Times(decimal ratio) => ratio >= 1 ? $"{Show(ratio)} times" : $"1/{Show(1 / ratio)} of";
 

@@ -1,4 +1,5 @@
 using System.Globalization;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Statistics;
@@ -60,9 +61,9 @@ public static class AnnualReport
             [.. new[]
             {
                 new ReportSection("What was done", Done(request)),
-                new ReportSection("How clear", Values(request, TrendSubject.Clarity, many)),
-                new ReportSection("How green", Values(request, TrendSubject.Chlorophyll, many)),
-                new ReportSection("Phosphorus", Values(request, TrendSubject.Phosphorus, many)),
+                new ReportSection("How clear", Values(request, Parameter.Clarity, many)),
+                new ReportSection("How green", Values(request, Parameter.Chlorophyll, many)),
+                new ReportSection("Phosphorus", Values(request, Parameter.Phosphorus, many)),
                 new ReportSection("Oxygen", Oxygen(request, many)),
                 new ReportSection("Is it changing?", Changing(request, many)),
             }.Where(s => s.Paragraphs.Count > 0)],
@@ -81,7 +82,7 @@ public static class AnnualReport
         return [$"{who} went out {(request.Visits == 1 ? "once" : $"{request.Visits} times")} in {request.Year}, {span}."];
     }
 
-    private static List<string> Values(ReportRequest request, TrendSubject subject, bool many)
+    private static List<string> Values(ReportRequest request, Parameter subject, bool many)
     {
         List<string> said = [];
         foreach (var station in request.Stations)
@@ -92,7 +93,7 @@ public static class AnnualReport
             }
 
             var place = many ? $"At {station.Name} " : string.Empty;
-            said.Add(Start(subject == TrendSubject.Clarity ? Clear(place, year, trend, request.Year) : Amount(place, year, trend, request.Year)));
+            said.Add(Start(subject == Parameter.Clarity ? Clear(place, year, trend, request.Year) : Amount(place, year, trend, request.Year)));
         }
 
         return said;
@@ -133,12 +134,12 @@ public static class AnnualReport
     })];
 
     private static List<string> Changing(ReportRequest request, bool many) =>
-        [.. request.Stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Asked)
+        [.. request.Stations.SelectMany(s => s.Trends.Where(t => Subjects.Of(t.Subject).AskedAfter)
             .Select(t => $"{(many ? $"{s.Name}: " : string.Empty)}{t.Headline} {t.Detail}{(t.Verdict is TrendVerdict.None or TrendVerdict.TooFew && t.WouldKnow is { } know ? $" {know.Text}" : string.Empty)}"))];
 
     private static string InShort(ReportRequest request)
     {
-        var all = request.Stations.SelectMany(s => s.Trends.Select(t => (Station: s.Name, Trend: t))).Where(t => SubjectWords.Of(t.Trend.Subject).Pictured).ToList();
+        var all = request.Stations.SelectMany(s => s.Trends.Select(t => (Station: s.Name, Trend: t))).Where(t => Subjects.Of(t.Trend.Subject).Pictured).ToList();
         var moving = all.Where(t => t.Trend.Verdict is TrendVerdict.Rising or TrendVerdict.Falling).ToList();
         var apart = all.Where(t => t.Trend.Verdict == TrendVerdict.Mixed).ToList();
         var still = all.Where(t => t.Trend.Verdict == TrendVerdict.None).ToList();

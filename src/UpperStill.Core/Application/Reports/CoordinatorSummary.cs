@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Waters;
 
@@ -10,7 +11,7 @@ namespace UpperStill.Core.Application.Reports;
 /// <param name="Headline">The sentence.</param>
 /// <param name="Least">Values that a year needs.</param>
 /// <param name="Year">The year beside those before it; null where nothing was read in it.</param>
-public sealed record SummaryTrend(TrendSubject Subject, TrendVerdict Verdict, string Headline, int Least, YearBeside? Year)
+public sealed record SummaryTrend(Parameter Subject, TrendVerdict Verdict, string Headline, int Least, YearBeside? Year)
 {
     /// <summary>Of a whole answer.</summary>
     /// <param name="answer">The answer.</param>
@@ -56,7 +57,7 @@ public static class CoordinatorSummary
     {
         ArgumentNullException.ThrowIfNull(request);
         var visited = request.Stations.Where(s => s.Visits > 0).ToList();
-        var trends = request.Stations.SelectMany(s => s.Trends.Where(t => SubjectWords.Of(t.Subject).Asked).Select(t => (Station: s, Trend: t))).ToList();
+        var trends = request.Stations.SelectMany(s => s.Trends.Where(t => Subjects.Of(t.Subject).AskedAfter).Select(t => (Station: s, Trend: t))).ToList();
         var moving = trends.Where(t => t.Trend.Verdict is TrendVerdict.Rising or TrendVerdict.Falling or TrendVerdict.Mixed).ToList();
         return new SummaryResult(
             Done(request, visited), [.. moving.GroupBy(t => Place(t.Station)).Select(g => $"{g.Key}: {string.Join(' ', g.Select(t => t.Trend.Headline))}")], Still(trends.Count, moving.Count, trends.Count(t => t.Trend.Verdict == TrendVerdict.TooFew), trends.Count(t => t.Trend.Verdict == TrendVerdict.Censored)),
@@ -92,7 +93,7 @@ public static class CoordinatorSummary
         }
 
         // What a year still needs is worth knowing while the season lasts.
-        var few = request.Stations.Select(s => (Station: s, Clarity: s.Trends.FirstOrDefault(t => t.Subject == TrendSubject.Clarity))).Where(s => s.Clarity is not null)
+        var few = request.Stations.Select(s => (Station: s, Clarity: s.Trends.FirstOrDefault(t => t.Subject == Parameter.Clarity))).Where(s => s.Clarity is not null)
             .Select(s => (s.Station, s.Clarity!.Least, Count: s.Clarity.Year?.Count ?? 0)).Where(s => s.Count < s.Least).ToList();
         if (few.Count > 0)
         {

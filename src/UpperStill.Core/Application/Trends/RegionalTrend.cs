@@ -1,4 +1,5 @@
 using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Record.Readings;
 
 namespace UpperStill.Core.Application.Trends;
 
@@ -28,7 +29,7 @@ public sealed record RegionalStation(long? S = null, double Variance = 0, double
 /// <param name="P">Of all together, both sides; null without any test.</param>
 /// <param name="MedianPerDecade">The median of the stations' slopes, per decade.</param>
 public sealed record RegionalResult(
-    TrendSubject Subject, string Headline, string Detail, int Rising, int Falling, int Unclear, int TooFew, double? P, double? MedianPerDecade);
+    Parameter Subject, string Headline, string Detail, int Rising, int Falling, int Unclear, int TooFew, double? P, double? MedianPerDecade);
 
 /// <summary>A summary over stations: each by itself, and their scores together.</summary>
 /// <remarks>Regional Kendall test: Helsel &amp; Frans 2006, Environ. Sci. Technol. 40, 4066–4073. Stations are taken as independent; neighbours that share their weather are not quite, and the words say so.</remarks>
@@ -37,10 +38,10 @@ public static class RegionalTrend
     private const double Significant = 0.05;
 
     /// <summary>Puts stations together.</summary>
-    public static RegionalResult Together(TrendSubject subject, IReadOnlyList<RegionalStation> stations)
+    public static RegionalResult Together(Parameter subject, IReadOnlyList<RegionalStation> stations)
     {
         ArgumentNullException.ThrowIfNull(stations);
-        var words = SubjectWords.Of(subject);
+        var words = Subjects.Of(subject);
         var tests = stations.Where(s => s.S is not null).ToList();
         var (rising, falling) = (tests.Count(t => t.P < Significant && t.S > 0), tests.Count(t => t.P < Significant && t.S < 0));
         var (s, variance) = (tests.Sum(t => t.S!.Value), tests.Sum(t => t.Variance));

@@ -1,4 +1,5 @@
 using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Record.Readings;
 
 namespace UpperStill.Core.Application.Trends;
 
@@ -30,5 +31,5 @@ public sealed record YearBrief(int Year, int Count, decimal? Value = null, strin
 /// <param name="Line">The two ends of the trend, to be drawn; null where there is none.</param>
 /// <param name="Annual">The annual test; null where there are too few years.</param>
 public sealed record SeriesAnswer(
-    TrendSubject Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, int Waiting, IReadOnlyList<YearBrief> Years, bool Depth, bool Matters, int Least, string? WouldKnow = null,
+    Parameter Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, int Waiting, IReadOnlyList<YearBrief> Years, bool Depth, bool Matters, int Least, string? WouldKnow = null,
     IReadOnlyList<TrendAt>? Line = null, TestNumbers? Annual = null);

@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Trends;
@@ -29,8 +30,11 @@ public sealed record StationBeside(string Station, string Name, string Water, st
 /// <param name="Years">Years with values, the newest first.</param>
 /// <param name="Programmes">Programmes of the stations, by code.</param>
 /// <param name="Stations">The stations, in their order.</param>
-public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IReadOnlyList<int> Years, IReadOnlyDictionary<string, string> Programmes, IReadOnlyList<StationBeside> Stations)
+public sealed record SideBySide(Parameter Subject, string Unit, int Year, IReadOnlyList<int> Years, IReadOnlyDictionary<string, string> Programmes, IReadOnlyList<StationBeside> Stations)
 {
+    /// <summary>What else can be put side by side.</summary>
+    public IReadOnlyList<SubjectName> Subjects { get; } = Trends.Subjects.Names;
+
     /// <summary>How many stations of a programme are drawn.</summary>
     public const int MostDrawn = 60;
 
@@ -39,13 +43,13 @@ public sealed record SideBySide(TrendSubject Subject, string Unit, int Year, IRe
     /// <param name="stations">The stations, in their order.</param>
     /// <param name="year">The year; null for the newest that somewhere has enough values, all signed off: a season that has only begun says little.</param>
     /// <param name="reader">Unit for the words.</param>
-    public static SideBySide Of(TrendSubject subject, IReadOnlyList<StationSaid> stations, int? year = null, ReaderUnit reader = ReaderUnit.AsRead)
+    public static SideBySide Of(Parameter subject, IReadOnlyList<StationSaid> stations, int? year = null, ReaderUnit reader = ReaderUnit.AsRead)
     {
         ArgumentNullException.ThrowIfNull(stations);
         List<int> years = [.. stations.SelectMany(s => s.Answer.Years.Where(y => y.Count > 0).Select(y => y.Year)).Distinct().OrderDescending()];
         var which = year ?? stations.SelectMany(s => s.Answer.Years.Where(y => y is { Value: not null, Provisional: false }).Select(y => y.Year)).DefaultIfEmpty(years.FirstOrDefault()).Max();
         Dictionary<string, int> drawn = [];
-        return new SideBySide(subject, SubjectWords.Of(subject).Unit, which, years, stations.DistinctBy(s => s.Programme).ToDictionary(s => s.Programme, s => s.ProgrammeName), [.. stations.Select(Beside)]);
+        return new SideBySide(subject, Trends.Subjects.Of(subject).Unit, which, years, stations.DistinctBy(s => s.Programme).ToDictionary(s => s.Programme, s => s.ProgrammeName), [.. stations.Select(Beside)]);
 
         StationBeside Beside(StationSaid said)
         {

@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -8,8 +9,11 @@ namespace UpperStill.Core.Application.Trends;
 /// <param name="Window">Months that count, and how many values a year needs, by its programme.</param>
 /// <param name="Points">Oldest first.</param>
 /// <param name="Joins">Changes of method across which it is joined.</param>
-public sealed record StationSeries(TrendSubject Subject, SummarySettings Window, IReadOnlyList<SeriesPoint> Points, IReadOnlyList<DateOnly> Joins)
+public sealed record StationSeries(Parameter Subject, SummarySettings Window, IReadOnlyList<SeriesPoint> Points, IReadOnlyList<DateOnly> Joins)
 {
+    /// <summary>Its name in a sentence.</summary>
+    public string Name => Subjects.Of(Subject).Name;
+
     /// <summary>The question that is put to it.</summary>
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
 
@@ -8,7 +9,7 @@ namespace UpperStill.Core.Application.Trends;
 [JsonConverter(typeof(JsonStringEnumConverter<AnnualStatistic>))]
 public enum AnnualStatistic
 {
-    /// <summary>The mean; the median where a reading is censored, because then no mean is known.</summary>
+    /// <summary>As the parameter is summed up; the median where a reading is censored, because then no mean is known.</summary>
     [JsonStringEnumMemberName("usual")] Usual,
 
     /// <summary>The mean.</summary>
@@ -16,6 +17,15 @@ public enum AnnualStatistic
 
     /// <summary>The median.</summary>
     [JsonStringEnumMemberName("median")] Median,
+
+    /// <summary>The geometric mean: exp of the mean of the logarithms; the median where a value is not above 0.</summary>
+    [JsonStringEnumMemberName("geometric-mean")] GeometricMean,
+}
+
+/// <summary>Statistics in words.</summary>
+internal static class AnnualStatisticWords
+{
+    internal static string Words(this AnnualStatistic statistic) => statistic switch { AnnualStatistic.Median => "median", AnnualStatistic.GeometricMean => "geometric mean", _ => "mean" };
 }
 
 /// <summary>Which test is made.</summary>
@@ -68,7 +78,7 @@ public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decima
 /// <param name="YearsOnly">True for a list: the years and no test.</param>
 /// <param name="Limits">Limits that the years are held against.</param>
 public sealed record TrendRequest(
-    TrendSubject Subject, IReadOnlyList<SeriesPoint> Points, SummarySettings Window, AnnualStatistic Statistic = AnnualStatistic.Usual, TrendTest Test = TrendTest.Annual, bool Provisional = false,
+    Parameter Subject, IReadOnlyList<SeriesPoint> Points, SummarySettings Window, AnnualStatistic Statistic = AnnualStatistic.Usual, TrendTest Test = TrendTest.Annual, bool Provisional = false,
     IReadOnlyList<DateOnly>? Joins = null,
     [property: Within(3, 200)] int LeastYears = TrendRequest.UsualLeastYears,
     [property: Within(-1e9, 1e9)] decimal? AskedPerDecade = null,

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
@@ -118,7 +119,7 @@ public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, dec
 /// <param name="Findings">What to look at.</param>
 /// <param name="Window">What a year rests on, in words.</param>
 /// <param name="Least">Values that a year needs.</param>
-/// <param name="Statistic">mean or median.</param>
+/// <param name="Statistic">What stands for a year.</param>
 /// <param name="Waiting">Values that wait for review.</param>
 /// <param name="Annual">The annual test.</param>
 /// <param name="Seasonal">The seasonal test.</param>
@@ -130,6 +131,13 @@ public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, dec
 /// <param name="Greatest">The greatest value, to draw to.</param>
 /// <param name="Limits">How the years stand to each limit that was asked for, in words.</param>
 public sealed record TrendResult(
-    TrendSubject Subject, string Name, string Unit, TrendVerdict Verdict, string Headline, string Detail, IReadOnlyList<string> HeldBack, IReadOnlyList<YearSummary> Years, IReadOnlyList<SeriesPoint> Points,
+    Parameter Subject, string Name, string Unit, TrendVerdict Verdict, string Headline, string Detail, IReadOnlyList<string> HeldBack, IReadOnlyList<YearSummary> Years, IReadOnlyList<SeriesPoint> Points,
     IReadOnlyList<SeriesBreak> Breaks, IReadOnlyList<Finding> Findings, string Window, int Least, AnnualStatistic Statistic, int Waiting, decimal Greatest,
-    TestNumbers? Annual = null, TestNumbers? Seasonal = null, IReadOnlyList<TrendAt>? Line = null, IReadOnlyList<TrendAt>? Smooth = null, WouldKnow? WouldKnow = null, Working? Working = null, DepthScale? Scale = null, IReadOnlyList<string>? Limits = null);
+    TestNumbers? Annual = null, TestNumbers? Seasonal = null, IReadOnlyList<TrendAt>? Line = null, IReadOnlyList<TrendAt>? Smooth = null, WouldKnow? WouldKnow = null, Working? Working = null, DepthScale? Scale = null, IReadOnlyList<string>? Limits = null)
+{
+    /// <summary>True where its axis is logarithmic.</summary>
+    public bool Log { get; init; }
+
+    /// <summary>Which way is the better one.</summary>
+    public BetterWhen Better { get; init; }
+}

@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
 
@@ -48,7 +49,7 @@ public static class TrendRule
     private sealed class Look
     {
         private readonly TrendRequest request;
-        private readonly SubjectWords subject;
+        private readonly ParameterDescription subject;
         private readonly TrendWords words;
         private readonly IReadOnlyList<SeriesPoint> all;
         private readonly AnnualStatistic statistic;
@@ -61,11 +62,12 @@ public static class TrendRule
         internal Look(TrendRequest request)
         {
             this.request = request;
-            subject = SubjectWords.Of(request.Subject);
+            subject = Subjects.Of(request.Subject);
             words = new TrendWords(request, subject);
             all = YearSums.ByDay(request.Points.Where(p => p.Usable));
             statistic = request.Statistic != AnnualStatistic.Usual ? request.Statistic
-                : all.Any(p => p.Censored != Censoring.None && request.Window.Holds(p.Day.Month)) ? AnnualStatistic.Median : AnnualStatistic.Mean;
+                : all.Any(p => p.Censored != Censoring.None && request.Window.Holds(p.Day.Month)) ? AnnualStatistic.Median
+                : subject.Summary switch { SeasonSummary.Median => AnnualStatistic.Median, SeasonSummary.GeometricMean when all.All(p => p.Value > 0) => AnnualStatistic.GeometricMean, SeasonSummary.GeometricMean => AnnualStatistic.Median, _ => AnnualStatistic.Mean };
             var counted = request.Provisional || all.All(p => p.SignedOff) ? all : YearSums.ByDay(request.Points.Where(p => p.Usable && p.SignedOff));
             (breaks, var parts) = SeriesBreaks.Of(counted, (request.Joins ?? []).ToHashSet());
             shown = Sum(all);
@@ -84,16 +86,20 @@ public static class TrendRule
             return new TrendResult(
                 request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(waiting)], shown,
                 [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings()], words.Window(), request.Window.LeastReadings, statistic, waiting,
-                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Depth ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
-                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]);
+                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
+                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))])
+            {
+                Log = subject.Log,
+                Better = subject.Better,
+            };
         }
 
         internal SeriesAnswer Answer()
         {
             var (annual, seasonal, test, verdict, line, would, waiting) = Said();
             return new SeriesAnswer(
-                request.Subject, subject.Name, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), waiting, [.. shown.Select(YearBrief.Of)], subject.Depth,
-                subject.Asked || verdict is TrendVerdict.Rising or TrendVerdict.Falling, request.Window.LeastReadings, would?.Text, line is null ? null : [line[0], line[^1]], annual);
+                request.Subject, subject.Name, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), waiting, [.. shown.Select(YearBrief.Of)], subject.Hanging,
+                subject.AskedAfter || verdict is TrendVerdict.Rising or TrendVerdict.Falling, request.Window.LeastReadings, would?.Text, line is null ? null : [line[0], line[^1]], annual);
         }
 
         private (TestNumbers? Annual, TestNumbers? Seasonal, TestNumbers? Test, TrendVerdict Verdict, IReadOnlyList<TrendAt>? Line, WouldKnow? Would, int Waiting) Said()

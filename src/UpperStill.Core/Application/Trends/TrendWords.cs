@@ -1,24 +1,29 @@
 using System.Globalization;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
 
 /// <summary>A trend in plain words.</summary>
-internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
+internal sealed class TrendWords(TrendRequest request, ParameterDescription subject)
 {
     private static readonly string[] Months = CultureInfo.InvariantCulture.DateTimeFormat.MonthNames;
 
     private static readonly string[] Small =
         ["One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten", "Eleven", "Twelve", "Thirteen", "Fourteen", "Fifteen", "Sixteen", "Seventeen", "Eighteen", "Nineteen", "Twenty"];
 
-    private bool Feet => subject.Depth && (request.Reader == ReaderUnit.Feet || (request.Reader == ReaderUnit.AsRead && Length.IsFootBased(request.Native)));
+    private bool Feet => subject.Hanging && (request.Reader == ReaderUnit.Feet || (request.Reader == ReaderUnit.AsRead && Length.IsFootBased(request.Native)));
 
     /// <summary>A value for the reader.</summary>
-    internal string Value(decimal value) => subject.Depth ? LengthText.Show(value, request.Native, request.Reader) : $"{Decimals.Fixed(value, subject.Decimals)} {subject.Unit}".TrimEnd();
+    internal string Value(decimal value) => subject.Hanging ? LengthText.Show(value, request.Native, request.Reader) : $"{Decimals.Fixed(value, subject.Decimals)} {subject.Unit}".TrimEnd();
 
     /// <summary>An amount of change for the reader, without its sign.</summary>
     internal string Amount(double change) => $"{Bare(change)} {(Feet ? "ft" : subject.Unit)}".TrimEnd();
+
+    private string Rising => subject.Rising ?? Sentence(subject.Name) + " is rising: {0} more each decade.";
+
+    private string Falling => subject.Falling ?? Sentence(subject.Name) + " is falling: {0} less each decade.";
 
     private string Bare(double change)
     {
@@ -37,7 +42,7 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
 
     internal string Headline(TrendVerdict verdict, TestNumbers? test, int years) => verdict switch
     {
-        TrendVerdict.Rising or TrendVerdict.Falling when test!.PerDecade is { } slope => string.Format(CultureInfo.InvariantCulture, verdict == TrendVerdict.Rising ? subject.Rising : subject.Falling, Amount(slope)),
+        TrendVerdict.Rising or TrendVerdict.Falling when test!.PerDecade is { } slope => string.Format(CultureInfo.InvariantCulture, verdict == TrendVerdict.Rising ? Rising : Falling, Amount(slope)),
         TrendVerdict.Rising => $"{Sentence(subject.Name)} is rising; by how much cannot be said.",
         TrendVerdict.Falling => $"{Sentence(subject.Name)} is falling; by how much cannot be said.",
         TrendVerdict.Mixed => $"The months go different ways: no one trend of {subject.Name} holds for all of them.",
@@ -91,8 +96,8 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
     }
 
     internal string Few(IReadOnlyList<YearSummary> few, AnnualStatistic statistic) => few.Count == 1
-        ? $"{few[0].Name} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.ToString().ToLowerInvariant()}."
-        : $"{string.Join(", ", few.Select(y => $"{y.Name} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.ToString().ToLowerInvariant()}.";
+        ? $"{few[0].Name} has {few[0].Count} of {request.Window.LeastReadings}: no {statistic.Words()}."
+        : $"{string.Join(", ", few.Select(y => $"{y.Name} ({y.Count})"))}: fewer than {request.Window.LeastReadings}, no {statistic.Words()}.";
 
     /// <summary>How the years stand to a limit. A censored value keeps or breaks it only where that is certain.</summary>
     internal string Limit(TrendLimit limit, IReadOnlyList<YearSummary> years)
@@ -114,7 +119,7 @@ internal sealed class TrendWords(TrendRequest request, SubjectWords subject)
         (_, false) => year.Value <= limit.Value ? true : null,
     };
 
-    internal string CensoredShare(int censored, int count) => request.Subject == TrendSubject.Clarity
+    internal string CensoredShare(int censored, int count) => request.Subject == Parameter.Clarity
         ? $"In {censored} of {count} readings the disc lay on the bottom: the water was clearer than it is deep."
         : $"{censored} of {count} values lie below what the laboratory can see.";
 

@@ -62,7 +62,7 @@ internal static class TrendWorking
             steps.Add($"Beside it, one value a year: p {TrendWords.P(annual.P)}");
         }
 
-        var value = statistic == AnnualStatistic.Median ? "median" : "mean";
+        var value = statistic.Words();
         return new Working(
             "Trend", inputs, steps,
             test.Test == TrendTest.Annual

@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -43,9 +44,9 @@ public sealed record YearBeside(int Year, string Text, int Count, int Least, dec
             year, text, here.Count, answer.Least, value, Decimals.Published(median), earlier.Length, below, $"{Show(answer.Subject, median, native, reader)} is the median of {earlier.Length} earlier years; {below} of them lay below this one", here.Provisional);
     }
 
-    private static string Show(TrendSubject subject, decimal value, LengthUnit native, ReaderUnit reader)
+    private static string Show(Parameter subject, decimal value, LengthUnit native, ReaderUnit reader)
     {
-        var words = SubjectWords.Of(subject);
-        return words.Depth ? LengthText.Show(value, native, reader) : $"{Decimals.Fixed(value, words.Decimals)} {words.Unit}".TrimEnd();
+        var words = Subjects.Of(subject);
+        return words.Hanging ? LengthText.Show(value, native, reader) : $"{Decimals.Fixed(value, words.Decimals)} {words.Unit}".TrimEnd();
     }
 }

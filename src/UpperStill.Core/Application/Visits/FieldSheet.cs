@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
@@ -89,6 +90,10 @@ public sealed record FieldSheet(
     SheetSounding? Sounding = null,
     IReadOnlyList<SheetProtocol>? Protocols = null)
 {
+    /// <summary>What it gives to the record; worked out when it is asked for, because the page does not need it; null where the sheet was read from JSON.</summary>
+    [JsonIgnore]
+    public Lazy<VisitRecord>? Record { get; init; }
+
     /// <summary>Folds the entries of one visit. The result does not depend on their order or repetition.</summary>
     /// <param name="request">Entries of one visit, and what it is judged by.</param>
     public static FieldSheet Fold(FoldRequest request) => new SheetFold(request).Sheet();

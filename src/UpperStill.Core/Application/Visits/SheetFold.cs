@@ -9,7 +9,6 @@ using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
-using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Application.Visits;
@@ -67,7 +66,7 @@ internal sealed class SheetFold
             draft.Start?.Body.Due,
             draft.Section<SheetProfile>(),
             draft.Section<SheetBottles>(),
-            Point(clarity.Result, usable, Stated(clarity) ?? ClarityMethod.Of(draft.Context.Programme.Clarity, remarks.Now, draft.Context.Gear ?? [])),
+            SecchiParameters.Point(draft),
             sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
             known is { } kk ? draft.Show(kk) : null,
@@ -76,18 +75,11 @@ internal sealed class SheetFold
             closed.Count > 0 ? closed[^1].Entry.Id : null,
             draft.Line,
             sounding,
-            draft.Described() is { Count: > 0 } described ? described : null);
+            draft.Described() is { Count: > 0 } described ? described : null)
+        {
+            Record = new(() => new VisitRecord([.. VisitParts.All.SelectMany(p => p.Readings(draft))], ProfileParameters.Numbers(draft), ProfileParameters.Usable(draft))),
+        };
     }
-
-    // The record keeps the clarity as it is reported, not as one reader wishes to see it.
-    private ClarityPoint? Point(ClarityResult result, bool usable, string method) => draft.Start is { } start && result.ClarityM is { } metres
-        ? new ClarityPoint(
-            start.Entry.Visit, DateOnly.FromDateTime(start.Entry.At.DateTime), metres, result.Censored, usable,
-            draft.Reader == ReaderUnit.AsRead ? result.Text : null, method)
-        : null;
-
-    // A clarity without readings and outcome is one that a table states.
-    private string? Stated(SheetClarity clarity) => clarity is { Outcome: null, Read: 0 } && draft.Latest(SecchiKinds.ClarityStated) is { } stated ? stated.Body.Method ?? ClarityStated.Method : null;
 
     private SheetEntry Shown(Entry entry, bool blind)
     {

@@ -14,6 +14,7 @@ using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Visits;
@@ -30,6 +31,9 @@ public static class VisitParts
 
     /// <summary>Those that describe themselves.</summary>
     public static IReadOnlyList<DescribedProtocol> Described { get; } = [.. All.OfType<DescribedProtocol>()];
+
+    /// <summary>Everything that a visit may give to the record; what several parts give stands once.</summary>
+    public static IReadOnlyList<ParameterDescription> Parameters { get; } = [.. All.SelectMany(p => p.Parameters).DistinctBy(p => p.Code).OrderBy(p => p.Rank)];
 
     /// <summary>Everything that a programme may choose.</summary>
     public static KnownOptions Options { get; } = new(

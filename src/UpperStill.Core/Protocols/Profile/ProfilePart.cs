@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
 
@@ -18,6 +19,8 @@ public sealed class ProfilePart() : VisitPart("profile")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => ProfileOptions.Thresholds;
 
+    /// <inheritdoc/>
+    public override IReadOnlyList<ParameterDescription> Parameters => ProfileParameters.All;
 
     /// <inheritdoc/>
     internal override IReadOnlyList<MoveCost> MoveCosts { get; } =
@@ -57,6 +60,9 @@ public sealed class ProfilePart() : VisitPart("profile")
 
     /// <inheritdoc/>
     internal override IEnumerable<Protocol> Took(SheetDraft draft) => draft.Section<SheetProfile>() is { Levels.Count: > 1 } ? [Protocol.Profile] : [];
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Reading> Readings(SheetDraft draft) => ProfileParameters.Readings(draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "profile" ? StepGuideResult.Of(ProfileGuide.Lines(methods)) : null;

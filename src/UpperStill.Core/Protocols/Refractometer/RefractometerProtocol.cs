@@ -42,7 +42,7 @@ public sealed class RefractometerProtocol : DescribedProtocol
                 new("read", "Toward the light, focus, read the ppt scale.", "The other scale is gravity.", Salinity) { Repeat = Reading },
                 new("clean", "Rinse, dry.", "Salt crusts."),
             ],
-            Parameters = [new("salinity", "Salinity", "ppt", 1)],
+            Parameters = [new() { Code = new("salinity"), Name = "salinity", Unit = "ppt", Protocol = new("refractometer") }],
             Findings = [BubblesUnder, Off, Apart, AsGravity, InGap],
         })
     {

@@ -1,5 +1,6 @@
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Results;
@@ -12,4 +13,19 @@ public sealed class ResultsPart() : VisitPart("results")
 
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => ResultsOptions.Thresholds;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<ParameterDescription> Parameters { get; } =
+    [
+        new()
+        {
+            Code = Parameter.Chlorophyll, Rank = 20, Name = "chlorophyll", Unit = "µg/L", AskedPerDecade = 2, Better = BetterWhen.Lower, Analyte = "chlorophyll-a", Protocol = Protocol.Chlorophyll, AskedAfter = true, Pictured = true,
+            Rising = "The water is getting greener: {0} more chlorophyll each decade.", Falling = "The water is getting less green: {0} less chlorophyll each decade.",
+        },
+        new()
+        {
+            Code = Parameter.Phosphorus, Rank = 30, Name = "phosphorus", Unit = "µg/L", AskedPerDecade = 5, Better = BetterWhen.Lower, Analyte = "total-phosphorus", Protocol = Protocol.Phosphorus, AskedAfter = true,
+            Rising = "Phosphorus is rising: {0} more each decade.", Falling = "Phosphorus is falling: {0} less each decade.",
+        },
+    ];
 }

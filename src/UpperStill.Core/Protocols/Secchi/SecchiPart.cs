@@ -4,6 +4,7 @@ using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
 
@@ -21,6 +22,8 @@ public sealed class SecchiPart() : VisitPart("secchi")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => SecchiOptions.Thresholds;
 
+    /// <inheritdoc/>
+    public override IReadOnlyList<ParameterDescription> Parameters => SecchiParameters.All;
 
     /// <inheritdoc/>
     internal override IReadOnlyList<MoveCost> MoveCosts { get; } = [new("clarity", "composite", "The depth of the composite comes from today’s clarity.")];
@@ -56,6 +59,9 @@ public sealed class SecchiPart() : VisitPart("secchi")
 
     /// <inheritdoc/>
     internal override IEnumerable<Protocol> Took(SheetDraft draft) => draft.Section<SheetClarity>() is { Result.Text: null, Outcome: null } ? [] : [Protocol.Clarity];
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Reading> Readings(SheetDraft draft) => SecchiParameters.Readings(draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "clarity" ? StepGuideResult.Of(SecchiGuide.Lines(methods)) : null;

@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;
@@ -31,6 +32,9 @@ public abstract class DescribedProtocol : VisitPart
 
     /// <inheritdoc/>
     public sealed override IReadOnlyList<Threshold> Thresholds => script.Thresholds;
+
+    /// <inheritdoc/>
+    public sealed override IReadOnlyList<ParameterDescription> Parameters => script.Parameters;
 
     private Protocol Protocol => new(script.Code);
 
@@ -64,7 +68,7 @@ public abstract class DescribedProtocol : VisitPart
         {
             Name = script.Code,
             Rank = script.Rank,
-            Done = sheet.Done && sheet.Values.Count > 0 && !draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.At?.StartsWith($"{script.Code}/", StringComparison.Ordinal) == true && draft.AnswerTo(f) is null),
+            Done = sheet.Done && sheet.Values.Count > 0 && !Stopped(draft),
             Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
             Required = sheet.Due,
         };
@@ -74,9 +78,26 @@ public abstract class DescribedProtocol : VisitPart
     internal sealed override IEnumerable<Protocol> Took(SheetDraft draft) => Mine(draft) is { Values.Count: > 0 } ? [Protocol] : [];
 
     /// <inheritdoc/>
+    internal sealed override IEnumerable<Reading> Readings(SheetDraft draft) => Mine(draft) is not { } sheet ? [] : sheet.Derived.Where(d => d.Value is not null).Select(d => new Reading
+    {
+        Protocol = Protocol,
+        Parameter = d.Parameter,
+        Item = d.Item ?? string.Empty,
+        Depth = d.Depth ?? string.Empty,
+        Value = d.Value!.Value,
+        Unit = d.Unit,
+        Censored = d.Censored,
+        Usable = !Stopped(draft),
+        Method = d.Method,
+        Text = d.Text,
+    });
+
+    /// <inheritdoc/>
     internal sealed override StepGuideResult? Guide(string step, ChosenMethods methods) => step == script.Code
         ? StepGuideResult.Of(script.Steps.Select(s => new GuideLine(s.Do, s.Why)), [.. script.Steps.SelectMany(s => s.Cautions).Distinct()])
         : null;
+
+    private bool Stopped(SheetDraft draft) => draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.At?.StartsWith($"{script.Code}/", StringComparison.Ordinal) == true && draft.AnswerTo(f) is null);
 
     private SheetProtocol? Mine(SheetDraft draft) => draft.Described().Find(p => p.Protocol == script.Code);
 }

@@ -1,48 +1,7 @@
-using System.Text.Json.Serialization;
-using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;
-
-/// <summary>How the values of a parameter are summed up over a season.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<SeasonSummary>))]
-public enum SeasonSummary
-{
-    /// <summary>Mean.</summary>
-    [JsonStringEnumMemberName("mean")] Mean,
-
-    /// <summary>Median.</summary>
-    [JsonStringEnumMemberName("median")] Median,
-
-    /// <summary>Geometric mean.</summary>
-    [JsonStringEnumMemberName("geometric-mean")] GeometricMean,
-}
-
-/// <summary>Which way a parameter is the better one.</summary>
-[JsonConverter(typeof(JsonStringEnumConverter<BetterWhen>))]
-public enum BetterWhen
-{
-    /// <summary>Neither.</summary>
-    [JsonStringEnumMemberName("neither")] Neither,
-
-    /// <summary>Higher.</summary>
-    [JsonStringEnumMemberName("higher")] Higher,
-
-    /// <summary>Lower.</summary>
-    [JsonStringEnumMemberName("lower")] Lower,
-}
-
-/// <summary>A parameter that a protocol gives to the record.</summary>
-/// <param name="Code">Its name, for ever.</param>
-/// <param name="Name">For people.</param>
-/// <param name="Unit">Its unit; empty for a count.</param>
-/// <param name="Decimals">Decimals that it is shown with.</param>
-/// <param name="Summary">How a season is summed up.</param>
-/// <param name="Log">True where its axis is logarithmic.</param>
-/// <param name="Better">Which way is the better one.</param>
-/// <param name="Hanging">True where it is a depth: its axis hangs.</param>
-public sealed record ParameterDescription(
-    string Code, string Name, string Unit, [property: Within(0, 9)] int Decimals, SeasonSummary Summary = SeasonSummary.Mean, bool Log = false, BetterWhen Better = BetterWhen.Neither, bool Hanging = false);
 
 /// <summary>What some steps are repeated for.</summary>
 /// <param name="Code">Its name, for ever.</param>

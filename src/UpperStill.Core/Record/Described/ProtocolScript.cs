@@ -1,3 +1,4 @@
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;

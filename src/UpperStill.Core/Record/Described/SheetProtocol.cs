@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -32,7 +33,14 @@ public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepS
 /// <param name="Item">What it is of, where it is not of the whole, such as a kind.</param>
 /// <param name="About">True where what it rests on is doubtful.</param>
 /// <param name="Working">How it came about; null where it could not be worked out.</param>
-public sealed record SheetDerived(string Parameter, string Name, string Text, decimal? Value, string Unit, string? Item = null, bool About = false, Working? Working = null);
+/// <param name="Censored">What is known of it.</param>
+/// <param name="Depth">Depth or interval that it is of, in words.</param>
+public sealed record SheetDerived(
+    string Parameter, string Name, string Text, decimal? Value, string Unit, string? Item = null, bool About = false, Working? Working = null, Censoring Censored = Censoring.None, string? Depth = null)
+{
+    /// <summary>How it was measured, where there are several ways.</summary>
+    public string? Method { get; init; }
+}
 
 /// <summary>A described protocol on a visit.</summary>
 /// <param name="Protocol">Its code.</param>

@@ -97,6 +97,9 @@ internal sealed class SheetDraft(FoldRequest request)
     internal string? AnswerTo(Finding finding) => finding.Kept ?? (finding.NoWayRound ? null
         : Standing(VisitKinds.Kept).LastOrDefault(a => a.Body.Finding == finding.Code && a.Body.About.ToHashSet().SetEquals(finding.About))?.Entry.Why);
 
+    /// <summary>True where no open stop stands beside any of these.</summary>
+    internal bool Free(params Beside[] places) => !Findings.Exists(f => f.Level == FindingLevel.Stop && places.Contains(f.Beside) && AnswerTo(f) is null);
+
     /// <summary>When the newest entry was written.</summary>
     internal DateTimeOffset? LastAt => Log.All.Count > 0 ? Log.All[^1].At : null;
 

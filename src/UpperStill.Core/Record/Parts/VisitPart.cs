@@ -1,4 +1,5 @@
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Parts;
@@ -22,6 +23,9 @@ public abstract class VisitPart(string code)
     /// <summary>The numbers of it that a programme may change.</summary>
     public virtual IReadOnlyList<Threshold> Thresholds => [];
 
+    /// <summary>What it gives to the record.</summary>
+    public virtual IReadOnlyList<ParameterDescription> Parameters => [];
+
     /// <summary>What is lost where its steps change places with others.</summary>
     internal virtual IReadOnlyList<MoveCost> MoveCosts => [];
 
@@ -38,6 +42,9 @@ public abstract class VisitPart(string code)
 
     /// <summary>What the visit took by it.</summary>
     internal virtual IEnumerable<Protocol> Took(SheetDraft draft) => [];
+
+    /// <summary>The numbers that the visit gives to the record by it, after every part was folded.</summary>
+    internal virtual IEnumerable<Reading> Readings(SheetDraft draft) => [];
 
     /// <summary>How one of its steps is done; null for a step of another part.</summary>
     internal virtual StepGuideResult? Guide(string step, ChosenMethods methods) => null;

@@ -1,6 +1,6 @@
 using CsCheck;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Import;
-using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Tests.Application.Import;
@@ -46,5 +46,5 @@ public sealed class HistoricTableProperties
     });
 
     private static HistoricResult Read(string[][] rows, HashSet<HistoricField>? stand = null) => HistoricTable.Read(new HistoricRequest(
-        Mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r))], [new HistoricStation("N1", "North", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal>(), 14)], new DateOnly(2026, 8, 12), stand));
+        Mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r))], [new HistoricStation("N1", "North", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal>(), 14)], new DateOnly(2026, 8, 12), stand));
 }

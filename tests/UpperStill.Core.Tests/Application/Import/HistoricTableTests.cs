@@ -1,5 +1,5 @@
 using UpperStill.Core.Application.Import;
-using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Tests.Application.Import;
@@ -217,9 +217,9 @@ public sealed class HistoricTableTests
     private static HistoricResult Read(HistoricMapping mapping, HistoricField[] stand, string[] rows) => HistoricTable.Read(new HistoricRequest(
         mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r.Split(r.Contains(';', StringComparison.Ordinal) ? ';' : ',')))],
         [
-            new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 16, [TrendSubject.Clarity] = 4 }, 14.5m),
-            new HistoricStation("F1", "Foul", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal> { [TrendSubject.Phosphorus] = 1800 }),
-            new HistoricStation("Y1", "Yonder", new HashSet<DateOnly>(), new Dictionary<TrendSubject, decimal>(), Mine: false),
+            new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 16, [Parameter.Clarity] = 4 }, 14.5m),
+            new HistoricStation("F1", "Foul", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 1800 }),
+            new HistoricStation("Y1", "Yonder", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal>(), Mine: false),
         ],
         Today, stand.ToHashSet()));
 }

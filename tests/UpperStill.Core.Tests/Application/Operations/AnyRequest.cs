@@ -3,6 +3,8 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
 
@@ -79,6 +81,7 @@ internal sealed class AnyRequest(Random random, string? outsideAt = null, double
         _ when type == typeof(string) => at.EndsWith("imeZone", StringComparison.Ordinal) || at.EndsWith("zone", StringComparison.Ordinal) ? Zones[random.Next(Zones.Length)] : Texts[random.Next(Texts.Length)],
         _ when type == typeof(bool) => random.Next(2) == 0,
         _ when type == typeof(Protocol) => SampleVisit.Protocols[random.Next(SampleVisit.Protocols.Length)].Code,
+        _ when type == typeof(Parameter) => Subjects.Measured[random.Next(Subjects.Measured.Count)].Code,
         _ when type == typeof(Guid) => Guid.CreateVersion7(),
         _ when type == typeof(DateOnly) => JsonValue.Create(new DateOnly(2026, 7, 1).AddDays(random.Next(-400, 5)).ToString("yyyy-MM-dd", null)),
         _ when type == typeof(TimeOnly) => JsonValue.Create($"{random.Next(24):00}:30:00"),

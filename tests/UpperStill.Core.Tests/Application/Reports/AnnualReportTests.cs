@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Reports;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Statistics;
@@ -61,8 +62,8 @@ public sealed class AnnualReportTests
     [Fact]
     public void Two_stations_are_told_apart_and_what_moves_stands_before_what_does_not()
     {
-        var up = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, Clarity((year, _) => 4 + (0.1 * year) + Wobble[year]), Summer));
-        var still = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, Clarity((year, _) => 4 + (year % 2)), Summer));
+        var up = TrendRule.Work(new TrendRequest(Parameter.Clarity, Clarity((year, _) => 4 + (0.1 * year) + Wobble[year]), Summer));
+        var still = TrendRule.Work(new TrendRequest(Parameter.Clarity, Clarity((year, _) => 4 + (year % 2)), Summer));
         var report = AnnualReport.Write(new ReportRequest("Harrowmere", 2022, 8, new DateOnly(2022, 6, 1), new DateOnly(2022, 9, 1), ["Asa"], [new("D", "Deep Hole", [up]), new("N", "North Arm", [still])]));
         Assert.Equal($"At Deep Hole: {up.Headline} For the rest no change could be told from chance; that is not the same as no change.", report.InShort);
         Assert.StartsWith("At North Arm the disc was seen down to ", Section(report, "How clear")[1], StringComparison.Ordinal);
@@ -87,7 +88,7 @@ public sealed class AnnualReportTests
     private static IReadOnlyList<string> Section(ReportResult report, string title) => report.Sections.First(s => s.Title == title).Paragraphs;
 
     private static ReportResult Report(List<SeriesPoint> clarity, OxygenSeason? oxygen = null) => AnnualReport.Write(new ReportRequest(
-        "Harrowmere", 2022, 4, new DateOnly(2022, 6, 15), new DateOnly(2022, 9, 15), ["Asa"], [new ReportStation("HAR-1", "Deep Hole", clarity.Count == 0 ? [] : [TrendRule.Work(new TrendRequest(TrendSubject.Clarity, clarity, Summer))], oxygen)]));
+        "Harrowmere", 2022, 4, new DateOnly(2022, 6, 15), new DateOnly(2022, 9, 15), ["Asa"], [new ReportStation("HAR-1", "Deep Hole", clarity.Count == 0 ? [] : [TrendRule.Work(new TrendRequest(Parameter.Clarity, clarity, Summer))], oxygen)]));
 
     private static List<SeriesPoint> Clarity(Func<int, int, double> value) =>
         [.. from i in Enumerable.Range(0, 10) from month in Enumerable.Range(6, 4) select new SeriesPoint(new Guid(i, (short)month, 0, new byte[8]), new DateOnly(2013 + i, month, 15), (decimal)Math.Round(value(i, month), 4))];

@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Reports;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
@@ -83,7 +84,7 @@ public sealed class CoordinatorSummaryTests
         new(new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), visits, 0, 0, 0, clarity is null ? [] : [SummaryTrend.Of(clarity, 2022)]);
 
     private static SeriesAnswer Trend(Func<int, int, double> value, int from = 2013, int least = 4) => TrendRule.Answer(new TrendRequest(
-        TrendSubject.Clarity,
+        Parameter.Clarity,
         [.. Enumerable.Range(from, 2023 - from).SelectMany(year => Enumerable.Range(6, 4).Select(month => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(year, month, 15), decimal.Round((decimal)value(year - 2013, month), 2))))],
         new SummarySettings(6, 9, least)));
 }

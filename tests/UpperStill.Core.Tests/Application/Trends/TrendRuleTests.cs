@@ -1,4 +1,5 @@
 using CsCheck;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
@@ -176,7 +177,7 @@ public sealed class TrendRuleTests
     public void Chlorophyll_below_the_limit_is_never_put_at_it()
     {
         var points = Years(9, (year, _) => 5 + year).Select(p => p.Day.Month == 6 ? p with { Value = 1, Censored = Censoring.Below } : p).ToList();
-        var result = TrendRule.Work(Request(points) with { Subject = TrendSubject.Chlorophyll, Statistic = AnnualStatistic.Mean });
+        var result = TrendRule.Work(Request(points) with { Subject = Parameter.Chlorophyll, Statistic = AnnualStatistic.Mean });
         Assert.All(result.Years, y => Assert.Equal((null, Censoring.Below), (y.Mean, y.Censored)));
         Assert.Contains("9 of 36 values lie below what the laboratory can see.", result.HeldBack);
         Assert.StartsWith("mean < ", result.Years[0].Text, StringComparison.Ordinal);
@@ -240,7 +241,7 @@ public sealed class TrendRuleTests
         // November to April: a rise from season to season, and none within.
         List<SeriesPoint> points = [.. from season in Enumerable.Range(0, 10) from month in new[] { 11, 12, 13, 14, 15, 16 } select new SeriesPoint(
             new Guid(season, (short)month, 0, new byte[8]), new DateOnly(2010 + season + (month > 12 ? 1 : 0), month > 12 ? month - 12 : month, 15), 4 + (0.1m * season))];
-        var result = TrendRule.Work(new TrendRequest(TrendSubject.Clarity, points, new SummarySettings(11, 4, 6)));
+        var result = TrendRule.Work(new TrendRequest(Parameter.Clarity, points, new SummarySettings(11, 4, 6)));
 
         Assert.Equal(10, result.Years.Count);
         Assert.All(result.Years, year => Assert.Equal((6, year.Low), (year.Count, year.High)));
@@ -271,7 +272,7 @@ public sealed class TrendRuleTests
 
     private static TrendResult Trend(IReadOnlyList<SeriesPoint> points) => TrendRule.Work(Request(points));
 
-    private static TrendRequest Request(IReadOnlyList<SeriesPoint> points) => new(TrendSubject.Clarity, points, Summer);
+    private static TrendRequest Request(IReadOnlyList<SeriesPoint> points) => new(Parameter.Clarity, points, Summer);
 
     // Four values a summer, in the middle of each month.
     private static List<SeriesPoint> Years(int count, Func<int, int, double> value, int @from = 2013) =>

@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Tests.Application.Trends;
@@ -43,16 +44,30 @@ public sealed class YearSumsTests
         Assert.Equal((5, 4m), (result.Points.Count, Assert.Single(result.Years).Mean));
     }
 
+    // The five counts of a beach: their mean is drawn up by one bad day, their geometric mean is not.
+    [Fact]
+    public void A_geometric_mean_stands_for_the_year_where_it_is_asked_and_the_median_where_a_value_lies_below_a_limit()
+    {
+        SeriesPoint[] counts = [.. new[] { 20m, 45, 10, 130, 88 }.Select((n, i) => Point(2025, 7, n, day: i + 1))];
+        var year = Assert.Single(TrendRule.Work(new TrendRequest(Parameter.Value, counts, Summer, AnnualStatistic.GeometricMean)).Years);
+        Assert.Equal(40.04m, decimal.Round(year.Value!.Value, 2));
+        Assert.StartsWith("geometric mean 40.0", year.Text, StringComparison.Ordinal);
+
+        var censored = Assert.Single(TrendRule.Work(new TrendRequest(Parameter.Value, [counts[0] with { Censored = Censoring.Below }, .. counts[1..]], Summer, AnnualStatistic.GeometricMean)).Years);
+        Assert.Equal(45m, censored.Value);
+        Assert.StartsWith("median 45", censored.Text, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_window_may_run_over_the_turn_of_the_year() =>
-        Assert.Equal([(2025, 2)], TrendRule.Work(new TrendRequest(TrendSubject.Clarity, [Point(2024, 12, 3m), Point(2025, 1, 3m), Point(2025, 6, 3m)], new SummarySettings(11, 2, 1))).Years.Select(y => (y.Year, y.Count)));
+        Assert.Equal([(2025, 2)], TrendRule.Work(new TrendRequest(Parameter.Clarity, [Point(2024, 12, 3m), Point(2025, 1, 3m), Point(2025, 6, 3m)], new SummarySettings(11, 2, 1))).Years.Select(y => (y.Year, y.Count)));
 
     [Fact]
     public void An_empty_record_is_an_empty_chart() => Assert.Empty(Years());
 
     private static IReadOnlyList<YearSummary> Years(params SeriesPoint[] points) => Work(points).Years;
 
-    private static TrendResult Work(params SeriesPoint[] points) => TrendRule.Work(new TrendRequest(TrendSubject.Clarity, points, Summer));
+    private static TrendResult Work(params SeriesPoint[] points) => TrendRule.Work(new TrendRequest(Parameter.Clarity, points, Summer));
 
     private static SeriesPoint Point(int year, int month, decimal depth, Censoring censored = Censoring.None, int day = 12) => new(Guid.CreateVersion7(), new DateOnly(year, month, day), depth, censored);
 }

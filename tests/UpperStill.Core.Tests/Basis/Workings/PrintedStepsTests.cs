@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Bottles;
@@ -137,7 +138,7 @@ public class PrintedStepsTests
     }
 
     private static TrendRequest Series(Random r) => new(
-        TrendSubject.Value, [.. Enumerable.Range(0, 14 * 5).Select(i => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(2010 + (i / 5), 5 + (i % 5), 10), decimal.Round((decimal)(4 + (r.NextDouble() * 2) + (i / 60.0)), 1)))],
+        Parameter.Value, [.. Enumerable.Range(0, 14 * 5).Select(i => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(2010 + (i / 5), 5 + (i % 5), 10), decimal.Round((decimal)(4 + (r.NextDouble() * 2) + (i / 60.0)), 1)))],
         new SummarySettings(5, 9, 3), Test: Pick(r, TrendTest.Annual, TrendTest.Seasonal));
 
     private static KitCheck Taped(Random r) => new(

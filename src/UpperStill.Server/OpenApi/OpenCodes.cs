@@ -1,0 +1,36 @@
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Server.OpenApi;
+
+/// <summary>Protocols and parameters are written as their codes; what writes them says nothing of that by itself.</summary>
+internal sealed class OpenCodes : IOpenApiSchemaTransformer
+{
+    private static readonly Dictionary<Type, string> Words = new()
+    {
+        [typeof(Protocol)] = "A protocol by its code; the operation protocols describes them.",
+        [typeof(Parameter)] = "What is measured, by its code; the operation protocols lists them.",
+    };
+
+    public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancellationToken)
+    {
+        if (Of(context.JsonTypeInfo.Type) is { } words)
+        {
+            Code(schema, words);
+        }
+        else if (Of(context.JsonTypeInfo.ElementType) is { } item)
+        {
+            var of = new OpenApiSchema();
+            Code(of, item);
+            schema.Items = of;
+        }
+
+        return Task.CompletedTask;
+    }
+
+    private static string? Of(Type? type) => type is null ? null : Words.GetValueOrDefault(Nullable.GetUnderlyingType(type) ?? type);
+
+    private static void Code(OpenApiSchema schema, string words) => (schema.Type, schema.Pattern, schema.Description) = (JsonSchemaType.String, "^[a-z][a-z0-9-]{0,39}$", words);
+}
