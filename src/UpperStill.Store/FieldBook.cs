@@ -3,9 +3,9 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Store.Log;
 using UpperStill.Store.People;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 

@@ -1,8 +1,8 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Readings;
 using UpperStill.StandIns.Demo;
 using UpperStill.Store.Projections;
 

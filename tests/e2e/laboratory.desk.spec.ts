@@ -71,7 +71,9 @@ test('a box is taken in with what was wrong with it, and a vial is rejected with
   const person = new Person(page, server.address);
   await person.opens();
   await goTo(page, `${server.address}/ledger`);
-  await page.getByRole('button', { name: 'Pick all 2' }).click();
+  for (const number of ['HAR-1-260701-F1-X', 'HAR-1-260701-F1R-C']) {
+    await page.getByRole('checkbox', { name: `Pick ${number}` }).check();
+  }
   await page.getByRole('region', { name: 'The picked samples' }).getByRole('button', { name: 'Hand over…' }).click();
   for (const tick of ['Frozen through', 'Label read, the same as here']) {
     await page.getByRole('checkbox', { name: tick }).first().check();

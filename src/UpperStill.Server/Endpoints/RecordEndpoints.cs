@@ -1,8 +1,8 @@
 using System.Text.Json;
-using UpperStill.Core.Record.Readings;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Science.Stratification;

@@ -1,10 +1,10 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Record.Readings;
-using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.People;
 using UpperStill.Core.Setup.Waters;

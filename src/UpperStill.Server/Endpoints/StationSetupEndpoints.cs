@@ -55,7 +55,7 @@ internal static class StationSetupEndpoints
         }
 
         var water = waterRow.Read();
-        var station = given.Station with { Water = water.Name, District = water.District };
+        var station = given.Station.Settled() with { Water = water.Name, District = water.District };
         var others = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => row is null || s.Code != row.Code).Select(s => s.Read());
         List<FieldFinding> findings = [.. StationCheck.Findings(station, water, [.. others])];
         if (!await book.Programmes.AnyAsync(p => p.Code == given.Programme, cancel))

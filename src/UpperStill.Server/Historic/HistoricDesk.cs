@@ -1,11 +1,11 @@
 using System.Text.Json;
-using UpperStill.Core.Record.Readings;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Import;
 using UpperStill.Core.Application.Review;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Review;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.People;
 using UpperStill.Server.People;
 using UpperStill.Store;

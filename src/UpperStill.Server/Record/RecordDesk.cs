@@ -1,10 +1,10 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Import;
 using UpperStill.Core.Application.Reports;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.Projections;

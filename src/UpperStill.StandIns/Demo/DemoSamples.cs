@@ -1,11 +1,12 @@
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Science.Chlorophyll;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Laboratories;
@@ -35,11 +36,11 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
     /// <summary>The entries; those that lie after the demo's day are not written yet.</summary>
     internal IEnumerable<Entry> Write(Programme programme)
     {
-        var planned = PlannedSamples.Of(Station.Station, programme, [Protocol.Chlorophyll], Day);
+        var planned = PlannedSamples.Of(Station.Station, programme, [Protocol.Chlorophyll], Day, VisitParts.Bottles);
         var water = planned.Where(p => p.Type.FilledAt == FilledAt.Water).ToList();
         foreach (var (bottle, i) in water.Select((b, i) => (b, i)))
         {
-            Make(BottleKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Composite, FilledTo.AsAsked, Rinses: bottle.Type.Rinses, Drops: bottle.Type.Drops), At.AddMinutes(2 * i));
+            Make(FillKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Composite, FilledTo.AsAsked, Rinses: bottle.Type.Rinses, Drops: bottle.Type.Drops), At.AddMinutes(2 * i));
         }
 
         var filters = planned.Where(p => p.Type.FilledAt == FilledAt.Bench).ToList();

@@ -105,6 +105,10 @@ public sealed class DemoSeasons
                 {
                     Refractometer();
                 }
+                else if (protocol.Protocol.Code == "net-tow")
+                {
+                    new DemoTow(scenario, station, day, visit, clock).Write(entries);
+                }
                 else
                 {
                     Add(VisitKinds.Taken, new TakenBody(protocol.Protocol));
@@ -148,7 +152,7 @@ public sealed class DemoSeasons
             && day >= protocol.From.In(day.Year) && day <= protocol.Until.In(day.Year)
             && (protocol.Rhythm == Rhythm.Days || (protocol.Rhythm == Rhythm.Monthly && !entries.Any(e =>
                 e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month && (protocol.Protocol == Protocol.Profile ? e.Kind == ProfileKinds.Level.Name
-                    : e.Kind == VisitKinds.Taken.Name && e.Body.GetProperty("protocol").GetString() == protocol.Protocol.Code))));
+                    : (e.Kind == VisitKinds.Taken.Name || e.Kind == ObservationKinds.Observation.Name) && e.Body.GetProperty("protocol").GetString() == protocol.Protocol.Code))));
 
         // Its own chance and clock: what else was read that day stays as it is, with or without a profile.
         private void Profile(double depth)

@@ -1,11 +1,11 @@
 using System.Collections.Concurrent;
-using UpperStill.Core.Record.Readings;
 using System.Text.Json;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 

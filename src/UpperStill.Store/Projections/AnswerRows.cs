@@ -1,5 +1,5 @@
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 
 namespace UpperStill.Store.Projections;
 

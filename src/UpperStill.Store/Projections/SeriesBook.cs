@@ -1,7 +1,7 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Store.Reference;
@@ -40,7 +40,7 @@ public static class SeriesBook
         var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
         return stations.ToDictionary(s => s.Code, station => new SeriesOfStation(
             [.. subjects.Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
-                subject, Subjects.Window(Subjects.Of(subject), programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]))],
+                subject, Subjects.Window(Subjects.Of(subject), programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]) { Running = Subjects.Running(Subjects.Of(subject), programmes[station.Programme]) })],
             station.Read().NativeUnit()));
 
         void Add(string station, Parameter subject, SeriesPoint point)

@@ -3349,6 +3349,21 @@ export interface components {
             /** @description For the screen. */
             hex: string;
         };
+        /** @description A stretch of the column that something was taken over. */
+        ColumnSpan: {
+            /**
+             * Format: double
+             * @description Its upper end, m.
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description Its lower end, m.
+             */
+            toM: number;
+            /** @description What. */
+            label: string;
+        };
         /**
          * @description How the depth of a composite is found.
          * @enum {unknown}
@@ -3544,6 +3559,15 @@ export interface components {
          * @enum {unknown}
          */
         ConductivityAs: "mS/cm" | "µS/cm-25" | "ratio";
+        /** @description A container that a protocol fills where its plan names none. */
+        ContainerDescription: {
+            /** @description The sample type’s code. */
+            type: string;
+            /** @description It is filled only where this method has Option; null for always. */
+            method?: null | string;
+            /** @description The option. */
+            option?: null | string;
+        };
         /**
          * @description The crates in which kit is carried, in the order in which they are packed.
          * @enum {unknown}
@@ -4111,6 +4135,12 @@ export interface components {
              * @default false
              */
             safety: boolean;
+            equipment?: null | components["schemas"]["FieldEquipment"];
+        };
+        /** @description What sort of thing a field asks for. */
+        FieldEquipment: {
+            /** @description The sort. */
+            kind: components["schemas"]["KitKind"];
         };
         /** @description A finding on something that is being set up, with the field it stands beside. */
         FieldFinding: {
@@ -4123,7 +4153,7 @@ export interface components {
          * @description What a field holds, and so how it is asked.
          * @enum {unknown}
          */
-        FieldKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "tally" | "timer" | "checklist" | "position" | "person" | "photo";
+        FieldKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "tally" | "timer" | "checklist" | "position" | "person" | "photo" | "equipment";
         /** @description The state of a visit: what was read, what follows from it, what to look at, what is still to do. */
         FieldSheet: {
             /**
@@ -4247,7 +4277,7 @@ export interface components {
              * @description Where a bottle was filled from.
              * @enum {unknown}
              */
-            from: "sampler" | "plain-bottle" | "lake" | "composite";
+            from: "sampler" | "plain-bottle" | "lake" | "composite" | "net";
             /**
              * @description How full a bottle is, beside what its type asks.
              * @enum {unknown}
@@ -4289,7 +4319,7 @@ export interface components {
          * @description Where a bottle was filled from.
          * @enum {unknown}
          */
-        FilledFrom: "sampler" | "plain-bottle" | "lake" | "composite";
+        FilledFrom: "sampler" | "plain-bottle" | "lake" | "composite" | "net";
         /** @description Body of the entry `filter`: answers on one filter; an entry carries only what was answered with it. */
         FilterBody: {
             /** @description The filter's number. */
@@ -4643,6 +4673,8 @@ export interface components {
              * @description Last calibration of a meter.
              */
             calibratedOn?: null | string;
+            /** @description The figures that results need; null where it has none. */
+            figures?: null | components["schemas"]["KitFigure"][];
         };
         /**
          * @description What the forecast says about going. The skipper decides; nothing here ever says that it is safe.
@@ -5617,6 +5649,7 @@ export interface components {
             filter?: null | components["schemas"]["FilterRun"];
             /** @description What was added, as it stands on the label. */
             added?: null | string;
+            bench?: null | components["schemas"]["Protocol"];
             /** @description In whose hands it is. */
             whereabouts?: components["schemas"]["Whereabouts"];
             /** @description True where a filter may take its water: it is a bottle for filters that was filled and is not lost. */
@@ -6054,7 +6087,7 @@ export interface components {
          * @description The parts of a programme's rules.
          * @enum {unknown}
          */
-        MethodGroup: "visit" | "clarity" | "profile" | "bottles" | "samples" | "season";
+        MethodGroup: "visit" | "clarity" | "profile" | "bottles" | "samples" | "season" | "other";
         /** @description What a programme may choose. */
         MethodList: {
             /** @description Ways of doing a step. */
@@ -6936,6 +6969,7 @@ export interface components {
             replicate: number;
             /** @description Where in the water: composite, surface, deep, layer-1 to layer-3. */
             place: string;
+            filledBy?: null | components["schemas"]["Protocol"];
         };
         /** @description A station whose season is planned. */
         PlannedStation: {
@@ -7184,6 +7218,8 @@ export interface components {
             thresholds: components["schemas"]["Threshold"][];
             /** @description The words of what it finds. */
             findings: components["schemas"]["FindingWords"][];
+            /** @description What it fills where its plan names nothing else. */
+            containers?: components["schemas"]["ContainerDescription"][];
         };
         /** @description When a protocol is due through the season, and what binds its days. */
         ProtocolPlan: {
@@ -7615,6 +7651,46 @@ export interface components {
          * @enum {unknown}
          */
         RoundingMethod: "0.1-m" | "0.05-m" | "0.01-m" | "1-m" | "1-in" | "quarter-ft" | "half-ft";
+        /** @description The geometric mean of the last results on a day. */
+        RunningAt: {
+            /**
+             * Format: date
+             * @description The day of the last of them.
+             */
+            day: string;
+            /**
+             * Format: double
+             * @description The mean; where one lies beyond a limit, with it at its limit.
+             */
+            value: number;
+            /** @description Below for at most, above for at least. */
+            censored: components["schemas"]["Censoring"];
+            /**
+             * Format: int32
+             * @description Results that it goes over.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Days from the first to the last of them.
+             */
+            days: number;
+            /** @description In words. */
+            text: string;
+        };
+        /** @description The mean of the last results that a series is judged by. */
+        RunningRequest: {
+            /**
+             * Format: int32
+             * @description How many results it goes over.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Within how many days they must lie; null for any.
+             */
+            withinDays?: null | number;
+        };
         /** @description A conductivity to be turned into salinity. */
         SalinityRequest: {
             /**
@@ -7738,7 +7814,7 @@ export interface components {
          * @description Where in the water a sample comes from.
          * @enum {unknown}
          */
-        SampleFrom: "composite" | "surface" | "deep" | "layers";
+        SampleFrom: "composite" | "surface" | "deep" | "layers" | "protocol";
         /** @description How long a sample may wait for its next step; the time runs whatever the clocks of a place show. */
         SampleHold: {
             /**
@@ -7893,6 +7969,8 @@ export interface components {
             labHours: number;
             /** @description The name of the programme's threshold for the hold. */
             holdSetting?: null | string;
+            /** @description True where the container comes sterile: it is never rinsed, and nobody touches its neck or the inside of its cap. */
+            sterile?: boolean;
         };
         /** @description Body of the entries `sample-lost` and `sample-rejected`; the entry says why. */
         SamplesBody: {
@@ -8772,6 +8850,19 @@ export interface components {
             /** @description Logged casts that levels were made from. */
             casts: components["schemas"]["SheetLoggedCast"][];
         };
+        /** @description A value that is proposed for an empty box: a button over it, never an answer. */
+        SheetProposal: {
+            /** @description The step. */
+            step: string;
+            /** @description The field. */
+            field: string;
+            /** @description What is proposed. */
+            value: components["schemas"]["ObservedValue"];
+            /** @description For the reader. */
+            text: string;
+            /** @description Where it comes from. */
+            why: string;
+        };
         /** @description A described protocol on a visit. */
         SheetProtocol: {
             /** @description Its code. */
@@ -8784,6 +8875,12 @@ export interface components {
             steps: components["schemas"]["SheetProtocolStep"][];
             /** @description What follows. */
             derived: components["schemas"]["SheetDerived"][];
+            /** @description What it fills on this visit. */
+            containers?: components["schemas"]["SheetBottle"][];
+            /** @description What is proposed for boxes that are still empty. */
+            proposals?: components["schemas"]["SheetProposal"][];
+            /** @description What is drawn on the column. */
+            spans?: components["schemas"]["ColumnSpan"][];
         };
         /** @description A step of a described protocol on a visit, once for each of what it is repeated for. */
         SheetProtocolStep: {
@@ -9074,7 +9171,7 @@ export interface components {
              */
             levelAllowanceM: number;
             /**
-             * @description True for a pier, bank or beach: no boat.
+             * @description True for a pier, bank or beach: no boat; follows from StationKind? Station.Kind where that is said.
              * @default false
              */
             shore: boolean;
@@ -9090,6 +9187,7 @@ export interface components {
              * @default 0
              */
             declinationDeg: number;
+            kind?: null | components["schemas"]["StationKind"];
         };
         /** @description What the series of a station say. */
         StationAnswer: {
@@ -9133,6 +9231,8 @@ export interface components {
             line?: null | components["schemas"]["TrendAt"][];
             beside?: null | components["schemas"]["YearBeside"];
         };
+        /** @enum {unknown} */
+        StationKind: "boat" | "pier" | "bridge" | "beach" | "bank" | "pond" | null;
         /** @description A station and how far it is. */
         StationNear: {
             /** @description The station. */
@@ -9194,6 +9294,7 @@ export interface components {
             joins: string[];
             /** @description Its name in a sentence. */
             name?: null | string;
+            running?: null | components["schemas"]["RunningRequest"];
         };
         /** @description A station as it is set up. */
         StationSetup: {
@@ -9329,6 +9430,8 @@ export interface components {
              * @default false
              */
             bench: boolean;
+            /** @description True where the protocol’s containers are filled in it. */
+            fills?: boolean;
         };
         /** @description Asks how a step of a visit is done. */
         StepGuideRequest: {
@@ -9725,6 +9828,10 @@ export interface components {
              * @description The number, in the subject's unit.
              */
             value: number;
+            /** @description What it is called. */
+            name?: null | string;
+            /** @description Where it stands. */
+            source?: null | string;
         };
         /** @description A series to be looked at: is it changing, how sure is that, what would it take to know. */
         TrendRequest: {
@@ -9767,6 +9874,7 @@ export interface components {
             yearsOnly: boolean;
             /** @description Limits that the years are held against. */
             limits?: null | components["schemas"]["TrendLimit"][];
+            running?: null | components["schemas"]["RunningRequest"];
         };
         /** @description What a series says, in words first. */
         TrendResult: {
@@ -9824,6 +9932,8 @@ export interface components {
             limits?: null | string[];
             /** @description True where its axis is logarithmic. */
             log?: boolean;
+            /** @description Geometric means of the last results, oldest first; null where it is not judged by them. */
+            running?: null | components["schemas"]["RunningAt"][];
             /** @description Which way is the better one. */
             better?: components["schemas"]["BetterWhen"];
         };
@@ -10113,6 +10223,8 @@ export interface components {
             working: components["schemas"]["Working"];
             /** @description The method, in the laboratory's words. */
             method?: null | string;
+            /** @description True where it lies over the value: more than could be counted. */
+            above?: boolean;
         };
         /** @description How many visits it reached. */
         VisitsReached: {

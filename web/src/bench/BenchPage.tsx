@@ -14,6 +14,7 @@ import { useNow } from '../ui/useNow';
 export function BenchPage() {
   const { samples, pending, door } = useLedger();
   const waiting = (samples ?? []).filter(({ toFilter }) => toFilter);
+  const toCount = (samples ?? []).filter(({ bench }) => bench);
   const clocks = useClocks(waiting, door, nowLocal);
   const now = useNow();
   const filters = (samples ?? []).filter(({ filter }) => filter && filter.next !== 'done');
@@ -31,7 +32,7 @@ export function BenchPage() {
       <p className="mt-1 max-w-prose text-dim">
         The same day, indoors, out of direct sun. Tweezers, never fingers. Everything here works with no signal.
       </p>
-      {samples && visits.length === 0 && (
+      {samples && visits.length === 0 && toCount.length === 0 && (
         <p className="mt-6 max-w-prose border border-rule bg-sheet p-4">
           Nothing waits to be filtered. Chlorophyll bottles that are filled on the water come here by themselves; what is filtered
           stands in the <Link to="/ledger">ledger</Link>.
@@ -48,6 +49,35 @@ export function BenchPage() {
           unsent={pending.has(visit)}
         />
       ))}
+      {toCount.length > 0 && (
+        <section className="mt-6 border-ink border-t-[1.5px] pt-4" aria-labelledby="to-count">
+          <h2 id="to-count" className="text-xl">
+            Waits to be counted
+          </h2>
+          <ul className="mt-1">
+            {toCount.map((sample) => (
+              <li key={sample.visit + sample.number} className="flex flex-wrap items-center gap-x-5 border-rule border-b py-1.5">
+                <p className="min-w-0 flex-1">
+                  <span className="num">{sample.number}</span>
+                  <span className="block text-dim text-sm">
+                    {sample.water}, {sample.station} · {shortDay(sample.day)} · {sample.container}
+                    {sample.depth && ` · ${sample.depth}`}
+                  </span>
+                </p>
+                <Link
+                  to="/visit/$visit"
+                  params={{ visit: sample.visit }}
+                  search={{ step: sample.bench ?? '' }}
+                  className={`act ${visits.length === 0 && sample === toCount[0] ? 'act-next' : ''}`}
+                  aria-label={`Count ${sample.number}`}
+                >
+                  Count
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
     </div>
   );
 }

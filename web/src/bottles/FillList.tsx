@@ -19,8 +19,11 @@ const FROM: readonly (readonly [Schemas['FillBody']['from'], string])[] = [
   ['lake', 'the lake, by hand'],
 ];
 
+/** Where containers are filled: a depth of the plan, or a protocol that takes them in its own way. */
+export type FillPlace = Pick<Schemas['SheetPlace'], 'place' | 'bottles' | 'casts' | 'order' | 'sampler'> & { own?: boolean };
+
 /** The bottles of a depth, in the order in which they are filled; each is tied to its printed label. */
-export function FillList({ sheet, place }: { sheet: FieldSheet; place: Schemas['SheetPlace'] }) {
+export function FillList({ sheet, place }: { sheet: FieldSheet; place: FillPlace }) {
   const [chosen, setChosen] = useState<string>();
   const [scanning, setScanning] = useState(false);
   const [problem, setProblem] = useState('');
@@ -91,7 +94,7 @@ export function FillList({ sheet, place }: { sheet: FieldSheet; place: Schemas['
             const found = place.bottles.find((one) => one.number === number);
             setProblem(
               !found
-                ? `${number} is not one of the bottles of this depth. Look at the label: another water, day or depth?`
+                ? `${number} is not one of the bottles that are filled here. Look at the label: another water, day or depth?`
                 : found.entry
                   ? `${number} is filled already. Two bottles would become one.`
                   : '',
@@ -121,16 +124,18 @@ function FillForm({
   onGiven,
 }: {
   bottle: Bottle;
-  place: Schemas['SheetPlace'];
+  place: FillPlace;
   onGiven: (body: Schemas['FillBody']) => Promise<void>;
 }) {
   const { type } = bottle;
-  const composite = place.place === 'composite';
+  // Water of the composite, and what a protocol takes in its own way, comes from nowhere else.
+  const chosen = FROM.some(([code]) => code === bottle.from) && place.place !== 'composite' && !place.own;
   const [from, setFrom] = useState(bottle.from);
   const [to, setTo] = useState<Schemas['FillBody']['to']>();
   const [rinses, setRinses] = useState<number>();
   const [drops, setDrops] = useState<number>();
   const [preserved, setPreserved] = useState<boolean>();
+  const [insideTouched, setInsideTouched] = useState<boolean>();
   const good = place.casts.filter((cast) => cast.good).at(-1);
   const wanted = type.rinses ?? 0;
   return (
@@ -149,6 +154,7 @@ function FillForm({
             ...(rinses !== undefined && { rinses }),
             ...(drops !== undefined && { drops }),
             ...(preserved !== undefined && { preserved }),
+            ...(insideTouched !== undefined && { insideTouched }),
           });
         }
       }}
@@ -158,7 +164,7 @@ function FillForm({
         {bottle.replicate > 0 && ' REP'}
       </h4>
       {type.caution && <p className="mt-1 border-madder border-l-4 pl-2">{type.caution}</p>}
-      {!composite && <Choice label="From" value={from} options={FROM} onChoose={setFrom} />}
+      {chosen && <Choice label="From" value={from} options={FROM} onChoose={setFrom} />}
       <Choice
         label={`Rinsed, times (${type.rinse})`}
         value={rinses}
@@ -166,6 +172,17 @@ function FillForm({
         onChoose={setRinses}
       />
       <Choice label={`Filled: ${type.fill}`} value={to} options={TO} onChoose={setTo} />
+      {type.sterile && (
+        <Choice
+          label="Neck, or the inside of the cap, was touched"
+          value={insideTouched}
+          options={[
+            [true, 'yes'],
+            [false, 'no'],
+          ]}
+          onChoose={setInsideTouched}
+        />
+      )}
       {type.drops != null ? (
         <Choice
           label={`Drops of ${type.added}`}

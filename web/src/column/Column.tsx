@@ -206,6 +206,18 @@ function Drawing({ sheet, layer, earlier, strip, onStep, width, height }: Drawn)
             strokeWidth="1.5"
           />
         )}
+        {(sheet.protocols ?? []).flatMap((own) =>
+          (own.spans ?? []).map((span) => (
+            <Touch key={`${own.protocol} ${span.fromM} ${span.toM}`} onTouch={() => onStep(own.protocol)}>
+              <path
+                d={`M${right - 4} ${scale.y(span.fromM)}h-9V${scale.y(span.toM)}h9`}
+                fill="none"
+                stroke="var(--reed)"
+                strokeWidth="2.5"
+              />
+            </Touch>
+          )),
+        )}
         {sheet.clarity.boxes
           .filter((box) => box.depthM != null)
           .map((box) => (
@@ -323,6 +335,17 @@ function labelsOf(sheet: FieldSheet, y: (depthM: number) => number): ColumnLabel
       step: 'profile',
       bold: true,
     });
+  }
+  for (const own of sheet.protocols ?? []) {
+    for (const span of own.spans ?? []) {
+      labels.push({
+        key: `${own.protocol} ${span.toM}`,
+        y: y(span.toM),
+        text: span.label,
+        colour: 'var(--reed)',
+        step: own.protocol,
+      });
+    }
   }
   if (sheet.composite.markM != null && sheet.composite.text && sheet.steps.some(({ name }) => name === 'composite')) {
     labels.push({

@@ -1,8 +1,12 @@
 import { useState } from 'react';
+import type { StationRecord } from '../api/client';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/TextField';
 import { CounterBox } from './CounterBox';
+import { EquipmentBox } from './EquipmentBox';
+import { PositionBox } from './PositionBox';
 import type { FieldDescription, ObservedValue } from './protocols';
+import { TallyBox } from './TallyBox';
 import { TimerBox } from './TimerBox';
 
 export interface FieldBoxProps {
@@ -13,6 +17,8 @@ export interface FieldBoxProps {
   next: boolean;
   /** Resolves once it is written: until then nothing that is held is let go. */
   onGiven: (value: ObservedValue) => Promise<unknown>;
+  /** What of the kit is used at this station. */
+  gear?: StationRecord['context']['gear'];
 }
 
 /** An empty box of a described protocol, by what it holds. What a number means, Core says once it is written. */
@@ -48,11 +54,18 @@ export function FieldBox(props: FieldBoxProps) {
       return <CounterBox {...props} />;
     case 'timer':
       return <TimerBox {...props} />;
+    case 'tally':
+      return <TallyBox {...props} />;
+    case 'equipment':
+      return <EquipmentBox {...props} />;
+    case 'position':
+      return <PositionBox {...props} />;
     case 'number':
     case 'whole':
     case 'length':
     case 'temperature':
     case 'words':
+    case 'person':
       return <WrittenBox {...props} />;
     default:
       return <p className="mt-3 text-dim">{field.label}: this page cannot ask for it yet. Write it on paper.</p>;
@@ -90,7 +103,7 @@ function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
   const [written, setWritten] = useState('');
   const [unit, setUnit] = useState(field.units?.[0]?.code);
   const [problem, setProblem] = useState('');
-  const words = field.kind === 'words';
+  const words = field.kind === 'words' || field.kind === 'person';
   const range = field.usualLeast != null && field.usualMost != null ? `Usual: ${field.usualLeast}–${field.usualMost}` : undefined;
   return (
     <form
@@ -102,9 +115,13 @@ function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
           setProblem('Nothing is written here. Type it as it is shown.');
           return;
         }
-        void onGiven(words ? { words: written.trim() } : { written: written.trim(), ...(unit ? { unit } : {}) }).then(() =>
-          setWritten(''),
-        );
+        void onGiven(
+          field.kind === 'person'
+            ? { name: written.trim() }
+            : words
+              ? { words: written.trim() }
+              : { written: written.trim(), ...(unit ? { unit } : {}) },
+        ).then(() => setWritten(''));
       }}
     >
       <TextField

@@ -1,5 +1,6 @@
-import type { FieldSheet, Schemas } from '../api/client';
-import { write } from '../field/entries';
+import type { FieldSheet, Schemas, StationRecord } from '../api/client';
+import { FillList } from '../bottles/FillList';
+import { write, writeAshore } from '../field/entries';
 import { NextButton } from '../ui/NextButton';
 import { Findings } from '../water/findings';
 import { after, onTo, stepName } from '../water/steps';
@@ -12,7 +13,7 @@ type Protocol = Schemas['SheetProtocol'];
 type Step = Schemas['SheetProtocolStep'];
 
 /** A protocol that describes itself, step by step on the visit: one page for all of them. */
-export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol: string }) {
+export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & { protocol: string }) {
   const { description, error } = useDescription(protocol);
   const own = sheet.protocols?.find((one) => one.protocol === protocol);
   const to = after(sheet, protocol);
@@ -30,6 +31,11 @@ export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol
       </>
     );
   }
+  const bench = (step: Step) => description.steps.find(({ code }) => code === step.step)?.bench === true;
+  const afloat = own.steps.filter((step) => !bench(step));
+  const ashore = own.steps.filter(bench);
+  const next = [...afloat, ...ashore].find(({ open }) => open.length > 0);
+  const gear = station.context.gear;
   const done = sheet.steps.find((step) => step.name === protocol)?.state === 'done';
   // What belongs to no step that is shown, such as a try before this one, is said below them.
   const shown = own.steps.map((step) => addressOf(own, step));
@@ -54,16 +60,33 @@ export function ProtocolStep({ sheet, onStep, protocol }: StepProps & { protocol
         </p>
       ))}
       <ol className="mt-3">
-        {own.steps.map((step) => (
+        {afloat.map((step) => (
           <OneStep
             key={`${step.step}/${step.item}/${step.try}`}
-            {...{ sheet, own, description, step }}
-            next={step === own.steps.find(({ open }) => open.length > 0)}
+            {...{ sheet, own, description, step, gear }}
+            next={step === next}
+            ashore={false}
           />
         ))}
       </ol>
       <Findings sheet={sheet} findings={rest} />
-      <More {...{ sheet, own, description }} />
+      <More {...{ sheet, own, description, gear }} bench={false} />
+      {ashore.length > 0 && (
+        <section className="mt-6 border-ink border-t-[1.5px] pt-3" aria-label="At the bench, later">
+          <h3 className="text-xl">At the bench, later</h3>
+          <ol className="mt-2">
+            {ashore.map((step) => (
+              <OneStep
+                key={`${step.step}/${step.item}/${step.try}`}
+                {...{ sheet, own, description, step, gear }}
+                next={step === next}
+                ashore
+              />
+            ))}
+          </ol>
+          <More {...{ sheet, own, description, gear }} bench />
+        </section>
+      )}
       {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
     </>
   );
@@ -80,6 +103,8 @@ function OneStep({
   description,
   step,
   next,
+  ashore,
+  gear,
 }: {
   sheet: FieldSheet;
   own: Protocol;
@@ -87,6 +112,9 @@ function OneStep({
   step: Step;
   /** True for the first step that still asks something. */
   next: boolean;
+  /** Done at the bench, also after the visit has ended. */
+  ashore: boolean;
+  gear: StationRecord['context']['gear'];
 }) {
   const told = description.steps.find(({ code }) => code === step.step);
   if (!told) {
@@ -95,9 +123,9 @@ function OneStep({
   const here = (value: { step: string; item?: string | null; try: number }) =>
     value.step === step.step && (value.item ?? null) === (step.item ?? null) && value.try === step.try;
   const address = addressOf(own, step);
-  const closed = sheet.state === 'closed';
+  const closed = sheet.state === 'closed' && !ashore;
   const put = (field: string, value: ObservedValue) =>
-    write({
+    (ashore ? writeAshore : write)({
       visit: sheet.visit,
       kind: 'observation',
       body: {
@@ -110,15 +138,16 @@ function OneStep({
         ...(step.item == null ? {} : { item: step.item }),
       },
     });
+  const repeat = description.repeats.find(({ code }) => code === told.repeat);
   return (
     <li className="border-rule border-t py-3">
       <p className="font-bold">
-        {step.state === 'done' && told.fields.length > 0 && <span aria-hidden="true">✓ </span>}
+        {step.state === 'done' && own.values.some(here) && <span aria-hidden="true">✓ </span>}
         {told.do}
-        {step.item != null && (
+        {step.item != null && repeat && repeat.most > 1 && (
           <span className="font-normal text-dim">
             {' '}
-            {description.repeats.find(({ code }) => code === told.repeat)?.label} {step.item}
+            {repeat.label} {step.item}
           </span>
         )}
         {step.try > 1 && <span className="font-normal text-dim"> Try {step.try}.</span>}
@@ -131,40 +160,82 @@ function OneStep({
       ))}
       {told.fields.map((field) => {
         const value = own.values.find((one) => one.field === field.code && here(one));
+        const proposal = own.proposals?.find((one) => one.step === step.step && one.field === field.code);
         return value ? (
-          <WrittenMark key={field.code} visit={sheet.visit} entry={value.entry} label={field.label} text={value.text} />
-        ) : closed ? null : (
-          <FieldBox
-            key={field.code + step.try}
-            field={field}
-            address={`${sheet.visit}/${address}${field.code}`}
-            next={next && field.code === step.open[0]}
-            onGiven={(given) => put(field.code, given)}
+          <WrittenMark
+            key={field.code}
+            visit={sheet.visit}
+            entry={value.entry}
+            label={field.label}
+            text={value.text}
+            ashore={ashore}
           />
+        ) : closed ? null : (
+          <div key={field.code + step.try}>
+            {proposal && (
+              <button type="button" className="act mt-3" onClick={() => void put(field.code, proposal.value as ObservedValue)}>
+                {field.label}: {proposal.text}
+                <span className="block font-normal text-sm">{proposal.why}</span>
+              </button>
+            )}
+            <FieldBox
+              field={field}
+              address={`${sheet.visit}/${address}${field.code}`}
+              next={next && field.code === step.open[0]}
+              onGiven={(given) => put(field.code, given)}
+              gear={gear}
+            />
+          </div>
         );
       })}
+      {told.fills && (own.containers?.length ?? 0) > 0 && (
+        <FillList
+          sheet={sheet}
+          place={{ place: own.protocol, bottles: own.containers ?? [], casts: [], order: [], sampler: false, own: true }}
+        />
+      )}
       <Findings sheet={sheet} findings={sheet.findings.filter((finding) => finding.at?.startsWith(address))} />
     </li>
   );
 }
 
 /** Another try where the last failed, another of what it is repeated for where there may be one. */
-function More({ sheet, own, description }: { sheet: FieldSheet; own: Protocol; description: Description }) {
-  if (sheet.state === 'closed') {
+function More({
+  sheet,
+  own,
+  description,
+  gear,
+  bench,
+}: {
+  sheet: FieldSheet;
+  own: Protocol;
+  description: Description;
+  gear: StationRecord['context']['gear'];
+  bench: boolean;
+}) {
+  if (sheet.state === 'closed' && !bench) {
     return null;
   }
-  return description.repeats.map((repeat) => {
+  const here = description.repeats.filter(({ code }) =>
+    description.steps.some((step) => step.repeat === code && step.bench === bench),
+  );
+  return here.map((repeat) => {
     const steps = own.steps.filter((step) => description.steps.find(({ code }) => code === step.step)?.repeat === repeat.code);
     const items = [...new Set(steps.map(({ item }) => item ?? ''))];
     const failed = steps.find((step) => step.failed);
     return (
       <MoreOf
         key={repeat.code}
-        {...{ sheet, own, description }}
+        {...{ sheet, own, description, gear }}
+        ashore={bench}
         code={repeat.code}
         item={failed?.item ?? String(items.length + 1)}
         attempt={failed ? failed.try + 1 : 1}
-        words={failed ? `Another try of ${repeat.label} ${failed.item}` : `Another ${repeat.label}`}
+        words={
+          failed
+            ? `Another try of ${repeat.most > 1 ? `${repeat.label} ${failed.item}` : `the ${repeat.label}`}`
+            : `Another ${repeat.label}`
+        }
         hidden={!failed && (items.length >= repeat.most || steps.some((step) => step.state === 'to-do'))}
       />
     );
@@ -181,6 +252,8 @@ function MoreOf({
   attempt,
   words,
   hidden,
+  ashore,
+  gear,
 }: {
   sheet: FieldSheet;
   own: Protocol;
@@ -190,6 +263,8 @@ function MoreOf({
   attempt: number;
   words: string;
   hidden: boolean;
+  ashore: boolean;
+  gear: StationRecord['context']['gear'];
 }) {
   const first = description.steps.find((step) => step.repeat === code && step.fields.length > 0);
   const field = first?.fields[0];
@@ -205,8 +280,9 @@ function MoreOf({
         field={field}
         address={`${sheet.visit}/${own.protocol}/${first.code}/${item}/${attempt}/${field.code}`}
         next={false}
+        gear={gear}
         onGiven={(value) =>
-          write({
+          (ashore ? writeAshore : write)({
             visit: sheet.visit,
             kind: 'observation',
             body: {

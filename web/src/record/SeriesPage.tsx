@@ -47,7 +47,7 @@ export function SeriesPage({
     reader,
     provisional,
     test,
-    limits: limits.map(({ above, value }) => ({ above, value })),
+    limits: limits.map(({ above, value, name, source }) => ({ above, value, name, source })),
   });
   if (problem) {
     return <Problem words={problem} />;

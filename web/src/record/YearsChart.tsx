@@ -36,7 +36,7 @@ export function YearsChart(props: Drawn) {
       </ChartFrame>
       <figcaption hidden={plain} className="mt-2 flex flex-wrap gap-x-6 gap-y-1 text-dim text-sm">
         <span>
-          <b className="text-slate">{trend.statistic === 'median' ? '▬' : '●'}</b> {trend.statistic} of a year
+          <b className="text-slate">{trend.statistic === 'mean' ? '●' : '▬'}</b> {trend.statistic.replaceAll('-', ' ')} of a year
         </span>
         <span>
           <b className="text-ink">·</b> one reading
@@ -44,6 +44,11 @@ export function YearsChart(props: Drawn) {
         <span>○ provisional, or on this device only</span>
         {trend.points.some(({ censored }) => censored !== 'none') && (
           <span>{trend.scale ? '↓ deeper than the water' : '↓ below what can be seen'}</span>
+        )}
+        {(trend.running?.length ?? 0) > 1 && (
+          <span>
+            <b className="text-buoy">—</b> {trend.running?.at(-1)?.text}
+          </span>
         )}
         {trend.smooth && (
           <span>
@@ -77,7 +82,9 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
     : scaleLinear([0, reach], trend.scale ? [top, bottom] : [bottom, top]);
   const y = (value: number) => across(value);
   const middle = (year: number) => left + step * (year - first + 0.5);
-  const at = (point: Point) => middle(Number(point.day.slice(0, 4))) + step * 0.38 * dayInSeason(point.day);
+  const atDay = (day: string) => middle(Number(day.slice(0, 4))) + step * 0.38 * dayInSeason(day);
+  const at = (point: Point) => atDay(point.day);
+  const running = plain ? [] : (trend.running ?? []);
   const every = Math.max(1, Math.ceil(30 / step));
   const half = Math.min(10, step * 0.28);
   const ticks = trend.scale

@@ -46,9 +46,14 @@ export function useClarities(code: string, record: StationRecord) {
   return { points: visits && pending && withLocal(record.context.history, visits, pending), pending };
 }
 
+/** What Core is asked of a series; its name is for people. */
+function question({ subject, points, window, joins, running }: Pick<Ask, 'subject' | 'points' | 'window' | 'joins' | 'running'>) {
+  return { subject, points, window, joins, ...(running && { running }) };
+}
+
 /** Asks Core what a series says; again when anything of the question changes. */
 export function useTrend(
-  ask: Pick<Ask, 'subject' | 'points' | 'window' | 'joins'> | undefined,
+  ask: Pick<Ask, 'subject' | 'points' | 'window' | 'joins' | 'running'> | undefined,
   options: {
     native: LengthUnit;
     reader: ReaderUnit;
@@ -56,7 +61,7 @@ export function useTrend(
     test?: Schemas['TrendTest'];
     askedPerDecade?: number;
     yearsOnly?: boolean;
-    limits?: { above: boolean; value: number }[];
+    limits?: { above: boolean; value: number; name: string; source: string }[];
   },
 ) {
   const [answer, setAnswer] = useState<{ key: string; trend?: Trend; problem?: string }>();
@@ -65,7 +70,7 @@ export function useTrend(
   useEffect(() => {
     let current = true;
     if (ask) {
-      compute('trend', { ...ask, ...options } as Ask).then(
+      compute('trend', { ...question(ask), ...options } as Ask).then(
         (trend) => current && setAnswer({ key, trend }),
         (error: Error) => current && setAnswer({ key, problem: error.message }),
       );

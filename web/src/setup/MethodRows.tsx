@@ -12,6 +12,7 @@ const GROUPS: Record<Schemas['MethodGroup'], string> = {
   bottles: 'Bottles and composites, more',
   samples: 'Containers, filters, labels',
   season: 'Season, more',
+  other: 'Nets, beaches and other sampling',
 };
 
 /** The limits that are part of the arithmetic of a visit. */

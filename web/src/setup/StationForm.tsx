@@ -3,6 +3,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { compute } from '../field/core';
+import { Choice } from '../ui/Choice';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
@@ -27,6 +28,18 @@ interface Props {
   onCancel(): void;
 }
 
+type Kind = NonNullable<Schemas['Station']['kind']>;
+
+/** From where a station is worked; it decides what is asked there. */
+const KINDS: readonly (readonly [Kind, string])[] = [
+  ['boat', 'a boat'],
+  ['pier', 'a pier'],
+  ['bridge', 'a bridge'],
+  ['beach', 'a beach'],
+  ['bank', 'the bank of a stream'],
+  ['pond', 'the edge of a pond'],
+];
+
 /** A station as it is typed: numbers are text until they are kept. */
 interface Draft {
   code: string;
@@ -37,7 +50,7 @@ interface Draft {
   radius: string;
   allowance: string;
   declination: string;
-  shore: boolean;
+  kind: Kind;
   weekdays: number[];
   programme: string;
   line: string;
@@ -56,7 +69,7 @@ function draftOf(given: Setup | undefined, nextCode: string): Draft {
     radius: String(station?.radiusM ?? 30),
     allowance: String(station?.levelAllowanceM ?? 0),
     declination: String(station?.declinationDeg ?? 0),
-    shore: station?.shore ?? false,
+    kind: station?.kind ?? (station?.shore ? 'pier' : 'boat'),
     weekdays: given?.weekdays ?? [],
     programme: given?.programme ?? '',
     line: given?.line ?? '',
@@ -126,11 +139,11 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
     } else if (!transits) {
       setProblem('A line of landmarks needs its near mark and its far mark. Name both, or clear the line.');
     } else {
-      const { code, name, knownDepth, shore, weekdays } = draft;
+      const { code, name, knownDepth, kind, weekdays } = draft;
       const place = { waterCode: water.code, water: water.name, district: water.district, latitudeDeg: lat, longitudeDeg: lon };
       const marks = { transits, bearings, declinationDeg, otherNames: station?.otherNames };
       const body: Setup = {
-        station: { code, name, knownDepth, ...place, radiusM, levelAllowanceM, shore, ...marks },
+        station: { code, name, knownDepth, ...place, radiusM, levelAllowanceM, shore: false, kind, ...marks },
         programme,
         line: draft.line || null,
         proposal: proposal ?? null,
@@ -308,15 +321,7 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
             </div>
             <p className="text-dim text-sm">None ticked: any day will do.</p>
           </fieldset>
-          <label className="mt-3 flex min-h-(--target) items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--ink)"
-              checked={draft.shore}
-              onChange={(event) => change({ shore: event.target.checked })}
-            />
-            From a pier, bank or beach: no boat
-          </label>
+          <Choice label="It is worked from" value={draft.kind} options={KINDS} onChoose={(kind) => change({ kind })} />
           <details className="mt-4 border-rule border-t pt-3" open={(station?.transits?.length ?? 0) > 0}>
             <summary className="cursor-pointer font-bold">Landmarks in line</summary>
             <Transits water={water.code} drafts={draft.transits} onChange={(transits) => change({ transits })} />

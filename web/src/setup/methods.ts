@@ -48,4 +48,5 @@ export const SAMPLE_FROM: Record<Schemas['SampleFrom'], string> = {
   surface: 'from the surface',
   deep: 'from the deep',
   layers: 'one from each layer',
+  protocol: 'as its protocol takes it',
 };

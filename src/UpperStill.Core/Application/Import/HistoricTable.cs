@@ -1,8 +1,8 @@
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Laboratories;
 
 namespace UpperStill.Core.Application.Import;

@@ -1,3 +1,4 @@
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
@@ -84,13 +85,13 @@ public sealed record Outing(
             var last = stops.Count == 0 ? null : stops[^1].Station;
             stops.Add(new OutingStop(
                 place.Station, place.Programme.Code, place.Programme.Version, place.Programme.Name, place.Protocols, place.Programme.Hours,
-                PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day), Levels(place), place.Line,
+                PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles), Levels(place), place.Line,
                 last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At))));
         }
 
         var hours = new HoursWindow(request.Places.Min(p => p.Programme.Hours.From), request.Places.Max(p => p.Programme.Hours.Until));
         var strictest = request.Places.MinBy(p => p.Programme.Of(ArrivalOptions.Wind))!.Programme;
-        var shore = places.All(p => p.Station.Shore);
+        var shore = places.All(p => p.Station.OnLand);
         var alternate = places.Select(p => p.Alternate).Where(a => a is not null).Min();
         var midnight = new DateTimeOffset(request.Day.ToDateTime(TimeOnly.MinValue), request.Offset);
         return new Outing(

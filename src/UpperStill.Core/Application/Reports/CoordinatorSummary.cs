@@ -1,6 +1,6 @@
 using UpperStill.Core.Application.Trends;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Reports;

@@ -18,7 +18,7 @@ internal sealed class ReviewFold
 
     internal ReviewFold(FoldRequest request, FieldSheet sheet, VisitSamples samples)
     {
-        draft = new SheetDraft(request);
+        draft = new SheetDraft(request, VisitParts.Bottles);
         this.request = request;
         people = new KnownPeople(request.Context.People);
         this.sheet = sheet;

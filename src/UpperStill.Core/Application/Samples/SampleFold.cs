@@ -2,11 +2,11 @@ using System.Globalization;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
@@ -25,7 +25,7 @@ internal sealed class SampleFold
     internal SampleFold(FoldRequest request, FieldSheet sheet)
     {
         this.sheet = sheet;
-        draft = new SheetDraft(request);
+        draft = new SheetDraft(request, VisitParts.Bottles);
     }
 
     internal VisitSamples Samples()
@@ -65,20 +65,20 @@ internal sealed class SampleFold
         values.AddRange(ValueStated.Of(draft, findings));
         var clarity = sheet.Clarity.Result;
         return new VisitSamples(
-            sheet.Visit, [.. samples.Values.Select(s => s.Show(draft, day, Hold(s), Answered(s.Findings)))], Answered(findings), values, clarity.Censored ? null : clarity.ClarityM);
+            sheet.Visit, [.. samples.Values.Select(s => s.Show(draft, day, Hold(s), Answered(s.Findings)) with { Bench = Bench(s) })], Answered(findings), values, clarity.Censored ? null : clarity.ClarityM);
     }
 
     // Visits of before it was asked what is due: what was filled was due.
     private List<Protocol> Filled()
     {
         var types = FillChecks.Counting(draft).Select(f => f.Body.Type).ToHashSet();
-        return [.. (draft.Context.Programme.Season ?? []).Where(p => UsualBottles.Of(p).Any(b => types.Contains(b.Type))).Select(p => p.Protocol)];
+        return [.. (draft.Context.Programme.Season ?? []).Where(p => VisitParts.Bottles(p, draft.Context.Programme).Any(b => types.Contains(b.Type))).Select(p => p.Protocol)];
     }
 
     private void Planned(IReadOnlyList<Protocol> due, DateOnly day)
     {
         SampleDraft? first = null;
-        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Start?.Body.Series))
+        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Bottles, draft.Start?.Body.Series))
         {
             var sample = new SampleDraft(planned.Number, planned.Type, planned.Place, Depth(planned), planned.Replicate);
             if (planned.Replicate == 0)
@@ -94,7 +94,8 @@ internal sealed class SampleFold
         }
     }
 
-    private string Depth(PlannedSample planned) => planned.Place == "composite"
+    private string Depth(PlannedSample planned) => planned.FilledBy is { } protocol ? sheet.Protocols?.FirstOrDefault(p => p.Protocol == protocol.Code)?.SampleDepth ?? planned.Depth
+        : planned.Place == "composite"
         ? sheet.Composite.Text is { } deep ? $"0 to {deep}, composite" : "composite"
         : sheet.Bottles?.Places.FirstOrDefault(p => p.Place == planned.Place)?.Text is { } text ? $"{planned.Depth.TrimEnd(',')} {text}".Replace("deep, at", "deep,", StringComparison.Ordinal) : planned.Depth.Replace(", at", string.Empty, StringComparison.Ordinal);
 
@@ -193,6 +194,9 @@ internal sealed class SampleFold
         }
     }
 
+    // A jar that was taken waits until it is counted.
+    private Protocol? Bench(SampleDraft sample) => sample.State.Whereabouts() == Whereabouts.Hand && sheet.Protocols?.FirstOrDefault(p => p.Protocol == sample.Place) is { BenchOpen: true } waiting ? new Protocol(waiting.Protocol) : null;
+
     private static Finding Refused(SampleDraft sample, SampleStepTaken step) => (step.Step == SampleStep.HandOver && sample.Manifest is not null
         ? Finding.Stop("handed-over-already", $"{sample.Number} was handed over already, to {sample.To}.", "Two manifests for one sample: one of them is short of it.", "Look which one it went with, and strike the other.")
         : Finding.Stop("step-refused", $"{sample.Number} cannot be {step.Step.Words()}: it is {sample.State.Words()}.", "What was written does not count.", "Strike whichever is wrong, or say why.")).On(step.Step is SampleStep.Measure or SampleStep.Report ? Beside.Result : Beside.Sample, step.Entry.Id);
@@ -213,7 +217,7 @@ internal sealed class SampleFold
             return new SampleHold(from, from.AddHours((double)within), $"filter within {Decimals.Text(within)} h, better {Decimals.Text(better)} h", from.AddHours((double)better));
         }
 
-        return SampleHolds.ToTheLab(sample, draft.Context.Programme);
+        return SampleHolds.ToTheLab(sample, draft);
     }
 
     private List<Finding> Answered(IEnumerable<Finding> given)

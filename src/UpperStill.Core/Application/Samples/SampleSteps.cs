@@ -1,8 +1,8 @@
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
@@ -73,7 +73,7 @@ internal static class SampleSteps
 
     private static IEnumerable<SampleStepTaken> Custody(SheetDraft draft)
     {
-        foreach (var preserved in draft.Standing(BottleKinds.Preserved))
+        foreach (var preserved in draft.Standing(FillKinds.Preserved))
         {
             yield return new(preserved.Entry, SampleStep.Preserve, preserved.Body.Samples, preserved.Body.Added, Change: s => s.Added = preserved.Body.Added);
         }

@@ -20,7 +20,16 @@ public sealed record VisitSamples(Guid Visit, IReadOnlyList<LedgerSample> Sample
     [JsonIgnore]
     public IEnumerable<Reading> Readings => Values.Select(v => new Reading
     {
-        Protocol = VisitParts.Parameters.FirstOrDefault(p => p.Analyte == v.Analyte)?.Protocol, Parameter = v.Analyte, Item = v.Place, Depth = v.Depth, Value = v.Value, Unit = v.Unit, Censored = v.Below ? Censoring.Below : Censoring.None, OfLaboratory = true, Method = v.Method, Text = v.Text,
+        Protocol = VisitParts.Parameters.FirstOrDefault(p => p.Analyte == v.Analyte)?.Protocol,
+        Parameter = v.Analyte,
+        Item = v.Place,
+        Depth = v.Depth,
+        Value = v.Value,
+        Unit = v.Unit,
+        Censored = v.Above ? Censoring.Above : v.Below ? Censoring.Below : Censoring.None,
+        OfLaboratory = true,
+        Method = v.Method,
+        Text = v.Text,
     });
 
     /// <summary>Folds the samples of one visit from its entries. The result does not depend on their order or repetition.</summary>

@@ -1,5 +1,5 @@
-using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
 

@@ -14,8 +14,11 @@ public sealed record StationSeries(Parameter Subject, SummarySettings Window, IR
     /// <summary>Its name in a sentence.</summary>
     public string Name => Subjects.Of(Subject).Name;
 
+    /// <summary>The mean of the last results that it is judged by; null where it is not.</summary>
+    public RunningRequest? Running { get; init; }
+
     /// <summary>The question that is put to it.</summary>
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>
-    public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) => new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader);
+    public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) => new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader) { Running = Running };
 }

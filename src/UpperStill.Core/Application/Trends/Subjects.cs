@@ -56,6 +56,13 @@ public static class Subjects
             : programme.Summary with { LeastReadings = LeastUsual };
     }
 
+    /// <summary>The mean of the last results by which a programme judges a parameter; null where it does not.</summary>
+    public static RunningRequest? Running(ParameterDescription parameter, Programme programme)
+    {
+        ArgumentNullException.ThrowIfNull(parameter);
+        return parameter.Running is { } running ? new RunningRequest(running.Count, running.WithinDays(programme)) : null;
+    }
+
     private static SummarySettings Planned(ProtocolPlan plan) =>
         new(plan.From.Month, plan.Until.Month, plan.Least > 0 ? plan.Least : plan.Rhythm == Rhythm.Once ? 1 : LeastUsual);
 }

@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -61,7 +61,9 @@ public sealed record SeriesPoint(
 /// <summary>A limit that years are held against: somebody else's number.</summary>
 /// <param name="Above">True where a good value lies at it or above, false where at it or below.</param>
 /// <param name="Value">The number, in the subject's unit.</param>
-public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value);
+/// <param name="Name">What it is called.</param>
+/// <param name="Source">Where it stands.</param>
+public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value, string? Name = null, string? Source = null);
 
 /// <summary>A series to be looked at: is it changing, how sure is that, what would it take to know.</summary>
 /// <param name="Subject">What it is of.</param>
@@ -87,6 +89,9 @@ public sealed record TrendRequest(
     bool YearsOnly = false,
     IReadOnlyList<TrendLimit>? Limits = null)
 {
+    /// <summary>The mean of the last results that it is judged by; null where it is not.</summary>
+    public RunningRequest? Running { get; init; }
+
     /// <summary>Fewer years give no test.</summary>
     public const int UsualLeastYears = 8;
 }

@@ -1,8 +1,8 @@
 using System.Text.Json.Serialization;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -137,6 +137,9 @@ public sealed record TrendResult(
 {
     /// <summary>True where its axis is logarithmic.</summary>
     public bool Log { get; init; }
+
+    /// <summary>Geometric means of the last results, oldest first; null where it is not judged by them.</summary>
+    public IReadOnlyList<RunningAt>? Running { get; init; }
 
     /// <summary>Which way is the better one.</summary>
     public BetterWhen Better { get; init; }

@@ -1,6 +1,6 @@
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -82,15 +82,17 @@ public static class TrendRule
         internal TrendResult Result()
         {
             var (annual, seasonal, test, verdict, line, would, waiting) = Said();
+            var running = request.Running is null ? null : RunningMeans.Of(request.Points, request.Running, words);
             var greatest = all.Count == 0 ? 5m : all.Max(p => p.Value);
             return new TrendResult(
                 request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(waiting)], shown,
-                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings()], words.Window(), request.Window.LeastReadings, statistic, waiting,
+                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings(), .. running is null ? [] : RunningMeans.Findings(request.Points, running, request.Running!, request.Limits ?? [], words)], words.Window(), request.Window.LeastReadings, statistic, waiting,
                 Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
                 request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))])
             {
                 Log = subject.Log,
                 Better = subject.Better,
+                Running = running,
             };
         }
 

@@ -1,6 +1,6 @@
 using System.Globalization;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -121,7 +121,7 @@ internal sealed class TrendWords(TrendRequest request, ParameterDescription subj
 
     internal string CensoredShare(int censored, int count) => request.Subject == Parameter.Clarity
         ? $"In {censored} of {count} readings the disc lay on the bottom: the water was clearer than it is deep."
-        : $"{censored} of {count} values lie below what the laboratory can see.";
+        : $"{censored} of {count} values lie {(request.Points.Any(p => p.Censored == Censoring.Above) ? "beyond" : "below")} what the laboratory can see.";
 
     /// <summary>A probability as it is printed.</summary>
     internal static string P(double p) => p < 0.0001 ? "< 0.0001" : $"= {p.ToString(p < 0.01 ? "0.0000" : "0.000", CultureInfo.InvariantCulture)}";

@@ -18,7 +18,7 @@ internal sealed class SheetFold
 {
     private readonly SheetDraft draft;
 
-    internal SheetFold(FoldRequest request) => draft = new SheetDraft(request);
+    internal SheetFold(FoldRequest request) => draft = new SheetDraft(request, VisitParts.Bottles);
 
     internal FieldSheet Sheet()
     {

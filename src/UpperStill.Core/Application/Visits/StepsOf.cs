@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Visits;
 
@@ -14,7 +15,7 @@ internal sealed class StepsOf
     internal StepsOf(SheetDraft draft)
     {
         skipped = draft.Standing(VisitKinds.StepSkipped).GroupBy(s => s.Body.Step).ToDictionary(g => g.Key, g => g.Last());
-        byPart = [.. VisitParts.All.SelectMany(p => p.Steps(draft))];
+        byPart = Asked(draft, [.. VisitParts.All.SelectMany(p => p.Steps(draft))]);
         steps = [.. byPart.OrderBy(s => s.Rank)];
         if (draft.Latest(VisitKinds.StepOrder) is { } chosen)
         {
@@ -48,6 +49,18 @@ internal sealed class StepsOf
         shown.Add(new SheetStep("leave", closed ? StepState.Done : StepState.ToDo, closed ? "visit ended" : left == 0 ? "every box is full" : left == 1 ? "1 thing still unfilled" : $"{left} things still unfilled"));
         var next = closed ? -1 : shown.FindIndex(s => s.State == StepState.ToDo && !steps.Any(p => p.Name == s.Name && p.Waits));
         return [.. shown.Select((s, i) => i == next ? s with { State = StepState.Next } : s)];
+    }
+
+    // On a beach, a bridge or a bank nothing is asked but what is due there; the depth only where something rests on it.
+    private static IReadOnlyList<PartStep> Asked(SheetDraft draft, IReadOnlyList<PartStep> steps)
+    {
+        if (!draft.Asks || draft.Context.Station.Kind is null or StationKind.Boat)
+        {
+            return steps;
+        }
+
+        List<PartStep> asked = [.. steps.Where(s => s.Required || s.Done || s.Begun)];
+        return asked.Exists(s => s.NeedsDepth) ? asked : [.. asked.Where(s => !s.GivesDepth || s.Done)];
     }
 
     private bool Open(PartStep step) => step is { Done: false, Required: true } && !skipped.ContainsKey(step.Name);

@@ -1,10 +1,12 @@
 using UpperStill.Core.Protocols.Arrival;
+using UpperStill.Core.Protocols.Bacteria;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Composite;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Protocols.Leaving;
+using UpperStill.Core.Protocols.NetTow;
 using UpperStill.Core.Protocols.Paper;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Refractometer;
@@ -25,12 +27,19 @@ public static class VisitParts
     /// <summary>All of them.</summary>
     public static IReadOnlyList<VisitPart> All { get; } =
     [
-        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new RefractometerProtocol(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
+        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new RefractometerProtocol(), new NetTowProtocol(), new BacteriaProtocol(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
         new ReviewPart(), new PaperPart(), new LeavingPart(),
     ];
 
     /// <summary>Those that describe themselves.</summary>
     public static IReadOnlyList<DescribedProtocol> Described { get; } = [.. All.OfType<DescribedProtocol>()];
+
+    /// <summary>The bottles that a protocol fills.</summary>
+    public static IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return plan.Bottles ?? [.. All.SelectMany(p => p.Bottles(plan, programme))];
+    }
 
     /// <summary>Everything that a visit may give to the record; what several parts give stands once.</summary>
     public static IReadOnlyList<ParameterDescription> Parameters { get; } = [.. All.SelectMany(p => p.Parameters).DistinctBy(p => p.Code).OrderBy(p => p.Rank)];

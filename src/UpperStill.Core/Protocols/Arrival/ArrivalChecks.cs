@@ -102,7 +102,7 @@ internal static class ArrivalChecks
 
     private static IEnumerable<Finding> People(SheetDraft draft, SheetArrival arrival)
     {
-        var ashore = draft.Context.Station.Shore ? 1 : 0;
+        var ashore = draft.Context.Station.OnLand ? 1 : 0;
         var needed = Math.Max(1, (int)draft.Context.Programme.Of(ArrivalOptions.PeopleMin) - ashore);
         if (arrival.Now.People is { } aboard && aboard < needed)
         {

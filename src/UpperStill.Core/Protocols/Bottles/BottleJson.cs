@@ -13,6 +13,4 @@ namespace UpperStill.Core.Protocols.Bottles;
     RespectRequiredConstructorParameters = true)]
 [JsonSerializable(typeof(BottleDepthBody))]
 [JsonSerializable(typeof(CastBody))]
-[JsonSerializable(typeof(FillBody))]
-[JsonSerializable(typeof(PreservedBody))]
 public sealed partial class BottleJson : JsonSerializerContext;

@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -16,16 +17,6 @@ public static class BottleKinds
         "cast", 1, "One lowering of a bottle sampler, and how it came up.", () => BottleJson.Default.CastBody, CastChecks.Words)
     { NumbersBeside = Beside.Bottles };
 
-    /// <summary>A bottle filled.</summary>
-    public static readonly EntryKind<FillBody> Fill = new(
-        "fill", 1, "A bottle filled: from where, how full, what was added.", () => BottleJson.Default.FillBody, (b, _) => $"{b.Sample} {FillChecks.Words(b)}")
-    { NumbersBeside = Beside.Bottles };
-
-    /// <summary>What keeps samples was added.</summary>
-    public static readonly EntryKind<PreservedBody> Preserved = new(
-        "preserved", 1, "What keeps samples was added after they were filled.", () => BottleJson.Default.PreservedBody, (b, _) => $"{string.Join(", ", b.Samples)}: {b.Added} added")
-    { Vouched = Vouched.Nothing };
-
     /// <summary>All of them.</summary>
-    internal static IReadOnlyList<EntryKind> All { get; } = [BottleDepth, Cast, Fill, Preserved];
+    internal static IReadOnlyList<EntryKind> All { get; } = [BottleDepth, Cast, FillKinds.Fill, FillKinds.Preserved];
 }

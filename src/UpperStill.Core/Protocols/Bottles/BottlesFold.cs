@@ -2,6 +2,7 @@ using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
@@ -20,12 +21,7 @@ internal static class BottlesFold
 
     internal static SheetBottles? Fold(SheetDraft draft, SheetProfile? profile)
     {
-        if (draft.Start is not { Body.Due: { } due } || draft.Day is not { } day)
-        {
-            return null;
-        }
-
-        var planned = PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Start?.Body.Series).Where(s => s.Type.FilledAt == FilledAt.Water).ToList();
+        var planned = draft.Planned.Where(s => s.Type.FilledAt == FilledAt.Water && s.FilledBy is null).ToList();
         if (planned.Count == 0)
         {
             return null;
@@ -33,8 +29,9 @@ internal static class BottlesFold
 
         var samplers = draft.Context.Gear?.Where(g => g.Kind == KitKind.BottleSampler).ToList() ?? [];
         var casts = draft.Standing(BottleKinds.Cast);
-        var fills = draft.Standing(BottleKinds.Fill);
-        draft.Findings.AddRange(FillChecks.Of(draft, planned, fills, casts));
+        var others = draft.Planned.Where(s => s.FilledBy is not null).Select(s => SampleNumber.Body(s.Number)).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        List<Read<FillBody>> fills = [.. draft.Standing(FillKinds.Fill).Where(f => !others.Contains(SampleNumber.Body(f.Body.Sample)))];
+        draft.Findings.AddRange(BottleFills.Of(draft, planned, fills, casts));
         draft.Findings.AddRange(CastChecks.Of(draft, casts, fills));
         return new SheetBottles(
             [.. planned.GroupBy(p => p.Place).Select(g => Place(draft, profile, g.Key, [.. g], fills, [.. casts.Where(c => c.Body.Place == g.Key)], samplers))], samplers, Vented);

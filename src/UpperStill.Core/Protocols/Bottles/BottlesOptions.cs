@@ -1,3 +1,4 @@
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Bottles;
@@ -39,11 +40,6 @@ public static class BottlesOptions
     public static readonly Method Purge = Method.Of(
         MethodGroup.Bottles, "sampler.purge", "First spurt", "Clears the tap of grit.",
         ["waste: to waste", "unasked: not asked"]);
-
-    /// <summary>Sediment seen.</summary>
-    public static readonly Method Sediment = Method.Of(
-        MethodGroup.Bottles, "sample.sediment", "Sediment seen", "In rivers the solids are the sample.",
-        ["again: empty, rinse, again", "little: a little sand accepted", "spurt: first spurt away", "keep: shake and keep, in rivers"]);
 
     /// <summary>Rinses of a container.</summary>
     public static readonly Method ContainerRinses = Method.Of(
@@ -98,7 +94,7 @@ public static class BottlesOptions
     public static readonly Threshold WaterShort = new("checks.water-short", MethodGroup.Bottles, "Of a sampler’s volume can be used", "%", 95, 50, 100);
 
     /// <summary>The methods, in the order of the work.</summary>
-    public static IReadOnlyList<Method> Methods { get; } = [Gloves, SurfaceDepth, DeepRule, TouchBottom, Messenger, SamplerRinses, Purge, Sediment, ContainerRinses, RinseAmount, RinseWith, RinseTo, Fill, Cap, Mix, Replicates];
+    public static IReadOnlyList<Method> Methods { get; } = [Gloves, SurfaceDepth, DeepRule, TouchBottom, Messenger, SamplerRinses, Purge, FillOptions.Sediment, ContainerRinses, RinseAmount, RinseWith, RinseTo, Fill, Cap, Mix, Replicates];
 
     /// <summary>The thresholds.</summary>
     public static IReadOnlyList<Threshold> Thresholds { get; } = [DeepLeast, DeepFixed, Clearance, WaterShort];

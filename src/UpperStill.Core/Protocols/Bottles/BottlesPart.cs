@@ -26,6 +26,17 @@ public sealed class BottlesPart() : VisitPart("bottles")
         [new("surface", null, "What stirs the water ends up in the bottle."), new("bottles", "clarity", "The disc and its line stir what is sampled after it.")];
 
     /// <inheritdoc/>
+    internal override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
+    {
+        ("chlorophyll", true) => [new("chlorophyll-lab", SampleFrom.Composite)],
+        ("chlorophyll", false) => [new("chlorophyll-water", SampleFrom.Composite, 1), new("chlorophyll-filter", SampleFrom.Composite, 1)],
+        ("phosphorus", true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
+        ("phosphorus", false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
+        ("seawater", _) => [new("seawater", SampleFrom.Surface)],
+        _ => [],
+    };
+
+    /// <inheritdoc/>
     internal override void Fold(SheetDraft draft)
     {
         if (BottlesFold.Fold(draft, draft.Section<SheetProfile>()) is { } bottles)
@@ -69,7 +80,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     internal override IEnumerable<Protocol> Took(SheetDraft draft)
     {
         var full = (draft.Section<SheetBottles>()?.Places ?? []).SelectMany(p => p.Bottles).Where(b => b.Entry is not null).Select(b => b.Type.Code).ToHashSet();
-        return (draft.Context.Programme.Season ?? []).Where(p => draft.Wants(p.Protocol) && UsualBottles.Of(p).Any(b => full.Contains(b.Type))).Select(p => p.Protocol);
+        return (draft.Context.Programme.Season ?? []).Where(p => draft.Wants(p.Protocol) && draft.Bottles(p, draft.Context.Programme).Any(b => full.Contains(b.Type))).Select(p => p.Protocol);
     }
 
     /// <inheritdoc/>
@@ -83,7 +94,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
-        if (outing.Samples.Any(s => s.Place is not "surface" and not "composite") || outing.Stops.Any(Pools) || outing.Takes(Protocol.Seawater))
+        if (outing.Samples.Any(s => s is { FilledBy: null, Place: not "surface" and not "composite" }) || outing.Stops.Any(Pools) || outing.Takes(Protocol.Seawater))
         {
             yield return outing.Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");
         }
@@ -111,6 +122,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
             Done = places.All(p => p.Done || p.Needless),
             Summary = Summary(places),
             Stops = [Beside.Bottles],
+            NeedsDepth = name == "bottles",
             Required = places.Any(p => !p.Needless),
             Missing = places.Select(Missing).FirstOrDefault(m => m is not null),
         },

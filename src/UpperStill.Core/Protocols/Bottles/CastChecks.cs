@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Protocols.Bottles;
@@ -60,7 +61,7 @@ internal static class CastChecks
             yield return Finding.Stop("sampler-failed", $"It came up {(cast.Outcome == CastOutcome.Open ? "open" : cast.Outcome == CastOutcome.Leaking ? "leaking" : "short")}.", "This water is not from that depth alone.", "Empty away from the spot, rinse, lower again.");
         }
 
-        if (cast.Sediment == true && draft.Context.Programme.ChoiceOf(BottlesOptions.Sediment) is "again" or "spurt")
+        if (cast.Sediment == true && draft.Context.Programme.ChoiceOf(FillOptions.Sediment) is "again" or "spurt")
         {
             yield return Finding.Stop("sample-has-sediment", "Sediment, weed or debris is in it.", "That is not water alone.", "Empty down-current, rinse three times, again.");
         }

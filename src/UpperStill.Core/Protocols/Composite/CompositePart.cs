@@ -60,6 +60,7 @@ public sealed class CompositePart() : VisitPart("composite")
             Summary = pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {BottlesPart.Filled([pour])}" : composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity",
             Stops = pour is null ? [Beside.Composite, Beside.Clarity, Beside.Sounding] : [Beside.Composite],
             Required = pour is not null,
+            NeedsDepth = true,
             Missing = pour is null ? null : BottlesPart.Missing(pour),
             Waits = !draft.Asks,
         };

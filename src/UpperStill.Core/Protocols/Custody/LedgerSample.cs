@@ -3,6 +3,7 @@ using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Science.Hydraulics;
 using UpperStill.Core.Setup.Laboratories;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Custody;
@@ -85,6 +86,9 @@ public sealed record LedgerSample(
     int Replicate = 0, SampleKin? Kin = null, string? Of = null, DateTimeOffset? CollectedAt = null, StorePlace? In = null, string? Spot = null, bool? Foil = null, bool Labelled = false,
     decimal? VolumeMl = null, SampleHold? Hold = null, Guid? Manifest = null, string? To = null, FilterRun? Filter = null, string? Added = null)
 {
+    /// <summary>The protocol whose steps at the bench wait for this sample; null where none do.</summary>
+    public Protocol? Bench { get; init; }
+
     /// <summary>In whose hands it is.</summary>
     public Whereabouts Whereabouts => State.Whereabouts();
 
@@ -122,4 +126,8 @@ public sealed record LedgerSample(
 /// <param name="Samples">The samples that it rests on.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="Method">The method, in the laboratory's words.</param>
-public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Working Working, string? Method = null);
+public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Working Working, string? Method = null)
+{
+    /// <summary>True where it lies over the value: more than could be counted.</summary>
+    public bool Above { get; init; }
+}

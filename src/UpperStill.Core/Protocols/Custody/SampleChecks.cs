@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
@@ -19,7 +20,7 @@ internal static class SampleChecks
 
     // Before it is folded a filter has no time of its own: that of its bottle counts.
     private static DateTimeOffset? Source(SheetDraft draft, SampleDraft sample) => sample.Filter?.Answers.From is { } from
-        ? Bottles.FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry.At ?? draft.Start!.Entry.At : null;
+        ? FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry.At ?? draft.Start!.Entry.At : null;
 
     private static IEnumerable<Finding> Volumes(SheetDraft draft, SampleDraft sample, IReadOnlyCollection<SampleDraft> all)
     {
@@ -125,7 +126,7 @@ internal static class SampleChecks
 
     private static Finding? Overdue(SheetDraft draft, SampleDraft sample, DateTimeOffset at)
     {
-        if (sample.CollectedAt is null || SampleHolds.ToTheLab(sample, draft.Context.Programme, onTheRoad: true) is not { } hold || at <= hold.Limit)
+        if (sample.CollectedAt is null || SampleHolds.ToTheLab(sample, draft, onTheRoad: true) is not { } hold || at <= hold.Limit)
         {
             return null;
         }

@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
@@ -11,9 +12,9 @@ internal static class SampleHolds
     private const int SaidInDays = 72;
 
     /// <summary>The hold of a sample that goes to a laboratory; null where it keeps.</summary>
-    internal static SampleHold? ToTheLab(SampleDraft sample, Programme programme, bool onTheRoad = false)
+    internal static SampleHold? ToTheLab(SampleDraft sample, SheetDraft draft, bool onTheRoad = false)
     {
-        if (Hours(sample.Type, programme) is not { } hours || sample.CollectedAt is not { } collected)
+        if (Hours(sample.Type, draft) is not { } hours || sample.CollectedAt is not { } collected)
         {
             return null;
         }
@@ -25,12 +26,12 @@ internal static class SampleHolds
             return sample.Type.LabHours > 0 ? new SampleHold(from, from.AddHours((double)hours + sample.Type.LabHours), $"measure within {sample.Type.LabHours} h") : null;
         }
 
-        var plan = Plan(sample.Type, programme);
+        var plan = Plan(sample.Type, draft);
         var words = hours > SaidInDays && hours % HoursOfADay == 0 ? $"{Decimals.Text(hours / HoursOfADay)} days" : $"{Decimals.Text(hours)} h";
         return new SampleHold(from, from.AddHours((double)hours), $"at the lab within {words}", TurnIn: plan?.TurnIn == true && sample.Type.Keep == Keeping.Frozen, Fresh: sample.Type.Keep != Keeping.Frozen);
     }
 
-    private static decimal? Hours(SampleType type, Programme programme) => type.HoldHours is null ? null : Plan(type, programme)?.HoldHours ?? programme.Of(CustodyOptions.Hold(type));
+    private static decimal? Hours(SampleType type, SheetDraft draft) => type.HoldHours is null ? null : Plan(type, draft)?.HoldHours ?? draft.Context.Programme.Of(CustodyOptions.Hold(type));
 
-    private static ProtocolPlan? Plan(SampleType type, Programme programme) => (programme.Season ?? []).FirstOrDefault(p => UsualBottles.Of(p).Any(b => b.Type == type.Code));
+    private static ProtocolPlan? Plan(SampleType type, SheetDraft draft) => (draft.Context.Programme.Season ?? []).FirstOrDefault(p => draft.Bottles(p, draft.Context.Programme).Any(b => b.Type == type.Code));
 }

@@ -66,7 +66,11 @@ internal static class ProfileParameters
             [(Parameter.SurfaceTemperature, numbers.SurfaceC), (Parameter.BottomOxygen, numbers.BottomOxygenMgL), (Parameter.Thermocline, numbers.ThermoclineM), (Parameter.Stability, numbers.StabilityJM2)];
         return given.Where(g => g.Value is not null).Select(g => new Reading
         {
-            Protocol = Protocol.Profile, Parameter = g.Parameter.Code, Value = decimal.Round((decimal)g.Value!.Value, 3), Unit = All.First(p => p.Code == g.Parameter).Unit, Usable = usable,
+            Protocol = Protocol.Profile,
+            Parameter = g.Parameter.Code,
+            Value = decimal.Round((decimal)g.Value!.Value, 3),
+            Unit = All.First(p => p.Code == g.Parameter).Unit,
+            Usable = usable,
         });
     }
 }

@@ -51,6 +51,7 @@ public sealed class ProfilePart() : VisitPart("profile")
             Done = profile.Levels.Count > 0 && left == 0,
             Summary = profile.Levels.Count == 0 ? $"{profile.Planned} levels" : left == 0 ? $"{profile.Levels.Count} levels" : $"{profile.Levels.Count} of {profile.Levels.Count + left} levels",
             Stops = [Beside.Profile],
+            NeedsDepth = true,
             Required = draft.Wants(Protocol.Profile),
         };
     }

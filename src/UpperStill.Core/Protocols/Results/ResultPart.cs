@@ -87,7 +87,7 @@ internal static class ResultPart
     {
         List<VisitValue> values = [];
         List<(SampleDraft, Finding)> about = [];
-        var standing = samples.Where(s => !s.Blank).SelectMany(s => s.Results.Where(r => r is { Stands: true, Final: true, Value: not null } && r.Qualifier != Qualifier.Above).Select(r => (Sample: s, Result: r)));
+        var standing = samples.Where(s => !s.Blank).SelectMany(s => s.Results.Where(r => r is { Stands: true, Final: true, Value: not null }).Select(r => (Sample: s, Result: r)));
         foreach (var group in standing.GroupBy(s => (s.Result.Analyte, s.Sample.Place)))
         {
             var all = group.OrderBy(s => s.Sample.Replicate).ThenBy(s => s.Sample.Number, StringComparer.Ordinal).ToList();
@@ -110,10 +110,10 @@ internal static class ResultPart
     private static VisitValue One(SheetDraft draft, List<(SampleDraft Sample, SampleResult Result)> all, List<(SampleDraft, Finding)> about)
     {
         var first = all[0];
-        var inputs = all.Select(s => new WorkingInput(s.Sample.Number, $"{(s.Result.Below ? "< " : string.Empty)}{Decimals.Text(s.Result.Value!.Value)} {s.Result.Unit}", s.Result.Entry)).ToList();
-        if (all.Count == 1 || all.Any(s => s.Result.Below))
+        var inputs = all.Select(s => new WorkingInput(s.Sample.Number, $"{Sign(s.Result)}{Decimals.Text(s.Result.Value!.Value)} {s.Result.Unit}", s.Result.Entry)).ToList();
+        if (all.Count == 1 || all.Any(s => s.Result.Below || s.Result.Qualifier == Qualifier.Above))
         {
-            return Make(first.Result.Value!.Value, first.Result.Below, [first.Sample.Number], [], all.Count == 1 ? "One sample." : "One of the replicates lies below the limit: the first stands alone.");
+            return Make(first.Result.Value!.Value, first.Result.Below, [first.Sample.Number], [], all.Count == 1 ? "One sample." : all.Any(s => s.Result.Below) ? "One of the replicates lies below the limit: the first stands alone." : "One of the replicates lies above what could be counted: the first stands alone.");
         }
 
         var (low, high) = (all.Min(s => s.Result.Value!.Value), all.Max(s => s.Result.Value!.Value));
@@ -135,10 +135,14 @@ internal static class ResultPart
 
         VisitValue Make(decimal value, bool below, IReadOnlyList<string> numbers, IReadOnlyList<string> steps, string rule)
         {
+            var above = numbers.Count == 1 && first.Result.Qualifier == Qualifier.Above;
             var shown = Decimals.Text(decimal.Round(value, value < 10 ? 2 : 1, MidpointRounding.AwayFromZero));
             return new VisitValue(
-                first.Result.Analyte, first.Result.Name, first.Sample.Place, first.Sample.Depth, Decimals.Published(value), below, first.Result.Unit, $"{(below ? "< " : string.Empty)}{shown} {first.Result.Unit}", numbers,
-                new Working($"{first.Result.Name}, {first.Sample.Depth}", inputs, steps, rule, "Helsel 2012, Statistics for Censored Environmental Data, 2nd ed., for values below the limit"), first.Result.Method);
+                first.Result.Analyte, first.Result.Name, first.Sample.Place, first.Sample.Depth, Decimals.Published(value), below, first.Result.Unit, $"{(above ? "> " : below ? "< " : string.Empty)}{shown} {first.Result.Unit}", numbers,
+                new Working($"{first.Result.Name}, {first.Sample.Depth}", inputs, steps, rule, "Helsel 2012, Statistics for Censored Environmental Data, 2nd ed., for values below the limit"), first.Result.Method)
+            { Above = above };
         }
     }
+
+    private static string Sign(SampleResult result) => result.Below ? "< " : result.Qualifier == Qualifier.Above ? "> " : string.Empty;
 }

@@ -1,6 +1,6 @@
-using UpperStill.Core.Record.History;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;

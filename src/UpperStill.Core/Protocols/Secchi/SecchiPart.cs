@@ -47,6 +47,8 @@ public sealed class SecchiPart() : VisitPart("secchi")
             Done = clarity.Done,
             Summary = Summary(clarity),
             Stops = [Beside.Clarity],
+            Begun = clarity.Read > 0 || clarity.Outcome is not null,
+            NeedsDepth = true,
             Required = !draft.Asks || draft.Wants(Protocol.Clarity),
             Missing = clarity.Outcome is null && clarity.Read < clarity.Result.Needed
                 ? Finding.Stop("clarity-reading-missing", $"{clarity.Read} of {clarity.Result.Needed} clarity readings.", "You cannot add one from shore.", "Take it, or say why not.").On(Beside.Leaving)

@@ -33,6 +33,7 @@ public sealed class SoundingPart() : VisitPart("sounding")
             Summary = sounding is null ? "depth not yet measured" : draft.Context.Station.KnownDepth.Read().Length is { } known ? $"{sounding.Text}, {draft.Show(known)} known" : sounding.Text,
             Stops = [Beside.Sounding],
             AskedBefore = true,
+            GivesDepth = true,
         };
     }
 

@@ -45,6 +45,9 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
     /// <summary>Seconds; null where it is not there or cannot be used.</summary>
     internal decimal? this[TimerField field] => Of(field) is { } v ? TimerField.Read(v) : null;
 
+    /// <summary>The code of a thing of the kit; null where none is named.</summary>
+    internal string? Equipment(EquipmentField field) => Of(field)?.Choice;
+
     /// <summary>The words; null where they are not there.</summary>
     internal string? this[WordsField field] => Of(field)?.Words;
 

@@ -21,7 +21,8 @@ public abstract class DescribedProtocol : VisitPart
         this.script = script;
         description = new(() => new ProtocolDescription(
             script.Code, script.Version, script.Title, script.Purpose, script.Rank, script.Stirs, [.. script.Steps.Select(s => s.Describe())],
-            [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())], script.Parameters, script.Methods, script.Thresholds, script.Findings));
+            [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())], script.Parameters, script.Methods, script.Thresholds, script.Findings)
+        { Containers = [.. script.Containers.Select(c => c.Describe())] });
     }
 
     /// <summary>As it is published.</summary>
@@ -37,6 +38,16 @@ public abstract class DescribedProtocol : VisitPart
     public sealed override IReadOnlyList<ParameterDescription> Parameters => script.Parameters;
 
     private Protocol Protocol => new(script.Code);
+
+    /// <inheritdoc/>
+    internal sealed override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) =>
+        plan.Protocol == Protocol ? [.. script.Containers.Where(c => c.Chosen(programme)).Select(c => new BottlePlan(c.Type, SampleFrom.Protocol))] : [];
+
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<string> Overboard(SheetDraft draft) => script.Overboard is { } thing && Mine(draft) is { Values.Count: > 0 } ? [thing] : [];
+
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<PackNeed> Pack(Packing outing) => outing.Takes(Protocol) ? script.Pack(outing) : [];
 
     /// <summary>What follows from what was recorded, and what is to be said of it.</summary>
     private protected abstract void Evaluate(ProtocolRun run);
@@ -63,7 +74,7 @@ public abstract class DescribedProtocol : VisitPart
             yield break;
         }
 
-        var afloat = sheet.Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false, Fields.Count: > 0 }).ToList();
+        var afloat = sheet.Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false } step && (step.Fields.Count > 0 || step.Fills)).ToList();
         yield return new PartStep
         {
             Name = script.Code,
@@ -71,6 +82,8 @@ public abstract class DescribedProtocol : VisitPart
             Done = sheet.Done && sheet.Values.Count > 0 && !Stopped(draft),
             Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
             Required = sheet.Due,
+            Begun = sheet.Values.Count > 0,
+            NeedsDepth = script.NeedsSounding,
         };
     }
 

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Setup.Equipment;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -51,6 +52,9 @@ public enum FieldKind
 
     /// <summary>A photograph.</summary>
     [JsonStringEnumMemberName("photo")] Photo,
+
+    /// <summary>A thing of the kit, by its code.</summary>
+    [JsonStringEnumMemberName("equipment")] Equipment,
 }
 
 /// <summary>A choice of a field, or a line of a list.</summary>
@@ -78,4 +82,12 @@ public sealed record FieldUnit(string Code, [property: Within(1e-12, 1e12)] deci
 /// <param name="Safety">True for a list of what keeps people safe.</param>
 public sealed record FieldDescription(
     string Code, string Label, FieldKind Kind, bool Required, IReadOnlyList<FieldUnit>? Units = null, decimal? Least = null, decimal? Most = null, decimal? UsualLeast = null, decimal? UsualMost = null,
-    IReadOnlyList<FieldChoice>? Choices = null, int? Wanted = null, bool Safety = false);
+    IReadOnlyList<FieldChoice>? Choices = null, int? Wanted = null, bool Safety = false)
+{
+    /// <summary>Of a thing of the kit: what sort; null for other fields.</summary>
+    public FieldEquipment? Equipment { get; init; }
+}
+
+/// <summary>What sort of thing a field asks for.</summary>
+/// <param name="Kind">The sort.</param>
+public sealed record FieldEquipment(KitKind Kind);

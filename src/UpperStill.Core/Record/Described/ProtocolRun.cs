@@ -1,7 +1,11 @@
 using System.Globalization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -11,12 +15,18 @@ internal sealed class ProtocolRun
     private readonly ProtocolScript script;
     private readonly List<(Attempt Attempt, Finding Finding)> found = [];
     private readonly List<SheetValue> values = [];
+    private readonly List<SheetProposal> proposals = [];
+    private readonly List<ColumnSpan> spans = [];
+    private readonly List<SheetBottle> containers;
+    private string? sampleDepth;
     private readonly Dictionary<(string Group, string? Item, int Try), Attempt> attempts = [];
 
     internal ProtocolRun(SheetDraft draft, ProtocolScript script)
     {
         (Draft, this.script) = (draft, script);
+        containers = Containers();
         Read();
+        Filled();
     }
 
     /// <summary>The visit.</summary>
@@ -40,13 +50,33 @@ internal sealed class ProtocolRun
 
     internal void Derive(SheetDerived derived) => Derived.Add(derived);
 
+    /// <summary>Proposes a value for a box that is done once; nothing where it is written.</summary>
+    internal void Propose(Field field, ObservedValue value, string why)
+    {
+        if (!values.Exists(v => v.Field == field.Code))
+        {
+            proposals.Add(new SheetProposal(StepOf(field).Code, field.Code, value, field.Text(value), why));
+        }
+    }
+
+    /// <summary>Draws a stretch of the column.</summary>
+    internal void Span(ColumnSpan span) => spans.Add(span);
+
+    /// <summary>Says of which depth or interval the samples are.</summary>
+    internal void SamplesAreOf(string depth) => sampleDepth = depth;
+
+    /// <summary>A thing of the kit that was named; null where none was, or it is not known here.</summary>
+    internal Gear? Gear(Attempt attempt, EquipmentField field) => Draft.Context.Gear?.FirstOrDefault(g => g.Code == attempt.Equipment(field));
+
     internal void Find(Attempt attempt, Finding finding, Field at) =>
         found.Add((attempt, finding.On(Beside.Observation, attempt.Entry(at) is { } entry ? [entry] : []) with { At = Address(StepOf(at), at, attempt.ItemCode, attempt.Number) }));
 
     /// <summary>The steps as they stand, and the findings: those of a failed try are settled once a later one came up right.</summary>
     internal SheetProtocol Sheet(bool due, IReadOnlySet<string> skipped)
     {
-        foreach (var (attempt, finding) in found)
+        // Of what is said of one field the most specific stands alone.
+        var specific = found.Where(f => f.Finding.Code != CommonFindings.ValueUnusual.Code).Select(f => f.Finding.At).ToHashSet();
+        foreach (var (attempt, finding) in found.Where(f => f.Finding.Code != CommonFindings.ValueUnusual.Code || !specific.Contains(f.Finding.At)))
         {
             var mended = attempt.Failed && attempts.Values.Any(t => t.Group == attempt.Group && t.ItemCode == attempt.ItemCode && t.Number > attempt.Number && !t.Failed);
             Draft.Findings.Add(mended ? finding.Settled("a later try came up right") : finding);
@@ -62,7 +92,48 @@ internal sealed class ProtocolRun
         }
 
         List<SheetProtocolStep> steps = [.. script.Steps.SelectMany(s => Shown(s, skipped))];
-        return new SheetProtocol(script.Code, due, values, steps, Derived) { Done = steps.All(s => s.State is StepState.Done or StepState.Skipped || script.Steps.First(x => x.Code == s.Step).Bench) };
+        return new SheetProtocol(script.Code, due, values, steps, Derived)
+        {
+            Containers = containers,
+            Proposals = proposals,
+            Spans = spans,
+            SampleDepth = sampleDepth,
+            BenchOpen = steps.Exists(s => s.State == StepState.ToDo && script.Steps.First(x => x.Code == s.Step).Bench),
+            Done = steps.All(s => s.State is StepState.Done or StepState.Skipped || script.Steps.First(x => x.Code == s.Step).Bench),
+        };
+    }
+
+    /// <summary>Stands among what a step still asks where its containers are not full.</summary>
+    internal const string OpenContainer = "container";
+
+    private List<SheetBottle> Containers()
+    {
+        var fills = Draft.Standing(FillKinds.Fill);
+        return [.. Draft.Planned.Where(p => p.FilledBy?.Code == script.Code && p.Type.FilledAt == FilledAt.Water).Select(p =>
+        {
+            var fill = fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number));
+            return new SheetBottle(p.Number, p.Type, p.Replicate, script.Containers.FirstOrDefault(c => c.Type == p.Type.Code)?.From ?? FilledFrom.Lake, fill?.Entry.Id, fill is null ? null : FillChecks.Words(fill.Body));
+        })];
+    }
+
+    // What is to be said of its containers stands at the step that fills them; of one that was filled anew only the last counts.
+    private void Filled()
+    {
+        if (containers.Count == 0 || script.Steps.FirstOrDefault(s => s.Fills) is not { } step)
+        {
+            return;
+        }
+
+        var counting = FillChecks.Counting(Draft);
+        foreach (var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Any(c => SampleNumber.Same(c.Number, f.Body.Sample))))
+        {
+            foreach (var finding in SampleTypes.Find(fill.Body.Type) is { } type ? FillChecks.Of(Draft, fill.Body, type) : [])
+            {
+                var said = finding.On(Beside.Observation, fill.Entry.Id) with { At = $"{Address(step.Code, null, 1)}{OpenContainer}" };
+                Draft.Findings.Add(!counting.Contains(fill) ? said.Settled("filled anew")
+                    : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && FillChecks.Added(Draft, fill) is { } added ? said.Settled(added) : said);
+            }
+        }
     }
 
     private static int Order(string item) => int.TryParse(item, NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? number : int.MaxValue;
@@ -76,7 +147,7 @@ internal sealed class ProtocolRun
             var last = tries.Count > 0 ? tries[^1] : null;
             var good = Counts(step.Repeat, item);
             var counting = last is { Failed: true } && good is { Failed: false } ? good : last;
-            var open = step.Fields.Where(f => f.Required && counting?.Has(f) != true).Select(f => f.Code).ToList();
+            List<string> open = [.. step.Fields.Where(f => f.Required && counting?.Has(f) != true).Select(f => f.Code), .. step.Fills && containers.Any(c => c.Entry is null) ? [OpenContainer] : Array.Empty<string>()];
             var failed = counting?.Failed == true;
             var state = open.Count == 0 && !failed ? StepState.Done : skipped.Contains($"{script.Code}/{step.Code}") ? StepState.Skipped : StepState.ToDo;
             yield return new SheetProtocolStep(step.Code, item, counting?.Number ?? 1, state, open, failed);

@@ -1,3 +1,4 @@
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
@@ -33,6 +34,9 @@ internal sealed class StepScript(string code, string words, string why, params F
     /// <summary>True where it is done ashore, later.</summary>
     internal bool Bench { get; init; }
 
+    /// <summary>True where the protocol’s containers are filled in it.</summary>
+    internal bool Fills { get; init; }
+
     /// <summary>What can hurt.</summary>
     internal IReadOnlyList<string> Cautions { get; init; } = [];
 
@@ -40,7 +44,7 @@ internal sealed class StepScript(string code, string words, string why, params F
 
     internal string Why => why;
 
-    internal StepDescription Describe() => new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench);
+    internal StepDescription Describe() => new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench) { Fills = Fills };
 }
 
 /// <summary>What a described protocol declares of itself.</summary>
@@ -66,6 +70,18 @@ internal sealed record ProtocolScript
 
     /// <summary>Its steps, in order.</summary>
     internal required IReadOnlyList<StepScript> Steps { get; init; }
+
+    /// <summary>What it fills.</summary>
+    internal IReadOnlyList<ContainerScript> Containers { get; init; } = [];
+
+    /// <summary>What it needs on an outing.</summary>
+    internal Func<Packing, IEnumerable<PackNeed>> Pack { get; init; } = _ => [];
+
+    /// <summary>False where the depth of the water is not asked for its sake.</summary>
+    internal bool NeedsSounding { get; init; }
+
+    /// <summary>What went over the side once it was begun; null where nothing does.</summary>
+    internal string? Overboard { get; init; }
 
     /// <summary>What it gives to the record.</summary>
     internal IReadOnlyList<ParameterDescription> Parameters { get; init; } = [];

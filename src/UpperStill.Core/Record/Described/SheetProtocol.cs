@@ -1,5 +1,7 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Statistics;
 
@@ -42,6 +44,20 @@ public sealed record SheetDerived(
     public string? Method { get; init; }
 }
 
+/// <summary>A value that is proposed for an empty box: a button over it, never an answer.</summary>
+/// <param name="Step">The step.</param>
+/// <param name="Field">The field.</param>
+/// <param name="Value">What is proposed.</param>
+/// <param name="Text">For the reader.</param>
+/// <param name="Why">Where it comes from.</param>
+public sealed record SheetProposal(string Step, string Field, ObservedValue Value, string Text, string Why);
+
+/// <summary>A stretch of the column that something was taken over.</summary>
+/// <param name="FromM">Its upper end, m.</param>
+/// <param name="ToM">Its lower end, m.</param>
+/// <param name="Label">What.</param>
+public sealed record ColumnSpan([property: Within(0, 1000, "m")] decimal FromM, [property: Within(0, 1000, "m")] decimal ToM, string Label);
+
 /// <summary>A described protocol on a visit.</summary>
 /// <param name="Protocol">Its code.</param>
 /// <param name="Due">True where it is due today.</param>
@@ -51,6 +67,23 @@ public sealed record SheetDerived(
 public sealed record SheetProtocol(
     string Protocol, bool Due, IReadOnlyList<SheetValue> Values, IReadOnlyList<SheetProtocolStep> Steps, IReadOnlyList<SheetDerived> Derived)
 {
+    /// <summary>What it fills on this visit.</summary>
+    public IReadOnlyList<SheetBottle> Containers { get; init; } = [];
+
+    /// <summary>What is proposed for boxes that are still empty.</summary>
+    public IReadOnlyList<SheetProposal> Proposals { get; init; } = [];
+
+    /// <summary>What is drawn on the column.</summary>
+    public IReadOnlyList<ColumnSpan> Spans { get; init; } = [];
+
+    /// <summary>The depth or interval that its samples are of, in words; null where it is not known.</summary>
+    [JsonIgnore]
+    internal string? SampleDepth { get; init; }
+
+    /// <summary>True while something is still to do at the bench.</summary>
+    [JsonIgnore]
+    internal bool BenchOpen { get; init; }
+
     /// <summary>True once every step on the water is done or left out.</summary>
     [JsonIgnore]
     internal bool Done { get; init; }

@@ -5,6 +5,9 @@ namespace UpperStill.Core.Record.Described;
 /// <summary>A count by kind.</summary>
 internal sealed class TallyField(string code, string label, params FieldChoice[] kinds) : Field(code, label)
 {
+    /// <summary>A kind in words.</summary>
+    internal string Words(string kind) => kinds.FirstOrDefault(k => k.Code == kind)?.Words ?? kind;
+
     internal override FieldDescription Describe() => new(Code, Label, FieldKind.Tally, Required, Choices: kinds);
 
     internal override bool Filled(ObservedValue value) => value.Counts is not null;
@@ -12,5 +15,5 @@ internal sealed class TallyField(string code, string label, params FieldChoice[]
     internal override IEnumerable<Finding> Judge(ObservedValue value) => [];
 
     internal override string Text(ObservedValue value) =>
-        value.Counts is { Count: > 0 } counts ? string.Join(", ", counts.Select(c => $"{kinds.FirstOrDefault(k => k.Code == c.Key)?.Words ?? c.Key} {c.Value}")) : "none";
+        value.Counts is { Count: > 0 } counts ? string.Join(", ", counts.Select(c => $"{Words(c.Key)} {c.Value}")) : "none";
 }

@@ -11,6 +11,12 @@ internal static class Caution
 
     internal const string Acid = "Acid and fixatives burn: gloves and glasses, upwind, and what the substance’s safety sheet says.";
 
+    internal const string Alcohol = "Alcohol and stain: no flame, gloves, upwind.";
+
+    internal const string Wading = "Wading: cold shock, slips, deep mud. Feel ahead with a pole, turn back when it holds the boot; flotation on. Somebody ashore watches.";
+
+    internal const string Germs = "Germs: cover cuts, wash before eating.";
+
     /// <summary>What can hurt on the water, or beside it.</summary>
     internal static string Of(bool shore) => shore
         ? "Slippery ramps and rungs, deep mud, rising tide and surf: never with your back to the water."

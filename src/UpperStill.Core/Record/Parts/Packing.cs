@@ -25,7 +25,7 @@ internal sealed class Packing(IReadOnlyList<PackStop> stops, IReadOnlyList<KitIt
     /// <summary>Every sample of the outing.</summary>
     internal IReadOnlyList<PlannedSample> Samples { get; } = [.. stops.SelectMany(s => s.Samples)];
 
-    internal bool Afloat => stops.Any(s => !s.Station.Shore);
+    internal bool Afloat => stops.Any(s => !s.Station.OnLand);
 
     /// <summary>True where a protocol is due anywhere.</summary>
     internal bool Takes(Protocol protocol) => stops.Any(s => s.Protocols.Contains(protocol));

@@ -29,6 +29,15 @@ internal sealed record PartStep
     /// <summary>True where leaving asks for it on visits of before it was asked what is due, too.</summary>
     internal bool AskedBefore { get; init; }
 
+    /// <summary>True where something of it is written already.</summary>
+    internal bool Begun { get; init; }
+
+    /// <summary>True where it rests on the depth of the water.</summary>
+    internal bool NeedsDepth { get; init; }
+
+    /// <summary>True for the step that gives that depth.</summary>
+    internal bool GivesDepth { get; init; }
+
     /// <summary>False where it is never the next thing to do.</summary>
     internal bool Waits { get; init; }
 }

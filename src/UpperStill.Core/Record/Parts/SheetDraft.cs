@@ -3,6 +3,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Waters;
 
@@ -12,15 +13,22 @@ namespace UpperStill.Core.Record.Parts;
 internal sealed record Read<T>(Entry Entry, T Body);
 
 /// <summary>A visit being folded: what the parts of the sheet share.</summary>
-internal sealed class SheetDraft(FoldRequest request)
+internal sealed class SheetDraft(FoldRequest request, BottlesOf bottles)
 {
     private readonly Dictionary<EntryKind, object> read = [];
     private readonly Dictionary<Type, object> sections = [];
+    private IReadOnlyList<PlannedSample>? planned;
     private Lazy<(decimal LowC, decimal HighC)?>? usual;
 
     internal EntryLog Log { get; } = EntryLog.Settle(request.Entries);
 
     internal VisitContext Context => request.Context;
+
+    /// <summary>Which bottles a protocol fills.</summary>
+    internal BottlesOf Bottles => bottles;
+
+    /// <summary>What the visit is to fill, by what is due; nothing before it is begun.</summary>
+    internal IReadOnlyList<PlannedSample> Planned => planned ??= Start is { Body.Due: { } due } && Day is { } day ? PlannedSamples.Of(Labelled, Context.Programme, [.. due], day, bottles, Start.Body.Series) : [];
 
     internal ReaderUnit Reader => request.Reader;
 

@@ -12,4 +12,5 @@ internal static class StepRank
     internal const int Bottles = 50;
     internal const int ClarityLast = 55;
     internal const int Composite = 60;
+    internal const int Net = 70;
 }

@@ -26,6 +26,9 @@ public abstract class VisitPart(string code)
     /// <summary>What it gives to the record.</summary>
     public virtual IReadOnlyList<ParameterDescription> Parameters => [];
 
+    /// <summary>The bottles that it fills where a protocol's plan names none.</summary>
+    internal virtual IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => [];
+
     /// <summary>What is lost where its steps change places with others.</summary>
     internal virtual IReadOnlyList<MoveCost> MoveCosts => [];
 

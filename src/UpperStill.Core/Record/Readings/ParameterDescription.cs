@@ -48,6 +48,10 @@ public sealed record ParameterDescription
     /// <summary>The protocol by whose plan it is summed up; null for the programme's own summary.</summary>
     public Setup.Programmes.Protocol? Protocol { get; init; }
 
+    /// <summary>The mean of the last results by which it is judged; null where it is not.</summary>
+    [JsonIgnore]
+    public RunningMean? Running { get; init; }
+
     /// <summary>Where it stands among the others; the lowest first.</summary>
     [JsonIgnore]
     public int Rank { get; init; } = 100;

@@ -11,7 +11,7 @@ public sealed record LineMarks(LengthUnit Unit, WrittenLength Every, WrittenLeng
 /// <summary>A figure that belongs to a thing: a volume, an area, a mesh.</summary>
 /// <param name="Name">Its name in <see cref="KitRules"/>, for example <c>volume-l</c>.</param>
 /// <param name="Value">In the unit that the name says.</param>
-public sealed record KitFigure(string Name, decimal Value);
+public sealed record KitFigure(string Name, [property: Within(0, 1e9)] decimal Value);
 
 /// <summary>A thing of the kit: one rope, one meter, one lot of filters.</summary>
 /// <param name="Code">Its identity, as it stands on its tag.</param>

@@ -41,11 +41,11 @@ public static class KitRules
         { EveryDays = MeterEveryDays, Checks = [KitCheckKind.Calibrated, KitCheckKind.EndCheck, KitCheckKind.LookedOver] },
         Season(KitKind.Thermometer, "thermometer", Crate.Profile, KitCheckKind.IcePoint, [], "unbroken column", "in its case"),
         Season(KitKind.Refractometer, "refractometer", Crate.Profile, KitCheckKind.Zeroed, [], "glass clean", "reads 0 in distilled water"),
-        Season(KitKind.Net, "net", Crate.Bottles, KitCheckKind.LookedOver, [new("mesh-um", "mesh, µm"), new("mouth-radius-cm", "radius of the mouth, cm")], "no holes", "cup screwed, clip shut", "wash bottle"),
+        Season(KitKind.Net, "net", Crate.Bottles, KitCheckKind.LookedOver, [new("mesh-um", "mesh, µm"), new("mouth-radius-cm", "radius of the mouth, cm"), new("efficiency-percent", "share of the water in its way that goes through, %; 100 where nobody measured it"), new("m-per-turn", "flow meter in the mouth, m for each turn")], "no holes", "cup screwed, clip shut", "wash bottle"),
         Season(KitKind.Grab, "bottom grab", Crate.Bottles, KitCheckKind.LookedOver, [new("area-cm2", "area of the jaws, cm²")], "safety pin and spring pin", "jaws close"),
         Lot(KitKind.Filters, "lot of filters", Crate.Chlorophyll, [new("diameter-mm", "diameter, mm"), new("pore-um", "pore, µm"), new("left", "left in the box")], "filters, not only separators"),
         Lot(KitKind.Bottles, "lot of bottles or vials", Crate.Bottles, [new("volume-ml", "volume, mL"), new("left", "left")], "clean, capped, labelled", "acid and sterile ones told apart"),
-        Lot(KitKind.Reagent, "preservative, fixative or standard", Crate.Chlorophyll, [], "in date", "shaken before use", "gloves and eye protection with it"),
+        Lot(KitKind.Reagent, "preservative, fixative or standard", Crate.Chlorophyll, [new("strength-percent", "strength of alcohol, %")], "in date", "shaken before use", "gloves and eye protection with it"),
         Lot(KitKind.Other, "other", Crate.Bottles, [], "whole and clean"),
     ];
 

@@ -15,7 +15,11 @@ namespace UpperStill.Core.Setup.Labels;
 /// <param name="Depth">Depth or interval as far as it is known before: the rest is written by hand.</param>
 /// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
 /// <param name="Place">Where in the water: composite, surface, deep, layer-1 to layer-3.</param>
-public sealed record PlannedSample(string Number, string Station, string Water, string District, DateOnly Day, SampleType Type, string Depth, int Replicate, string Place);
+public sealed record PlannedSample(string Number, string Station, string Water, string District, DateOnly Day, SampleType Type, string Depth, int Replicate, string Place)
+{
+    /// <summary>The protocol that fills it, where it takes it in its own way; null for water of a place of the plan.</summary>
+    public Protocol? FilledBy { get; init; }
+}
 
 /// <summary>Counts the samples of an outing.</summary>
 public static class PlannedSamples
@@ -27,27 +31,29 @@ public static class PlannedSamples
     /// <param name="programme">By which rules.</param>
     /// <param name="protocols">What is due.</param>
     /// <param name="day">When.</param>
+    /// <param name="bottles">Which bottles a protocol fills.</param>
     /// <param name="series">The letter of the visit among those of the day; null for the first.</param>
-    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day, string? series = null)
+    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day, BottlesOf bottles, string? series = null)
     {
         ArgumentNullException.ThrowIfNull(station);
         ArgumentNullException.ThrowIfNull(programme);
+        ArgumentNullException.ThrowIfNull(bottles);
         var counts = new Dictionary<string, int>();
         List<PlannedSample> samples = [];
         var plans = (programme.Season ?? []).Where(p => protocols.Contains(p.Protocol)).DistinctBy(p => p.Protocol);
-        foreach (var bottle in plans.SelectMany(UsualBottles.Of))
+        foreach (var (plan, bottle) in plans.SelectMany(plan => bottles(plan, programme).Select(b => (plan, b))))
         {
             if (SampleTypes.Find(bottle.Type) is not { } type)
             {
                 continue;
             }
 
-            foreach (var (place, depth) in Depths(bottle.From))
+            foreach (var (place, depth) in Depths(bottle.From, plan.Protocol))
             {
                 var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
                 for (var replicate = 0; replicate <= bottle.Replicates; replicate++)
                 {
-                    samples.Add(new PlannedSample(Number(station.Code, day, series, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place));
+                    samples.Add(new PlannedSample(Number(station.Code, day, series, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place) { FilledBy = bottle.From == SampleFrom.Protocol ? plan.Protocol : null });
                 }
             }
         }
@@ -59,10 +65,11 @@ public static class PlannedSamples
     internal static string Number(string station, DateOnly day, string? series, string letter, int count, int replicate) => SampleNumber.Checked(
         $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}{series}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
 
-    private static (string Place, string Depth)[] Depths(SampleFrom from) => from switch
+    private static (string Place, string Depth)[] Depths(SampleFrom from, Protocol protocol) => from switch
     {
         SampleFrom.Composite => [("composite", "composite 0 to")],
         SampleFrom.Surface => [("surface", "surface")],
+        SampleFrom.Protocol => [(protocol.Code, string.Empty)],
         SampleFrom.Deep => [("deep", "deep, at")],
         _ => [.. Layers.Select((layer, i) => ($"layer-{i + 1}", layer))],
     };

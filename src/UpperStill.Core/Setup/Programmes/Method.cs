@@ -23,6 +23,9 @@ public enum MethodGroup
 
     /// <summary>Season.</summary>
     [JsonStringEnumMemberName("season")] Season,
+
+    /// <summary>Other sampling: nets, beaches and the like.</summary>
+    [JsonStringEnumMemberName("other")] Other,
 }
 
 /// <summary>One accepted way to do a step.</summary>

@@ -42,6 +42,9 @@ public enum SampleFrom
 
     /// <summary>One from each thermal layer: three.</summary>
     [JsonStringEnumMemberName("layers")] Layers,
+
+    /// <summary>As the protocol that fills it takes it: a net's catch, a scoop.</summary>
+    [JsonStringEnumMemberName("protocol")] Protocol,
 }
 
 /// <summary>Bottles of one sort that a protocol fills.</summary>

@@ -64,8 +64,11 @@ public sealed record SampleType(
     /// <summary>The name of the programme's threshold for the hold.</summary>
     public string HoldSetting => $"hold.{Code}";
 
+    /// <summary>True where the container comes sterile: it is never rinsed, and nobody touches its neck or the inside of its cap.</summary>
+    public bool Sterile { get; init; }
+
     /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
-    internal bool NeverRinsed => Rinse.StartsWith("never", StringComparison.Ordinal);
+    internal bool NeverRinsed => HoldsAcid || Sterile;
 
     /// <summary>True where the bottle holds acid before it is filled.</summary>
     internal bool HoldsAcid => Added == "acid";

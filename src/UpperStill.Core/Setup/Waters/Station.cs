@@ -14,7 +14,7 @@ namespace UpperStill.Core.Setup.Waters;
 /// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
 /// <param name="RadiusM">How near a fix must be to count as there, m.</param>
 /// <param name="LevelAllowanceM">How much the depth may change with stage or tide beyond the usual check, m.</param>
-/// <param name="Shore">True for a pier, bank or beach: no boat.</param>
+/// <param name="Shore">True for a pier, bank or beach: no boat; follows from <see cref="Kind"/> where that is said.</param>
 /// <param name="OtherNames">Names it also goes by.</param>
 /// <param name="Transits">Landmarks in line.</param>
 /// <param name="Bearings">Compass bearings to landmarks.</param>
@@ -36,6 +36,15 @@ public sealed record Station(
     IReadOnlyList<Bearing>? Bearings = null,
     [property: Within(-180, 180, "°")] double DeclinationDeg = 0)
 {
+    /// <summary>From where it is worked; null where an earlier build did not ask: then a shore is a pier, anything else a boat’s.</summary>
+    public StationKind? Kind { get; init; }
+
+    /// <summary>True where nobody goes afloat.</summary>
+    internal bool OnLand => Kind is { } kind ? kind != StationKind.Boat : Shore;
+
+    /// <summary>The same with what follows from its kind.</summary>
+    public Station Settled() => Kind is null ? this : this with { Shore = OnLand };
+
     /// <summary>The unit in which depths are read here: that of the known depth.</summary>
     public LengthUnit NativeUnit() => KnownDepth.Unit ?? LengthUnit.Metre;
 

@@ -1,7 +1,7 @@
 using CsCheck;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Import;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 
 namespace UpperStill.Core.Tests.Application.Import;
 

@@ -1,6 +1,6 @@
 using UpperStill.Core.Application.Import;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 
 namespace UpperStill.Core.Tests.Application.Import;
 

@@ -1,9 +1,9 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
+using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
-using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;

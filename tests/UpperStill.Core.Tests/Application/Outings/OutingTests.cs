@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -53,7 +54,7 @@ public class OutingTests
     public void No_two_bottles_of_a_season_have_one_number()
     {
         var numbers = Presets.All.SelectMany(p => Enumerable.Range(0, 30).SelectMany(d => new[] { Deep, Arm }
-            .SelectMany(s => PlannedSamples.Of(s with { Code = s.Code + p.Programme.Code }, p.Programme, SampleVisit.Protocols, Day.AddDays(d)))))
+            .SelectMany(s => PlannedSamples.Of(s with { Code = s.Code + p.Programme.Code }, p.Programme, SampleVisit.Protocols, Day.AddDays(d), VisitParts.Bottles))))
             .Select(s => s.Number).ToList();
 
         Assert.True(numbers.Count > 500);

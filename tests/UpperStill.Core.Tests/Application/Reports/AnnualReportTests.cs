@@ -1,6 +1,6 @@
 using UpperStill.Core.Application.Reports;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Statistics;
 

@@ -1,7 +1,7 @@
 using UpperStill.Core.Application.Reports;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Setup.Waters;
 

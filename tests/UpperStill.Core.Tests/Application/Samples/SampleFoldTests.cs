@@ -1,10 +1,10 @@
 using CsCheck;
 using UpperStill.Core.Application.Samples;
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Chlorophyll;
 using UpperStill.Core.Setup.Labels;
@@ -212,7 +212,7 @@ public class SampleFoldTests
     {
         var bench = new BenchVisit { Context = SampleVisit.Metric };
         var number = SampleNumber.Checked("HAR-2-260812-R1");
-        bench.Visit.Write(BottleKinds.Fill, new Core.Protocols.Bottles.FillBody(number, "bridge", Core.Protocols.Bottles.FilledFrom.Sampler, Core.Protocols.Bottles.FilledTo.AsAsked));
+        bench.Visit.Write(FillKinds.Fill, new FillBody(number, "bridge", FilledFrom.Sampler, FilledTo.AsAsked));
         bench.Visit.Write(ResultKinds.Flow, new FlowBody(number, "250", "L/s"));
         bench.Visit.Write(ResultKinds.Result, new ResultBody(number, "total-phosphorus", "40", "µg/L as P"));
 

@@ -3,6 +3,7 @@ using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Composite;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
@@ -42,7 +43,7 @@ public sealed class MendedTests
         visit.Write(BottleKinds.Cast, Cast("layer-1", CastOutcome.Closed));
         Assert.Equal(["a later cast came up right"], Kept(visit, "sampler-failed"));
 
-        visit.Write(BottleKinds.Fill, new FillBody("HAR-2-260812-L1", "layer-plain", FilledFrom.Sampler, FilledTo.AsAsked, Cast: open.Id));
+        visit.Write(FillKinds.Fill, new FillBody("HAR-2-260812-L1", "layer-plain", FilledFrom.Sampler, FilledTo.AsAsked, Cast: open.Id));
         Assert.Equal([null], Kept(visit, "sampler-failed"));
     }
 
@@ -50,8 +51,8 @@ public sealed class MendedTests
     public void A_bottle_that_went_wrong_is_filled_anew_under_its_number_and_counts_once()
     {
         var visit = Begun(Protocol.Chlorophyll);
-        var first = visit.Write(BottleKinds.Fill, Fill(drops: 5) with { To = FilledTo.More });
-        var second = visit.Write(BottleKinds.Fill, Fill(drops: 5));
+        var first = visit.Write(FillKinds.Fill, Fill(drops: 5) with { To = FilledTo.More });
+        var second = visit.Write(FillKinds.Fill, Fill(drops: 5));
         var sheet = visit.Fold(SampleVisit.Metric);
 
         Assert.Equal(["filled anew"], Kept(visit, "fill-wrong"));
@@ -66,10 +67,10 @@ public sealed class MendedTests
     public void A_preservative_that_was_added_later_ends_the_stop_and_says_when()
     {
         var visit = Begun(Protocol.Chlorophyll);
-        visit.Write(BottleKinds.Fill, Fill(drops: null));
+        visit.Write(FillKinds.Fill, Fill(drops: null));
         Assert.Equal([null], Kept(visit, "preservative-missing"));
 
-        var added = visit.Write(BottleKinds.Preserved, new PreservedBody([Amber], "5 drops"));
+        var added = visit.Write(FillKinds.Preserved, new PreservedBody([Amber], "5 drops"));
         Assert.Equal([$"5 drops, added at {added.At:HH:mm}"], Kept(visit, "preservative-missing"));
         visit.Strike(added);
         Assert.Equal([null], Kept(visit, "preservative-missing"));

@@ -1,10 +1,10 @@
 using UpperStill.Core.Application.Trends;
-using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Composite;
 using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Chlorophyll;
 using UpperStill.Core.Science.Density;
 using UpperStill.Core.Science.Geodesy;

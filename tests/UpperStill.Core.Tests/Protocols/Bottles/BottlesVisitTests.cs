@@ -4,6 +4,7 @@ using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Composite;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -77,7 +78,7 @@ public class BottlesVisitTests
     public void A_bottle_is_judged_as_it_is_filled(FillBody fill, string code, FindingLevel? level)
     {
         var visit = Layered(Protocol.Phosphorus, Protocol.Chlorophyll);
-        visit.Write(BottleKinds.Fill, fill);
+        visit.Write(FillKinds.Fill, fill);
 
         Assert.Equal(level, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code == code)?.Level);
     }
@@ -125,8 +126,8 @@ public class BottlesVisitTests
     public void One_label_on_two_bottles_cannot_be_kept()
     {
         var visit = Layered();
-        visit.Write(BottleKinds.Fill, Of(Plain, "layer-plain"));
-        visit.Write(BottleKinds.Fill, Of(Plain, "layer-plain"));
+        visit.Write(FillKinds.Fill, Of(Plain, "layer-plain"));
+        visit.Write(FillKinds.Fill, Of(Plain, "layer-plain"));
 
         Assert.True(Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "sample-number-used").NoWayRound);
     }
@@ -141,7 +142,7 @@ public class BottlesVisitTests
         {
             var visit = SampleVisit.MetricBegun(Protocol.Phosphorus);
             visit.SoundMetres("12.0", by);
-            visit.Write(BottleKinds.Fill, Of(Plain, "layer-plain") with { From = FilledFrom.Lake });
+            visit.Write(FillKinds.Fill, Of(Plain, "layer-plain") with { From = FilledFrom.Lake });
             return visit.Fold(SampleVisit.Metric).Findings.Any(f => f.Code == "order-broken");
         }
     }
@@ -255,11 +256,11 @@ public class BottlesVisitTests
         var visit = Layered(Protocol.Clarity, Protocol.Profile, Protocol.Chlorophyll);
         visit.LostMetres("4.5");
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75));
-        visit.Write(BottleKinds.Fill, Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5, Rinses = 1 });
+        visit.Write(FillKinds.Fill, Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5, Rinses = 1 });
         Assert.Equal("Composite: 1 of 2 bottles.", Assert.Single(Leaving(visit), f => f.Code == "replicate-missing").Seen);
         Assert.Equal("Still empty: profile.", Assert.Single(Leaving(visit), f => f.Code == "field-empty").Seen);
 
-        visit.Write(BottleKinds.Fill, Of(AmberTwin, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5, Rinses = 1 });
+        visit.Write(FillKinds.Fill, Of(AmberTwin, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5, Rinses = 1 });
         visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("profile"), why: "meter left ashore");
         Assert.Empty(Leaving(visit));
         var sheet = visit.Fold(SampleVisit.Metric);
@@ -275,7 +276,7 @@ public class BottlesVisitTests
         visit.SoundMetres("12.0");
         Assert.Equal("The deep bottle at 11.0 m is still to take.", Assert.Single(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing").Seen);
 
-        visit.Write(BottleKinds.Fill, Of("HAR-2-260812-V1", "depth-water"));
+        visit.Write(FillKinds.Fill, Of("HAR-2-260812-V1", "depth-water"));
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing");
     }
 

@@ -1,8 +1,8 @@
 using UpperStill.Core.Application.Samples;
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
@@ -44,7 +44,7 @@ internal sealed class BenchVisit
         return bench;
     }
 
-    internal Entry Fill(string number) => Visit.Write(BottleKinds.Fill, new FillBody(number, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: 5));
+    internal Entry Fill(string number) => Visit.Write(FillKinds.Fill, new FillBody(number, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: 5));
 
     internal Entry Filtered(string filter, string from, string through)
     {

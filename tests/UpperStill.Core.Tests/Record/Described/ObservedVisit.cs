@@ -1,6 +1,8 @@
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Tests.Application.Visits;
 
@@ -11,7 +13,21 @@ internal sealed class ObservedVisit(string protocol)
 {
     internal SampleVisit Visit { get; } = SampleVisit.MetricBegun(new Protocol(protocol));
 
-    internal FieldSheet Sheet => Visit.Fold(SampleVisit.Metric);
+    /// <summary>A lake of 12 m; the protocol is planned each month, a net and alcohol are in the kit.</summary>
+    internal VisitContext Context { get; set; } = SampleVisit.Metric with
+    {
+        Programme = SampleVisit.Metric.Programme with { Season = [.. SampleVisit.Metric.Programme.Season!, new ProtocolPlan(new Protocol(protocol), Rhythm.Monthly, new(5, 1), new(10, 15))] },
+        Gear = [.. SampleVisit.Metric.Gear!, new Gear("N-1", "net", KitKind.Net) { Figures = [new("mouth-radius-cm", 12.5m)] }, new Gear("E-1", "alcohol", KitKind.Reagent) { Figures = [new("strength-percent", 95)] }],
+    };
+
+    internal FieldSheet Sheet => Visit.Fold(Context);
+
+    /// <summary>A programme that does a matter in another way, or has another number.</summary>
+    internal ObservedVisit With(string setting, string choice)
+    {
+        Context = Context with { Programme = Context.Programme with { Methods = new Dictionary<string, string>(Context.Programme.Methods ?? new Dictionary<string, string>()) { [setting] = choice } } };
+        return this;
+    }
 
     internal SheetProtocol Protocol => Sheet.Protocols!.Single(p => p.Protocol == protocol);
 
@@ -26,6 +42,10 @@ internal sealed class ObservedVisit(string protocol)
     internal ObservedVisit Choose(string step, string field, string choice, string? item = null, int number = 1) => Put(step, field, new ObservedValue { Choice = choice }, item, number);
 
     internal ObservedVisit Count(string step, string field, int count, string? item = null, int number = 1) => Put(step, field, new ObservedValue { Count = count }, item, number);
+
+    internal ObservedVisit Tally(string step, string field, string? item, params (string Kind, int Count)[] counts) => Put(step, field, new ObservedValue { Counts = counts.ToDictionary(c => c.Kind, c => c.Count) }, item);
+
+    internal ObservedVisit Tick(string step, string field, params string[] lines) => Put(step, field, new ObservedValue { Ticked = lines });
 
     internal ObservedVisit Waited(string step, string field, double seconds, string? item = null, int number = 1)
     {

@@ -1,7 +1,7 @@
 using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.History;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
@@ -40,7 +40,7 @@ public class VisitSeriesTests
     {
         var visit = SampleVisit.MetricBegun(Protocol.Chlorophyll);
         var number = SampleNumber.Checked("HAR-2-260812-C1");
-        visit.Write(BottleKinds.Fill, new UpperStill.Core.Protocols.Bottles.FillBody(number, "chlorophyll-water", UpperStill.Core.Protocols.Bottles.FilledFrom.Sampler, UpperStill.Core.Protocols.Bottles.FilledTo.AsAsked));
+        visit.Write(FillKinds.Fill, new FillBody(number, "chlorophyll-water", FilledFrom.Sampler, FilledTo.AsAsked));
         var start = visit.Entries[0];
 
         Finding? Said(double hours, string filled)

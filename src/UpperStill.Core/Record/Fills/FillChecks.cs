@@ -1,66 +1,31 @@
 using System.Globalization;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
 
-namespace UpperStill.Core.Protocols.Bottles;
+namespace UpperStill.Core.Record.Fills;
 
-/// <summary>The checks on bottles as they are filled.</summary>
+/// <summary>The checks on one container as it is filled.</summary>
 internal static class FillChecks
 {
     /// <summary>The fills that count: a bottle that went wrong and was filled anew counts once, as it was filled last.</summary>
     internal static IReadOnlyList<Read<FillBody>> Counting(SheetDraft draft)
     {
-        var fills = draft.Standing(BottleKinds.Fill);
+        var fills = draft.Standing(FillKinds.Fill);
         var last = fills.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Select(g => g.Last()).ToHashSet();
         return last.Count == fills.Count ? fills : [.. fills.Where(f => last.Contains(f) || !WentWrong(draft, f.Body))];
     }
 
-    internal static IEnumerable<Finding> Of(SheetDraft draft, List<PlannedSample> planned, IReadOnlyList<Read<FillBody>> fills, IReadOnlyList<Read<CastBody>> casts)
-    {
-        var counting = Counting(draft);
-        foreach (var fill in fills)
-        {
-            var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
-            var type = SampleTypes.Find(fill.Body.Type);
-            foreach (var finding in type is null ? [] : One(draft, fill.Body, type).Concat(Order(draft, fill)))
-            {
-                var said = finding.On(beside, fill.Entry.Id);
-                yield return !counting.Contains(fill) ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? said.Settled(added) : said;
-            }
+    private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && Of(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
 
-            if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))
-            {
-                yield return Finding.Check(
-                    "label-differs", $"{fill.Body.Sample} is not of this visit’s plan.", "A label of another day or water sends the result to the wrong record.", "Look at the label; strike it, or say why.").On(beside, fill.Entry.Id);
-            }
-
-            // A cast that was struck or failed leaves its bottles without water.
-            if (fill.Body.Cast is { } cast && !casts.Any(c => c.Entry.Id == cast))
-            {
-                yield return Finding.Check("sampler-failed", $"The cast that filled {fill.Body.Sample} is struck.", "This water is not from that depth.", "Fill it again from another cast, or say why it stands.").On(beside, fill.Entry.Id);
-            }
-        }
-
-        foreach (var twice in counting.GroupBy(f => SampleNumber.Body(f.Body.Sample)).Where(g => g.Count() > 1))
-        {
-            yield return Finding.Stop(
-                "sample-number-used", $"{twice.Key} is filled twice.", "Two bottles would become one.", "Strike one, or give it another label.").On(Beside.Bottles, twice.Select(f => f.Entry.Id)) with
-            { NoWayRound = true };
-        }
-    }
-
-    private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && One(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
-
-    private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
-        draft.Standing(BottleKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
+    internal static string? Added(SheetDraft draft, Read<FillBody> fill) =>
+        draft.Standing(FillKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
             ? $"{later.Body.Added}, added at {later.Entry.At.ToString("HH:mm", CultureInfo.InvariantCulture)}" : null;
 
     internal static string Words(FillBody fill)
     {
-        var from = fill.From switch { FilledFrom.Sampler => "from the sampler", FilledFrom.PlainBottle => "from the plain bottle", FilledFrom.Lake => "by hand", _ => "from the composite" };
+        var from = fill.From switch { FilledFrom.Sampler => "from the sampler", FilledFrom.PlainBottle => "from the plain bottle", FilledFrom.Lake => "by hand", FilledFrom.Net => "from the cup of the net", _ => "from the composite" };
         return string.Join(", ", new[]
         {
             $"filled {from}", fill.To == FilledTo.AsAsked ? null : fill.To == FilledTo.Less ? "less than asked" : "more than asked",
@@ -68,7 +33,8 @@ internal static class FillChecks
         }.OfType<string>());
     }
 
-    private static IEnumerable<Finding> One(SheetDraft draft, FillBody fill, SampleType type)
+    /// <summary>What is to be said of one filling.</summary>
+    internal static IEnumerable<Finding> Of(SheetDraft draft, FillBody fill, SampleType type)
     {
         if (type.NeverRinsed && fill.Rinses > 0)
         {
@@ -100,7 +66,7 @@ internal static class FillChecks
             yield return Finding.Check("preservative-count", $"{drops} drops, {asked} asked.", "The lab corrects for what the type says.", "Fewer: add. More: note it.");
         }
 
-        if (fill.Sediment == true && draft.Context.Programme.ChoiceOf(BottlesOptions.Sediment) is "again" or "spurt" && type.Code is not ("surf" or "bridge"))
+        if (fill.Sediment == true && draft.Context.Programme.ChoiceOf(FillOptions.Sediment) is "again" or "spurt" && type.Code is not ("surf" or "bridge"))
         {
             yield return Finding.Stop("sample-has-sediment", $"Sediment, weed or debris is in {fill.Sample}.", "That is not water alone.", "Empty down-current, rinse three times, again.");
         }
@@ -113,16 +79,6 @@ internal static class FillChecks
         if (fill.InsideTouched == true)
         {
             yield return Finding.Stop("inside-touched", $"Neck or cap of {fill.Sample} was touched inside.", "Your hand is now in the count.", "New bottle.");
-        }
-    }
-
-    // A lead or the disc on the bottom stirs; clean surface water comes before it.
-    private static IEnumerable<Finding> Order(SheetDraft draft, Read<FillBody> fill)
-    {
-        if (draft.Section<Sounded>()?.Read is { Body.By: SoundedBy.Lead or SoundedBy.Disc } sounding && sounding.Entry.At < fill.Entry.At && fill.Body.From is FilledFrom.Lake)
-        {
-            yield return Finding.Check(
-                "order-broken", $"The {(sounding.Body.By == SoundedBy.Lead ? "lead" : "disc")} on the bottom came before {fill.Body.Sample}.", "Stirred bottom ends up in the bottle.", "Move away from it, wait, or come another day.");
         }
     }
 }

@@ -1,4 +1,4 @@
-namespace UpperStill.Core.Protocols.Bottles;
+namespace UpperStill.Core.Record.Fills;
 
 /// <summary>Body of the entry <c>preserved</c>: what keeps them was added afterwards.</summary>
 /// <param name="Samples">The samples.</param>
