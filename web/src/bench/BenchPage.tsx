@@ -58,7 +58,7 @@ export function BenchPage() {
             {toCount.map((sample) => (
               <li key={sample.visit + sample.number} className="flex flex-wrap items-center gap-x-5 border-rule border-b py-1.5">
                 <p className="min-w-0 flex-1">
-                  <span className="num">{sample.number}</span>
+                  <span className="num font-bold">{sample.number}</span>
                   <span className="block text-dim text-sm">
                     {sample.water}, {sample.station} · {shortDay(sample.day)} · {sample.container}
                     {sample.depth && ` · ${sample.depth}`}

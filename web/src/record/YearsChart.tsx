@@ -98,6 +98,10 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
     (one) => middle(one.year),
     (one) => y(one.value),
   );
+  const along = path<(typeof running)[number]>(
+    (one) => atDay(one.day),
+    (one) => y(one.value),
+  );
   const band = area<At>(
     (one) => middle(one.year),
     (one) => y(one.low),
@@ -180,6 +184,7 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
           </g>
         );
       })}
+      {running.length > 1 && <path d={along(running) ?? ''} stroke="var(--buoy)" strokeWidth="2" fill="none" />}
       {smooth.length > 2 && <path d={through(smooth) ?? ''} stroke="var(--reed)" strokeWidth="1.4" fill="none" />}
       {line.length > 1 && (
         <path d={through(line) ?? ''} stroke="var(--slate)" strokeWidth="2.4" strokeDasharray="9 5" fill="none" />

@@ -4,6 +4,8 @@ using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Setup.Waters;
+using UpperStill.Core.Tests.Application.Visits;
 using UpperStill.Core.Tests.Record.Described;
 
 namespace UpperStill.Core.Tests.Protocols.Bacteria;
@@ -73,6 +75,35 @@ public class BacteriaTests
     [InlineData("2 ft", true)]
     [InlineData("20 in", false)]
     public void Knee_deep_is_asked(string depth, bool found) => Assert.Equal(found, new ObservedVisit("bacteria").Number("wade", "depth", depth).Codes.Contains("depth-not-knee"));
+
+    [Theory]
+    [InlineData(StationKind.Beach, false)]
+    [InlineData(StationKind.Pond, false)]
+    [InlineData(StationKind.Boat, true)]
+    [InlineData(null, true)]
+    public void A_beach_is_asked_neither_for_a_sounding_nor_for_what_is_not_due(StationKind? kind, bool asked)
+    {
+        var visit = new ObservedVisit("bacteria");
+        visit.Context = visit.Context with { Station = visit.Context.Station with { Kind = kind } };
+        Assert.Equal(asked, visit.Sheet.Steps.Any(s => s.Name == "sounding"));
+        Assert.Equal(asked, visit.Sheet.Steps.Any(s => s.Name == "clarity"));
+        Assert.Contains(visit.Sheet.Steps, s => s.Name == "bacteria");
+        Assert.Equal(asked, visit.Sheet.Findings.Single(f => f.Code == "field-empty").Seen.Contains("sounding", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_needs_the_depth_asks_for_it_on_a_pier_too()
+    {
+        var visit = new ObservedVisit("net-tow");
+        visit.Context = visit.Context with { Station = visit.Context.Station with { Kind = StationKind.Pier } };
+        Assert.Contains(visit.Sheet.Steps, s => s.Name == "sounding");
+        Assert.DoesNotContain(visit.Sheet.Steps, s => s.Name == "clarity");
+    }
+
+    [Theory]
+    [InlineData(StationKind.Beach, true)]
+    [InlineData(StationKind.Boat, false)]
+    public void Whether_anybody_goes_afloat_follows_from_the_kind(StationKind kind, bool shore) => Assert.Equal(shore, (SampleVisit.Metric.Station with { Kind = kind, Shore = !shore }).Settled().Shore);
 
     [Fact]
     public void The_parameter_is_judged_as_the_programme_has_it()
