@@ -3,12 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const MANIFEST = 'UpperStill.Server.staticwebassets.endpoints.json';
+const COMPRESSED = /\.(br|gz)$/;
 const TEXT = /\.(js|css|html|json|webmanifest)$/;
 
 /** The same application as another build would be for a device: every file has another address, and the pages another content. */
 export function earlierBuild(app: string): string {
   const earlier = mkdtempSync(join(tmpdir(), 'upper-still-earlier-'));
-  cpSync(app, earlier, { recursive: true });
+  // What is compressed ahead would still be the newer build; the server sends the plain files where there is nothing else.
+  cpSync(app, earlier, { recursive: true, filter: (file) => !COMPRESSED.test(file) });
   const assets = join(earlier, 'wwwroot', 'assets');
   const named = new Map<string, string>();
   for (const file of readdirSync(assets)) {
@@ -32,6 +34,8 @@ export function earlierBuild(app: string): string {
   const worker = join(earlier, 'wwwroot', 'sw.js');
   writeFileSync(worker, readFileSync(worker, 'utf8').replace(/("revision":")(\w{32})(")/g, backwards));
   const tags = join(earlier, MANIFEST);
-  writeFileSync(tags, other(readFileSync(tags, 'utf8')).replace(/("Value":"\\")([\w+/=]+)(\\"")/g, backwards));
+  const manifest = JSON.parse(readFileSync(tags, 'utf8')) as { Endpoints: { AssetFile: string }[] };
+  manifest.Endpoints = manifest.Endpoints.filter(({ AssetFile }) => !COMPRESSED.test(AssetFile));
+  writeFileSync(tags, other(JSON.stringify(manifest)).replace(/("Value":"\\")([\w+/=]+)(\\"")/g, backwards));
   return earlier;
 }

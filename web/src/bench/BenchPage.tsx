@@ -32,7 +32,7 @@ export function BenchPage() {
       <p className="mt-1 max-w-prose text-dim">
         The same day, indoors, out of direct sun. Tweezers, never fingers. Everything here works with no signal.
       </p>
-      {samples && visits.length === 0 && toCount.length === 0 && (
+      {samples && visits.length === 0 && (
         <p className="mt-6 max-w-prose border border-rule bg-sheet p-4">
           Nothing waits to be filtered. Chlorophyll bottles that are filled on the water come here by themselves; what is filtered
           stands in the <Link to="/ledger">ledger</Link>.
