@@ -124,12 +124,12 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
 
     private async IAsyncEnumerable<string?[]> ReadingsAsync(string code, [EnumeratorCancellation] CancellationToken cancel)
     {
-        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => new { v.Visit }).ToListAsync(cancel);
+        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => v.Visit).ToListAsync(cancel);
         foreach (var part in visits.Chunk(VisitsAtOnce))
         {
-            var ids = part.Select(v => v.Visit).ToList();
+            var ids = part.ToList();
             var rows = (await book.Record.Where(r => ids.Contains(r.Visit)).ToListAsync(cancel)).ToLookup(r => r.Visit);
-            foreach (var r in part.SelectMany(v => rows[v.Visit].OrderBy(Place).ThenBy(r => r.DepthM).ThenBy(r => r.DepthM is null ? 0 : r.Parameter == "temperature" ? 0 : 1).ThenBy(r => r.Parameter, StringComparer.Ordinal).ThenBy(r => r.Item, StringComparer.Ordinal)))
+            foreach (var r in part.SelectMany(v => rows[v].OrderBy(Place).ThenBy(r => r.DepthM).ThenBy(r => r.DepthM is null ? 0 : r.Parameter == "temperature" ? 0 : 1).ThenBy(r => r.Parameter, StringComparer.Ordinal).ThenBy(r => r.Item, StringComparer.Ordinal)))
             {
                 yield return
                 [

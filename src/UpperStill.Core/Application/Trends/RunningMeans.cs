@@ -54,33 +54,21 @@ internal static class RunningMeans
         var have = usable.Count(p => asked.WithinDays is not { } days || last.DayNumber - p.Day.DayNumber <= days);
         if (have < asked.Count)
         {
-            yield return Finding.Note("mean-few", $"{have} of {asked.Count}{(asked.WithinDays is { } within ? $" within {within} days" : string.Empty)}: no mean yet.", "One count says little: germs come in clouds.", "Take the next ones as planned.");
+            yield return Finding.Note("mean-few", $"{have} of {asked.Count}{(asked.WithinDays is { } within ? $" within {within} days" : string.Empty)}: no mean yet.", "One count says little: what is counted comes in clouds.", "Take the next ones as planned.");
         }
 
         foreach (var limit in means.Count > 0 && means[^1].Day == last ? limits : [])
         {
             var mean = means[^1];
             var source = limit.Name is null ? string.Empty : $" ({limit.Name}{(limit.Source is null ? string.Empty : $", {limit.Source}")})";
-            if (Exceeds(mean.Value, mean.Censored, limit) is not { } beyond)
+            if (limit.KeptBy(mean.Value, mean.Censored) is not { } kept)
             {
                 yield return Finding.Note("limit-undecided", $"{mean.Text}, but the limit is {words.Value(limit.Value)}{source}: undecided.", "The sign leaves both sides open.", "Ask for a finer method, or for a count of a thinner sample.");
             }
-            else if (beyond)
+            else if (!kept)
             {
                 yield return Finding.Check("limit-exceeded", $"{mean.Text}, is beyond {words.Value(limit.Value)}{source}.", "Somebody who decides has set it.", "Tell the coordinator; whoever is responsible decides.");
             }
         }
     }
-
-    // Undecided where what the sign leaves lies on both sides.
-    private static bool? Exceeds(decimal value, Censoring side, TrendLimit limit) => (side, limit.Above) switch
-    {
-        (Censoring.None, true) => value < limit.Value,
-        (Censoring.None, false) => value > limit.Value,
-        (Censoring.Below, false) => value <= limit.Value ? false : null,
-        (Censoring.Above, false) => value > limit.Value ? true : null,
-        (Censoring.Below, true) => value < limit.Value ? true : null,
-        (Censoring.Above, true) => value >= limit.Value ? false : null,
-        _ => null,
-    };
 }

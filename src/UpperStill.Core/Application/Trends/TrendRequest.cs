@@ -63,7 +63,19 @@ public sealed record SeriesPoint(
 /// <param name="Value">The number, in the subject's unit.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="Source">Where it stands.</param>
-public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value, string? Name = null, string? Source = null);
+public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value, string? Name = null, string? Source = null)
+{
+    /// <summary>Whether a value keeps it; null where what is known of the value leaves both open.</summary>
+    internal bool? KeptBy(decimal value, Censoring censored) => (censored, Above) switch
+    {
+        (Censoring.None, true) => value >= Value,
+        (Censoring.None, false) => value <= Value,
+        (Censoring.Above, true) => value >= Value ? true : null,
+        (Censoring.Above, false) => value >= Value ? false : null,
+        (_, true) => value <= Value ? false : null,
+        (_, false) => value <= Value ? true : null,
+    };
+}
 
 /// <summary>A series to be looked at: is it changing, how sure is that, what would it take to know.</summary>
 /// <param name="Subject">What it is of.</param>

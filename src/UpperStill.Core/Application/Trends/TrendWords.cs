@@ -102,22 +102,12 @@ internal sealed class TrendWords(TrendRequest request, ParameterDescription subj
     /// <summary>How the years stand to a limit. A censored value keeps or breaks it only where that is certain.</summary>
     internal string Limit(TrendLimit limit, IReadOnlyList<YearSummary> years)
     {
-        var told = years.Where(y => y.Value is not null).Select(y => (Year: y, Kept: Keeps(y, limit))).Where(y => y.Kept is not null).ToList();
+        var told = years.Where(y => y.Value is not null).Select(y => (Year: y, Kept: limit.KeptBy(y.Value!.Value, y.Censored))).Where(y => y.Kept is not null).ToList();
         return told.Count == 0 ? $"{Sign(limit)} {Value(limit.Value)}: no year can be held against it."
             : $"{Sign(limit)} {Value(limit.Value)}: {told[^1].Year.Name} {(told[^1].Kept == true ? "keeps" : "does not keep")} it; {told.Count(y => y.Kept == true)} of {told.Count} years do.";
 
         static string Sign(TrendLimit limit) => limit.Above ? "At least" : "At most";
     }
-
-    private static bool? Keeps(YearSummary year, TrendLimit limit) => (year.Censored, limit.Above) switch
-    {
-        (Censoring.None, true) => year.Value >= limit.Value,
-        (Censoring.None, false) => year.Value <= limit.Value,
-        (Censoring.Above, true) => year.Value >= limit.Value ? true : null,
-        (Censoring.Above, false) => year.Value >= limit.Value ? false : null,
-        (_, true) => year.Value <= limit.Value ? false : null,
-        (_, false) => year.Value <= limit.Value ? true : null,
-    };
 
     internal string CensoredShare(int censored, int count) => request.Subject == Parameter.Clarity
         ? $"In {censored} of {count} readings the disc lay on the bottom: the water was clearer than it is deep."

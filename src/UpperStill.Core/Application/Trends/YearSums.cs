@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Science.Counting;
 using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
@@ -60,16 +61,15 @@ internal static class YearSums
         var average = points.Sum(p => p.Value) / points.Count;
         decimal? mean = censored == 0 ? average : null;
         var (median, known) = Median(points);
-        var (value, side) = statistic == AnnualStatistic.GeometricMean && censored == 0 && low > 0 ? (Geometric(points), Censoring.None) : statistic == AnnualStatistic.Mean ? (average, censored == 0 ? Censoring.None : points.Any(p => p.Censored == Censoring.Above) ? Censoring.Above : Censoring.Below) : (median, known);
-        var word = statistic == AnnualStatistic.GeometricMean && (censored > 0 || low <= 0) ? "median" : statistic.Words();
+        var geometric = statistic == AnnualStatistic.GeometricMean && GeometricMean.Of([.. points.Select(p => (p.Value, p.Censored))]) is { Side: Censoring.None } whole ? (decimal?)whole.Value : null;
+        var (value, side) = geometric is { } g ? (g, Censoring.None) : statistic == AnnualStatistic.Mean ? (average, censored == 0 ? Censoring.None : points.Any(p => p.Censored == Censoring.Above) ? Censoring.Above : Censoring.Below) : (median, known);
+        var word = statistic == AnnualStatistic.GeometricMean && geometric is null ? AnnualStatistic.Median.Words() : statistic.Words();
         var sign = side switch { Censoring.Above => "> ", Censoring.Below => "< ", _ => string.Empty };
         return new YearSummary(
             year, window.NameOf(year), points.Count, censored, true, $"{word} {sign}{show(value)} of {points.Count}{(censored > 0 ? $"; {censored} beyond a limit" : string.Empty)}", waits,
             mean is { } m ? Decimals.Published(m) : null, known == Censoring.None ? Decimals.Published(median) : null, Decimals.Published(low), Decimals.Published(high),
             mean is { } mm && points.Count > 1 ? Decimals.Published(Error(points, mm)) : null, Decimals.Published(value), side);
     }
-
-    private static decimal Geometric(List<SeriesPoint> points) => (decimal)Math.Exp(points.Average(p => Math.Log((double)p.Value)));
 
     private static decimal Error(List<SeriesPoint> points, decimal mean) => (decimal)Math.Sqrt((double)(points.Sum(p => (p.Value - mean) * (p.Value - mean)) / (points.Count - 1)) / points.Count);
 

@@ -20,12 +20,13 @@ public sealed class BacteriaProtocol : DescribedProtocol
         MethodGroup.Other, "bacteria.mean", "Geometric mean of bacteria", "With the days that they span.",
         ["last-five: the last five results", "last-five-30: the last five within 30 days"]);
 
+    private static readonly (decimal Low, decimal High) Knee = (0.4m, 0.6m);
     private static readonly NumberField Bathers = new("bathers", "People in the water", 0, 9999) { Whole = true };
     private static readonly NumberField Birds = new("birds", "Birds", 0, 9999) { Whole = true };
     private static readonly NumberField Dogs = new("dogs", "Dogs", 0, 9999) { Whole = true };
     private static readonly ChoiceField Drain = new("drain", "A drain on the beach", new("none", "none"), new("dry", "dry"), new("running", "running"));
     private static readonly YesNoField Labelled = new("labelled", "Labelled dry; the station on the sheet, too");
-    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = (0.4m, 0.6m) };
+    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = Knee };
     private static readonly TimerField Wait = new("wait", "Waited", 60, "Sand that you stirred holds germs.");
     private static readonly CounterField Scoops = new("scoops", "Scoops", 1, new FindingWords("scoops-none", FindingLevel.Check, "{count} of {wanted} scoops.", "Without one the bottle is empty.", "Scoop, or say why not."));
     private static readonly TemperatureField Air = new("air", "Air, dry thermometer");
@@ -74,7 +75,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
     private protected override void Evaluate(ProtocolRun run)
     {
         var once = run.Once;
-        if (once[Depth] is { } depth && (depth.Metres < 0.4m || depth.Metres > 0.6m))
+        if (once[Depth] is { } depth && (depth.Metres < Knee.Low || depth.Metres > Knee.High))
         {
             once.Find(DepthNotKnee, Depth, ("depth", LengthText.Write(depth)));
         }

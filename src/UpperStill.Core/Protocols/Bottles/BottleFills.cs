@@ -19,8 +19,7 @@ internal static class BottleFills
             var type = SampleTypes.Find(fill.Body.Type);
             foreach (var finding in type is null ? [] : FillChecks.Of(draft, fill.Body, type).Concat(Order(draft, fill)))
             {
-                var said = finding.On(beside, fill.Entry.Id);
-                yield return !counting.Contains(fill) ? said.Settled("filled anew") : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && FillChecks.Added(draft, fill) is { } added ? said.Settled(added) : said;
+                yield return FillChecks.Standing(draft, fill, finding.On(beside, fill.Entry.Id));
             }
 
             if (!planned.Any(p => SampleNumber.Same(p.Number, fill.Body.Sample)))

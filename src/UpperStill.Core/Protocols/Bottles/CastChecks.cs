@@ -71,7 +71,7 @@ internal static class CastChecks
             yield return Finding.Check("rinses-short", $"{rinses} of {asked} rinses.", "Traces of earlier water remain.", "Rinse once more before filling.");
         }
 
-        if (cast.AngleDeg is { } angle && LineLean.Of(draft, angle, cast.LineOut) is { } lean)
+        if (cast.AngleDeg is { } angle && LineLean.Of(draft, angle, cast.LineOut.Read().Length?.Metres) is { } lean)
         {
             yield return lean;
         }

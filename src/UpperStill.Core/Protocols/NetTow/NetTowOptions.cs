@@ -31,9 +31,6 @@ public static class NetTowOptions
     /// <summary>The fixed mark, m.</summary>
     public static readonly Threshold Mark = new("tow.mark", MethodGroup.Other, "The fixed mark of a tow", "m", 6, 0.5m, 200);
 
-    /// <summary>From how many degrees on a lean is a check.</summary>
-    public static readonly Threshold AngleLarge = new("checks.tow-angle-large", MethodGroup.Other, "The line of a tow leans by more than", "°", 30, 5, 60);
-
     /// <summary>Slowest good haul, m/s.</summary>
     public static readonly Threshold Slowest = new("checks.tow-speed-least", MethodGroup.Other, "A haul is at least", "m/s", 0.3m, 0.05m, 2);
 
@@ -47,5 +44,5 @@ public static class NetTowOptions
     internal static IReadOnlyList<Method> Methods { get; } = [From, Keep, Wash, Volume];
 
     /// <summary>All of them.</summary>
-    internal static IReadOnlyList<Threshold> Thresholds { get; } = [Clearance, Mark, AngleLarge, Slowest, Fastest, CountLow];
+    internal static IReadOnlyList<Threshold> Thresholds { get; } = [Clearance, Mark, Slowest, Fastest, CountLow];
 }

@@ -1,4 +1,3 @@
-using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
@@ -11,15 +10,13 @@ namespace UpperStill.Core.Protocols.NetTow;
 /// <summary>What is to be said of one try of a tow.</summary>
 internal static class TowChecks
 {
-    private const decimal NoteDeg = 10;
-
     internal static void Of(ProtocolRun run, Attempt tow)
     {
         var programme = run.Draft.Context.Programme;
         var depth = DepthM(tow);
-        if (tow[Angle] is { } angle && angle > NoteDeg)
+        if (tow[Angle] is { } angle && LineLean.Of(run.Draft, angle, tow[LineOut]?.Metres) is { } lean)
         {
-            tow.Find(NetTowFindings.AngleLarge, angle > programme.Of(NetTowOptions.AngleLarge) ? FindingLevel.Check : FindingLevel.Note, Angle, ("angle", Decimals.Fixed(angle, 0)), ("depth", depth is { } d ? run.Draft.Show(d) : "less"));
+            run.Find(tow, lean, Angle);
         }
 
         if (tow[Direction] != "horizontal" && depth is { } reached && WaterM(run.Draft) is { } water && reached > water - programme.Of(NetTowOptions.Clearance))

@@ -139,7 +139,7 @@ internal static class DiscRemarksFold
             yield return Finding.Check("waves-over-limit", $"{rough}.", "The surface hides the disc.", "Use the alternate date, or keep it marked.").On(Beside.Clarity, marks[0]);
         }
 
-        if (now.LineAngleDeg is { } angle && draft.Latest(SecchiKinds.DiscMark) is { } last && LineLean.Of(draft, angle, last.Body.Depth) is { } lean)
+        if (now.LineAngleDeg is { } angle && draft.Latest(SecchiKinds.DiscMark) is { } last && LineLean.Of(draft, angle, last.Body.Depth.Read().Length?.Metres) is { } lean)
         {
             yield return lean.On(Beside.Clarity, last.Entry.Id);
         }

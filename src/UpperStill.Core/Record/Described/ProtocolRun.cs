@@ -124,14 +124,11 @@ internal sealed class ProtocolRun
             return;
         }
 
-        var counting = FillChecks.Counting(Draft);
         foreach (var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Any(c => SampleNumber.Same(c.Number, f.Body.Sample))))
         {
             foreach (var finding in SampleTypes.Find(fill.Body.Type) is { } type ? FillChecks.Of(Draft, fill.Body, type) : [])
             {
-                var said = finding.On(Beside.Observation, fill.Entry.Id) with { At = $"{Address(step.Code, null, 1)}{OpenContainer}" };
-                Draft.Findings.Add(!counting.Contains(fill) ? said.Settled("filled anew")
-                    : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && FillChecks.Added(Draft, fill) is { } added ? said.Settled(added) : said);
+                Draft.Findings.Add(FillChecks.Standing(Draft, fill, finding.On(Beside.Observation, fill.Entry.Id) with { At = $"{Address(step.Code, null, 1)}{OpenContainer}" }));
             }
         }
     }

@@ -19,9 +19,13 @@ internal static class FillChecks
 
     private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && Of(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
 
-    internal static string? Added(SheetDraft draft, Read<FillBody> fill) =>
+    private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
         draft.Standing(FillKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
             ? $"{later.Body.Added}, added at {later.Entry.At.ToString("HH:mm", CultureInfo.InvariantCulture)}" : null;
+
+    /// <summary>A finding of a filling as it stands: settled where the bottle was filled anew, or what it lacked was added since.</summary>
+    internal static Finding Standing(SheetDraft draft, Read<FillBody> fill, Finding finding) => !Counting(draft).Contains(fill) ? finding.Settled("filled anew")
+        : finding.Code.StartsWith("preservative-", StringComparison.Ordinal) && Added(draft, fill) is { } added ? finding.Settled(added) : finding;
 
     internal static string Words(FillBody fill)
     {
