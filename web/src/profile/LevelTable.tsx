@@ -302,7 +302,10 @@ function Writing({ turn, profile, target, again, draft, setDraft, problem, boxes
                   if (i < boxes.length - 1) {
                     inputs?.[i + 1]?.focus();
                   } else {
-                    void onWrite('read again').then((written) => written && inputs?.[0]?.focus());
+                    // Who has gone on meanwhile is not called back.
+                    void onWrite('read again').then(
+                      (written) => written && row.current?.contains(document.activeElement) && inputs?.[0]?.focus(),
+                    );
                   }
                 } else if (event.key === 'Escape' && again) {
                   onCancel();

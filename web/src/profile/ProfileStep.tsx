@@ -41,6 +41,8 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
   const [hearing, setHearing] = useState(false);
   // Counts up when the keyboard should go back to the row that is being typed.
   const [turn, setTurn] = useState(0);
+  // The depth that was written last, until the sheet says so: what is typed meanwhile belongs to the next one.
+  const [wrote, setWrote] = useState<number>();
   const chosen = held.level;
   const again = chosen && 'entry' in chosen ? chosen : undefined;
   const typing = Object.values(held.typed).some(Boolean);
@@ -62,6 +64,11 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
       clear();
     }
   }, [chosen, typing, profile, clear]);
+  useEffect(() => {
+    if (profile && !profile.toRead.some(({ depthM }) => depthM === wrote)) {
+      setWrote(undefined);
+    }
+  }, [profile, wrote]);
   if (!profile) {
     return <p className="p-6 text-dim">This programme asks for no profile.</p>;
   }
@@ -84,6 +91,7 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
       return false;
     }
     setProblem(undefined);
+    setWrote(again ? undefined : target?.depthM);
     clear();
     return true;
   }
@@ -97,7 +105,8 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
     // From the first key on the level stays the one that was called.
     setDraft: (typed: Typed) => {
       setProblem(undefined);
-      setHeld({ ...((chosen ?? target) && { level: chosen ?? target ?? undefined }), typed } as Held);
+      const level = chosen ?? (target?.depthM === wrote ? undefined : target);
+      setHeld({ ...(level && { level }), typed });
     },
     problem: said || !problem ? '' : [problem.seen, problem.why, problem.act].join(' ').trim(),
     onWrite: writeLevel,

@@ -3,6 +3,7 @@ import { type FocusEvent, useRef, useState } from 'react';
 import { write } from '../../field/entries';
 import { clockTime } from '../../ui/days';
 import { FindingNote, LevelMark } from '../../ui/FindingNote';
+import { KEEPS_KEYBOARD } from '../../ui/focusNext';
 import { useHere } from './here';
 import { Repairs } from './Repairs';
 import { repairsOf } from './repairs';
@@ -70,6 +71,7 @@ export function NowBar() {
     return (
       <section
         aria-label="Ways to mend it"
+        {...KEEPS_KEYBOARD}
         onFocus={away}
         className={`${PLACE} max-h-[75dvh] min-h-24 overflow-auto pb-3 shadow-[0_-8px_24px_rgb(0_0_0/0.15)]`}
       >
