@@ -40,11 +40,15 @@ public sealed record ReplanAnswer(bool Kept, IReadOnlyList<SeasonChange> Changes
 /// <summary>The season.</summary>
 internal static class SeasonEndpoints
 {
+    private const int FirstYear = 1900;
+    private const int LastYear = 2200;
+
     internal static void MapSeason(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/season").WithTags("season");
         group.MapGet("/", ViewAsync)
-            .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.");
+            .For(AccessLevel.SignedIn).WithName("season").WithSummary("The season of the stations that the caller may see: done, missed, to come, at risk.")
+            .Produces<SeasonView>().ProducesProblem(StatusCodes.Status400BadRequest);
         group.MapGet("/calendar-address", (Caller caller, CalendarKeys keys) => AddressOf(caller.Person!, keys))
             .For(AccessLevel.SignedIn).WithName("calendar-address").WithSummary("The address at which a calendar program fetches the caller’s season; whoever has it can read the dates.");
         group.MapPost("/calendar-address", async (Caller caller, CalendarKeys keys, FieldBook book, CancellationToken cancel) =>
@@ -74,11 +78,16 @@ internal static class SeasonEndpoints
             .WithSummary("Sets up the laboratory’s hours.").Produces<ReplanAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status409Conflict);
     }
 
-    private static async Task<SeasonView> ViewAsync(int? year, SeasonDesk desk, Caller caller, HttpResponse response, CancellationToken cancel)
+    private static async Task<IResult> ViewAsync(int? year, SeasonDesk desk, Caller caller, HttpResponse response, CancellationToken cancel)
     {
+        if (year is { } asked && NoSeason(asked) is { } none)
+        {
+            return none;
+        }
+
         var view = await desk.ViewAsync(year ?? desk.Today.Year, caller.May, cancel);
         response.Headers["Server-Timing"] = string.Create(CultureInfo.InvariantCulture, $"planner;dur={desk.PlannerTook.TotalMilliseconds:0.0}");
-        return view;
+        return Results.Ok(view);
     }
 
     private static CalendarAddress AddressOf(Person person, CalendarKeys keys) => new($"/api/season/calendar.ics?key={Uri.EscapeDataString(keys.For(person))}");
@@ -203,6 +212,11 @@ internal static class SeasonEndpoints
     /// <summary>Plans before and after, and says what differs.</summary>
     private static async Task<IResult> ReplanAsync(FieldBook book, SeasonDesk desk, Caller caller, int year, Action change, CancellationToken cancel)
     {
+        if (NoSeason(year) is { } none)
+        {
+            return none;
+        }
+
         await using var transaction = await book.Database.BeginTransactionAsync(cancel);
         var before = SeasonPlanner.Work((await desk.GatherAsync(year, caller.May, cancel)).Request);
         change();
@@ -211,6 +225,9 @@ internal static class SeasonEndpoints
         await transaction.CommitAsync(cancel);
         return Results.Ok(new ReplanAnswer(true, SeasonChanges.Between(before, after)));
     }
+
+    private static IResult? NoSeason(int year) => year is >= FirstYear and <= LastYear ? null
+        : Fault($"No season is planned for the year {year}.", $"It must lie between {FirstYear} and {LastYear}.");
 
     private static IResult Fault(string title, string why) => Results.Problem($"{why} Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);
 }

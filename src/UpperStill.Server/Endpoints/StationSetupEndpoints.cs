@@ -5,6 +5,7 @@ using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Science.Geodesy;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Waters;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -58,7 +59,11 @@ internal static class StationSetupEndpoints
         var station = given.Station.Settled() with { Water = water.Name, District = water.District };
         var others = (await book.Stations.AsNoTracking().ToListAsync(cancel)).Where(s => row is null || s.Code != row.Code).Select(s => s.Read());
         List<FieldFinding> findings = [.. StationCheck.Findings(station, water, [.. others])];
-        if (!await book.Programmes.AnyAsync(p => p.Code == given.Programme, cancel))
+        if (await book.ProgrammeAsync(given.Programme, null, cancel) is { } programme)
+        {
+            findings.AddRange(StationsOfWater.Findings(station, water, [.. others], programme));
+        }
+        else
         {
             findings.Add(Finding.Stop("programme-missing", "The station has no programme.", "Methods, limits and dates come from it.", "Choose one; set it up first where there is none.").At("programme"));
         }

@@ -3249,6 +3249,16 @@ export interface components {
             reader?: components["schemas"]["ReaderUnit"];
             /** @description Everybody with an account, to tell observers apart. */
             people?: null | components["schemas"]["PersonNames"][];
+            /**
+             * @description True where only the middle of the folded line is read.
+             * @default false
+             */
+            folded: boolean;
+            /**
+             * @description True where the marks of one lowering give the clarity; of several the last.
+             * @default false
+             */
+            oneLowering: boolean;
         };
         /** @description A clarity (Secchi depth) worked out. */
         ClarityResult: {
@@ -3336,6 +3346,8 @@ export interface components {
             text: string;
             /** @description Every step. */
             chart: components["schemas"]["ColourStep"][];
+            /** @description The words for the colour at one foot, where a programme uses no chart. */
+            words: string[];
         };
         /** @description A step of the colour chart. */
         ColourStep: {
@@ -3397,6 +3409,11 @@ export interface components {
              * @description Local day, which says which check of the line holds.
              */
             day?: null | string;
+            /**
+             * @description True where the sampler goes down as slowly as it comes up.
+             * @default false
+             */
+            slow: boolean;
         };
         /** @description The depth to which a composite is taken. */
         CompositeResult: {
@@ -3838,7 +3855,7 @@ export interface components {
          * @description What was seen when a mark was read.
          * @enum {unknown}
          */
-        DiscEvent: "disappeared" | "reappeared";
+        DiscEvent: "disappeared" | "reappeared" | "midpoint";
         /** @description One mark, with the entry it was written in. */
         DiscMark: {
             /**
@@ -3874,7 +3891,7 @@ export interface components {
              * @description What was seen when a mark was read.
              * @enum {unknown}
              */
-            event: "disappeared" | "reappeared";
+            event: "disappeared" | "reappeared" | "midpoint";
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             depth: {
                 /** @description The text as typed, for example `12 9` or `3.85`. */
@@ -4427,6 +4444,8 @@ export interface components {
              * @description Where a fill usually begins, mL.
              */
             startMl: number;
+            /** @description How to push the syringe, by the programme. */
+            pace?: string;
         };
         /**
          * @description The steps of a filter, in their order.
@@ -5565,6 +5584,12 @@ export interface components {
             /** @description True where near and far mark stand in line. */
             inLine: boolean;
         };
+        /**
+         * @description What shows the layers of the water.
+         * @default both
+         * @enum {unknown}
+         */
+        LayersBy: "both" | "density" | "degree" | "eye";
         /** @description A sample of a visit, from the plan to the report. */
         LedgerSample: {
             /** @description Its number. */
@@ -6073,6 +6098,11 @@ export interface components {
              * @default false
              */
             breaks: boolean;
+            /**
+             * @description True where it changes what the guide says and nothing else: no box, check or number reads it.
+             * @default false
+             */
+            guideOnly: boolean;
             /** @description What is taken where nothing is chosen. */
             usual?: null | string;
         };
@@ -6424,10 +6454,10 @@ export interface components {
          * @enum {unknown}
          */
         ObserverMethod: "same" | "swap";
-        /** @description A programme's season, and a day. */
+        /** @description A programme, and a day. */
         OpenProtocolsRequest: {
-            /** @description What is due when; null where no season is planned. */
-            season: null | components["schemas"]["ProtocolPlan"][];
+            /** @description The programme. */
+            programme: components["schemas"]["Programme"];
             /**
              * Format: date
              * @description Local day.
@@ -6440,6 +6470,11 @@ export interface components {
             every: string[];
             /** @description Those whose window holds the day. */
             open: string[];
+            /**
+             * @description True where the programme's paper sheet has a box for the half of the day.
+             * @default false
+             */
+            asksHalf: boolean;
         };
         /** @description A span in which the laboratory takes samples in, as instants: they hold also where the clocks change. */
         OpenSpan: {
@@ -6489,13 +6524,15 @@ export interface components {
         };
         /** @description Body of the entry `opinion`: what the sampler thinks of the water; an opinion stays labelled so. */
         OpinionBody: {
-            /** @description algae, recreation, or a question of the programme. */
+            /** @description algae, recreation, remark, or a question of the programme. */
             question: string;
             /**
              * Format: int32
-             * @description 1 (beautiful) to 5 (severe).
+             * @description 1 (beautiful) to 5 (severe); null where it is answered in words.
              */
-            answer: number;
+            answer?: null | number;
+            /** @description In words, where the programme asks for a remark. */
+            words?: null | string;
         };
         /** @description Another visit of the same station, as far as sample numbers must know of it. */
         OtherVisit: {
@@ -6609,6 +6646,8 @@ export interface components {
              * @description Metres from the station before, as the crow flies; null for the first.
              */
             fromLastM?: null | number;
+            /** @description True where the paper sheet has a box for the half of the day. */
+            asksHalf?: boolean;
         };
         /** @description An oxygen reading, and the water it was read in. */
         OxygenRequest: {
@@ -7088,6 +7127,8 @@ export interface components {
              * @default false
              */
             about: boolean;
+            /** @description What shows the layers. */
+            layersBy?: components["schemas"]["LayersBy"];
         };
         /** @description A profile worked out. */
         ProfileResult: {
@@ -7971,6 +8012,14 @@ export interface components {
             holdSetting?: null | string;
             /** @description True where the container comes sterile: it is never rinsed, and nobody touches its neck or the inside of its cap. */
             sterile?: boolean;
+            /** @description True where the bottle holds acid before it is filled. */
+            holdsAcid?: boolean;
+            /** @description True where no bubble may stay in it: it would trade gas with the sample. */
+            noBubbles?: boolean;
+            /** @description True where a touch of the hand would be measured: ultra-clean samples, phosphorus, plastics. */
+            purityCounts?: boolean;
+            /** @description True where whole water is in it: not a filter, a catch or sand. */
+            water?: boolean;
         };
         /** @description Body of the entries `sample-lost` and `sample-rejected`; the entry says why. */
         SamplesBody: {
@@ -8511,6 +8560,8 @@ export interface components {
              * @default 0
              */
             read: number;
+            /** @description What the programme calls it. */
+            name?: string;
         };
         /** @description What follows from what was recorded. */
         SheetDerived: {
@@ -8547,7 +8598,7 @@ export interface components {
             now: components["schemas"]["DiscConditionsBody"];
             /** @description The entries it stands in. */
             entries: string[];
-            /** @description Questions still open: side, tube, sunglasses, colour, algae, recreation. */
+            /** @description Questions still open: side, tube, sunglasses, colour, algae, recreation, remark. */
             asks: string[];
             /** @description Opinions. */
             opinions: components["schemas"]["SheetOpinion"][];
@@ -8564,6 +8615,8 @@ export interface components {
             /** @description How deep the disc hangs for it: half the clarity. */
             colourAtText?: null | string;
             sun?: null | components["schemas"]["SheetSun"];
+            /** @description How the programme asks for the colour: chart-half, words-foot, remark or none. */
+            colourBy?: string;
         };
         /** @description An entry as the log of the visit shows it. */
         SheetEntry: {
@@ -8767,14 +8820,16 @@ export interface components {
             question: string;
             /**
              * Format: int32
-             * @description 1 to 5.
+             * @description 1 to 5; null where it is answered in words.
              */
-            answer: number;
+            answer: null | number;
             /**
              * Format: uuid
              * @description The entry it stands in.
              */
             entry: string;
+            /** @description In words. */
+            words?: null | string;
         };
         /** @description A depth at which bottles are filled. */
         SheetPlace: {
@@ -8849,6 +8904,8 @@ export interface components {
             oxygenUnit: components["schemas"]["OxygenUnit"];
             /** @description Logged casts that levels were made from. */
             casts: components["schemas"]["SheetLoggedCast"][];
+            /** @description True where oxygen is shown in the other unit, too. */
+            bothUnits?: boolean;
         };
         /** @description A value that is proposed for an empty box: a button over it, never an answer. */
         SheetProposal: {
@@ -15418,6 +15475,15 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SeasonView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

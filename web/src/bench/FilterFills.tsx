@@ -70,11 +70,7 @@ export function FilterFills({ sample, run, all }: FilterProps) {
       )}
       {!clogged && asking === undefined && (
         <>
-          {syringe && (
-            <p className="mt-4 text-dim">
-              Push slowly, quick drops, not a jet: about 35 to 45 s for 50 mL. Watch the rim for leaks.
-            </p>
-          )}
+          {syringe && <p className="mt-4 text-dim">{run.pace}</p>}
           <div className="mt-3 grid grid-cols-2 gap-2.5 sm:flex sm:flex-wrap">
             {syringe && (
               <button

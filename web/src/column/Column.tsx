@@ -1,6 +1,7 @@
 import { type ReactNode, useId, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { monthName } from '../ui/days';
+import { DISC_MARKS } from '../ui/discMarks';
 import type { StepName } from '../water/steps';
 import { BottleMark } from './BottleMark';
 import { ColumnTable } from './ColumnTable';
@@ -298,7 +299,7 @@ function labelsOf(sheet: FieldSheet, y: (depthM: number) => number): ColumnLabel
       labels.push({
         key: `${box.lowering} ${box.event}`,
         y: y(box.depthM ?? 0),
-        text: `${box.event === 'disappeared' ? 'lost' : 'seen'} ${box.text}`,
+        text: `${DISC_MARKS[box.event].short} ${box.text}`,
         colour: 'var(--ink)',
         step: 'clarity',
       });

@@ -2,14 +2,16 @@ import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { compute } from './core';
 
-let chart: Promise<Schemas['ColourStep'][]> | undefined;
+type Chart = Pick<Schemas['ColourResult'], 'chart' | 'words'>;
 
-/** The chart of water colours, as Core has it. */
-export function useColourChart(): Schemas['ColourStep'][] {
-  const [steps, setSteps] = useState<Schemas['ColourStep'][]>([]);
+let chart: Promise<Chart> | undefined;
+
+/** The chart of water colours and the words for them, as Core has them. */
+export function useColourChart(): Chart {
+  const [answer, setAnswer] = useState<Chart>({ chart: [], words: [] });
   useEffect(() => {
-    chart ??= compute('colour', {}).then((answer) => answer.chart);
-    void chart.then(setSteps);
+    chart ??= compute('colour', {});
+    void chart.then(setAnswer);
   }, []);
-  return steps;
+  return answer;
 }

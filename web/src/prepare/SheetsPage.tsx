@@ -6,6 +6,7 @@ import type { Schemas, StationRecord } from '../api/client';
 import { compute } from '../field/core';
 import { store } from '../field/store';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
+import { DISC_MARKS } from '../ui/discMarks';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { UNITS } from '../ui/units';
@@ -105,7 +106,7 @@ function FieldSheet({ outing, stop, paper, record }: SheetProps) {
         names={[
           'people',
           'began (24 h)',
-          ...(record?.context.programme.schools?.['visit.clock'] === 'half-day' ? ['☐ a.m. ☐ p.m.'] : []),
+          ...(stop.asksHalf ? ['☐ a.m. ☐ p.m.'] : []),
           'air, before it is wet',
           'cloud, eighths',
           'wind, from',
@@ -118,7 +119,7 @@ function FieldSheet({ outing, stop, paper, record }: SheetProps) {
       />
       <Boxes
         title={`Clarity, ${unit}${stop.line ? `, line ${stop.line}` : ''}: as read, no sums`}
-        names={boxes.map((box) => `${box.event === 'disappeared' ? 'lost' : 'seen again'}, reading ${box.lowering}`)}
+        names={boxes.map((box) => `${DISC_MARKS[box.event].name}, reading ${box.lowering}`)}
       />
       <p>
         ☐ shaded side ☐ no sunglasses ☐ on the bottom, in sight ☐ lost in plants ☐ lost in stirred mud · colour ____ · algae 1–5

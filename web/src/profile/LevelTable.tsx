@@ -70,7 +70,7 @@ export function LevelTable(props: Props) {
               </th>
             ))}
             <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case">
-              {profile.oxygenUnit === 'mg/L' ? '% sat.' : 'mg/L'}
+              {profile.bothUnits ? (profile.oxygenUnit === 'mg/L' ? '% sat.' : 'mg/L') : ''}
             </th>
             <th scope="col" className="caps w-20 whitespace-nowrap py-1 text-right !normal-case max-sm:hidden">
               Δ °C/m
@@ -90,6 +90,7 @@ export function LevelTable(props: Props) {
                   meter={profile.meter}
                   temperatureUnit={profile.temperatureUnit}
                   oxygenUnit={profile.oxygenUnit}
+                  both={profile.bothUnits ?? true}
                   boxes={boxes}
                   closed={closed}
                   open={open === level.entry}
@@ -134,6 +135,8 @@ interface RowProps {
   meter: Profile['meter'];
   temperatureUnit: Profile['temperatureUnit'];
   oxygenUnit: Profile['oxygenUnit'];
+  /** True where oxygen is shown in the other unit, too. */
+  both: boolean;
   boxes: Box[];
   closed: boolean;
   open: boolean;
@@ -142,10 +145,22 @@ interface RowProps {
   touch: Touch;
 }
 
-const Row = memo(function Row({ level, first, meter, temperatureUnit, oxygenUnit, boxes, closed, open, mark, touch }: RowProps) {
+const Row = memo(function Row({
+  level,
+  first,
+  meter,
+  temperatureUnit,
+  oxygenUnit,
+  both,
+  boxes,
+  closed,
+  open,
+  mark,
+  touch,
+}: RowProps) {
   const [striking, setStriking] = useState(false);
   const textOf = (box: Box) => textIn(level, box, temperatureUnit, oxygenUnit);
-  const derived = oxygenUnit === 'mg/L' ? level.percent : level.mgLText;
+  const derived = both ? (oxygenUnit === 'mg/L' ? level.percent : level.mgLText) : undefined;
   return (
     <>
       <tr className={`border-rule border-b ${level.marked ? 'text-dim' : ''}`}>

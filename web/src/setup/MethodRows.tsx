@@ -91,7 +91,7 @@ export function MethodRows({ list, methods, limits, onMethods, onLimits }: Props
                   value={methods?.[method.setting] ?? method.options[0]?.code ?? ''}
                   options={Object.fromEntries(method.options.map(({ code, words }) => [code, words]))}
                   onChange={(option) => choose(method, option)}
-                  hint={`Usual: ${method.options[0]?.words}. ${method.why}`}
+                  hint={`Usual: ${method.options[0]?.words}. ${method.why}${method.guideOnly ? ' Changes what the guide says, nothing else.' : ''}`}
                 />
               ))}
             </div>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { AskLength } from '../ui/AskLength';
+import { DISC_MARKS } from '../ui/discMarks';
 import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { UNITS } from '../ui/units';
@@ -26,11 +27,9 @@ const OUTCOMES: [Outcome, string][] = [
 ];
 
 function questionFor(box: Box, swap: boolean): string {
-  const who = swap && box.observer ? `${box.observer}: ` : '';
-  if (box.event === 'disappeared') {
-    return `${who}${who ? 'where' : 'Where'} was it lost?`;
-  }
-  return swap ? `${who}where can you tell black from white again?` : 'Where did you see it again?';
+  const question =
+    swap && box.event === 'reappeared' ? 'where can you tell black from white again?' : DISC_MARKS[box.event].question;
+  return swap && box.observer ? `${box.observer}: ${question}` : question.charAt(0).toUpperCase() + question.slice(1);
 }
 
 export function ClarityStep({ sheet, station, onStep }: StepProps) {
@@ -56,7 +55,8 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
     <>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className={current ? 'caps' : 'text-2xl'}>
-          Clarity{current && lowerings > 1 ? `, reading ${current.lowering}` : ''}
+          {sheet.clarity.name}
+          {current && lowerings > 1 ? `, reading ${current.lowering}` : ''}
           {current?.extra ? ', once more' : ''}
         </h2>
         {sheet.line && !current && (
@@ -130,7 +130,7 @@ function Marks({ sheet, boxes, swap }: { sheet: FieldSheet; boxes: Box[]; swap: 
           key={box.entry}
           visit={sheet.visit}
           entry={box.entry ?? ''}
-          label={swap && box.observer ? box.observer : box.event === 'disappeared' ? 'Lost at' : 'Seen again at'}
+          label={swap && box.observer ? box.observer : DISC_MARKS[box.event].label}
           text={box.text ?? ''}
           note={swap ? `reading ${box.lowering}, told apart again` : box.lowering > 1 ? `reading ${box.lowering}` : undefined}
         />
@@ -144,7 +144,7 @@ function Figures({ sheet }: { sheet: FieldSheet }) {
   const { result } = sheet.clarity;
   const { composite } = sheet;
   const figures = [
-    { label: 'Clarity', text: result.text, working: result.working, big: true },
+    { label: sheet.clarity.name, text: result.text, working: result.working, big: true },
     { label: 'Mean, unrounded', text: result.meanText, working: result.working },
     { label: composite.layerWorking?.title ?? '', text: composite.layerText, working: composite.layerWorking },
     { label: 'Mark for the composite', text: composite.text, working: composite.working },

@@ -9,7 +9,9 @@ export function ClosedSheet({ sheet }: { sheet: FieldSheet }) {
     remarks.now.side && `read in the ${remarks.now.side}`,
     remarks.now.tube != null && (remarks.now.tube ? 'through a tube' : 'without a tube'),
     remarks.colourText && `colour ${remarks.colourText}`,
-    ...remarks.opinions.map(({ question, answer }) => `opinion of ${question} ${answer} of 5`),
+    ...remarks.opinions.map(({ question, answer, words }) =>
+      answer == null ? `opinion: ${words}` : `opinion of ${question} ${answer} of 5`,
+    ),
   ]
     .filter(Boolean)
     .join(' · ');

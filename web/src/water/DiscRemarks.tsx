@@ -2,6 +2,7 @@ import type { FieldSheet, Schemas } from '../api/client';
 import { useColourChart } from '../field/colours';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { RemarkBox } from '../ui/RemarkBox';
 
 const SIDE: readonly (readonly [NonNullable<Schemas['BoatSide']>, string])[] = [
   ['shade', 'in the shade'],
@@ -44,21 +45,33 @@ const CLEAR = [
 /** What stands beside the marks: side, glasses, line, colour and opinion. Each is one touch. */
 export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly Schemas['Gear'][] }) {
   const { remarks } = sheet;
-  const chart = useColourChart();
+  const { chart, words } = useColourChart();
   const { now, asks } = remarks;
   const closed = sheet.state === 'closed';
   const give = (body: Schemas['DiscConditionsBody']) => void write({ visit: sheet.visit, kind: 'disc-conditions', body });
   const opinionOf = (question: string) => remarks.opinions.find((opinion) => opinion.question === question);
-  const opine = (question: string, answer: number) => {
+  const opine = (question: string, answer: Pick<Schemas['OpinionBody'], 'answer' | 'words'>) => {
     const old = opinionOf(question);
     void write({
       visit: sheet.visit,
       kind: 'opinion',
-      body: { question, answer },
+      body: { question, ...answer },
       ...(old && { strikes: old.entry, why: 'answered anew' }),
     });
   };
   const steps = remarks.colour?.steps ?? [];
+  // In words, where the programme uses no chart; what was answered before stays beside it.
+  const say = (body: Schemas['ColourBody']) =>
+    void write({
+      visit: sheet.visit,
+      kind: 'colour',
+      body: {
+        ...(remarks.colour?.murky != null && { murky: remarks.colour.murky }),
+        ...(remarks.colour?.remark && { remark: remarks.colour.remark }),
+        ...body,
+      },
+      ...(remarks.colourEntry && { strikes: remarks.colourEntry, why: 'answered anew' }),
+    });
   // A second touch on a neighbour says "between"; on any other it starts anew.
   const colour = (step: number) => {
     const [only] = steps;
@@ -97,7 +110,34 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
       {discs.length > 1 && (
         <Choice label="Disc" value={now.disc} options={discs} onChoose={(disc) => give({ disc })} disabled={closed} />
       )}
-      {(asked('colour') || remarks.colour) && (
+      {remarks.colourBy === 'remark' && (
+        <RemarkBox
+          label="Colour of the water"
+          written={remarks.colour?.remark}
+          disabled={closed}
+          onGiven={(remark) => say({ remark })}
+        />
+      )}
+      {remarks.colourBy === 'words-foot' && (
+        <fieldset className="mt-3 min-w-0" disabled={closed}>
+          <legend className="font-bold text-sm">Colour, the disc one foot down</legend>
+          <Choice
+            label="The water is"
+            value={remarks.colour?.murky}
+            options={CLEAR}
+            onChoose={(murky) => say({ murky })}
+            disabled={closed}
+          />
+          <Choice
+            label="Its colour"
+            value={remarks.colour?.remark}
+            options={words.map((word) => [word, word] as const)}
+            onChoose={(remark) => say({ remark })}
+            disabled={closed}
+          />
+        </fieldset>
+      )}
+      {remarks.colourBy !== 'remark' && remarks.colourBy !== 'words-foot' && (asked('colour') || remarks.colour) && (
         <fieldset className="mt-3 min-w-0" disabled={closed}>
           <legend className="font-bold text-sm">
             Colour on the white quarter{remarks.colourAtText ? `, the disc hung at ${remarks.colourAtText}` : ''}
@@ -143,7 +183,7 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
           hint="An opinion stays labelled so."
           value={opinionOf('algae')?.answer}
           options={ALGAE}
-          onChoose={(answer) => opine('algae', answer)}
+          onChoose={(answer) => opine('algae', { answer })}
           disabled={closed}
         />
       )}
@@ -152,8 +192,16 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
           label="Your opinion: would you swim and boat here?"
           value={opinionOf('recreation')?.answer}
           options={RECREATION}
-          onChoose={(answer) => opine('recreation', answer)}
+          onChoose={(answer) => opine('recreation', { answer })}
           disabled={closed}
+        />
+      )}
+      {(asked('remark') || opinionOf('remark')) && (
+        <RemarkBox
+          label="Your opinion of the water, in your own words"
+          written={opinionOf('remark')?.words}
+          disabled={closed}
+          onGiven={(said) => opine('remark', { words: said })}
         />
       )}
     </section>

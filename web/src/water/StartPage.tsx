@@ -52,6 +52,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
   const [every, setEvery] = useState<Protocol[]>([]);
   const [due, setDue] = useState<Protocol[]>([]);
   const [paper, setPaper] = useState<PaperTimes>();
+  const [halves, setHalves] = useState(false);
   const [sheetTime, setSheetTime] = useState<Schemas['SheetTimeResult']>();
   const [problem, setProblem] = useState('');
   // Where the outing was prepared on this device, what is due is known.
@@ -65,10 +66,11 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
   );
   useEffect(() => {
     let current = true;
-    void compute('open-protocols', { season: context.programme.season ?? null, day: nowLocal().slice(0, 10) }).then(
+    void compute('open-protocols', { programme: context.programme, day: nowLocal().slice(0, 10) }).then(
       (answer) => {
         if (current) {
           setEvery(answer.every);
+          setHalves(answer.asksHalf ?? false);
           setDue(prepared ?? answer.open);
         }
       },
@@ -232,9 +234,7 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
           />
           It was written on a paper sheet and is typed in now
         </label>
-        {paper && (
-          <PaperTime value={paper} halves={context.programme.schools?.['visit.clock'] === 'half-day'} onChange={onPaper} />
-        )}
+        {paper && <PaperTime value={paper} halves={halves} onChange={onPaper} />}
         {sheetTime?.findings.map((finding) => (
           <FindingNote key={finding.code} finding={finding}>
             {[sheetTime.at, sheetTime.other].map(

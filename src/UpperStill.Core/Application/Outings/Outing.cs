@@ -52,7 +52,11 @@ public sealed record OutingRequest(
 /// <param name="FromLastM">Metres from the station before, as the crow flies; null for the first.</param>
 public sealed record OutingStop(
     Station Station, string Programme, int ProgrammeVersion, string ProgrammeName, IReadOnlyList<Protocol> Protocols, HoursWindow Hours, IReadOnlyList<PlannedSample> Samples, IReadOnlyList<string> Levels,
-    string? Line = null, int? FromLastM = null);
+    string? Line = null, int? FromLastM = null)
+{
+    /// <summary>True where the paper sheet has a box for the half of the day.</summary>
+    public bool AsksHalf { get; init; }
+}
 
 /// <summary>One outing prepared: where, when, what to take, and whether to go.</summary>
 /// <param name="Day">The day.</param>
@@ -86,7 +90,8 @@ public sealed record Outing(
             stops.Add(new OutingStop(
                 place.Station, place.Programme.Code, place.Programme.Version, place.Programme.Name, place.Protocols, place.Programme.Hours,
                 PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles), Levels(place), place.Line,
-                last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At))));
+                last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At)))
+            { AsksHalf = place.Programme.AsksHalf() });
         }
 
         var hours = new HoursWindow(request.Places.Min(p => p.Programme.Hours.From), request.Places.Max(p => p.Programme.Hours.Until));

@@ -104,7 +104,7 @@ internal sealed class SampleFold
     {
         foreach (var fill in FillChecks.Counting(draft))
         {
-            if (!samples.ContainsKey(SampleNumber.Body(fill.Body.Sample)) && SampleTypes.Find(fill.Body.Type) is { } type)
+            if (!samples.ContainsKey(SampleNumber.Body(fill.Body.Sample)) && draft.Context.Programme.TypeOf(fill.Body.Type) is { } type)
             {
                 samples[SampleNumber.Body(fill.Body.Sample)] = new SampleDraft(fill.Body.Sample, type, "other", string.Empty, 0);
             }
@@ -113,7 +113,7 @@ internal sealed class SampleFold
         foreach (var added in draft.Standing(CustodyKinds.SampleAdded))
         {
             var key = SampleNumber.Body(added.Body.Sample);
-            if (samples.TryGetValue(key, out var known) || SampleTypes.Find(added.Body.Type) is not { } type)
+            if (samples.TryGetValue(key, out var known) || draft.Context.Programme.TypeOf(added.Body.Type) is not { } type)
             {
                 known?.Findings.Add(Finding.Stop("sample-number-used", $"{added.Body.Sample} is already a {known.Type.Container}.", "Two bottles would become one.", "Strike it and take a new number.").On(Beside.Sample, added.Entry.Id) with { NoWayRound = true });
                 continue;

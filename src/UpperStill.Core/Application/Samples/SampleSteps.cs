@@ -5,6 +5,7 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Application.Samples;
@@ -32,7 +33,7 @@ internal static class SampleSteps
     {
         foreach (var fill in FillChecks.Counting(draft).DistinctBy(f => SampleNumber.Body(f.Body.Sample)))
         {
-            if (SampleTypes.Find(fill.Body.Type) is not { } type)
+            if (draft.Context.Programme.TypeOf(fill.Body.Type) is not { } type)
             {
                 continue;
             }
@@ -45,7 +46,7 @@ internal static class SampleSteps
             }
         }
 
-        foreach (var added in draft.Standing(CustodyKinds.SampleAdded).Where(a => SampleTypes.Find(a.Body.Type) is { FilledAt: FilledAt.Water }))
+        foreach (var added in draft.Standing(CustodyKinds.SampleAdded).Where(a => draft.Context.Programme.TypeOf(a.Body.Type) is { FilledAt: FilledAt.Water }))
         {
             yield return new(added.Entry, SampleStep.Take, [added.Body.Sample], $"{added.Body.Kin.ToString().ToLowerInvariant()} of {added.Body.Of}", Change: s => s.CollectedAt = start.At);
         }

@@ -18,7 +18,7 @@ public static class ArrivalOptions
     /// <summary>Sky.</summary>
     public static readonly Method Sky = Method.Of(
         MethodGroup.Visit, "visit.sky", "Sky", "In broken cloud wait for sun: changing light does more harm than dull light.",
-        ["any: any, recorded", "sun: sun or part cloud, wait for a gap", "steady: steady weather for days"], breaks: true);
+        ["any: any, recorded", "sun: sun or part cloud, wait for a gap", "steady: steady weather for days"], breaks: true, guideOnly: true);
 
     /// <summary>Rain.</summary>
     public static readonly Method Rain = Method.Of(
@@ -28,7 +28,7 @@ public static class ArrivalOptions
     /// <summary>Where the thermometer is.</summary>
     public static readonly Method ThermometerPlace = Method.Of(
         MethodGroup.Profile, "temperature.place", "Where the thermometer is", "Never in the sample bottle itself: it contaminates.",
-        ["container: in a container just filled, in shade", "cup: in a cup from one foot down, in shade", "bottle: in a bottle kept for it", "pole: on a pole in the water", "probe: a probe"]);
+        ["container: in a container just filled, in shade", "cup: in a cup from one foot down, in shade", "bottle: in a bottle kept for it", "pole: on a pole in the water", "probe: as a probe"], guideOnly: true);
 
     /// <summary>Unit of temperature.</summary>
     public static readonly Method TemperatureUnit = Method.Of(
@@ -43,12 +43,12 @@ public static class ArrivalOptions
     /// <summary>Air and water.</summary>
     public static readonly Method AirAndWater = Method.Of(
         MethodGroup.Profile, "temperature.order", "Air and water", "A wet bulb reads low.",
-        ["air-first: air first", "water-only: water only"]);
+        ["air-first: air first", "water-only: water only"], guideOnly: true);
 
     /// <summary>Settling.</summary>
     public static readonly Method ThermometerSettling = Method.Of(
         MethodGroup.Profile, "temperature.settle", "Settling", "Bulbs are slow.",
-        ["steady: until steady, at least 1 min", "1-min: 1 min", "2-min: 1–2 min", "minutes: a few minutes"]);
+        ["steady: until steady, at least 1 min", "1-min: 1 min", "2-min: 1–2 min", "minutes: a few minutes"], guideOnly: true);
 
     /// <summary>Fewest people afloat; ashore one may go, with someone told.</summary>
     public static readonly Threshold PeopleMin = new("visit.people-min", MethodGroup.Visit, "Fewest people afloat; ashore one may go, with someone told", "", 2, 1, 9);

@@ -27,6 +27,11 @@ internal static class ThermometerChecks
             yield return On(arrival, doubt, "water");
         }
 
+        if (Finer(draft, water) is { } finer)
+        {
+            yield return On(arrival, finer, "water");
+        }
+
         if (now.Air is { } air && air.Read().Celsius is { } airC)
         {
             var (ofAir, ofWater) = (At(draft, b => b.Air is not null), At(draft, b => b.Water is not null));
@@ -49,6 +54,14 @@ internal static class ThermometerChecks
         {
             yield return On(arrival, Finding.Check("not-settled", "The thermometer was still moving.", "A bulb is slow, and reads what it left.", "Wait until it holds still, at least a minute."), "water", "waterSteady");
         }
+    }
+
+    // Finer than the programme reads its thermometers: as with a line, it is kept as written.
+    private static Finding? Finer(SheetDraft draft, WrittenTemperature water)
+    {
+        decimal? step = draft.Context.Programme.ChoiceOf(ArrivalOptions.TemperatureRoundTo) switch { "whole" => 1, "half" => 0.5m, "tenth" => 0.1m, _ => null };
+        return step is { } every && NumberText.Read(water.Written).Value is { } read && read % every != 0
+            ? Finding.Note("off-the-marks", $"{water.Written} is finer than to {Decimals.Text(every)}°.", "The programme reads no finer.", "It is kept as written.") : null;
     }
 
     private static DateTimeOffset At(SheetDraft draft, Func<ConditionsBody, bool> has) => draft.Standing(ArrivalKinds.Conditions).Where(e => has(e.Body)).Max(e => e.Entry.At);

@@ -3,7 +3,7 @@ using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
-using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -16,7 +16,7 @@ internal static class BottleFills
         foreach (var fill in fills)
         {
             var beside = planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite" ? Beside.Composite : Beside.Bottles;
-            var type = SampleTypes.Find(fill.Body.Type);
+            var type = draft.Context.Programme.TypeOf(fill.Body.Type);
             foreach (var finding in type is null ? [] : FillChecks.Of(draft, fill.Body, type).Concat(Order(draft, fill)))
             {
                 yield return FillChecks.Standing(draft, fill, finding.On(beside, fill.Entry.Id));

@@ -1,4 +1,7 @@
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -38,9 +41,23 @@ internal static class BottleGuide
     /// <summary>From the sampler into the containers.</summary>
     internal static IEnumerable<GuideLine> Into(ChosenMethods methods) =>
     [
-        ChosenMethods.Line(BottlesOptions.ContainerRinses, $"Rinse containers with {methods.Words(BottlesOptions.RinseWith)}: {methods.Words(BottlesOptions.ContainerRinses)}; it goes {methods.Words(BottlesOptions.RinseTo)}."),
+        ChosenMethods.Line(CustodyOptions.When, $"Label: {methods.Words(CustodyOptions.When)}; {methods.Words(CustodyOptions.Tool)}."),
+        .. Gloves(methods),
+        methods.Is(ContainerOptions.Rinses, "never") ? ChosenMethods.Line(ContainerOptions.Rinses, "No container is rinsed.")
+            : ChosenMethods.Line(ContainerOptions.Rinses, $"Rinse containers with {methods.Words(BottlesOptions.RinseWith)}: {methods.Words(ContainerOptions.Rinses)}, {methods.Words(BottlesOptions.RinseAmount)}; it goes {methods.Words(BottlesOptions.RinseTo)}."),
         new("The plain bottle first; the acid one is poured from it, never rinsed, never dipped.", "Dipping loses the acid that keeps the sample."),
+        ChosenMethods.Line(FillOptions.Sediment, $"Sediment in it: {methods.Words(FillOptions.Sediment)}."),
         new("Shake between bottles; the tap touches no lip.", "Solids sink, and one bottle would get more than the other."),
+        ChosenMethods.Line(BottlesOptions.Mix, $"What is added in drops: {methods.Words(BottlesOptions.Mix)}."),
         ChosenMethods.Line(BottlesOptions.Cap, $"Cap {methods.Words(BottlesOptions.Cap)}; then into the cooler, dark."),
     ];
+
+    private static IEnumerable<GuideLine> Gloves(ChosenMethods methods) => methods.ChoiceOf(BottlesOptions.Gloves) switch
+    {
+        "always" => [ChosenMethods.Line(BottlesOptions.Gloves, "Gloves on, for every bottle.")],
+        "lab-bottles" => [ChosenMethods.Line(BottlesOptions.Gloves, "Gloves on before a lab bottle is opened.")],
+        "blooms" => [ChosenMethods.Line(BottlesOptions.Gloves, "Gloves on where a bloom is seen.")],
+        "unasked" => [],
+        _ => [ChosenMethods.Line(BottlesOptions.Gloves, $"Gloves on for {methods.Words(BottlesOptions.Gloves)}.")],
+    };
 }

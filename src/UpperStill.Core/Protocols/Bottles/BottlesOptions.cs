@@ -24,12 +24,12 @@ public static class BottlesOptions
     /// <summary>Touching bottom.</summary>
     public static readonly Method TouchBottom = Method.Of(
         MethodGroup.Bottles, "bottle.touch-bottom", "Touching bottom", "Stirred mud spoils the sample.",
-        ["never: never with a sampler or probe", "allowed: allowed, to find the depth, then raise"]);
+        ["never: never with a sampler or probe", "allowed: allowed, to find the depth, then raise"], guideOnly: true);
 
     /// <summary>Messenger.</summary>
     public static readonly Method Messenger = Method.Of(
         MethodGroup.Bottles, "sampler.messenger", "Messenger", "An early trip costs a cast.",
-        ["hand: in the hand while lowering", "at-depth: put on the line at depth", "above: on the line above; some trips need a tug"]);
+        ["hand: in the hand while lowering", "at-depth: put on the line at depth", "above: on the line above; some trips need a tug"], guideOnly: true);
 
     /// <summary>Rinsing the sampler.</summary>
     public static readonly Method SamplerRinses = Method.Of(
@@ -39,42 +39,32 @@ public static class BottlesOptions
     /// <summary>First spurt.</summary>
     public static readonly Method Purge = Method.Of(
         MethodGroup.Bottles, "sampler.purge", "First spurt", "Clears the tap of grit.",
-        ["waste: to waste", "unasked: not asked"]);
-
-    /// <summary>Rinses of a container.</summary>
-    public static readonly Method ContainerRinses = Method.Of(
-        MethodGroup.Samples, "container.rinses", "Rinses of a container", "None ever for acid or sterile bottles.",
-        ["3: three", "2: two", "1: one, where the sample is scarce", "swirl: a swirl of the sample", "never: never"]);
+        ["waste: to waste", "unasked: not asked"], guideOnly: true);
 
     /// <summary>Rinse amount.</summary>
     public static readonly Method RinseAmount = Method.Of(
         MethodGroup.Samples, "container.rinse-amount", "Rinse amount", "Enough to wet every wall.",
-        ["tenth: 10 % of the bottle, shaken", "whole: whole fill", "quarter: quarter, capped and shaken", "little: a little", "draw: one syringe draw"]);
+        ["tenth: 10 % of the bottle, shaken", "whole: whole fill", "quarter: quarter, capped and shaken", "little: a little", "draw: one syringe draw"], guideOnly: true);
 
     /// <summary>Rinse water.</summary>
     public static readonly Method RinseWith = Method.Of(
         MethodGroup.Samples, "container.rinse-with", "Rinse water", "Same water, no more.",
-        ["sample: the sample itself", "site: site water", "filtered: filtered water only"]);
+        ["sample: the sample itself", "site: site water", "filtered: filtered water only"], guideOnly: true);
 
     /// <summary>Rinse goes.</summary>
     public static readonly Method RinseTo = Method.Of(
         MethodGroup.Samples, "container.rinse-to", "Rinse goes", "Not back into the sample.",
-        ["down-current: down-current", "away: away from the spot", "other-side: other side of the boat", "back: back in"]);
-
-    /// <summary>Fill.</summary>
-    public static readonly Method Fill = Method.Of(
-        MethodGroup.Samples, "container.fill", "Fill", "What the lab and the ice need.",
-        ["by-type: by sample type", "brim: brim, capped under water", "top: top", "neck: neck", "below-neck: below the neck", "below-lip: below the lip", "shoulder: shoulder", "line: line + 1 cm", "headspace: 1 in headspace", "ice: some out for ice", "no-bubbles: no bubbles"]);
+        ["down-current: down-current", "away: away from the spot", "other-side: other side of the boat", "back: back in"], guideOnly: true);
 
     /// <summary>Capping.</summary>
     public static readonly Method Cap = Method.Of(
         MethodGroup.Samples, "container.cap", "Capping", "Keeps air and film out.",
-        ["at-once: at once; under water for ultra-clean and plastics", "under-water: under water", "ashore: ashore only", "after-fixing: after fixing"]);
+        ["at-once: at once; under water for ultra-clean and plastics", "under-water: under water", "ashore: ashore only", "after-fixing: after fixing"], guideOnly: true);
 
     /// <summary>Mixing after the drops.</summary>
     public static readonly Method Mix = Method.Of(
         MethodGroup.Samples, "preservative.mix", "Mixing after the drops", "Shaking breaks cells and adds air.",
-        ["swirl: swirl; invert fixed seawater", "shake: shake", "invert: invert"]);
+        ["swirl: swirl; invert fixed seawater", "shake: shake", "invert: invert"], guideOnly: true);
 
     /// <summary>Replicates.</summary>
     public static readonly Method Replicates = Method.Of(
@@ -94,7 +84,7 @@ public static class BottlesOptions
     public static readonly Threshold WaterShort = new("checks.water-short", MethodGroup.Bottles, "Of a sampler’s volume can be used", "%", 95, 50, 100);
 
     /// <summary>The methods, in the order of the work.</summary>
-    public static IReadOnlyList<Method> Methods { get; } = [Gloves, SurfaceDepth, DeepRule, TouchBottom, Messenger, SamplerRinses, Purge, FillOptions.Sediment, ContainerRinses, RinseAmount, RinseWith, RinseTo, Fill, Cap, Mix, Replicates];
+    public static IReadOnlyList<Method> Methods { get; } = [Gloves, SurfaceDepth, DeepRule, TouchBottom, Messenger, SamplerRinses, Purge, FillOptions.Sediment, ContainerOptions.Rinses, RinseAmount, RinseWith, RinseTo, ContainerOptions.Fill, Cap, Mix, Replicates];
 
     /// <summary>The thresholds.</summary>
     public static IReadOnlyList<Threshold> Thresholds { get; } = [DeepLeast, DeepFixed, Clearance, WaterShort];

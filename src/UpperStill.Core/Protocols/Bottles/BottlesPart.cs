@@ -26,7 +26,20 @@ public sealed class BottlesPart() : VisitPart("bottles")
         [new("surface", null, "What stirs the water ends up in the bottle."), new("bottles", "clarity", "The disc and its line stir what is sampled after it.")];
 
     /// <inheritdoc/>
-    internal override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
+    internal override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => [.. Usual(plan).Select((b, i) => b with
+    {
+        Replicates = programme.ChoiceOf(BottlesOptions.Replicates) switch
+        {
+            "second" => 1,
+            "three" => 2,
+            "two-tubes" => b.Type == "phosphorus-mesh" ? 1 : 0,
+            "station" => i == 0 && plan.Protocol == programme.Season?[0].Protocol ? 1 : 0,
+            "none" => 0,
+            _ => b.Replicates,
+        },
+    })];
+
+    private static BottlePlan[] Usual(ProtocolPlan plan) => (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
     {
         ("chlorophyll", true) => [new("chlorophyll-lab", SampleFrom.Composite)],
         ("chlorophyll", false) => [new("chlorophyll-water", SampleFrom.Composite, 1), new("chlorophyll-filter", SampleFrom.Composite, 1)],
@@ -104,7 +117,14 @@ public sealed class BottlesPart() : VisitPart("bottles")
             yield return Packing.Counted(type, Crate.Bottles);
         }
 
-        if (outing.Samples.Any(s => s.Type.Caution is not null || s.Type.Letter == "P"))
+        // What can hurt is opened with gloves, whatever a programme asks against contamination.
+        if (outing.Samples.Any(s => s.Type.Caution is not null) || outing.Stops.Any(s => s.Programme.ChoiceOf(BottlesOptions.Gloves) switch
+        {
+            "always" => true,
+            "lab-bottles" => s.Samples.Count > 0,
+            "where-needed" => s.Samples.Any(b => b.Type.PurityCounts),
+            _ => false,
+        }))
         {
             yield return Packing.Plain("gloves", Crate.Bottles, "gloves, eye protection", 2, "opening acid, fixative or lab bottles", "two pairs");
         }

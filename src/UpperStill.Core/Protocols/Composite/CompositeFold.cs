@@ -53,7 +53,7 @@ internal static class CompositeFold
 
     private static string? Fill(CompositeTryBody attempt) => attempt.BeforeSurface == true ? "full before the surface" : attempt.Filled?.Words;
 
-    private static bool JustFills(SheetDraft draft) => draft.Context.Programme.Composite.Method == CompositeMethod.JustFills;
+    private static bool JustFills(SheetDraft draft) => CompositeHow.By(draft.Context.Programme) == CompositeMethod.JustFills;
 
     private static bool Good(SheetDraft draft, CompositeTryBody attempt) => draft.Context.Programme.Composite.Method == CompositeMethod.PooledOrTube || (JustFills(draft)
         ? attempt.Filled is { Least: >= Full } && attempt.BeforeSurface != true

@@ -5,13 +5,22 @@ namespace UpperStill.Core.Protocols.Composite;
 /// <summary>How a composite is taken, in the few lines that are read on the boat, each with its reason.</summary>
 internal static class CompositeHow
 {
-    internal static IReadOnlyList<(string Do, string Why)> Of(CompositeMethod method) => method switch
+    /// <summary>The method of a programme: a weighted bottle that goes down as fast as it will is one that just fills.</summary>
+    internal static CompositeMethod By(Programme programme) => programme.Composite.Method == CompositeMethod.WeightedBottle && programme.Chooses(CompositeOptions.Lowering, "fast-fill")
+        ? CompositeMethod.JustFills : programme.Composite.Method;
+
+    /// <summary>True where it goes down as slowly as it comes up.</summary>
+    internal static bool Slow(Programme programme) => programme.Chooses(CompositeOptions.Lowering, "slow");
+
+    internal static IReadOnlyList<(string Do, string Why)> Of(CompositeMethod method, bool slow) => method switch
     {
         CompositeMethod.WeightedBottle =>
         [
             ("Count the sampler’s parts; rinse its bottle with lake water, away from the spot.", "A part left behind costs the cast; the spot stays clean."),
             ("Clip the line at the depth to mark and lay it out free.", "A snag stops the fall above the depth."),
-            ("Let it fall, then raise it slowly and steadily: the rise does the sampling.", "Each metre of the layer then gives its share."),
+            slow
+                ? ("Lower it slowly, then raise it slowly and steadily.", "It takes in water on both ways, at one pace.")
+                : ("Let it fall, then raise it slowly and steadily: the rise does the sampling.", "Each metre of the layer then gives its share."),
             ("It must come up over half full and not full. If not, empty it, change the speed, again.", "A full one stopped sampling part way; too little is not the whole layer."),
         ],
         CompositeMethod.JustFills =>

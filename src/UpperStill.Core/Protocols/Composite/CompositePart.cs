@@ -26,9 +26,9 @@ public sealed class CompositePart() : VisitPart("composite")
     internal override void Fold(SheetDraft draft)
     {
         var clarity = draft.Section<SheetClarity>()!.Result;
-        var settings = draft.Context.Programme.Composite;
+        var settings = draft.Context.Programme.Composite with { Method = CompositeHow.By(draft.Context.Programme) };
         var composite = CompositeRule.Work(new CompositeRequest(
-            settings, clarity.Censored ? null : clarity.MeanM, clarity.Censored, draft.Section<Sounded>()?.Read.Body.Depth, draft.Line, draft.Reader, draft.Day));
+            settings, clarity.Censored ? null : clarity.MeanM, clarity.Censored, draft.Section<Sounded>()?.Read.Body.Depth, draft.Line, draft.Reader, draft.Day, CompositeHow.Slow(draft.Context.Programme)));
         draft.Add(composite);
         if ((!draft.Asks || Pour(draft) is not null) && (clarity.ClarityM is not null || settings.DepthRule == CompositeDepthRule.Preset))
         {
@@ -71,7 +71,7 @@ public sealed class CompositePart() : VisitPart("composite")
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "composite"
-        ? StepGuideResult.Of([.. CompositeHow.Of(methods.Programme.Composite.Method).Select(line => new GuideLine(line.Do, line.Why)), .. BottleGuide.Into(methods)])
+        ? StepGuideResult.Of([.. CompositeHow.Of(CompositeHow.By(methods.Programme), CompositeHow.Slow(methods.Programme)).Select(line => new GuideLine(line.Do, line.Why)), .. BottleGuide.Into(methods)])
         : null;
 
     /// <inheritdoc/>

@@ -14,6 +14,7 @@ namespace UpperStill.Core.Protocols.Composite;
 /// <param name="Line">The line that will be marked; null where it is not known.</param>
 /// <param name="Reader">Unit for the words.</param>
 /// <param name="Day">Local day, which says which check of the line holds.</param>
+/// <param name="Slow">True where the sampler goes down as slowly as it comes up.</param>
 public sealed record CompositeRequest(
     CompositeSettings Settings,
     [property: Within(0, 100, "m")] decimal? ClarityMeanM = null,
@@ -21,7 +22,8 @@ public sealed record CompositeRequest(
     WrittenLength? Sounding = null,
     Line? Line = null,
     ReaderUnit Reader = ReaderUnit.AsRead,
-    DateOnly? Day = null);
+    DateOnly? Day = null,
+    bool Slow = false);
 
 /// <summary>The depth to which a composite is taken.</summary>
 /// <param name="Findings">What stands in the way.</param>
@@ -131,7 +133,7 @@ public static class CompositeRule
         {
             var layer = ByFactor ? WantedM : null;
             return new CompositeResult(
-                findings, [.. CompositeHow.Of(request.Settings.Method).Select(line => line.Do)], Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
+                findings, [.. CompositeHow.Of(request.Settings.Method, request.Slow).Select(line => line.Do)], Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
         }
 
         internal CompositeResult Marked(decimal limit)

@@ -9,22 +9,15 @@ public static class CustodyOptions
     /// <summary>Labelling.</summary>
     public static readonly Method When = Method.Of(
         MethodGroup.Samples, "label.when", "Labelling", "The time is not known yet.",
-        ["before-dry: before, dry, without the time", "before-time: before, with the time", "path: at the path’s head, before it is wet", "on-site: on site", "after: afterwards", "verify: pre-labelled, verify"]);
+        ["before-dry: before, dry, without the time", "before-time: before, with the time", "path: at the path’s head, before it is wet", "on-site: on site", "after: afterwards", "verify: pre-labelled, verify"], guideOnly: true);
 
     /// <summary>Writing tool.</summary>
     public static readonly Method Tool = Method.Of(
         MethodGroup.Samples, "label.tool", "Writing tool", "Survives wet.",
         ["printed: printed, the rest in pencil", "pencil: pencil", "marker: permanent or waterproof marker", "pen: pen"]);
 
-    /// <summary>Keeping.</summary>
-    public static readonly Method Keep = Method.Of(
-        MethodGroup.Samples, "sample.keep", "Keeping", "Each analyte fades in its own way.",
-        ["by-type: by sample type", "frozen: frozen", "refrigerated: refrigerated", "ice-packs: ice packs", "ice-then-cold: ice, then refrigerator", "stable: stable once fixed", "alcohol: alcohol"]);
-
-    /// <summary>Bacteria to the lab.</summary>
-    public static readonly Method Within = Method.Of(
-        MethodGroup.Samples, "bacteria.within", "Bacteria to the lab", "Counts drift.",
-        ["6-h: 6 h, and 2 h in the lab", "24-h: 24 h", "same-outing: same outing", "unasked: not asked"]);
+    /// <summary>What labels are written with, as it is packed.</summary>
+    internal static string Pens(Programme programme) => programme.ChoiceOf(Tool) switch { "marker" => "waterproof markers", "pen" => "pens", "pencil" => "pencils, for labels written by hand", _ => "pencils" };
 
     /// <summary>Arrived warmer than, where ice is asked, °C.</summary>
     public static readonly Threshold Thawed = new("checks.thawed", MethodGroup.Samples, "Arrived warmer than, where ice is asked", "°C", 6, 1, 15);
@@ -36,7 +29,7 @@ public static class CustodyOptions
     internal static Threshold Hold(SampleType type) => new(type.HoldSetting, MethodGroup.Samples, $"To the lab within: {type.Measures}, {type.Container}", "h", type.HoldHours ?? 0, 1, 8760);
 
     /// <summary>The methods, in the order of the work.</summary>
-    public static IReadOnlyList<Method> Methods { get; } = [When, Tool, Keep, Within];
+    public static IReadOnlyList<Method> Methods { get; } = [When, Tool, ContainerOptions.Keep, ContainerOptions.Bacteria];
 
     /// <summary>The thresholds.</summary>
     public static IReadOnlyList<Threshold> Thresholds { get; } = [Thawed, ReplicateVolumesApart, .. SampleTypes.All.Where(t => t.HoldHours is not null).Select(Hold)];

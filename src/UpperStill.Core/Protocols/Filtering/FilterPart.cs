@@ -38,14 +38,14 @@ internal sealed class FilterPart
 
     internal Entry? First => answers.Select(a => a.Entry).Concat(fills.Select(f => f.Entry)).MinBy(e => e.At.UtcTicks);
 
-    internal FilterRun Run(bool labelled, bool stored)
+    internal FilterRun Run(Programme programme, bool labelled, bool stored)
     {
         var next = Answers.From is null || Answers.By is null ? FilterStep.Begin
             : Answers.WhiteDisc is null && Ended is null ? FilterStep.Disc
             : Answers.Rinsed is null && Ended is null ? FilterStep.Rinse
             : Ended is null ? FilterStep.Fills : !labelled ? FilterStep.Label : !stored ? FilterStep.Store : FilterStep.Done;
         var sum = Fills.Count > 1 ? $"{string.Join(" + ", Fills.Select(f => f.ThroughMl is { } ml ? Decimals.Text(ml) : "?"))} = " : string.Empty;
-        return new FilterRun(next, Answers, Fills, TotalMl, $"{sum}{Decimals.Text(TotalMl)} mL", fills.Any(f => f.Body.Clogged == true), Answers.By == FilterBy.Pump ? 0 : FillMl);
+        return new FilterRun(next, Answers, Fills, TotalMl, $"{sum}{Decimals.Text(TotalMl)} mL", fills.Any(f => f.Body.Clogged == true), Answers.By == FilterBy.Pump ? 0 : FillMl) { Pace = FilteringOptions.Push(programme) };
     }
 
     internal IEnumerable<Finding> Findings(DateTimeOffset? collected)

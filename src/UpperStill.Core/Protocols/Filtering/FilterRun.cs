@@ -43,4 +43,8 @@ public sealed record FilterFill(Guid Entry, string Text, decimal? ThroughMl, dec
 /// <param name="TotalText">The same for the reader, with its sum.</param>
 /// <param name="Clogged">True where it clogged.</param>
 /// <param name="StartMl">Where a fill usually begins, mL.</param>
-public sealed record FilterRun(FilterStep Next, FilterBody Answers, IReadOnlyList<FilterFill> Fills, decimal TotalMl, string TotalText, bool Clogged, decimal StartMl);
+public sealed record FilterRun(FilterStep Next, FilterBody Answers, IReadOnlyList<FilterFill> Fills, decimal TotalMl, string TotalText, bool Clogged, decimal StartMl)
+{
+    /// <summary>How to push the syringe, by the programme.</summary>
+    public string Pace { get; init; } = string.Empty;
+}

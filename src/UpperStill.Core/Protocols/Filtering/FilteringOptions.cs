@@ -10,6 +10,11 @@ public static class FilteringOptions
         MethodGroup.Samples, "filter.pace", "Pushing the syringe", "A jet tears the filter.",
         ["quick-drops: quick drops, not faster than 35 s for 50 mL", "drop-by-drop: drop by drop, 35–40 s for 50 mL"]);
 
+    /// <summary>How to push it, at the head of the fills.</summary>
+    internal static string Push(Programme programme) => programme.Chooses(Pace, "drop-by-drop")
+        ? "Push drop by drop: 35 to 40 s for 50 mL. Watch the rim for leaks."
+        : "Push slowly, quick drops, not a jet: not faster than 35 s for 50 mL. Watch the rim for leaks.";
+
     /// <summary>Water to filter: a note after, h.</summary>
     public static readonly Threshold FilterWithinNote = new("filter.within-note", MethodGroup.Samples, "Water to filter: a note after", "h", 4, 1, 24);
 

@@ -8,7 +8,7 @@ public static class HeaderOptions
     /// <summary>Hours and the tide.</summary>
     public static readonly Method HoursRule = Method.Of(
         MethodGroup.Visit, "visit.hours-rule", "Hours and the tide", "High sun gives the longest usable day; a shore in the tide follows the water instead.",
-        ["window: within the hours above", "same-time: the same time each visit, in daylight", "same-weekday: the same weekday and hour", "low-tide: at low water within the hours above", "none: at any hour"], breaks: true);
+        ["window: within the hours above", "same-time: at the same time each visit, in daylight", "same-weekday: on the same weekday, at the same hour", "low-tide: at low water within the hours above", "none: at any hour"], breaks: true);
 
     /// <summary>Order of the work.</summary>
     public static readonly Method WorkOrder = Method.Of(
@@ -18,22 +18,14 @@ public static class HeaderOptions
     /// <summary>Who writes.</summary>
     public static readonly Method Written = Method.Of(
         MethodGroup.Visit, "visit.written", "Who writes", "Fewest copies.",
-        ["second-person: second person enters directly, read back", "caller: caller and recorder, read back", "pad: on a pad, copied later", "sheet: on a waterproof sheet", "memory: in the meter’s memory, downloaded"]);
-
-    /// <summary>Clock.</summary>
-    public static readonly Method Clock = Method.Of(
-        MethodGroup.Visit, "visit.clock", "Clock", "The half of the day follows from it: never ask twice.",
-        ["24h: 24 h", "half-day: 24 h and an a.m./p.m. box"]);
+        ["second-person: second person enters directly, read back", "caller: caller and recorder, read back", "pad: on a pad, copied later", "sheet: on a waterproof sheet", "memory: in the meter’s memory, downloaded"], guideOnly: true);
 
     /// <summary>Copied later: more than after the reading, min.</summary>
     public static readonly Threshold CopiedLater = new("checks.copied-later", MethodGroup.Visit, "Copied later: more than after the reading", "min", 15, 1, 600);
 
-    /// <summary>Two numbers for one reading within, min.</summary>
-    public static readonly Threshold NumberCalledTwice = new("checks.number-called-twice", MethodGroup.Visit, "Two numbers for one reading within", "min", 2, 1, 60);
-
     /// <summary>The methods, in the order of the work.</summary>
-    public static IReadOnlyList<Method> Methods { get; } = [HoursRule, WorkOrder, Written, Clock];
+    public static IReadOnlyList<Method> Methods { get; } = [HoursRule, WorkOrder, Written, SheetOptions.Clock];
 
     /// <summary>The thresholds.</summary>
-    public static IReadOnlyList<Threshold> Thresholds { get; } = [CopiedLater, NumberCalledTwice];
+    public static IReadOnlyList<Threshold> Thresholds { get; } = [CopiedLater];
 }

@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
@@ -31,7 +32,8 @@ public sealed class HeaderPart() : VisitPart("header")
             yield return Packing.Plain("labels", Crate.Paper, "labels, dry, on their bottles", outing.Samples.Count, "telling one bottle from another", $"{outing.Samples.Count} bottles and vials");
         }
 
-        yield return Packing.Plain("pencils", Crate.Paper, "pencils", 2, "writing on wet labels");
+        string[] tools = [.. outing.Stops.Select(s => CustodyOptions.Pens(s.Programme)).Distinct()];
+        yield return Packing.Plain("pencils", Crate.Paper, string.Join("; ", tools), 2, "writing on wet labels");
         yield return Packing.Plain("map", Crate.Paper, "station map and protocol", 1, "finding the spot");
     }
 }

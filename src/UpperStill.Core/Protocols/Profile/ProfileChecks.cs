@@ -144,8 +144,11 @@ internal static class ProfileChecks
                 }
 
                 percentAbove |= doubt?.Code == "oxygen-as-percent";
-                Add(level, doubt!);
-                return;
+                if (doubt is not null)
+                {
+                    Add(level, doubt);
+                    return;
+                }
             }
 
             if (OxygenRule.Doubt(shown, unit, percent, holds, level.DepthM, mostMgL, mostPercent) is { } odd)

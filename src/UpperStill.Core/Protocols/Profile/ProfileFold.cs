@@ -59,14 +59,15 @@ internal static class ProfileFold
         var counted = levels.Where(l => !marked.Contains(l.Entry) && !open[l.Entry].Temperature).ToList();
         var asked = new ProfileRequest(
             [.. counted.Select(l => open[l.Entry].Oxygen ? l.Worked is { } plain ? plain with { OxygenMgL = null } : null : l.Worked).OfType<ProfileLevel>()],
-            draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader, About: counted.Exists(l => unanswered[l.Entry].Any(f => f.Level == FindingLevel.Check)));
+            draft.Context.Water?.Hypsography, Native: Native(draft, levels), Reader: draft.Reader, About: counted.Exists(l => unanswered[l.Entry].Any(f => f.Level == FindingLevel.Check)), LayersBy: ProfileOptions.LayersBy(draft.Context.Programme));
         var temperatures = WaterTemperature.Scale(draft);
         var next = NextOf(toRead, read, deepest);
         return new SheetProfile(
             [.. levels.Select((l, i) => l.Show(draft.Reader, i == 0 ? null : levels[i - 1], !planned.Any(p => ReadLevel.Same(p.Metres, l.DepthM)), marked.Contains(l.Entry), open[l.Entry]))],
             toRead, next, planned.Count, ProfileRule.Work(asked, workings: false).Figures, meter.Sheet, asked, Columns(draft, levels), temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit ?? (draft.Context.Programme.ChoiceOf(ProfileOptions.OxygenUnitShown) == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
-            [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))]);
+            [.. casts.Select(c => new SheetLoggedCast(c.Entry.Id, $"{c.Body.File}: {c.Body.Used} of {c.Body.Rows} rows{(c.Body.WayUp ? ", the way up" : string.Empty)}", entries.Count(l => l.Body.Cast == c.Entry.Id), c.Body.Sha256))])
+        { BothUnits = !draft.Context.Programme.Chooses(ProfileOptions.OxygenUnitShown, "as-shown") };
     }
 
     /// <summary>The levels that the method asks for; none before the depth of the water is known.</summary>

@@ -1,3 +1,4 @@
+using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Profile;
@@ -8,7 +9,7 @@ public static class ProfileOptions
     /// <summary>Units.</summary>
     public static readonly Method Units = Method.Of(
         MethodGroup.Visit, "programme.units", "Units", "Read, do not convert.",
-        ["as-marked: as the line or meter is marked", "feet: feet and inches", "metres: metres", "mixed: several within one job"]);
+        ["as-marked: as the line or meter is marked", "feet: feet and inches", "metres: metres"]);
 
     /// <summary>Levels.</summary>
     public static readonly Method Levels = Method.Of(
@@ -18,7 +19,7 @@ public static class ProfileOptions
     /// <summary>Depth from.</summary>
     public static readonly Method DepthFrom = Method.Of(
         MethodGroup.Profile, "profile.depth-from", "Depth from", "Zero drifts, counts slip.",
-        ["sensor: the meter’s sensor, marks as check", "marks: cable marks counted"]);
+        ["sensor: the meter’s sensor, marks as check", "marks: cable marks counted"], guideOnly: true);
 
     /// <summary>Calibration.</summary>
     public static readonly Method Calibrate = Method.Of(
@@ -28,12 +29,21 @@ public static class ProfileOptions
     /// <summary>Unit of oxygen.</summary>
     public static readonly Method OxygenUnitShown = Method.Of(
         MethodGroup.Profile, "profile.oxygen-unit", "Unit of oxygen", "Neither is lost.",
-        ["both: both columns, the one read marked", "mgl: mg/L with % beside it", "percent: %", "as-shown: whatever shows"]);
+        ["both: mg/L with % beside it, the one read marked", "percent: % with mg/L beside it", "as-shown: whatever shows, by itself"]);
 
     /// <summary>Thermocline.</summary>
     public static readonly Method Thermocline = Method.Of(
         MethodGroup.Profile, "profile.thermocline", "Thermocline", "Density is defined in cool and salt water.",
         ["both: both shown, density leads", "density: steepest density gradient", "degree: 1 °C per metre", "eye: by eye"], breaks: true);
+
+    /// <summary>What shows the layers of the water in a programme.</summary>
+    internal static LayersBy LayersBy(Programme programme) => programme.ChoiceOf(Thermocline) switch
+    {
+        "density" => Science.Stratification.LayersBy.Density,
+        "degree" => Science.Stratification.LayersBy.Degree,
+        "eye" => Science.Stratification.LayersBy.Eye,
+        _ => Science.Stratification.LayersBy.Both,
+    };
 
     /// <summary>Settled: oxygen moves less in 15 s than, mg/L.</summary>
     public static readonly Threshold SettledOxygen = new("checks.settled-oxygen", MethodGroup.Profile, "Settled: oxygen moves less in 15 s than", "mg/L", 0.1m, 0.01m, 1);

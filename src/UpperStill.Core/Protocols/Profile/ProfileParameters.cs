@@ -54,6 +54,14 @@ internal static class ProfileParameters
     /// <summary>True where no open stop stands on the profile.</summary>
     internal static bool Usable(SheetDraft draft) => draft.Free(Beside.Profile, Beside.Sounding);
 
+    // By the method of the programme; a thermocline found by eye is no number.
+    private static double? Thermocline(SheetDraft draft, ProfileNumbers numbers) => ProfileOptions.LayersBy(draft.Context.Programme) switch
+    {
+        LayersBy.Degree => (double?)draft.Section<SheetProfile>()?.Figures.FirstOrDefault(f => f.Key == "thermocline")?.DepthM,
+        LayersBy.Eye => null,
+        _ => numbers.ThermoclineM,
+    };
+
     internal static IEnumerable<Reading> Readings(SheetDraft draft)
     {
         if (Numbers(draft) is not { } numbers)
@@ -63,7 +71,7 @@ internal static class ProfileParameters
 
         var usable = Usable(draft);
         (Parameter Parameter, double? Value)[] given =
-            [(Parameter.SurfaceTemperature, numbers.SurfaceC), (Parameter.BottomOxygen, numbers.BottomOxygenMgL), (Parameter.Thermocline, numbers.ThermoclineM), (Parameter.Stability, numbers.StabilityJM2)];
+            [(Parameter.SurfaceTemperature, numbers.SurfaceC), (Parameter.BottomOxygen, numbers.BottomOxygenMgL), (Parameter.Thermocline, Thermocline(draft, numbers)), (Parameter.Stability, numbers.StabilityJM2)];
         return given.Where(g => g.Value is not null).Select(g => new Reading
         {
             Protocol = Protocol.Profile,

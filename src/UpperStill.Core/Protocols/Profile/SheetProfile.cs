@@ -124,4 +124,8 @@ public sealed record SheetProfile(
     IReadOnlyList<string> Columns,
     TemperatureUnit TemperatureUnit,
     OxygenUnit OxygenUnit,
-    IReadOnlyList<SheetLoggedCast> Casts);
+    IReadOnlyList<SheetLoggedCast> Casts)
+{
+    /// <summary>True where oxygen is shown in the other unit, too.</summary>
+    public bool BothUnits { get; init; } = true;
+}

@@ -4,6 +4,7 @@ using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Density;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Refractometer;
 
@@ -13,9 +14,15 @@ public sealed class RefractometerProtocol : DescribedProtocol
     private static readonly FieldUnit Ppt = new("ppt");
     private static readonly Repeat Reading = new("reading", "reading", 1, 3);
 
+    private static readonly FindingWords DropsFew = new("drops-few", FindingLevel.Check, "{count} of {wanted} drops.", "Where the glass is not covered the line is faint.", "Add one, or say why not.");
+
+    private static readonly Method DropsAsked = Method.Of(
+        MethodGroup.Other, "refractometer.drops", "Refractometer", "More runs off.",
+        ["one: one drop, if it covers the glass", "two: two drops"]);
+
     private static readonly NumberField Zero = new("zero", "Reading of distilled water", -5, 5, Ppt);
     private static readonly ChoiceField ZeroKept = new("zero-is", "A zero that is not 0 was", new("set", "set to 0"), new("kept", "kept, and taken off")) { Required = false };
-    private static readonly CounterField Drops = new("drops", "Drops on the glass", 1, new FindingWords("drops-few", FindingLevel.Check, "{count} of {wanted} drops.", "Where the glass is not covered the line is faint.", "Add one, or say why not."));
+    private static readonly CounterField Drops = new("drops", "Drops on the glass", 1, DropsFew);
     private static readonly YesNoField Bubbles = new("bubbles", "Bubbles or sand under the lid");
     private static readonly TimerField Wait = new("wait", "Waited", 30, "The drop takes the glass’s warmth.");
     private static readonly NumberField Salinity = new("salinity", "Salinity", 0, 100, Ppt);
@@ -43,6 +50,7 @@ public sealed class RefractometerProtocol : DescribedProtocol
                 new("clean", "Rinse, dry.", "Salt crusts."),
             ],
             Parameters = [new() { Code = new("salinity"), Name = "salinity", Unit = "ppt", Protocol = new("refractometer") }],
+            Methods = [DropsAsked],
             Findings = [BubblesUnder, Off, Apart, AsGravity, InGap],
         })
     {
@@ -65,6 +73,11 @@ public sealed class RefractometerProtocol : DescribedProtocol
                 if (attempt[Bubbles] == true)
                 {
                     attempt.Fail(BubblesUnder, Bubbles);
+                }
+
+                if (attempt[Drops] == 1 && run.Draft.Context.Programme.Chooses(DropsAsked, "two"))
+                {
+                    attempt.Find(DropsFew, Drops, ("count", "1"), ("wanted", "2"));
                 }
 
                 if (attempt[Salinity] is { } ppt and >= 1.000m and <= 1.040m && NumberText.Places(attempt.Written(Salinity)!) >= 3)

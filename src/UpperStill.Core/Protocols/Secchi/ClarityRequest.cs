@@ -35,6 +35,8 @@ public sealed record DiscMark([property: Within(1, 99)] int Lowering, DiscEvent 
 /// <param name="History">The station's record; only usable values of earlier days are compared with.</param>
 /// <param name="Reader">Unit for the words.</param>
 /// <param name="People">Everybody with an account, to tell observers apart.</param>
+/// <param name="Folded">True where only the middle of the folded line is read.</param>
+/// <param name="OneLowering">True where the marks of one lowering give the clarity; of several the last.</param>
 public sealed record ClarityRequest(
     ClaritySettings Settings,
     IReadOnlyList<DiscMark> Marks,
@@ -46,7 +48,18 @@ public sealed record ClarityRequest(
     DateOnly? Day = null,
     IReadOnlyList<ClarityPoint>? History = null,
     ReaderUnit Reader = ReaderUnit.AsRead,
-    IReadOnlyList<PersonNames>? People = null);
+    IReadOnlyList<PersonNames>? People = null,
+    bool Folded = false,
+    bool OneLowering = false)
+{
+    /// <summary>The method in words.</summary>
+    internal string Words => (Folded, OneLowering) switch
+    {
+        (true, _) => "The middle of the line folded between where it was lost and seen again; of several the mean",
+        (_, true) => "Down and up of one lowering: the mean of its two marks; of several lowerings the last",
+        _ => Settings.Words,
+    };
+}
 
 /// <summary>One lowering worked out.</summary>
 /// <param name="Lowering">Which, from 1.</param>

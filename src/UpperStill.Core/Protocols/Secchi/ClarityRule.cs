@@ -30,14 +30,15 @@ public static class ClarityRule
             return new ClarityResult(shown, needed, findings, Compared: band);
         }
 
-        var (mean, method) = Combine(readings, marks);
+        List<Lowering> counted = request.OneLowering ? [readings[^1]] : readings;
+        var (mean, method) = Combine(counted, marks);
         var reported = Rounding.Round(mean, request.Settings.RoundTo);
         findings.AddRange(ClarityChecks.Whole(request, marks, readings, reported, band));
         var text = LengthText.Show(reported, request.Reader);
-        var asRead = AsRead(marks, readings);
+        var asRead = AsRead(marks, counted);
         return new ClarityResult(
             shown, needed, findings, Decimals.Published(mean), marks.Show(mean), Decimals.Published(reported.Metres), text,
-            Working: Show(request, marks, readings, mean, method, reported), Compared: band,
+            Working: Show(request, marks, counted, mean, method, reported), Compared: band,
             AsReadText: asRead is { } plain ? LengthText.Show(Rounding.Round(plain, request.Settings.RoundTo), request.Reader) : null, AsReadM: asRead is { } unrounded ? Decimals.Published(unrounded) : null);
     }
 
@@ -93,8 +94,8 @@ public static class ClarityRule
 
         steps.Add($"Reported {Rounding.Words(request.Settings.RoundTo)}, half away from zero, once: {LengthText.Write(reported)}");
         var rule = readings.Count < request.Settings.Needed
-            ? $"{request.Settings.Words}. {readings.Count} of {request.Settings.Needed} readings."
-            : $"{request.Settings.Words}.";
+            ? $"{request.Words}. {readings.Count} of {request.Settings.Needed} readings."
+            : $"{request.Words}.";
         return new Working("Clarity", [.. ReadMarks.Inputs(readings)], steps, rule, Source);
     }
 }

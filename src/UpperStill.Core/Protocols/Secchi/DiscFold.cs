@@ -17,13 +17,14 @@ internal static class DiscFold
     {
         var marks = draft.Standing(SecchiKinds.DiscMark);
         var outcomes = draft.Standing(SecchiKinds.DiscOutcome);
-        var settings = draft.Context.Programme.Clarity;
-        var blind = Blind(draft, settings, marks, outcomes);
+        var method = DiscMethod.Of(draft.Context.Programme);
+        var (settings, events) = (method.Settings, DiscMethod.Events(method.Settings, method.Folded));
+        var blind = Blind(draft, settings, events, marks, outcomes);
         foreach (var box in marks.GroupBy(m => (m.Body.Lowering, m.Body.Event)).Where(_ => !blind))
         {
             draft.Disagreement(
                 Beside.Clarity,
-                $"the disc {(box.Key.Event == DiscEvent.Disappeared ? "lost" : "seen again")}, reading {box.Key.Lowering}",
+                $"the disc {DiscMethod.Words(box.Key.Event)}, reading {box.Key.Lowering}",
                 [.. box.Select(m => m.Entry)], e => Words(draft, box.First(m => m.Entry == e).Body.Depth));
         }
 
@@ -40,7 +41,9 @@ internal static class DiscFold
             draft.Day,
             draft.Context.History,
             draft.Reader,
-            draft.Context.People));
+            draft.Context.People,
+            method.Folded,
+            method.OneLowering));
         if (marks.Count == 0 && outcome is null && draft.Latest(SecchiKinds.ClarityStated) is { } stated)
         {
             result = ClarityStated.Work(stated.Body, stated.Entry.Id, draft.Reader);
@@ -55,18 +58,18 @@ internal static class DiscFold
         }
 
         draft.Findings.AddRange(result.Findings.Select(f => f.About.Count == 0 && outcome is not null ? f with { About = [outcome.Entry.Id] } : f));
-        var boxes = Boxes(draft, settings, marks, result, read);
-        return new SheetClarity(blind ? [.. boxes.Select(b => b with { DepthM = null, Text = null })] : boxes, result, outcome?.Body.Outcome, outcome?.Entry.Id, blind, read);
+        var boxes = Boxes(draft, settings, events, marks, result, read);
+        return new SheetClarity(blind ? [.. boxes.Select(b => b with { DepthM = null, Text = null })] : boxes, result, outcome?.Body.Outcome, outcome?.Entry.Id, blind, read) { Name = SecchiOptions.Named(draft.Context.Programme) };
     }
 
     // Whoever ends the visit, leaves the step out or says why one reading must do, is not kept waiting for the second.
-    private static bool Blind(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, IReadOnlyList<Read<DiscOutcomeBody>> outcomes) =>
+    private static bool Blind(SheetDraft draft, ClaritySettings settings, IReadOnlyList<DiscEvent> events, IReadOnlyList<Read<DiscMarkBody>> marks, IReadOnlyList<Read<DiscOutcomeBody>> outcomes) =>
         settings.Observers == ObserverMethod.Swap && marks.Count > 0 && outcomes.Count == 0 && !draft.Imported && draft.Standing(VisitKinds.VisitClosed).Count == 0
         && !draft.Standing(VisitKinds.StepSkipped).Any(s => s.Body.Step == "clarity") && !draft.Standing(VisitKinds.Kept).Any(k => k.Body.Finding == "clarity-reading-missing")
-        && Enumerable.Range(1, settings.Needed).Any(lowering => settings.Events.Any(seen => !marks.Any(m => m.Body.Lowering == lowering && m.Body.Event == seen)));
+        && Enumerable.Range(1, settings.Needed).Any(lowering => events.Any(seen => !marks.Any(m => m.Body.Lowering == lowering && m.Body.Event == seen)));
 
     /// <summary>The boxes the programme asks for, any taken beyond that, and one lowering more where a check asks for it.</summary>
-    private static List<DiscBox> Boxes(SheetDraft draft, ClaritySettings settings, IReadOnlyList<Read<DiscMarkBody>> marks, ClarityResult result, int read)
+    private static List<DiscBox> Boxes(SheetDraft draft, ClaritySettings settings, IReadOnlyList<DiscEvent> events, IReadOnlyList<Read<DiscMarkBody>> marks, ClarityResult result, int read)
     {
         var begun = marks.Count == 0 ? 0 : Math.Min(marks.Max(m => m.Body.Lowering), MostLowerings);
         var repeat = result.Findings.Any(f => f.Code is "clarity-pair-apart" or "clarity-readings-apart" or "clarity-unusual" or "clarity-observers-differ");
@@ -74,7 +77,7 @@ internal static class DiscFold
         List<DiscBox> boxes = [];
         for (var lowering = 1; lowering <= Math.Max(settings.Needed, asked); lowering++)
         {
-            foreach (var seen in settings.Events)
+            foreach (var seen in events)
             {
                 var mark = marks.LastOrDefault(m => m.Body.Lowering == lowering && m.Body.Event == seen);
                 var length = mark?.Body.Depth.Read().Length;

@@ -36,9 +36,10 @@ public sealed record DiscConditionsBody(
 public sealed record ColourBody([property: Within(1, 21)] IReadOnlyList<int>? Steps = null, bool? Murky = null, string? Remark = null);
 
 /// <summary>Body of the entry <c>opinion</c>: what the sampler thinks of the water; an opinion stays labelled so.</summary>
-/// <param name="Question">algae, recreation, or a question of the programme.</param>
-/// <param name="Answer">1 (beautiful) to 5 (severe).</param>
-public sealed record OpinionBody(string Question, [property: Within(1, 5)] int Answer);
+/// <param name="Question">algae, recreation, remark, or a question of the programme.</param>
+/// <param name="Answer">1 (beautiful) to 5 (severe); null where it is answered in words.</param>
+/// <param name="Words">In words, where the programme asks for a remark.</param>
+public sealed record OpinionBody(string Question, [property: Within(1, 5)] int? Answer = null, string? Words = null);
 
 /// <summary>A step of the colour chart.</summary>
 /// <param name="Step">1–11.</param>
@@ -49,7 +50,8 @@ public sealed record ColourStep(int Step, string Name, string Hex);
 /// <summary>A colour in words, and the chart, for whoever draws it.</summary>
 /// <param name="Text">The colour in words; empty where none is given.</param>
 /// <param name="Chart">Every step.</param>
-public sealed record ColourResult(string Text, IReadOnlyList<ColourStep> Chart);
+/// <param name="Words">The words for the colour at one foot, where a programme uses no chart.</param>
+public sealed record ColourResult(string Text, IReadOnlyList<ColourStep> Chart, IReadOnlyList<string> Words);
 
 /// <summary>The colour chart: from blue-green over green to brown, in our own words.</summary>
 public static class ColourChart
@@ -61,11 +63,14 @@ public static class ColourChart
         new(6, "leaf green", "#829a52"), new(7, "moss", "#929345"), new(8, "straw", "#a0893f"), new(9, "tea", "#9a7437"), new(10, "brown", "#83592d"), new(11, "bog", "#5f3f24"),
     ];
 
+    /// <summary>The words for the colour at one foot.</summary>
+    public static IReadOnlyList<string> AtOneFoot { get; } = ["colourless", "blue", "green", "yellow-green", "yellow", "brown", "red", "grey"];
+
     /// <summary>A colour in words, and the chart.</summary>
     public static ColourResult Work(ColourBody colour)
     {
         ArgumentNullException.ThrowIfNull(colour);
-        return new ColourResult(Words(colour), All);
+        return new ColourResult(Words(colour), All, AtOneFoot);
     }
 
     /// <summary>A colour in words: "moss", "between moss and straw".</summary>

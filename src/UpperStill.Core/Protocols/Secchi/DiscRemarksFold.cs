@@ -10,7 +10,7 @@ namespace UpperStill.Core.Protocols.Secchi;
 /// <summary>How the disc was read, the colour of the water, and what the sampler thinks of it.</summary>
 /// <param name="Now">What was answered on side, tube, glasses and line.</param>
 /// <param name="Entries">The entries it stands in.</param>
-/// <param name="Asks">Questions still open: side, tube, sunglasses, colour, algae, recreation.</param>
+/// <param name="Asks">Questions still open: side, tube, sunglasses, colour, algae, recreation, remark.</param>
 /// <param name="Shade">Which side lies in the shade, where sun and heading are known.</param>
 /// <param name="ColourText">The colour in words.</param>
 /// <param name="Colour">The colour.</param>
@@ -28,13 +28,18 @@ public sealed record SheetDiscRemarks(
     ColourBody? Colour = null,
     Guid? ColourEntry = null,
     string? ColourAtText = null,
-    SheetSun? Sun = null);
+    SheetSun? Sun = null)
+{
+    /// <summary>How the programme asks for the colour: chart-half, words-foot, remark or none.</summary>
+    public string ColourBy { get; init; } = string.Empty;
+}
 
 /// <summary>An opinion.</summary>
 /// <param name="Question">The question.</param>
-/// <param name="Answer">1 to 5.</param>
+/// <param name="Answer">1 to 5; null where it is answered in words.</param>
 /// <param name="Entry">The entry it stands in.</param>
-public sealed record SheetOpinion(string Question, int Answer, Guid Entry);
+/// <param name="Words">In words.</param>
+public sealed record SheetOpinion(string Question, int? Answer, Guid Entry, string? Words = null);
 
 /// <summary>Folds what stands beside the disc's marks.</summary>
 internal static class DiscRemarksFold
@@ -48,12 +53,13 @@ internal static class DiscRemarksFold
         var now = entries.Select(e => e.Body).Aggregate(new DiscConditionsBody(), (old, next) => new DiscConditionsBody(
             next.Side ?? old.Side, next.Tube ?? old.Tube, next.Sunglasses ?? old.Sunglasses, next.LineAngleDeg ?? old.LineAngleDeg, next.HeadingDeg ?? old.HeadingDeg, next.Disc ?? old.Disc));
         var colour = draft.Latest(SecchiKinds.Colour);
-        var opinions = draft.Standing(SecchiKinds.Opinion).GroupBy(o => o.Body.Question).Select(g => new SheetOpinion(g.Key, g.Last().Body.Answer, g.Last().Entry.Id)).ToList();
+        var opinions = draft.Standing(SecchiKinds.Opinion).GroupBy(o => o.Body.Question).Select(g => new SheetOpinion(g.Key, g.Last().Body.Answer, g.Last().Entry.Id, g.Last().Body.Words)).ToList();
         var first = draft.First(SecchiKinds.DiscMark)?.Entry.At;
         var remarks = new SheetDiscRemarks(
             now, [.. entries.Select(e => e.Entry.Id)], draft.Asks ? [.. Open(programme, now, clarity, colour, opinions)] : [], opinions, Shade(draft, now, first),
             colour is null ? null : ColourChart.Words(colour.Body), colour?.Body, colour?.Entry.Id,
-            clarity.Result.MeanM is { } mean && programme.ChoiceOf(SecchiOptions.Method) == "chart-half" ? draft.Show(mean / 2) : null, ArrivalFold.Sun(draft, first));
+            clarity.Result.MeanM is { } mean && programme.ChoiceOf(SecchiOptions.Method) == "chart-half" ? draft.Show(mean / 2) : null, ArrivalFold.Sun(draft, first))
+        { ColourBy = programme.ChoiceOf(SecchiOptions.Method) };
         draft.Findings.AddRange(Checks(draft, clarity, arrival, remarks, [.. entries.Select(e => e.Entry.Id)]));
         if (colour is { Body.Steps: { Count: 2 } steps } && Math.Abs(steps[0] - steps[1]) == 1)
         {
@@ -90,7 +96,7 @@ internal static class DiscRemarksFold
             yield return "colour";
         }
 
-        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch { "none" or "remarks" => Array.Empty<string>(), "named" => ["algae", "recreation"], _ => ["algae"] };
+        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch { "none" => Array.Empty<string>(), "remarks" => ["remark"], "named" => ["algae", "recreation"], _ => ["algae"] };
         foreach (var question in questions.Where(q => !opinions.Exists(o => o.Question == q)))
         {
             yield return question;

@@ -87,13 +87,13 @@ internal sealed class ReadMarks
     internal static IEnumerable<WorkingInput> Inputs(IEnumerable<Lowering> lowerings) =>
         from lowering in lowerings
         from mark in lowering.Marks
-        let name = (mark.Mark.Event == DiscEvent.Disappeared ? "lost" : "seen again")
+        let name = DiscMethod.Words(mark.Mark.Event)
             + $", reading {lowering.Number}" + (lowering.Observer is null ? string.Empty : $", {lowering.Observer}")
         select new WorkingInput(name, LengthText.Write(mark.Length), mark.Mark.Entry);
 
     private Lowering Group(int number, IReadOnlyList<ReadMark> marks)
     {
-        var wanted = request.Settings.Events;
+        var wanted = DiscMethod.Events(request.Settings, request.Folded);
         List<ReadMark> used = [];
         foreach (var seen in wanted)
         {

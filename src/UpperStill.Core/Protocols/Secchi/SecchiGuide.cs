@@ -8,7 +8,9 @@ internal static class SecchiGuide
 {
     internal static IEnumerable<GuideLine> Lines(ChosenMethods methods)
     {
-        var clarity = methods.Programme.Clarity;
+        var how = DiscMethod.Of(methods.Programme);
+        var clarity = how.Settings;
+        yield return ChosenMethods.Line(SecchiOptions.Disc, $"Hang the disc: {methods.Words(SecchiOptions.Disc)}.");
         if (!methods.Is(SecchiOptions.Side, "unasked"))
         {
             yield return ChosenMethods.Line(SecchiOptions.Side, methods.Is(SecchiOptions.Side, "sunny-tube")
@@ -34,7 +36,12 @@ internal static class SecchiGuide
             }
 
             yield return clarity.EndPoint == EndPoint.Mean
-                ? new GuideLine("Raise slowly until you see it again. Both marks are read.", "The eye’s lag cancels in the mean.")
+                ? ChosenMethods.Line(SecchiOptions.Midpoint, methods.ChoiceOf(SecchiOptions.Midpoint) switch
+                {
+                    "folded" => "Clip the line where it is lost, raise slowly, clip it where you see it again; fold it between the clips: the middle is read.",
+                    "fingers" => "Hold the line with a clip or two fingers where it is lost, raise slowly until you see it again. Both marks are read.",
+                    _ => "Raise slowly until you see it again. Both marks are read.",
+                })
                 : new GuideLine("Raise slowly until black and white can be told apart. That mark is read.", "It is a sharper moment than the last glow.");
         }
 
@@ -44,6 +51,11 @@ internal static class SecchiGuide
         }
 
         yield return new GuideLine("Write the marks as they are; do no sums.", "Sums aloud slip; raw marks can always be worked out anew.");
+        if (methods.Is(SecchiOptions.Method, "words-foot"))
+        {
+            yield return ChosenMethods.Line(SecchiOptions.Method, "For the colour look at the disc one foot down: clear or murky, and one word.");
+        }
+
         if (methods.Is(SecchiOptions.Method, "chart-half"))
         {
             yield return ChosenMethods.Line(SecchiOptions.Method, "For the colour hang the disc at half the clarity and compare its white with the chart.");

@@ -42,7 +42,7 @@ public static class SecchiKinds
 
     /// <summary>What the sampler thinks of the water.</summary>
     public static readonly EntryKind<OpinionBody> Opinion = new(
-        "opinion", 1, "An opinion from 1 (beautiful) to 5 (severe).", () => SecchiJson.Default.OpinionBody, (b, _) => $"Opinion, {b.Question}: {b.Answer} of 5")
+        "opinion", 1, "An opinion from 1 (beautiful) to 5 (severe), or in words.", () => SecchiJson.Default.OpinionBody, (b, _) => $"Opinion, {b.Question}: {(b.Answer is { } answer ? $"{answer} of 5" : b.Words)}")
     { NumbersBeside = Beside.Clarity };
 
     /// <summary>All of them.</summary>

@@ -14,7 +14,7 @@ public static class SecchiOptions
     /// <summary>Going past.</summary>
     public static readonly Method Overshoot = Method.Of(
         MethodGroup.Clarity, "clarity.overshoot", "Going past", "The disc must be truly lost.",
-        ["foot: 0.3 m (a foot) or more", "feet: several feet", "unasked: not asked"]);
+        ["foot: 0.3 m (a foot) or more", "feet: several feet", "unasked: not asked"], guideOnly: true);
 
     /// <summary>Order in the mean.</summary>
     public static readonly Method Mean = Method.Of(
@@ -40,6 +40,15 @@ public static class SecchiOptions
     public static readonly Method Name = Method.Of(
         MethodGroup.Clarity, "clarity.name", "What it is called", "It is a length, whatever the sheet calls it.",
         ["clarity: clarity (Secchi depth)", "secchi: Secchi depth", "transparency: transparency", "turbidity: written in a box called turbidity"]);
+
+    /// <summary>What a programme calls the result, at the head of a figure.</summary>
+    internal static string Named(Programme programme) => programme.ChoiceOf(Name) switch
+    {
+        "secchi" => "Secchi depth",
+        "transparency" => "Transparency",
+        "turbidity" => "Clarity, in the box called turbidity",
+        _ => "Clarity",
+    };
 
     /// <summary>Colour.</summary>
     public static readonly Method Method = Method.Of(

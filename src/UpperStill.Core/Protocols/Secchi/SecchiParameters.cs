@@ -27,7 +27,7 @@ internal static class SecchiParameters
         return draft.Start is { } start && clarity.Result is { ClarityM: { } metres } result
             ? new ClarityPoint(
                 start.Entry.Visit, DateOnly.FromDateTime(start.Entry.At.DateTime), metres, result.Censored, draft.Free(Beside.Clarity, Beside.Sounding), draft.Reader == ReaderUnit.AsRead ? result.Text : null,
-                Stated(draft, clarity) ?? ClarityMethod.Of(draft.Context.Programme.Clarity, draft.Section<SheetDiscRemarks>()!.Now, draft.Context.Gear ?? []))
+                Stated(draft, clarity) ?? ClarityMethod.Of(DiscMethod.Of(draft.Context.Programme).Settings, draft.Section<SheetDiscRemarks>()!.Now, draft.Context.Gear ?? []))
             : null;
     }
 

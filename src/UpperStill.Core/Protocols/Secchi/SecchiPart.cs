@@ -76,7 +76,8 @@ public sealed class SecchiPart() : VisitPart("secchi")
             yield break;
         }
 
-        yield return outing.Of(KitKind.Disc, "disc", "a disc", "clarity");
+        var discs = outing.Stops.Where(s => s.Protocols.Contains(Protocol.Clarity)).Select(s => SecchiOptions.Disc.Options.First(o => s.Programme.Chooses(SecchiOptions.Disc, o.Code)).Words).Distinct();
+        yield return outing.Of(KitKind.Disc, "disc", $"a disc, {string.Join("; ", discs)}", "clarity");
         foreach (var line in outing.Stops.Select(s => s.Line).Distinct())
         {
             yield return Line(outing, line, [.. outing.Stops.Where(s => s.Line == line)]);

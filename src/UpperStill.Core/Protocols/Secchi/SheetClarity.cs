@@ -24,6 +24,9 @@ public sealed record DiscBox(
 public sealed record SheetClarity(
     IReadOnlyList<DiscBox> Boxes, ClarityResult Result, DiscOutcome? Outcome = null, Guid? OutcomeEntry = null, bool Blind = false, int Read = 0)
 {
+    /// <summary>What the programme calls it.</summary>
+    public string Name { get; init; } = "Clarity";
+
     /// <summary>True once every box that was asked for is full, or it ended otherwise.</summary>
     internal bool Done => Outcome is not null || (Read >= Result.Needed && Boxes.All(b => b.Entry is not null || b.Extra));
 }

@@ -5,6 +5,7 @@ using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Record.Described;
@@ -126,7 +127,7 @@ internal sealed class ProtocolRun
 
         foreach (var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Any(c => SampleNumber.Same(c.Number, f.Body.Sample))))
         {
-            foreach (var finding in SampleTypes.Find(fill.Body.Type) is { } type ? FillChecks.Of(Draft, fill.Body, type) : [])
+            foreach (var finding in Draft.Context.Programme.TypeOf(fill.Body.Type) is { } type ? FillChecks.Of(Draft, fill.Body, type) : [])
             {
                 Draft.Findings.Add(FillChecks.Standing(Draft, fill, finding.On(Beside.Observation, fill.Entry.Id) with { At = $"{Address(step.Code, null, 1)}{OpenContainer}" }));
             }

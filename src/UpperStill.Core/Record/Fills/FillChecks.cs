@@ -2,6 +2,7 @@ using System.Globalization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
+using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Record.Fills;
@@ -17,7 +18,7 @@ internal static class FillChecks
         return last.Count == fills.Count ? fills : [.. fills.Where(f => last.Contains(f) || !WentWrong(draft, f.Body))];
     }
 
-    private static bool WentWrong(SheetDraft draft, FillBody fill) => SampleTypes.Find(fill.Type) is { } type && Of(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
+    private static bool WentWrong(SheetDraft draft, FillBody fill) => draft.Context.Programme.TypeOf(fill.Type) is { } type && Of(draft, fill, type).Any(f => f.Level != FindingLevel.Note);
 
     private static string? Added(SheetDraft draft, Read<FillBody> fill) =>
         draft.Standing(FillKinds.Preserved).LastOrDefault(p => p.Entry.At >= fill.Entry.At && p.Body.Samples.Any(n => SampleNumber.Same(n, fill.Body.Sample))) is { } later
@@ -75,7 +76,7 @@ internal static class FillChecks
             yield return Finding.Stop("sample-has-sediment", $"Sediment, weed or debris is in {fill.Sample}.", "That is not water alone.", "Empty down-current, rinse three times, again.");
         }
 
-        if (fill.Bubbles == true && type.Fill.Contains("bubbles", StringComparison.Ordinal))
+        if (fill.Bubbles == true && type.NoBubbles)
         {
             yield return Finding.Stop("sample-has-bubbles", $"Bubbles stayed in {fill.Sample}.", "Bubbles trade gas with the sample.", "Empty and fill again, slowly.");
         }

@@ -13,6 +13,9 @@ internal sealed class ChosenMethods(Programme programme, bool shore)
     /// <summary>True where the programme does the matter so.</summary>
     internal bool Is(Method method, string option) => programme.Chooses(method, option);
 
+    /// <summary>The code of the chosen way.</summary>
+    internal string ChoiceOf(Method method) => programme.ChoiceOf(method);
+
     /// <summary>The chosen way in words.</summary>
     internal string Words(Method method) => method.Options.First(o => o.Code == programme.ChoiceOf(method)).Words;
 

@@ -23,6 +23,7 @@ public sealed record ProfileLevel(
 /// <param name="Native">The unit in which depths were read.</param>
 /// <param name="Reader">Unit for the words.</param>
 /// <param name="About">True where a check on a level is open: the figures are only about right, and say so.</param>
+/// <param name="LayersBy">What shows the layers.</param>
 public sealed record ProfileRequest(
     IReadOnlyList<ProfileLevel> Levels,
     IReadOnlyList<AreaAtDepth>? Hypsography = null,
@@ -30,7 +31,8 @@ public sealed record ProfileRequest(
     [property: Within(0, 20, "mg/L")] decimal AnoxicMgL = 1,
     LengthUnit Native = LengthUnit.Metre,
     ReaderUnit Reader = ReaderUnit.AsRead,
-    bool About = false);
+    bool About = false,
+    LayersBy LayersBy = LayersBy.Both);
 
 /// <summary>Something worked out from a profile.</summary>
 /// <param name="Key">thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen.</param>

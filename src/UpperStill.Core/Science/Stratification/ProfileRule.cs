@@ -50,7 +50,8 @@ public static class ProfileRule
 
         private IEnumerable<ProfileFigure> Layers()
         {
-            if (water.ThermoclineM is { } thermocline && water.Steepest is { } steepest)
+            var byDensity = request.LayersBy is LayersBy.Both or LayersBy.Density;
+            if (byDensity && water.ThermoclineM is { } thermocline && water.Steepest is { } steepest)
             {
                 yield return new ProfileFigure("thermocline", water.BySalt ? "Halocline, by density" : "Thermocline, by density", Show(thermocline), Number(thermocline), null, Working(
                     "Thermocline by density", Densities(),
@@ -63,7 +64,7 @@ public static class ProfileRule
                     "Metalimnion by density", Densities(), () => [$"From the thermocline up and down until the gradient falls below 0.1 kg/m³ per m: {Show(top)}–{Show(bottom)}"],
                     "The unbroken run of layers round the steepest one with at least 0.1 kg/m³ per m.", LayerSource));
             }
-            else
+            else if (byDensity)
             {
                 yield return new ProfileFigure("thermocline", "Thermocline, by density", "none, mixed", null, null, Working(
                     "Thermocline by density", Densities(),
@@ -80,11 +81,24 @@ public static class ProfileRule
             }
 
             var fastest = water.Layers.Max(l => l.Falls);
-            yield return new ProfileFigure(
-                "degree", "1 °C per metre", water.Birge is { } birge ? $"{Show(birge.TopM)}–{Show(birge.BottomM)}" : "nowhere", Number(water.Birge?.TopM), Number(water.Birge?.BottomM), Working(
-                    "One degree per metre", Temperatures(),
-                    () => [.. water.Layers.Select(l => $"{Show(l.TopM)}–{Show(l.BottomM)}: {Text(l.Falls, 2)} °C per m"), water.Birge is { } b ? $"Unbroken round the steepest: {Show(b.TopM)}–{Show(b.BottomM)}" : $"Nowhere: at most {Text(fastest, 2)} °C per m"],
-                    "The unbroken run of layers round the steepest one in which temperature falls at least 1 °C per metre, and 1 °C in all.", BirgeSource));
+            if (request.LayersBy == LayersBy.Degree && water.Birge is { } run)
+            {
+                var middle = (run.TopM + run.BottomM) / 2;
+                yield return new ProfileFigure("thermocline", "Thermocline, 1 °C per metre", Show(middle), Number(middle), null, Working(
+                    "Thermocline by warmth", Temperatures(), () => [$"The middle of {Show(run.TopM)}–{Show(run.BottomM)}: {Show(middle)}"], "The middle of the layers in which temperature falls at least 1 °C per metre.", BirgeSource));
+                yield return new ProfileFigure("metalimnion", "Metalimnion, 1 °C per metre", $"{Show(run.TopM)}–{Show(run.BottomM)}", Number(run.TopM), Number(run.BottomM), Working(
+                    "Metalimnion by warmth", Temperatures(), () => [$"{Show(run.TopM)}–{Show(run.BottomM)}"], "The layers in which temperature falls at least 1 °C per metre.", BirgeSource));
+            }
+
+            if (request.LayersBy is LayersBy.Both or LayersBy.Degree)
+            {
+                yield return new ProfileFigure(
+                    "degree", "1 °C per metre", water.Birge is { } birge ? $"{Show(birge.TopM)}–{Show(birge.BottomM)}" : "nowhere", Number(water.Birge?.TopM), Number(water.Birge?.BottomM), Working(
+                        "One degree per metre", Temperatures(),
+                        () => [.. water.Layers.Select(l => $"{Show(l.TopM)}–{Show(l.BottomM)}: {Text(l.Falls, 2)} °C per m"), water.Birge is { } b ? $"Unbroken round the steepest: {Show(b.TopM)}–{Show(b.BottomM)}" : $"Nowhere: at most {Text(fastest, 2)} °C per m"],
+                        "The unbroken run of layers round the steepest one in which temperature falls at least 1 °C per metre, and 1 °C in all.", BirgeSource));
+            }
+
             yield return new ProfileFigure("mixed", "Mixed layer", water.MixedM is { } mixed ? $"to {Show(mixed)}" : "to the bottom", Number(water.MixedM), null, Working(
                 "Mixed layer", Densities(), () => [water.MixedM is { } m ? $"Density is 0.1 kg/m³ above that at 1 m first at {Show(m)}" : "Density never exceeds that at 1 m by 0.1 kg/m³"],
                 "The first depth, interpolated, at which density exceeds that at 1 m (or the first reading below) by 0.1 kg/m³.", LayerSource));

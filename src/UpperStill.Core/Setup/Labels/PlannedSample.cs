@@ -43,7 +43,7 @@ public static class PlannedSamples
         var plans = (programme.Season ?? []).Where(p => protocols.Contains(p.Protocol)).DistinctBy(p => p.Protocol);
         foreach (var (plan, bottle) in plans.SelectMany(plan => bottles(plan, programme).Select(b => (plan, b))))
         {
-            if (SampleTypes.Find(bottle.Type) is not { } type)
+            if (programme.TypeOf(bottle.Type) is not { } type)
             {
                 continue;
             }

@@ -11,4 +11,7 @@ public enum DiscEvent
 
     /// <summary>The disc was seen again on the way up.</summary>
     [JsonStringEnumMemberName("reappeared")] Reappeared,
+
+    /// <summary>The middle between the two, where the line is folded between two clips.</summary>
+    [JsonStringEnumMemberName("midpoint")] Midpoint,
 }

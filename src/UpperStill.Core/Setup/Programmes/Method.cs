@@ -40,14 +40,15 @@ public sealed record MethodChoice(string Code, string Words);
 /// <param name="Options">The ways; the first is what is taken where nothing is chosen.</param>
 /// <param name="Why">Why the first is the usual one.</param>
 /// <param name="Breaks">True where another choice makes another series: readings before and after differ by more than the water.</param>
-public sealed record Method(string Setting, MethodGroup Group, string Matter, IReadOnlyList<MethodChoice> Options, string Why, bool Breaks = false)
+/// <param name="GuideOnly">True where it changes what the guide says and nothing else: no box, check or number reads it.</param>
+public sealed record Method(string Setting, MethodGroup Group, string Matter, IReadOnlyList<MethodChoice> Options, string Why, bool Breaks = false, bool GuideOnly = false)
 {
     /// <summary>What is taken where nothing is chosen.</summary>
     public string Usual => Options[0].Code;
 
     /// <summary>A method whose options are written <c>code: words</c>.</summary>
-    internal static Method Of(MethodGroup group, string setting, string matter, string why, string[] options, bool breaks = false) =>
-        new(setting, group, matter, [.. options.Select(o => o.Split(": ", 2)).Select(o => new MethodChoice(o[0], o[1]))], why, breaks);
+    internal static Method Of(MethodGroup group, string setting, string matter, string why, string[] options, bool breaks = false, bool guideOnly = false) =>
+        new(setting, group, matter, [.. options.Select(o => o.Split(": ", 2)).Select(o => new MethodChoice(o[0], o[1]))], why, breaks, guideOnly);
 }
 
 /// <summary>A number that a programme may change: a threshold of a check, a count, a limit.</summary>

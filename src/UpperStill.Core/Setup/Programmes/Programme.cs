@@ -32,11 +32,11 @@ public sealed record Programme(
     /// <summary>True where the matter is done in this way.</summary>
     public bool Chooses(Method method, string option) => ChoiceOf(method) == option;
 
-    /// <summary>The way chosen, or the usual one.</summary>
+    /// <summary>The way chosen, or the usual one; a way of an earlier build that is no more is the usual one, too.</summary>
     public string ChoiceOf(Method method)
     {
         ArgumentNullException.ThrowIfNull(method);
-        return Methods?.GetValueOrDefault(method.Setting) ?? method.Usual;
+        return Methods?.GetValueOrDefault(method.Setting) is { } chosen && method.Options.Any(o => o.Code == chosen) ? chosen : method.Usual;
     }
 
     /// <summary>The number chosen, or the usual one.</summary>

@@ -71,7 +71,16 @@ public sealed record SampleType(
     internal bool NeverRinsed => HoldsAcid || Sterile;
 
     /// <summary>True where the bottle holds acid before it is filled.</summary>
-    internal bool HoldsAcid => Added == "acid";
+    public bool HoldsAcid { get; init; }
+
+    /// <summary>True where no bubble may stay in it: it would trade gas with the sample.</summary>
+    public bool NoBubbles { get; init; }
+
+    /// <summary>True where a touch of the hand would be measured: ultra-clean samples, phosphorus, plastics.</summary>
+    public bool PurityCounts { get; init; }
+
+    /// <summary>True where whole water is in it: not a filter, a catch or sand.</summary>
+    public bool Water { get; init; } = true;
 }
 
 /// <summary>Where a sample comes into its container.</summary>

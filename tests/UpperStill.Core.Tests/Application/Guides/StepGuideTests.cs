@@ -23,7 +23,7 @@ public class StepGuideTests
             {
                 var guide = Of(step, Plain with { Methods = new Dictionary<string, string> { [method.Setting] = option.Code } });
 
-                Assert.InRange(guide.Lines.Count, 3, 12);
+                Assert.InRange(guide.Lines.Count, 3, 14);
                 Assert.All(guide.Lines, l => Assert.Matches(@"^[A-Z].*\.$", l.Do));
                 Assert.All(guide.Lines, l => Assert.Matches(@"^[A-Z].*\.$", l.Why));
                 Assert.Equal(guide.Lines.Count, guide.Lines.Select(l => l.Do).Distinct().Count());

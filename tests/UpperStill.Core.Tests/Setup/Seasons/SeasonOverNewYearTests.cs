@@ -60,7 +60,7 @@ public class SeasonOverNewYearTests
     [InlineData(2027, 4, 30, true)]
     [InlineData(2027, 5, 1, false)]
     public void A_visit_is_proposed_what_is_open_on_its_day(int year, int month, int day, bool open) =>
-        Assert.Equal(open, OpenProtocols.Work(new OpenProtocolsRequest([Filter], new DateOnly(year, month, day))).Open.Contains(Protocol.Chlorophyll));
+        Assert.Equal(open, OpenProtocols.Work(new OpenProtocolsRequest(Presets.All[0].Programme with { Season = [Filter] }, new DateOnly(year, month, day))).Open.Contains(Protocol.Chlorophyll));
 
     [Fact]
     public void What_is_taken_once_has_a_window_over_the_new_year_too()
