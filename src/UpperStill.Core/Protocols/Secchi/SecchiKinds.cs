@@ -10,8 +10,8 @@ public static class SecchiKinds
 {
     /// <summary>One mark of the disc.</summary>
     public static readonly EntryKind<DiscMarkBody> DiscMark = new(
-        "disc-mark", 1, "The disc lost, or seen again, at a mark of the line.", () => SecchiJson.Default.DiscMarkBody,
-        (b, r) => $"Disc {(b.Event == DiscEvent.Disappeared ? "lost" : "seen again")} at {LengthText.AsRead(b.Depth, r)}"
+        "disc-mark", 1, "The disc lost, or seen again, at a mark of the line; or the middle between the two, where the line is folded.", () => SecchiJson.Default.DiscMarkBody,
+        (b, r) => $"Disc {DiscMethod.Words(b.Event)} at {LengthText.AsRead(b.Depth, r)}"
             + (b.Lowering > 1 || b.Observer is not null ? $" (reading {b.Lowering}{(b.Observer is null ? string.Empty : ", " + b.Observer)})" : string.Empty))
     { NumbersBeside = Beside.Clarity };
 
