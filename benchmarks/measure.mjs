@@ -1,6 +1,6 @@
 // Measures what the design sets budgets for, on this machine, with the demo. Run by ./bench.
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,13 +17,22 @@ const port = 20000 + Math.floor(Math.random() * 20000);
 const address = `http://localhost:${port}`;
 const data = mkdtempSync(join(tmpdir(), 'upper-still-bench-'));
 const rows = [];
-const row = (what, value, budget, unit) => rows.push({ what, measured: `${value} ${unit}`, budget: budget === null ? '–' : `${budget} ${unit}`, kept: budget === null ? '' : value <= budget ? 'yes' : 'NO' });
+const row = (what, value, budget, unit) =>
+  rows.push({
+    what,
+    measured: `${value} ${unit}`,
+    budget: budget === null ? '–' : `${budget} ${unit}`,
+    kept: budget === null ? '' : value <= budget ? 'yes' : 'NO',
+  });
 const median = (values) => values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)];
 const round = (value, digits = 0) => Number(value.toFixed(digits));
 
 function start() {
   const began = performance.now();
-  const server = spawn('dotnet', ['UpperStill.Server.dll', '--urls', address, '--data', data, '--demo', 'true'], { cwd: app, stdio: 'ignore' });
+  const server = spawn('dotnet', ['UpperStill.Server.dll', '--urls', address, '--data', data, '--demo', 'true'], {
+    cwd: app,
+    stdio: 'ignore',
+  });
   process.on('exit', () => server.kill('SIGKILL'));
   return (async () => {
     for (;;) {
@@ -36,18 +45,45 @@ function start() {
     }
   })();
 }
-const stop = (server) => new Promise((gone) => (server.once('exit', gone), server.kill('SIGKILL')));
+const stop = (server) =>
+  new Promise((gone) => {
+    server.once('exit', gone);
+    server.kill('SIGKILL');
+  });
 
 // Sizes, as the server sends them.
 const framework = join(app, 'wwwroot/core/_framework');
 const compressed = (folder, pick) =>
-  readdirSync(folder).filter(pick).reduce((sum, name) => sum + brotliCompressSync(readFileSync(join(folder, name))).length, 0);
+  readdirSync(folder)
+    .filter(pick)
+    .reduce((sum, name) => sum + brotliCompressSync(readFileSync(join(folder, name))).length, 0);
 row('WebAssembly and its loader, brotli', round(compressed(framework, (n) => /\.(wasm|js)$/.test(n)) / 1e6, 2), 1.8, 'MB');
-const loaded = [...readFileSync(join(app, 'wwwroot/index.html'), 'utf8').matchAll(/assets\/([^"]+\.js)/g)].map(([, name]) => name);
-row('application script at first load, brotli', round(compressed(join(app, 'wwwroot/assets'), (n) => loaded.includes(n)) / 1e3), 250, 'kB');
-row('… with every page that can follow', round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.js')) / 1e3), null, 'kB');
+const loaded = [...readFileSync(join(app, 'wwwroot/index.html'), 'utf8').matchAll(/assets\/([^"]+\.js)/g)].map(
+  ([, name]) => name,
+);
+row(
+  'application script at first load, brotli',
+  round(compressed(join(app, 'wwwroot/assets'), (n) => loaded.includes(n)) / 1e3),
+  250,
+  'kB',
+);
+row(
+  '… with every page that can follow',
+  round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.js')) / 1e3),
+  null,
+  'kB',
+);
 row('styles, brotli', round(compressed(join(app, 'wwwroot/assets'), (n) => n.endsWith('.css')) / 1e3), null, 'kB');
-row('typefaces', round(readdirSync(join(app, 'wwwroot/assets')).filter((n) => n.endsWith('.woff2')).reduce((s, n) => s + statSync(join(app, 'wwwroot/assets', n)).size, 0) / 1e3), null, 'kB');
+row(
+  'typefaces',
+  round(
+    readdirSync(join(app, 'wwwroot/assets'))
+      .filter((n) => n.endsWith('.woff2'))
+      .reduce((s, n) => s + statSync(join(app, 'wwwroot/assets', n)).size, 0) / 1e3,
+  ),
+  null,
+  'kB',
+);
 
 const first = await start();
 row('start with an empty folder, demo made', round(first.ms / 1000, 2), null, 's');
@@ -57,13 +93,24 @@ row('start with an existing database', round(second.ms / 1000, 2), 3, 's');
 
 const browser = await chromium.launch({
   executablePath: CHROMIUM,
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 });
 // The first useful screen: the stations with the last clarity of each, worked out on the device.
 const useful = async (page) => {
   const began = performance.now();
   await page.goto(address, { waitUntil: 'commit' });
-  await page.getByText(/days ago|yesterday/).first().waitFor();
+  await page
+    .getByText(/days ago|yesterday/)
+    .first()
+    .waitFor();
   return performance.now() - began;
 };
 const cold = [];
@@ -100,7 +147,7 @@ const drawn = (written, sign) =>
       const began = performance.now();
       box.form.requestSubmit();
       await new Promise((done) => {
-        const look = () => (document.querySelector('main').innerText.includes(expected) ? done() : requestAnimationFrame(look));
+        const look = () => (document.querySelector('main').textContent.includes(expected) ? done() : requestAnimationFrame(look));
         look();
       });
       return performance.now() - began;
@@ -133,8 +180,21 @@ await page.getByRole('textbox', { name: 'How deep' }).fill('12.0');
 await page.keyboard.press('Enter');
 await page.getByText('all sent').first().waitFor();
 const visit = new URL(page.url()).pathname.split('/')[2];
-const entry = (kind, body, i) => ({ id: `019ff549-0000-7000-8000-${String(i).padStart(12, '0')}`, visit, kind, version: 1, body, at: `2026-08-12T10:${String(20 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}+01:00`, by: 'Ada Fenn', device: 'bench' });
-const level = (i) => ({ depth: { written: (Math.floor(i / 4) + 0.2 * (1 + (i % 4))).toFixed(1), unit: 'm' }, temperature: { written: (21.5 - i * 0.22).toFixed(1), unit: '°C' }, oxygen: { written: (9 - i * 0.1).toFixed(1), unit: 'mg/L' } });
+const entry = (kind, body, i) => ({
+  id: `019ff549-0000-7000-8000-${String(i).padStart(12, '0')}`,
+  visit,
+  kind,
+  version: 1,
+  body,
+  at: `2026-08-12T10:${String(20 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}+01:00`,
+  by: 'Ada Fenn',
+  device: 'bench',
+});
+const level = (i) => ({
+  depth: { written: (Math.floor(i / 4) + 0.2 * (1 + (i % 4))).toFixed(1), unit: 'm' },
+  temperature: { written: (21.5 - i * 0.22).toFixed(1), unit: '°C' },
+  oxygen: { written: (9 - i * 0.1).toFixed(1), unit: 'mg/L' },
+});
 await asker.post(`${address}/api/entries`, {
   headers,
   data: {
@@ -142,7 +202,11 @@ await asker.post(`${address}/api/entries`, {
     entries: [
       ...Array.from({ length: 40 }, (_, i) => entry('level', level(i), i)),
       ...Array.from({ length: 20 }, (_, i) => entry('conditions', { waves: 1 + (i % 3), people: 2 }, 100 + i)),
-      entry('meter-check', { meter: 'M-1', expected: { written: '100', unit: '%' }, read: { written: '99', unit: '%' }, display: 'mg/L' }, 200),
+      entry(
+        'meter-check',
+        { meter: 'M-1', expected: { written: '100', unit: '%' }, read: { written: '99', unit: '%' }, display: 'mg/L' },
+        200,
+      ),
     ],
   },
 });
@@ -215,10 +279,19 @@ row('GET /api/stations/HAR-1 on the demo, 95th percentile', await times('/api/st
 // A year of 300 stations, each with a fortnight's rhythm, monthly samples and a lab's hours.
 for (let i = 0; i < 300; i++) {
   const station = {
-    code: `BEN-${i}`, waterCode: 'harrowmere', water: '', district: '', name: `Bench ${i}`, knownDepth: { written: '20', unit: 'm' },
-    latitudeDeg: 51.9135 + (i % 20) * 1e-5, longitudeDeg: -11.4415 + i * 1e-6,
+    code: `BEN-${i}`,
+    waterCode: 'harrowmere',
+    water: '',
+    district: '',
+    name: `Bench ${i}`,
+    knownDepth: { written: '20', unit: 'm' },
+    latitudeDeg: 51.9135 + (i % 20) * 1e-5,
+    longitudeDeg: -11.4415 + i * 1e-6,
   };
-  const answer = await asker.post(`${address}/api/stations`, { headers, data: { station, programme: 'monthly-composite', weekdays: [i % 7] } });
+  const answer = await asker.post(`${address}/api/stations`, {
+    headers,
+    data: { station, programme: 'monthly-composite', weekdays: [i % 7] },
+  });
   if (!(await answer.json()).kept) {
     throw new Error(`Station ${i} was not kept.`);
   }
@@ -232,7 +305,12 @@ for (let i = 0; i < 20; i++) {
 row('season of 305 stations, the planner alone, 95th percentile', planned.toSorted((a, b) => a - b)[18], 1000, 'ms');
 row('… gathered, planned and sent', await times('/api/season', 20), null, 'ms');
 row('an outing prepared, 95th percentile', await times('/api/outings/2026-08-12/skarn-sound', 20), null, 'ms');
-row('server, resident', round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${second.server.pid}/status`, 'utf8'))[1]) / 1024), 300, 'MB');
+row(
+  'server, resident',
+  round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${second.server.pid}/status`, 'utf8'))[1]) / 1024),
+  300,
+  'MB',
+);
 
 await browser.close();
 await stop(second.server);

@@ -1,4 +1,5 @@
-// Measures the record of a large made-up network beside the budgets: node benchmarks/network.mjs FOLDER, after benchmarks/UpperStill.Network made its database there. Run by ./bench network.
+// Measures the record of a large made-up network beside the budgets: node benchmarks/network.mjs FOLDER, after
+// benchmarks/UpperStill.Network made its database there. Run by ./bench network.
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
@@ -11,9 +12,18 @@ const { request } = createRequire(join(root, 'tests/e2e/package.json'))('@playwr
 const [folder, stations = '2000'] = process.argv.slice(2);
 const address = `http://localhost:${20000 + Math.floor(Math.random() * 20000)}`;
 const rows = [];
-const row = (what, value, budget, unit) => rows.push({ what, measured: `${value} ${unit}`, budget: budget === null ? '–' : `${budget} ${unit}`, kept: budget === null ? '' : value <= budget ? 'yes' : 'NO' });
+const row = (what, value, budget, unit) =>
+  rows.push({
+    what,
+    measured: `${value} ${unit}`,
+    budget: budget === null ? '–' : `${budget} ${unit}`,
+    kept: budget === null ? '' : value <= budget ? 'yes' : 'NO',
+  });
 
-const server = spawn('dotnet', ['UpperStill.Server.dll', '--urls', address, '--data', folder, '--demo', 'true'], { cwd: join(root, 'artifacts/app'), stdio: 'ignore' });
+const server = spawn('dotnet', ['UpperStill.Server.dll', '--urls', address, '--data', folder, '--demo', 'true'], {
+  cwd: join(root, 'artifacts/app'),
+  stdio: 'ignore',
+});
 process.on('exit', () => server.kill('SIGKILL'));
 const began = performance.now();
 for (;;) {
@@ -30,7 +40,10 @@ await signIn(http, address);
 const resident = () => Math.round(Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) / 1000);
 
 let seed = 7;
-const any = (most) => (seed = (seed * 48271) % 2147483647) % most;
+function any(most) {
+  seed = (seed * 48271) % 2147483647;
+  return seed % most;
+}
 // A server that has just started compiles what it is asked for the first time; a season is not its first minute.
 const WARM = 5;
 async function times(path, count = 100) {

@@ -9,7 +9,9 @@ const server = new Server(15_097);
 await server.start();
 const ask = await coordinator(server.address);
 const { paths, components } = JSON.parse((await ask('GET', '/api/description.json')).text);
-const allowed = Object.fromEntries(JSON.parse((await ask('GET', '/api/core')).text).map(({ name, longest: most }) => [name, most]));
+const allowed = Object.fromEntries(
+  JSON.parse((await ask('GET', '/api/core')).text).map(({ name, longest: most }) => [name, most]),
+);
 const context = JSON.parse((await ask('GET', '/api/stations/HAR-2')).text).context;
 const someEntries = [];
 for (const { visit } of JSON.parse((await ask('GET', '/api/reviews')).text).slice(0, 3)) {
@@ -45,13 +47,44 @@ function value(schema, name, many, deep = 0) {
     case 'integer':
       return /month/i.test(name) ? 1 + (counter++ % 12) : 1 + (counter++ % 9);
     case 'number':
-      return /month/i.test(name) ? 1 + (counter++ % 12) : /day$/i.test(name) ? 1 + (counter++ % 28) : /latitude|longitude|bearing|deg/i.test(name) ? (counter++ % 800) / 10 : Math.round((1 + ((counter++ * 7919) % 977) / 100) * 100) / 100;
+      return /month/i.test(name)
+        ? 1 + (counter++ % 12)
+        : /day$/i.test(name)
+          ? 1 + (counter++ % 28)
+          : /latitude|longitude|bearing|deg/i.test(name)
+            ? (counter++ % 800) / 10
+            : Math.round((1 + ((counter++ * 7919) % 977) / 100) * 100) / 100;
     case 'array':
-      return name === 'entries' ? many(Math.max(1, someEntries.length), (i) => ({ ...someEntries[i % someEntries.length], receipt: undefined, visit: someEntries[0].visit, id: uuid() })) : many(3, () => value(of.items, name, (n, make) => Array.from({ length: 2 }, (_, i) => make(i)), deep + 1));
+      return name === 'entries'
+        ? many(Math.max(1, someEntries.length), (i) => ({
+            ...someEntries[i % someEntries.length],
+            receipt: undefined,
+            visit: someEntries[0].visit,
+            id: uuid(),
+          }))
+        : many(3, () => value(of.items, name, (_n, make) => Array.from({ length: 2 }, (_, i) => make(i)), deep + 1));
     case 'object':
-      return Object.fromEntries(Object.entries(of.properties ?? {}).map(([key, property]) => [key, value(property, key, many, deep + 1)]).filter(([, said]) => said !== undefined));
+      return Object.fromEntries(
+        Object.entries(of.properties ?? {})
+          .map(([key, property]) => [key, value(property, key, many, deep + 1)])
+          .filter(([, said]) => said !== undefined),
+      );
     default:
-      return of.format === 'uuid' ? uuid() : of.format === 'date' ? day() : of.format === 'date-time' ? `${day()}T10:00:00+01:00` : of.format === 'time' ? '10:00:00' : name === 'text' && deep < 2 ? many(1, () => `${day()}; 3.${counter % 10}\n`).join('') : name === 'written' ? `${1 + (counter++ % 90) / 10}` : name === 'method' ? `m${counter++ % 5}` : 'x';
+      return of.format === 'uuid'
+        ? uuid()
+        : of.format === 'date'
+          ? day()
+          : of.format === 'date-time'
+            ? `${day()}T10:00:00+01:00`
+            : of.format === 'time'
+              ? '10:00:00'
+              : name === 'text' && deep < 2
+                ? many(1, () => `${day()}; 3.${counter % 10}\n`).join('')
+                : name === 'written'
+                  ? `${1 + (counter++ % 90) / 10}`
+                  : name === 'method'
+                    ? `m${counter++ % 5}`
+                    : 'x';
   }
 }
 

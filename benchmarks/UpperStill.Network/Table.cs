@@ -11,7 +11,9 @@ internal sealed class Table
     internal Table(SqliteConnection connection, string name, params string[] columns)
     {
         command = connection.CreateCommand();
-        command.CommandText = $"INSERT INTO \"{name}\" ({string.Join(", ", columns.Select(c => $"\"{c}\""))}) VALUES ({string.Join(", ", columns.Select((_, i) => $"$p{i}"))})";
+        command.CommandText =
+            $"INSERT INTO \"{name}\" ({string.Join(", ", columns.Select(c => $"\"{c}\""))}) VALUES "
+            + $"({string.Join(", ", columns.Select((_, i) => $"$p{i}"))})";
         parameters = [.. columns.Select((_, i) => command.Parameters.Add(new SqliteParameter($"$p{i}", null)))];
     }
 

@@ -16,9 +16,7 @@ namespace UpperStill.Browser;
 public static partial class Door
 {
     /// <summary>Nothing runs at start; the worker calls <see cref="Invoke"/>.</summary>
-    public static void Main()
-    {
-    }
+    public static void Main() { }
 
     private static readonly FoldMemory Memory = new();
 
@@ -29,9 +27,20 @@ public static partial class Door
     /// <param name="reader">as-read, m or ft.</param>
     /// <returns>The field sheet as JSON.</returns>
     [JSExport]
-    public static string Fold(string context, string changed, bool afresh, string reader) => Encoding.UTF8.GetString(Memory.Fold(
-        Encoding.UTF8.GetBytes(context), Encoding.UTF8.GetBytes(changed), afresh,
-        reader switch { "m" => ReaderUnit.Metres, "ft" => ReaderUnit.Feet, _ => ReaderUnit.AsRead }));
+    public static string Fold(string context, string changed, bool afresh, string reader) =>
+        Encoding.UTF8.GetString(
+            Memory.Fold(
+                Encoding.UTF8.GetBytes(context),
+                Encoding.UTF8.GetBytes(changed),
+                afresh,
+                reader switch
+                {
+                    "m" => ReaderUnit.Metres,
+                    "ft" => ReaderUnit.Feet,
+                    _ => ReaderUnit.AsRead,
+                }
+            )
+        );
 
     private static readonly SimulatedBoat Boat = new();
     private static SondeTable table = new();
@@ -41,7 +50,8 @@ public static partial class Door
     /// <param name="command">A <see cref="BoatCommand"/> as JSON.</param>
     /// <returns>A <see cref="BoatLines"/> as JSON.</returns>
     [JSExport]
-    public static string Simulate(string command) => JsonSerializer.Serialize(Boat.Do(JsonSerializer.Deserialize(command, BoatJson.Default.BoatCommand)!), BoatJson.Default.BoatLines);
+    public static string Simulate(string command) =>
+        JsonSerializer.Serialize(Boat.Do(JsonSerializer.Deserialize(command, BoatJson.Default.BoatCommand)!), BoatJson.Default.BoatLines);
 
     /// <summary>Reads lines of the boat's instruments.</summary>
     /// <param name="instrument"><c>receiver</c>, <c>sonde</c>, or <c>sonde-anew</c> where another sonde begins.</param>
@@ -51,7 +61,10 @@ public static partial class Door
     public static string Lines(string instrument, string lines)
     {
         table = instrument == "sonde-anew" ? new SondeTable() : table;
-        return JsonSerializer.Serialize(instrument == "receiver" ? InstrumentLines.OfReceiver(lines) : InstrumentLines.OfSonde(lines, table), FormatsJson.Default.InstrumentLines);
+        return JsonSerializer.Serialize(
+            instrument == "receiver" ? InstrumentLines.OfReceiver(lines) : InstrumentLines.OfSonde(lines, table),
+            FormatsJson.Default.InstrumentLines
+        );
     }
 
     /// <summary>Looks at the head of a logged cast.</summary>
@@ -63,7 +76,8 @@ public static partial class Door
     /// <summary>Begins to read a logged cast.</summary>
     /// <param name="request">A <see cref="CastRequest"/> as JSON.</param>
     [JSExport]
-    public static void CastBegin(string request) => cast = new CastReader(JsonSerializer.Deserialize(request, FormatsJson.Default.CastRequest)!);
+    public static void CastBegin(string request) =>
+        cast = new CastReader(JsonSerializer.Deserialize(request, FormatsJson.Default.CastRequest)!);
 
     /// <summary>Takes the next bytes of the cast that was begun.</summary>
     /// <param name="chunk">The bytes.</param>
@@ -88,7 +102,9 @@ public static partial class Door
     public static string Outside(string operation, string request)
     {
         using var given = JsonDocument.Parse(request);
-        return OperationTable.All.TryGetValue(operation, out var found) && found.Outside(given.RootElement) is { } outside ? JsonSerializer.Serialize(outside, CoreJson.Default.NumberOutside) : string.Empty;
+        return OperationTable.All.TryGetValue(operation, out var found) && found.Outside(given.RootElement) is { } outside
+            ? JsonSerializer.Serialize(outside, CoreJson.Default.NumberOutside)
+            : string.Empty;
     }
 
     /// <summary>Runs an operation on JSON.</summary>
@@ -96,7 +112,8 @@ public static partial class Door
     /// <param name="request">The request as JSON.</param>
     /// <returns>The response as JSON, the same characters as the server would answer.</returns>
     [JSExport]
-    public static string Invoke(string operation, string request) => OperationTable.All.TryGetValue(operation, out var found)
-        ? Encoding.UTF8.GetString(found.Invoke(Encoding.UTF8.GetBytes(request)))
-        : throw new ArgumentException($"There is no operation {operation}.", nameof(operation));
+    public static string Invoke(string operation, string request) =>
+        OperationTable.All.TryGetValue(operation, out var found)
+            ? Encoding.UTF8.GetString(found.Invoke(Encoding.UTF8.GetBytes(request)))
+            : throw new ArgumentException($"There is no operation {operation}.", nameof(operation));
 }

@@ -10,14 +10,19 @@ internal static class CsvTable
     /// <summary>Opens one.</summary>
     /// <param name="text">The file; it stays open.</param>
     /// <param name="longestField">A longer field is refused with a <see cref="CsvHelperException"/>, before it fills the memory.</param>
-    internal static CsvReader Open(TextReader text, int longestField) => new(text, new CsvConfiguration(CultureInfo.InvariantCulture)
-    {
-        DetectDelimiter = true,
-        DetectDelimiterValues = [",", ";", "\t"],
-        BadDataFound = null,
-        MissingFieldFound = null,
-        IgnoreBlankLines = true,
-        TrimOptions = TrimOptions.Trim,
-        MaxFieldSize = longestField,
-    }, leaveOpen: true);
+    internal static CsvReader Open(TextReader text, int longestField) =>
+        new(
+            text,
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                DetectDelimiter = true,
+                DetectDelimiterValues = [",", ";", "\t"],
+                BadDataFound = null,
+                MissingFieldFound = null,
+                IgnoreBlankLines = true,
+                TrimOptions = TrimOptions.Trim,
+                MaxFieldSize = longestField,
+            },
+            leaveOpen: true
+        );
 }

@@ -7,7 +7,11 @@ namespace UpperStill.Formats;
 
 /// <summary>JSON of what is read on the device: casts and lines of instruments.</summary>
 // Answers are only ever written: without the means to read them they are small. What is asked with as well stands by itself.
-[JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase, DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull)]
+[JsonSourceGenerationOptions(
+    GenerationMode = JsonSourceGenerationMode.Metadata,
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull
+)]
 [JsonSerializable(typeof(CastLayout), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(CastRequest))]
 [JsonSerializable(typeof(CastColumn))]

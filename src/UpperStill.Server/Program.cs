@@ -73,11 +73,17 @@ builder.Services.AddHostedService(services => services.GetRequiredService<Simula
 builder.Services.AddSingleton<IPassCalendar, SimulatedPasses>();
 builder.Services.AddSingleton<IForecastService, SimulatedForecast>();
 builder.Services.AddSingleton<ITideConstants, SimulatedTide>();
-builder.Services.AddSingleton<ILaboratoryLink>(new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60))));
+builder.Services.AddSingleton<ILaboratoryLink>(
+    new SimulatedLaboratory(clock, TimeSpan.FromSeconds(builder.Configuration.GetValue("laboratory-works-s", 60)))
+);
 var backups = builder.Configuration["backup-to"] is { Length: > 0 } given ? Path.GetFullPath(given) : null;
 if (backups is not null)
 {
-    builder.Services.AddHostedService(services => new NightlyBackup(instance, backups, services.GetRequiredService<ILogger<NightlyBackup>>()));
+    builder.Services.AddHostedService(services => new NightlyBackup(
+        instance,
+        backups,
+        services.GetRequiredService<ILogger<NightlyBackup>>()
+    ));
 }
 
 builder.Services.AddHealth(instance, backups);
@@ -105,43 +111,64 @@ builder.Services.ConfigureHttpJsonOptions(options =>
     json.TypeInfoResolver = (json.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(NoNulls.Refuse);
 });
 builder.Services.AddOpenApi(options => options.AddDocumentTransformer<EntryBodies>().AddSchemaTransformer<OpenCodes>());
-builder.Services.AddProblemDetails(problems => problems.CustomizeProblemDetails = context =>
-{
-    if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
+builder.Services.AddProblemDetails(problems =>
+    problems.CustomizeProblemDetails = context =>
     {
-        context.ProblemDetails.Title = "More than 1 MB in one request.";
-        context.ProblemDetails.Detail = "No reading is that long; nothing of it was kept. Send it in parts.";
+        if (context.ProblemDetails.Status == StatusCodes.Status413PayloadTooLarge)
+        {
+            context.ProblemDetails.Title = "More than 1 MB in one request.";
+            context.ProblemDetails.Detail = "No reading is that long; nothing of it was kept. Send it in parts.";
+        }
+        else if (StorageFaults.Of(context.Exception) is StorageFault.Full)
+        {
+            context.ProblemDetails.Title = "The server has no room left.";
+            context.ProblemDetails.Detail =
+                "Nothing of this was kept. What waits on a device stays there and is sent again by itself; tell whoever runs this instance.";
+        }
+        else if (StorageFaults.Of(context.Exception) is StorageFault.Busy)
+        {
+            context.ProblemDetails.Title = "Somebody else is writing just now.";
+            context.ProblemDetails.Detail = "Nothing of this was kept. Try again in a moment.";
+        }
+        else if (context.Exception is UnknownChoiceException unknown)
+        {
+            context.ProblemDetails.Title = unknown.Message;
+            context.ProblemDetails.Detail = "Nothing else is shown in its place. Give one of these, or leave it away.";
+        }
+        else if (context.Exception is CsvHelperException)
+        {
+            context.ProblemDetails.Title = "A field of the table is longer than any number or name.";
+            context.ProblemDetails.Detail =
+                "Most often a quotation mark is opened and never closed. Nothing of it was kept. Look at the file as text, or save "
+                + "it from the spreadsheet again.";
+        }
     }
-    else if (StorageFaults.Of(context.Exception) is StorageFault.Full)
-    {
-        context.ProblemDetails.Title = "The server has no room left.";
-        context.ProblemDetails.Detail = "Nothing of this was kept. What waits on a device stays there and is sent again by itself; tell whoever runs this instance.";
-    }
-    else if (StorageFaults.Of(context.Exception) is StorageFault.Busy)
-    {
-        context.ProblemDetails.Title = "Somebody else is writing just now.";
-        context.ProblemDetails.Detail = "Nothing of this was kept. Try again in a moment.";
-    }
-    else if (context.Exception is UnknownChoiceException unknown)
-    {
-        context.ProblemDetails.Title = unknown.Message;
-        context.ProblemDetails.Detail = "Nothing else is shown in its place. Give one of these, or leave it away.";
-    }
-    else if (context.Exception is CsvHelperException)
-    {
-        context.ProblemDetails.Title = "A field of the table is longer than any number or name.";
-        context.ProblemDetails.Detail = "Most often a quotation mark is opened and never closed. Nothing of it was kept. Look at the file as text, or save it from the spreadsheet again.";
-    }
-});
+);
 builder.Services.AddRateLimiter(limiter =>
 {
     limiter.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-    limiter.AddPolicy(CoreEndpoints.RateLimit, http => RateLimitPartition.GetTokenBucketLimiter(
-        http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
-        _ => new TokenBucketRateLimiterOptions { TokenLimit = 400, TokensPerPeriod = 100, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
-    limiter.AddPolicy(SessionEndpoints.RateLimit, http => RateLimitPartition.GetTokenBucketLimiter(
-        http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
-        _ => new TokenBucketRateLimiterOptions { TokenLimit = 60, TokensPerPeriod = 1, ReplenishmentPeriod = TimeSpan.FromSeconds(1) }));
+    limiter.AddPolicy(CoreEndpoints.RateLimit, http =>
+        RateLimitPartition.GetTokenBucketLimiter(
+            http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+            _ => new TokenBucketRateLimiterOptions
+            {
+                TokenLimit = 400,
+                TokensPerPeriod = 100,
+                ReplenishmentPeriod = TimeSpan.FromSeconds(1),
+            }
+        )
+    );
+    limiter.AddPolicy(SessionEndpoints.RateLimit, http =>
+        RateLimitPartition.GetTokenBucketLimiter(
+            http.Connection.RemoteIpAddress?.ToString() ?? "unknown",
+            _ => new TokenBucketRateLimiterOptions
+            {
+                TokenLimit = 60,
+                TokensPerPeriod = 1,
+                ReplenishmentPeriod = TimeSpan.FromSeconds(1),
+            }
+        )
+    );
 });
 
 var app = builder.Build();
@@ -153,7 +180,10 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     Durable.OwnFolder(instance.DataFolder);
     if (DataFolderLock.Take(instance) is not { } alone)
     {
-        await Console.Error.WriteLineAsync($"Another server is running on {instance.DataFolder}. One at a time: stop that one, or give this one a folder of its own with --data DIR.");
+        await Console.Error.WriteLineAsync(
+            $"Another server is running on {instance.DataFolder}. One at a time: stop that one, or give this one a folder of its "
+                + "own with --data DIR."
+        );
         Environment.ExitCode = 1;
         return;
     }
@@ -163,11 +193,19 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     var book = scope.ServiceProvider.GetRequiredService<FieldBook>();
     try
     {
-        await DatabaseSetup.PrepareAsync(book, scope.ServiceProvider.GetRequiredService<UserManager<Person>>(), instance, clock, CancellationToken.None);
+        await DatabaseSetup.PrepareAsync(
+            book,
+            scope.ServiceProvider.GetRequiredService<UserManager<Person>>(),
+            instance,
+            clock,
+            CancellationToken.None
+        );
     }
     catch (BrokenBookException broken)
     {
-        await Console.Error.WriteLineAsync($"{broken.Message}\nNothing is served, so that nothing more is written over it. See docs/operating.md, “When something is wrong”.");
+        await Console.Error.WriteLineAsync(
+            $"{broken.Message}\nNothing is served, so that nothing more is written over it. See docs/operating.md, “When something is wrong”."
+        );
         Environment.ExitCode = 1;
         return;
     }
@@ -180,7 +218,10 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
             Console.WriteLine(change);
         }
 
-        Console.WriteLine($"Rebuilt {await book.Visits.CountAsync()} visits from {await book.Entries.CountAsync()} entries; {changes.Count} published values changed.");
+        Console.WriteLine(
+            $"Rebuilt {await book.Visits.CountAsync()} visits from {await book.Entries.CountAsync()} entries; {changes.Count} "
+                + "published values changed."
+        );
         return;
     }
 
@@ -194,38 +235,47 @@ if (Assembly.GetEntryAssembly()?.GetName().Name != "GetDocument.Insider")
     {
         var first = app.Services.GetRequiredService<FirstCoordinator>();
         app.Lifetime.ApplicationStarted.Register(() =>
-            Console.WriteLine($"Nobody is in this group yet. The one-time link for its first coordinator stands in {first.Keep(app.Urls.First() + folder)}, which only you can read."));
+            Console.WriteLine(
+                "Nobody is in this group yet. The one-time link for its first coordinator stands in "
+                    + $"{first.Keep(app.Urls.First() + folder)}, which only you can read."
+            )
+        );
     }
 }
 
 app.UseProxy();
 app.UseBasePath(folder);
-app.UseExceptionHandler(new ExceptionHandlerOptions
-{
-    StatusCodeSelector = e => e switch
+app.UseExceptionHandler(
+    new ExceptionHandlerOptions
     {
-        BadHttpRequestException bad => bad.StatusCode,
-        JsonException or CsvHelperException => StatusCodes.Status400BadRequest,
-        _ when StorageFaults.Of(e) is StorageFault.Full => StatusCodes.Status507InsufficientStorage,
-        _ when StorageFaults.Of(e) is StorageFault.Busy => StatusCodes.Status503ServiceUnavailable,
-        _ => StatusCodes.Status500InternalServerError,
-    },
-    SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException or CsvHelperException,
-});
+        StatusCodeSelector = e =>
+            e switch
+            {
+                BadHttpRequestException bad => bad.StatusCode,
+                JsonException or CsvHelperException => StatusCodes.Status400BadRequest,
+                _ when StorageFaults.Of(e) is StorageFault.Full => StatusCodes.Status507InsufficientStorage,
+                _ when StorageFaults.Of(e) is StorageFault.Busy => StatusCodes.Status503ServiceUnavailable,
+                _ => StatusCodes.Status500InternalServerError,
+            },
+        SuppressDiagnosticsCallback = context => context.Exception is BadHttpRequestException or CsvHelperException,
+    }
+);
 app.UseStatusCodePages();
-app.UseSecurityHeaders(new HeaderPolicyCollection()
-    .AddDefaultSecurityHeaders()
-    .AddContentSecurityPolicy(policy =>
-    {
-        policy.AddDefaultSrc().Self();
-        policy.AddScriptSrc().Self().WasmUnsafeEval();
-        policy.AddStyleSrc().Self();
-        policy.AddImgSrc().Self().Data().Blob();
-        policy.AddObjectSrc().None();
-        policy.AddBaseUri().Self();
-        policy.AddFormAction().Self();
-        policy.AddFrameAncestors().None();
-    }));
+app.UseSecurityHeaders(
+    new HeaderPolicyCollection()
+        .AddDefaultSecurityHeaders()
+        .AddContentSecurityPolicy(policy =>
+        {
+            policy.AddDefaultSrc().Self();
+            policy.AddScriptSrc().Self().WasmUnsafeEval();
+            policy.AddStyleSrc().Self();
+            policy.AddImgSrc().Self().Data().Blob();
+            policy.AddObjectSrc().None();
+            policy.AddBaseUri().Self();
+            policy.AddFormAction().Self();
+            policy.AddFrameAncestors().None();
+        })
+);
 app.UsePlainRequests();
 app.UseRateLimiter();
 app.UseAuthentication();
@@ -262,8 +312,11 @@ if (DemoAfresh.IsOffered(builder.Configuration, instance))
     app.MapDemoAfresh();
 }
 
-app.Map("/api/{**rest}", () => Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json."))
-    .ExcludeFromDescription().For(AccessLevel.Anyone, form: false);
+app.Map("/api/{**rest}", () =>
+        Results.Problem(statusCode: StatusCodes.Status404NotFound, title: "No such address.", detail: "See GET /api/description.json.")
+    )
+    .ExcludeFromDescription()
+    .For(AccessLevel.Anyone, form: false);
 app.MapWebApplication(folder);
 await app.RunAsync();
 

@@ -127,9 +127,10 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     }
 
     /// <inheritdoc/>
-    public override int SaveChanges(bool acceptAllChangesOnSuccess) => ChangeTracker.Entries<EntryRow>().Any(e => e.State == EntityState.Added)
-        ? throw new InvalidOperationException("Entries are saved with SaveChangesAsync, which links them.")
-        : base.SaveChanges(acceptAllChangesOnSuccess);
+    public override int SaveChanges(bool acceptAllChangesOnSuccess) =>
+        ChangeTracker.Entries<EntryRow>().Any(e => e.State == EntityState.Added)
+            ? throw new InvalidOperationException("Entries are saved with SaveChangesAsync, which links them.")
+            : base.SaveChanges(acceptAllChangesOnSuccess);
 
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder builder)
@@ -216,8 +217,19 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         });
         builder.Entity<ReadingRow>(reading =>
         {
-            reading.HasKey(r => new { r.Visit, r.Protocol, r.Parameter, r.Item });
-            reading.HasIndex(r => new { r.Station, r.Parameter, r.Day });
+            reading.HasKey(r => new
+            {
+                r.Visit,
+                r.Protocol,
+                r.Parameter,
+                r.Item,
+            });
+            reading.HasIndex(r => new
+            {
+                r.Station,
+                r.Parameter,
+                r.Day,
+            });
             reading.Property(r => r.Censored).HasConversion<string>();
         });
         builder.Entity<RecordRow>(record =>
@@ -250,12 +262,24 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
         });
         builder.Entity<AnswerRow>(answer =>
         {
-            answer.HasKey(a => new { a.Reader, a.Subject, a.Station });
+            answer.HasKey(a => new
+            {
+                a.Reader,
+                a.Subject,
+                a.Station,
+            });
             answer.Property(a => a.Reader).HasConversion<string>();
             answer.Property(a => a.Subject).HasConversion(s => s.Code, code => new Parameter(code));
         });
         builder.Entity<StationMarkRow>().HasKey(m => m.Station);
-        builder.Entity<SeriesJoinRow>().HasKey(j => new { j.Station, j.Subject, j.Day });
+        builder
+            .Entity<SeriesJoinRow>()
+            .HasKey(j => new
+            {
+                j.Station,
+                j.Subject,
+                j.Day,
+            });
         builder.Entity<BenchmarkRow>(limit =>
         {
             limit.HasKey(l => l.Id);
@@ -272,7 +296,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     }
 
     // ISO 8601 with the offset: the local clock time of a reading must survive.
-    private sealed class InstantWithOffset() : ValueConverter<DateTimeOffset, string>(
-        v => v.ToString("O", CultureInfo.InvariantCulture),
-        v => DateTimeOffset.Parse(v, CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind));
+    private sealed class InstantWithOffset()
+        : ValueConverter<DateTimeOffset, string>(
+            v => v.ToString("O", CultureInfo.InvariantCulture),
+            v => DateTimeOffset.Parse(v, CultureInfo.InvariantCulture, DateTimeStyles.RoundtripKind)
+        );
 }

@@ -16,9 +16,11 @@ public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
     {
         ArgumentNullException.ThrowIfNull(options);
         // A list in a query is one parameter: the same query however long it is, made ready once.
-        options.UseSqlite(
-            $"Data Source={file};Foreign Keys=True;Default Timeout=30;Pooling={pooled}",
-            sqlite => sqlite.UseParameterizedCollectionMode(ParameterTranslationMode.Parameter)).AddInterceptors(new FullySynchronous());
+        options
+            .UseSqlite($"Data Source={file};Foreign Keys=True;Default Timeout=30;Pooling={pooled}", sqlite =>
+                sqlite.UseParameterizedCollectionMode(ParameterTranslationMode.Parameter)
+            )
+            .AddInterceptors(new FullySynchronous());
     }
 
     /// <summary>Opens a database file by itself, beside or without a server; it is closed for good with this context.</summary>
@@ -47,7 +49,11 @@ public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
             }
         }
 
-        public override async Task ConnectionOpenedAsync(DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        public override async Task ConnectionOpenedAsync(
+            DbConnection connection,
+            ConnectionEndEventData eventData,
+            CancellationToken cancellationToken = default
+        )
         {
             if (Writes(connection))
             {
@@ -57,7 +63,9 @@ public sealed class FieldBookFactory : IDesignTimeDbContextFactory<FieldBook>
             }
         }
 
-        // Whether there is a database is asked of a connection that may only read; a copy that is not in WAL yet would refuse the pragma there.
-        private static bool Writes(DbConnection connection) => !connection.ConnectionString.Contains("Mode=ReadOnly", StringComparison.OrdinalIgnoreCase);
+        // Whether there is a database is asked of a connection that may only read; a copy that is not in WAL yet would refuse the pragma
+        // there.
+        private static bool Writes(DbConnection connection) =>
+            !connection.ConnectionString.Contains("Mode=ReadOnly", StringComparison.OrdinalIgnoreCase);
     }
 }

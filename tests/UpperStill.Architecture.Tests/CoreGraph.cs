@@ -4,7 +4,8 @@ using Microsoft.CodeAnalysis.CSharp.Syntax;
 
 namespace UpperStill.Architecture.Tests;
 
-/// <summary>Which folder of Core uses which, read from the code as the compiler understands it: constants, strings put together and references in comments included.</summary>
+/// <summary>Which folder of Core uses which, read from the code as the compiler understands it: constants, strings put together and
+/// references in comments included.</summary>
 internal sealed class CoreGraph
 {
     private static readonly Lazy<CoreGraph> Read = new(() => new CoreGraph());
@@ -15,10 +16,20 @@ internal sealed class CoreGraph
         var options = new CSharpParseOptions(LanguageVersion.Latest, DocumentationMode.Parse);
         var trees = Files.Select(f => CSharpSyntaxTree.ParseText(File.ReadAllText(f), options, f)).ToList();
         var implicitUsings = CSharpSyntaxTree.ParseText(
-            "global using System; global using System.Collections.Generic; global using System.IO; global using System.Linq; global using System.Threading; global using System.Threading.Tasks;", options);
-        var references = ((string)AppContext.GetData("TRUSTED_PLATFORM_ASSEMBLIES")!).Split(Path.PathSeparator)
-            .Where(p => !Path.GetFileName(p).StartsWith("UpperStill.", StringComparison.Ordinal)).Select(p => MetadataReference.CreateFromFile(p));
-        var code = CSharpCompilation.Create("Core", [.. trees, implicitUsings], references, new CSharpCompilationOptions(OutputKind.DynamicallyLinkedLibrary));
+            "global using System; global using System.Collections.Generic; global using System.IO; global using System.Linq; global "
+                + "using System.Threading; global using System.Threading.Tasks;",
+            options
+        );
+        var references = ((string)AppContext.GetData("TRUSTED_PLATFORM_ASSEMBLIES")!)
+            .Split(Path.PathSeparator)
+            .Where(p => !Path.GetFileName(p).StartsWith("UpperStill.", StringComparison.Ordinal))
+            .Select(p => MetadataReference.CreateFromFile(p));
+        var code = CSharpCompilation.Create(
+            "Core",
+            [.. trees, implicitUsings],
+            references,
+            new CSharpCompilationOptions(OutputKind.DynamicallyLinkedLibrary)
+        );
         foreach (var tree in trees)
         {
             var model = code.GetSemanticModel(tree);
@@ -35,7 +46,16 @@ internal sealed class CoreGraph
 
     /// <summary>Every file of Core.</summary>
     internal static IReadOnlyList<string> Files { get; } =
-        [.. Directory.EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories).Where(f => Folder(f) is not "bin" and not "obj" && !Folder(f).StartsWith("bin/", StringComparison.Ordinal) && !Folder(f).StartsWith("obj/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
+    [
+        .. Directory
+            .EnumerateFiles(Source, "*.cs", SearchOption.AllDirectories)
+            .Where(f =>
+                Folder(f) is not "bin" and not "obj"
+                && !Folder(f).StartsWith("bin/", StringComparison.Ordinal)
+                && !Folder(f).StartsWith("obj/", StringComparison.Ordinal)
+            )
+            .Order(StringComparer.Ordinal),
+    ];
 
     /// <summary>Every arrow from one folder to another, with an example of what draws it.</summary>
     internal IEnumerable<(string From, string To, string Example)> Arrows => arrows.Select(a => (a.Key.From, a.Key.To, a.Value.First()));
@@ -69,7 +89,12 @@ internal sealed class CoreGraph
                 type = outer;
             }
 
-            var (from, to) = (Folder(file), type?.OriginalDefinition.DeclaringSyntaxReferences.FirstOrDefault()?.SyntaxTree.FilePath is { Length: > 0 } declared ? Folder(declared) : null);
+            var (from, to) = (
+                Folder(file),
+                type?.OriginalDefinition.DeclaringSyntaxReferences.FirstOrDefault()?.SyntaxTree.FilePath is { Length: > 0 } declared
+                    ? Folder(declared)
+                    : null
+            );
             if (to is null || from == to)
             {
                 continue;

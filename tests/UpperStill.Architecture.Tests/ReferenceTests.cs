@@ -24,7 +24,10 @@ public class ReferenceTests
     public void A_project_refers_only_downward(string project)
     {
         Assert.True(Allowed.ContainsKey(project), $"{project} has no place in the order of the projects.");
-        Assert.Subset(Allowed[project].ToHashSet(), References(project, "ProjectReference").Select(p => Path.GetFileNameWithoutExtension(p)).ToHashSet());
+        Assert.Subset(
+            Allowed[project].ToHashSet(),
+            References(project, "ProjectReference").Select(p => Path.GetFileNameWithoutExtension(p)).ToHashSet()
+        );
     }
 
     [Fact]
@@ -48,12 +51,19 @@ public class ReferenceTests
     [InlineData("Guid.CreateVersion7")]
     public void Core_has_no_clock_no_chance_and_no_input_or_output(string name) =>
         Assert.DoesNotContain(
-            Directory.EnumerateFiles(Path.Combine(Source, "UpperStill.Core"), "*.cs", SearchOption.AllDirectories)
+            Directory
+                .EnumerateFiles(Path.Combine(Source, "UpperStill.Core"), "*.cs", SearchOption.AllDirectories)
                 .Where(f => !f.Contains($"{Path.DirectorySeparatorChar}obj{Path.DirectorySeparatorChar}", StringComparison.Ordinal)),
-            file => File.ReadAllText(file).Contains(name, StringComparison.Ordinal));
+            file => File.ReadAllText(file).Contains(name, StringComparison.Ordinal)
+        );
 
     private static string[] References(string project, string kind) =>
-        [.. XDocument.Load(Path.Combine(Source, project, project + ".csproj")).Descendants(kind).Select(r => r.Attribute("Include")!.Value.Replace('\\', '/'))];
+        [
+            .. XDocument
+                .Load(Path.Combine(Source, project, project + ".csproj"))
+                .Descendants(kind)
+                .Select(r => r.Attribute("Include")!.Value.Replace('\\', '/')),
+        ];
 
     internal static string Root()
     {

@@ -16,7 +16,19 @@ public sealed class PhotoMetadataTests
     [InlineData(false)]
     public void A_jpeg_loses_position_and_words_and_keeps_its_way_up_and_its_picture(bool little)
     {
-        byte[] photo = [0xFF, 0xD8, .. Segment(0xE1, Exif(6, little)), .. Segment(0xE1, "http://ns.adobe.com/xap/1.0/\0<x/>"u8.ToArray()), .. Colours, .. Segment(0xFE, "by the boathouse"u8.ToArray()), .. Segment(0xED, "where"u8.ToArray()), 0xFF, .. Quantization, .. Picture];
+        byte[] photo =
+        [
+            0xFF,
+            0xD8,
+            .. Segment(0xE1, Exif(6, little)),
+            .. Segment(0xE1, "http://ns.adobe.com/xap/1.0/\0<x/>"u8.ToArray()),
+            .. Colours,
+            .. Segment(0xFE, "by the boathouse"u8.ToArray()),
+            .. Segment(0xED, "where"u8.ToArray()),
+            0xFF,
+            .. Quantization,
+            .. Picture,
+        ];
         var plain = PhotoMetadata.Without(photo)!;
 
         var text = Encoding.Latin1.GetString(plain);
@@ -24,15 +36,40 @@ public sealed class PhotoMetadataTests
         Assert.DoesNotContain("boathouse", text, StringComparison.Ordinal);
         Assert.DoesNotContain("xap", text, StringComparison.Ordinal);
         Assert.DoesNotContain("where", text, StringComparison.Ordinal);
-        Assert.Equal([0xFF, 0xD8, .. Segment(0xE1, [.. "Exif\0\0"u8, .. "MM"u8, 0, 42, 0, 0, 0, 8, 0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, 6, 0, 0, 0, 0, 0, 0]), .. Colours, .. Quantization, .. Picture], plain);
+        Assert.Equal(
+            [
+                0xFF,
+                0xD8,
+                .. Segment(0xE1, [.. "Exif\0\0"u8, .. "MM"u8, 0, 42, 0, 0, 0, 8, 0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, 6, 0, 0, 0, 0, 0, 0]),
+                .. Colours,
+                .. Quantization,
+                .. Picture,
+            ],
+            plain
+        );
         Assert.Equal(plain, PhotoMetadata.Without(plain));
     }
 
     [Fact]
     public void A_png_keeps_only_what_makes_the_picture()
     {
-        byte[] photo = [.. Begin, .. Chunk("IHDR", new byte[13]), .. Chunk("tEXt", "Author\0somebody"u8.ToArray()), .. Chunk("eXIf", "51.5 N"u8.ToArray()), .. Chunk("gAMA", new byte[4]), .. Chunk("IDAT", [1, 2, 3]), .. Chunk("tIME", new byte[7]), .. Chunk("IEND", []), 9, 9];
-        Assert.Equal([.. Begin, .. Chunk("IHDR", new byte[13]), .. Chunk("gAMA", new byte[4]), .. Chunk("IDAT", [1, 2, 3]), .. Chunk("IEND", [])], PhotoMetadata.Without(photo)!);
+        byte[] photo =
+        [
+            .. Begin,
+            .. Chunk("IHDR", new byte[13]),
+            .. Chunk("tEXt", "Author\0somebody"u8.ToArray()),
+            .. Chunk("eXIf", "51.5 N"u8.ToArray()),
+            .. Chunk("gAMA", new byte[4]),
+            .. Chunk("IDAT", [1, 2, 3]),
+            .. Chunk("tIME", new byte[7]),
+            .. Chunk("IEND", []),
+            9,
+            9,
+        ];
+        Assert.Equal(
+            [.. Begin, .. Chunk("IHDR", new byte[13]), .. Chunk("gAMA", new byte[4]), .. Chunk("IDAT", [1, 2, 3]), .. Chunk("IEND", [])],
+            PhotoMetadata.Without(photo)!
+        );
     }
 
     [Fact]
@@ -70,7 +107,8 @@ public sealed class PhotoMetadataTests
     private static byte[] Segment(byte kind, byte[] body) => [0xFF, kind, (byte)((body.Length + 2) >> 8), (byte)(body.Length + 2), .. body];
 
     // The check sum is not looked at here; it goes along as it is.
-    private static byte[] Chunk(string kind, byte[] body) => [0, 0, 0, (byte)body.Length, .. Encoding.ASCII.GetBytes(kind), .. body, 1, 2, 3, 4];
+    private static byte[] Chunk(string kind, byte[] body) =>
+        [0, 0, 0, (byte)body.Length, .. Encoding.ASCII.GetBytes(kind), .. body, 1, 2, 3, 4];
 
     // Two entries: a position in words, and which way up.
     private static byte[] Exif(ushort way, bool little)

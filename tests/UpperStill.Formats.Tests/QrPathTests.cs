@@ -5,8 +5,8 @@ namespace UpperStill.Formats.Tests;
 public class QrPathTests
 {
     [Theory]
-
-    // ISO/IEC 18004, table 7: with correction M version 1 (21 modules) holds 20 letters and digits, version 2 (25) 38; four quiet modules on each side.
+    // ISO/IEC 18004, table 7: with correction M version 1 (21 modules) holds 20 letters and digits, version 2 (25) 38; four quiet modules
+    // on each side.
     [InlineData("HAR-1-260812-C1", 29)]
     [InlineData("HAR-1-260812-C1R-IN-THE-NORTH", 33)]
     public void A_number_takes_no_larger_code_than_it_needs(string number, int size) => Assert.Equal(size, QrPath.Of(number).Size);

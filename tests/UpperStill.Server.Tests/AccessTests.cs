@@ -19,14 +19,15 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
-    public static TheoryData<string, AccessLevel> Everybody => new()
-    {
-        { "nobody", AccessLevel.Anyone },
-        { "reader", AccessLevel.SignedIn },
-        { "laboratory", AccessLevel.Writes },
-        { "sampler", AccessLevel.Works },
-        { "coordinator", AccessLevel.CoordinatesAll },
-    };
+    public static TheoryData<string, AccessLevel> Everybody =>
+        new()
+        {
+            { "nobody", AccessLevel.Anyone },
+            { "reader", AccessLevel.SignedIn },
+            { "laboratory", AccessLevel.Writes },
+            { "sampler", AccessLevel.Works },
+            { "coordinator", AccessLevel.CoordinatesAll },
+        };
 
     // Whoever asks every address asks often: sign-ins are counted by the address from which they come.
     private static IPAddress Alone(int who) => IPAddress.Parse($"127.0.0.{10 + who}");
@@ -38,12 +39,21 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         using var http = await server.AsAsync(account == "nobody" ? null : account, from: Alone((int)reach));
         foreach (var (method, path, access, type) in Addresses())
         {
-            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, type) };
+            using var request = new HttpRequestMessage(new HttpMethod(method), path)
+            {
+                Content = new StringContent("{}", Encoding.UTF8, type),
+            };
             using var answer = await http.SendAsync(request, HttpCompletionOption.ResponseHeadersRead, Cancel);
             var title = await TitleAsync(answer);
-            var expected = access.Level <= reach ? null : reach == AccessLevel.Anyone ? NotSignedIn : NotReached;
+            var expected =
+                access.Level <= reach ? null
+                : reach == AccessLevel.Anyone ? NotSignedIn
+                : NotReached;
 
-            Assert.True(expected is null ? title is not (NotSignedIn or NotReached) : title == expected, $"{account}: {method} {path} gave {(int)answer.StatusCode} {title}");
+            Assert.True(
+                expected is null ? title is not (NotSignedIn or NotReached) : title == expected,
+                $"{account}: {method} {path} gave {(int)answer.StatusCode} {title}"
+            );
         }
     }
 
@@ -63,7 +73,10 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         http.DefaultRequestHeaders.Remove("X-Upper-Still");
         foreach (var (method, path, _, type) in Addresses().Where(a => a.Access.Form && a.Method != "GET"))
         {
-            using var request = new HttpRequestMessage(new HttpMethod(method), path) { Content = new StringContent("{}", Encoding.UTF8, type) };
+            using var request = new HttpRequestMessage(new HttpMethod(method), path)
+            {
+                Content = new StringContent("{}", Encoding.UTF8, type),
+            };
             Assert.Equal("This request does not come from this session.", await TitleAsync(await http.SendAsync(request, Cancel)));
         }
     }
@@ -88,12 +101,16 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         if (writes)
         {
             Assert.All((await AnswersAsync(here))!, a => Assert.Equal("kept", (string)a!["status"]!));
-            Assert.All((await AnswersAsync(elsewhere))!, a => Assert.EndsWith("#role-missing", (string)a!["problem"]!["type"]!, StringComparison.Ordinal));
+            Assert.All((await AnswersAsync(elsewhere))!, a =>
+                Assert.EndsWith("#role-missing", (string)a!["problem"]!["type"]!, StringComparison.Ordinal)
+            );
         }
         else if (role == Role.Laboratory)
         {
             // A laboratory writes what it receives and finds; a visit is not its own.
-            Assert.All([.. (await AnswersAsync(here))!, .. (await AnswersAsync(elsewhere))!], a => Assert.EndsWith("#role-missing", (string)a!["problem"]!["type"]!, StringComparison.Ordinal));
+            Assert.All([.. (await AnswersAsync(here))!, .. (await AnswersAsync(elsewhere))!], a =>
+                Assert.EndsWith("#role-missing", (string)a!["problem"]!["type"]!, StringComparison.Ordinal)
+            );
         }
         else
         {
@@ -110,14 +127,27 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.NewcomerAsync(new Grant(role, ["pell-tarn"]));
         var shown = 0;
-        var addresses = Addresses().Where(a => a.Method == "GET" && !a.Path.EndsWith("/lines", StringComparison.Ordinal) && a.Path != "/api/description.json").SelectMany(a => new[] { a.Path.Replace("/x", "/pell-tarn", StringComparison.Ordinal), a.Path.Replace("/x", "/PEL-1", StringComparison.Ordinal) });
+        var addresses = Addresses()
+            .Where(a => a.Method == "GET" && !a.Path.EndsWith("/lines", StringComparison.Ordinal) && a.Path != "/api/description.json")
+            .SelectMany(a =>
+                new[]
+                {
+                    a.Path.Replace("/x", "/pell-tarn", StringComparison.Ordinal),
+                    a.Path.Replace("/x", "/PEL-1", StringComparison.Ordinal),
+                }
+            );
         foreach (var path in addresses.Distinct())
         {
             var answer = await http.GetAsync(path, Cancel);
             var said = await answer.Content.ReadAsStringAsync(Cancel);
             shown += said.Contains("PEL-1", StringComparison.Ordinal) ? 1 : 0;
 
-            Assert.False(said.Contains("HAR-", StringComparison.Ordinal) || said.Contains("SKA-", StringComparison.Ordinal) || said.Contains("Harrowmere", StringComparison.Ordinal), $"{path}: {said}");
+            Assert.False(
+                said.Contains("HAR-", StringComparison.Ordinal)
+                    || said.Contains("SKA-", StringComparison.Ordinal)
+                    || said.Contains("Harrowmere", StringComparison.Ordinal),
+                $"{path}: {said}"
+            );
         }
 
         Assert.True(shown > 3, $"{shown}");
@@ -128,7 +158,9 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.NewcomerAsync(new Grant(Role.Sampler, ["pell-tarn"]));
         async Task<string> WordsAsync(string station) =>
-            (await AnswersAsync(await DeliverAsync(http, SentVisit.At(station))))![0]!["problem"]!.ToJsonString().Replace(station, "…", StringComparison.Ordinal);
+            (await AnswersAsync(await DeliverAsync(http, SentVisit.At(station))))![0]!["problem"]!
+                .ToJsonString()
+                .Replace(station, "…", StringComparison.Ordinal);
 
         Assert.Equal(await WordsAsync("NOT-1"), await WordsAsync("HAR-1"));
     }
@@ -169,30 +201,55 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
 
         var person = (string)(await sampler.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!["id"]!;
         var back = (await sampler.GetFromJsonAsync<JsonArray>($"/api/visits/{visit[0]!["visit"]}/entries", Cancel))!;
-        Assert.All(back, e => Assert.Equal(("Asa Lindqvist", "Asa Lindqvist", person), ((string)e!["by"]!, (string)e["receipt"]!["deliveredBy"]!, (string)e["receipt"]!["deliveredById"]!)));
+        Assert.All(back, e =>
+            Assert.Equal(
+                ("Asa Lindqvist", "Asa Lindqvist", person),
+                ((string)e!["by"]!, (string)e["receipt"]!["deliveredBy"]!, (string)e["receipt"]!["deliveredById"]!)
+            )
+        );
     }
 
-    private static bool IsApi(RouteEndpoint endpoint) => endpoint.RoutePattern.RawText?.StartsWith("/api", StringComparison.Ordinal) == true;
+    private static bool IsApi(RouteEndpoint endpoint) =>
+        endpoint.RoutePattern.RawText?.StartsWith("/api", StringComparison.Ordinal) == true;
 
     private IEnumerable<(string Method, string Path, Access Access, string Type)> Addresses() =>
         from endpoint in server.Services.GetRequiredService<EndpointDataSource>().Endpoints.OfType<RouteEndpoint>().Where(IsApi)
         from method in endpoint.Metadata.GetMetadata<HttpMethodMetadata>()?.HttpMethods ?? ["GET"]
         where !(method == "DELETE" && endpoint.RoutePattern.RawText == "/api/session/")
-        select (method, PathOf(endpoint), endpoint.Metadata.GetMetadata<Access>()!, endpoint.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes[0] ?? "application/json");
+        select (
+            method,
+            PathOf(endpoint),
+            endpoint.Metadata.GetMetadata<Access>()!,
+            endpoint.Metadata.GetMetadata<IAcceptsMetadata>()?.ContentTypes[0] ?? "application/json"
+        );
 
-    private static string PathOf(RouteEndpoint endpoint) => "/" + string.Join('/', endpoint.RoutePattern.PathSegments.Select(s => s.Parts[0] switch
-    {
-        RoutePatternLiteralPart literal => literal.Content,
-        RoutePatternParameterPart { ParameterPolicies: [{ Content: "guid" }, ..] } => Guid.Empty.ToString(),
-        RoutePatternParameterPart { ParameterPolicies: [{ Content: "int" }, ..] } => "1",
-        _ => "x",
-    }));
+    private static string PathOf(RouteEndpoint endpoint) =>
+        "/"
+        + string.Join(
+            '/',
+            endpoint.RoutePattern.PathSegments.Select(s =>
+                s.Parts[0] switch
+                {
+                    RoutePatternLiteralPart literal => literal.Content,
+                    RoutePatternParameterPart { ParameterPolicies: [{ Content: "guid" }, ..] } => Guid.Empty.ToString(),
+                    RoutePatternParameterPart { ParameterPolicies: [{ Content: "int" }, ..] } => "1",
+                    _ => "x",
+                }
+            )
+        );
 
     private static async Task<string?> TitleAsync(HttpResponseMessage answer) =>
-        answer.Content.Headers.ContentType?.MediaType == "application/problem+json" ? (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"] : null;
+        answer.Content.Headers.ContentType?.MediaType == "application/problem+json"
+            ? (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"]
+            : null;
 
     private static async Task<HttpResponseMessage> DeliverAsync(HttpClient http, JsonArray entries) =>
-        await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
+        await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) },
+            Cancel
+        );
 
-    private static async Task<JsonArray?> AnswersAsync(HttpResponseMessage answer) => (JsonArray?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"];
+    private static async Task<JsonArray?> AnswersAsync(HttpResponseMessage answer) =>
+        (JsonArray?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"];
 }

@@ -25,7 +25,9 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         Assert.Equal(2, sessions.Count);
         Assert.Single(sessions, s => (bool)s!["this"]!);
 
-        (await desk.DeleteAsync($"/api/account/sessions/{sessions.Single(s => !(bool)s!["this"]!)!["id"]}", Cancel)).EnsureSuccessStatusCode();
+        (
+            await desk.DeleteAsync($"/api/account/sessions/{sessions.Single(s => !(bool)s!["this"]!)!["id"]}", Cancel)
+        ).EnsureSuccessStatusCode();
         Assert.Equal(HttpStatusCode.Unauthorized, (await phone.GetAsync("/api/stations", Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await desk.GetAsync("/api/stations", Cancel)).StatusCode);
     }
@@ -49,9 +51,22 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         var name = await NameAsync(phone);
         using var desk = await SignInAsync(name, Password);
 
-        Assert.Equal("That is not your present password.", await TitleAsync(await desk.PostAsJsonAsync("/api/account/password", new { current = "wrong", password = "heron kettle rope" }, Cancel)));
-        Assert.StartsWith("That password is among the first", await TitleAsync(await desk.PostAsJsonAsync("/api/account/password", new { current = Password, password = "Password123!" }, Cancel)), StringComparison.Ordinal);
-        (await desk.PostAsJsonAsync("/api/account/password", new { current = Password, password = "heron kettle rope" }, Cancel)).EnsureSuccessStatusCode();
+        Assert.Equal(
+            "That is not your present password.",
+            await TitleAsync(
+                await desk.PostAsJsonAsync("/api/account/password", new { current = "wrong", password = "heron kettle rope" }, Cancel)
+            )
+        );
+        Assert.StartsWith(
+            "That password is among the first",
+            await TitleAsync(
+                await desk.PostAsJsonAsync("/api/account/password", new { current = Password, password = "Password123!" }, Cancel)
+            ),
+            StringComparison.Ordinal
+        );
+        (
+            await desk.PostAsJsonAsync("/api/account/password", new { current = Password, password = "heron kettle rope" }, Cancel)
+        ).EnsureSuccessStatusCode();
 
         Assert.Equal(HttpStatusCode.Unauthorized, (await phone.GetAsync("/api/stations", Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await desk.GetAsync("/api/stations", Cancel)).StatusCode);
@@ -64,11 +79,20 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
     {
         using var http = await server.NewcomerAsync(new Grant(Role.Reader));
         var name = await NameAsync(http);
-        var secret = (await (await http.PostAsync("/api/account/second-factor", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        var secret = (
+            await (await http.PostAsync("/api/account/second-factor", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel)
+        )!;
         Assert.Contains((string)secret["secret"]!, (string)secret["address"]!, StringComparison.Ordinal);
-        Assert.Equal("This code does not fit.", await TitleAsync(await http.PutAsJsonAsync("/api/account/second-factor", new { code = "000" }, Cancel)));
+        Assert.Equal(
+            "This code does not fit.",
+            await TitleAsync(await http.PutAsJsonAsync("/api/account/second-factor", new { code = "000" }, Cancel))
+        );
         var code = Totp((string)secret["secret"]!, 0);
-        var confirmed = (await (await http.PutAsJsonAsync("/api/account/second-factor", new { code }, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        var confirmed = (
+            await (await http.PutAsJsonAsync("/api/account/second-factor", new { code }, Cancel)).Content.ReadFromJsonAsync<JsonObject>(
+                Cancel
+            )
+        )!;
         var recovery = confirmed["codes"]!.AsArray().Select(c => (string)c!).ToList();
         Assert.Equal(10, recovery.Distinct().Count());
 
@@ -91,9 +115,18 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         using var holder = await server.NewcomerAsync(new Grant(Role.Reader));
         var person = (await holder.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
         using var coordinator = await server.AsAsync("coordinator");
-        var link = (await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        var link = (
+            await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(
+                Cancel
+            )
+        )!;
         Assert.NotNull(link["from"]);
-        var use = new { person = (string)person["id"]!, token = TokenOf(link), password = "taken over now" };
+        var use = new
+        {
+            person = (string)person["id"]!,
+            token = TokenOf(link),
+            password = "taken over now",
+        };
         using var stranger = await server.AsAsync(null);
         Assert.Equal("This link does not open yet.", await TitleAsync(await stranger.PostAsJsonAsync("/api/session/welcome", use, Cancel)));
 
@@ -104,13 +137,34 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         Assert.Equal(HttpStatusCode.OK, (await holder.GetAsync("/api/stations", Cancel)).StatusCode);
 
         // Or opens it, because they asked for it.
-        link = (await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        link = (
+            await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(
+                Cancel
+            )
+        )!;
         (await holder.PostAsync("/api/account/link/open", null, Cancel)).EnsureSuccessStatusCode();
-        (await stranger.PostAsJsonAsync("/api/session/welcome", new { use.person, token = TokenOf(link), password = "heron kettle rope" }, Cancel)).EnsureSuccessStatusCode();
+        (
+            await stranger.PostAsJsonAsync(
+                "/api/session/welcome",
+                new
+                {
+                    use.person,
+                    token = TokenOf(link),
+                    password = "heron kettle rope",
+                },
+                Cancel
+            )
+        ).EnsureSuccessStatusCode();
         Assert.Equal(HttpStatusCode.Unauthorized, (await holder.GetAsync("/api/stations", Cancel)).StatusCode);
 
-        var events = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people/events", Cancel))!.Where(e => (string?)e!["name"] == (string)person["name"]!).Select(e => (string)e!["what"]!).ToList();
-        Assert.Equal(["link-used", "link-allowed", "link-made", "link-stopped", "link-made", "link-used", "link-made", "roles-changed"], events);
+        var events = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people/events", Cancel))!
+            .Where(e => (string?)e!["name"] == (string)person["name"]!)
+            .Select(e => (string)e!["what"]!)
+            .ToList();
+        Assert.Equal(
+            ["link-used", "link-allowed", "link-made", "link-stopped", "link-made", "link-used", "link-made", "roles-changed"],
+            events
+        );
     }
 
     [Fact]
@@ -118,16 +172,38 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
     {
         using var holder = await server.NewcomerAsync(new Grant(Role.Reader));
         var person = (await holder.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
-        var secret = (string)(await (await holder.PostAsync("/api/account/second-factor", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["secret"]!;
+        var secret = (string)
+            (await (await holder.PostAsync("/api/account/second-factor", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))![
+                "secret"
+            ]!;
         var confirmed = await holder.PutAsJsonAsync("/api/account/second-factor", new { code = Totp(secret, 0) }, Cancel);
-        var recovery = (await confirmed.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["codes"]!.AsArray().Select(c => (string)c!).ToList();
+        var recovery = (await confirmed.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["codes"]!
+            .AsArray()
+            .Select(c => (string)c!)
+            .ToList();
         RunningServer.Bear(holder, (await holder.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!);
         using var coordinator = await server.AsAsync("coordinator");
-        var token = TokenOf((await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!);
+        var token = TokenOf(
+            (
+                await (await coordinator.PostAsync($"/api/people/{person["id"]}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(
+                    Cancel
+                )
+            )!
+        );
         (await holder.PostAsync("/api/account/link/open", null, Cancel)).EnsureSuccessStatusCode();
         using var stranger = await server.AsAsync(null);
         Task<HttpResponseMessage> Use(string? code, string password = "heron kettle rope") =>
-            stranger.PostAsJsonAsync("/api/session/welcome", new { person = (string)person["id"]!, token, password, code }, Cancel);
+            stranger.PostAsJsonAsync(
+                "/api/session/welcome",
+                new
+                {
+                    person = (string)person["id"]!,
+                    token,
+                    password,
+                    code,
+                },
+                Cancel
+            );
 
         Assert.Equal(HttpStatusCode.Unauthorized, (await Use(null)).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await Use(recovery[0], "short")).StatusCode);
@@ -151,7 +227,9 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
 
         using var stranger = await server.AsAsync(null);
         await stranger.PostAsJsonAsync("/api/session", new { signInName = "who-is-this", password = "wrong" }, Cancel);
-        var newest = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people/events", Cancel))!.First(e => (string)e!["signInName"]! == "who-is-this")!;
+        var newest = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people/events", Cancel))!.First(e =>
+            (string)e!["signInName"]! == "who-is-this"
+        )!;
         Assert.Equal(("refused", null), ((string)newest["what"]!, (string?)newest["name"]));
     }
 
@@ -162,13 +240,17 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         var first = (string)(await http.GetFromJsonAsync<JsonObject>("/api/season/calendar-address", Cancel))!["path"]!;
         using var program = server.Stranger();
         Assert.Equal(HttpStatusCode.OK, (await program.GetAsync(first, Cancel)).StatusCode);
-        var second = (string)(await (await http.PostAsync("/api/season/calendar-address", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["path"]!;
+        var second = (string)
+            (await (await http.PostAsync("/api/season/calendar-address", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))![
+                "path"
+            ]!;
         Assert.Equal(HttpStatusCode.NotFound, (await program.GetAsync(first, Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.OK, (await program.GetAsync(second, Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await program.GetAsync(second[..^4] + "AAAA", Cancel)).StatusCode);
     }
 
-    private static async Task<string> NameAsync(HttpClient http) => (string)(await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!["signInName"]!;
+    private static async Task<string> NameAsync(HttpClient http) =>
+        (string)(await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!["signInName"]!;
 
     private async Task<HttpClient> SignInAsync(string name, string password)
     {
@@ -179,16 +261,30 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         return http;
     }
 
-    private static Task<HttpResponseMessage> SignInAnswerAsync(HttpClient http, string name, string? code) => http.PostAsJsonAsync("/api/session", new { signInName = name, password = Password, code }, Cancel);
+    private static Task<HttpResponseMessage> SignInAnswerAsync(HttpClient http, string name, string? code) =>
+        http.PostAsJsonAsync(
+            "/api/session",
+            new
+            {
+                signInName = name,
+                password = Password,
+                code,
+            },
+            Cancel
+        );
 
-    private static string TokenOf(JsonObject link) => Uri.UnescapeDataString(((string)link["path"]!)[(((string)link["path"]!).IndexOf("token=", StringComparison.Ordinal) + 6)..]);
+    private static string TokenOf(JsonObject link) =>
+        Uri.UnescapeDataString(((string)link["path"]!)[(((string)link["path"]!).IndexOf("token=", StringComparison.Ordinal) + 6)..]);
 
-    private static async Task<string?> TitleAsync(HttpResponseMessage answer) => (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"];
+    private static async Task<string?> TitleAsync(HttpResponseMessage answer) =>
+        (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"];
 
     // RFC 6238, as an app works it out; steps of 30 s from now.
     private static string Totp(string base32, int ahead)
     {
-        var bits = string.Concat(base32.Select(c => Convert.ToString("ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".IndexOf(c, StringComparison.Ordinal), 2).PadLeft(5, '0')));
+        var bits = string.Concat(
+            base32.Select(c => Convert.ToString("ABCDEFGHIJKLMNOPQRSTUVWXYZ234567".IndexOf(c, StringComparison.Ordinal), 2).PadLeft(5, '0'))
+        );
         byte[] key = [.. bits.Chunk(8).Where(b => b.Length == 8).Select(b => Convert.ToByte(new string(b), 2))];
         var step = BitConverter.GetBytes((DateTimeOffset.UtcNow.ToUnixTimeSeconds() / 30) + ahead);
         Array.Reverse(step);
@@ -196,6 +292,9 @@ public sealed class AccountTests(RunningServer server) : IClassFixture<RunningSe
         var hash = HMACSHA1.HashData(key, step);
 #pragma warning restore CA5350
         var at = hash[^1] & 0xf;
-        return ((((hash[at] & 0x7f) << 24) | (hash[at + 1] << 16) | (hash[at + 2] << 8) | hash[at + 3]) % 1_000_000).ToString("D6", System.Globalization.CultureInfo.InvariantCulture);
+        return ((((hash[at] & 0x7f) << 24) | (hash[at + 1] << 16) | (hash[at + 2] << 8) | hash[at + 3]) % 1_000_000).ToString(
+            "D6",
+            System.Globalization.CultureInfo.InvariantCulture
+        );
     }
 }

@@ -36,7 +36,12 @@ public sealed class BackupTests : IDisposable
             return sent;
         });
 
-        var (backup, manifest) = await Backup.MakeAsync(new Instance(server.Folder, true), folder, DateTimeOffset.UtcNow, CancellationToken.None);
+        var (backup, manifest) = await Backup.MakeAsync(
+            new Instance(server.Folder, true),
+            folder,
+            DateTimeOffset.UtcNow,
+            CancellationToken.None
+        );
         await stop.CancelAsync();
         Assert.True(await writing > 0);
         var after = await SendAsync(http);
@@ -52,7 +57,8 @@ public sealed class BackupTests : IDisposable
         var offered = await DeliverAsync(again, null, [.. before.Entries, .. after.Entries]);
         Assert.Equal(
             [.. before.Entries.Select(_ => "already"), .. after.Entries.Select(_ => "kept")],
-            offered["answers"]!.AsArray().Select(a => (string)a!["status"]!));
+            offered["answers"]!.AsArray().Select(a => (string)a!["status"]!)
+        );
         Assert.True((bool)(await DeliverAsync(again, offered["mark"]))["holds"]!);
 
         // Nobody has to sign in anew: the keys came along. And all of it is whole.
@@ -105,7 +111,11 @@ public sealed class BackupTests : IDisposable
     }
 
     [Theory]
-    [InlineData("DROP TRIGGER Entries_no_update; UPDATE Entries SET By = 'Nobody' WHERE Sequence = (SELECT max(Sequence) - 3 FROM Entries); CREATE TRIGGER Entries_no_update BEFORE UPDATE ON Entries BEGIN SELECT RAISE(ABORT, 'x'); END", "is not what it was when it was kept")]
+    [InlineData(
+        "DROP TRIGGER Entries_no_update; UPDATE Entries SET By = 'Nobody' WHERE Sequence = (SELECT max(Sequence) - 3 FROM Entries); "
+            + "CREATE TRIGGER Entries_no_update BEFORE UPDATE ON Entries BEGIN SELECT RAISE(ABORT, 'x'); END",
+        "is not what it was when it was kept"
+    )]
     [InlineData("DROP TRIGGER Entries_no_delete", "The guard Entries_no_delete")]
     [InlineData(null, "The database file is damaged")]
     public async Task A_server_does_not_serve_a_log_that_is_not_whole(string? sql, string says)
@@ -132,7 +142,16 @@ public sealed class BackupTests : IDisposable
             file.Write(new byte[4096 * 20]);
         }
 
-        using var process = Process.Start(new ProcessStartInfo("dotnet", [typeof(Instance).Assembly.Location, "--data", data, "--demo", "true", "--urls", "http://127.0.0.1:0"]) { RedirectStandardError = true, RedirectStandardOutput = true })!;
+        using var process = Process.Start(
+            new ProcessStartInfo(
+                "dotnet",
+                [typeof(Instance).Assembly.Location, "--data", data, "--demo", "true", "--urls", "http://127.0.0.1:0"]
+            )
+            {
+                RedirectStandardError = true,
+                RedirectStandardOutput = true,
+            }
+        )!;
         var output = process.StandardOutput.ReadToEndAsync();
         var error = await process.StandardError.ReadToEndAsync();
         await process.WaitForExitAsync();
@@ -155,7 +174,9 @@ public sealed class BackupTests : IDisposable
         {
             await connection.OpenAsync();
             await using var command = connection.CreateCommand();
-            command.CommandText = "UPDATE Readings SET Value = 9 WHERE Parameter = 'clarity' AND Visit = (SELECT Visit FROM Readings WHERE Parameter = 'clarity' LIMIT 1)";
+            command.CommandText =
+                "UPDATE Readings SET Value = 9 WHERE Parameter = 'clarity' AND Visit = (SELECT Visit FROM Readings WHERE Parameter "
+                + "= 'clarity' LIMIT 1)";
             await command.ExecuteNonQueryAsync();
         }
 
@@ -221,11 +242,20 @@ public sealed class BackupTests : IDisposable
 
     public void Dispose() => Directory.Delete(folder, recursive: true);
 
-    private static async Task<string> EntriesAsync(HttpClient http, Guid visit) => await http.GetStringAsync($"/api/visits/{visit}/entries");
+    private static async Task<string> EntriesAsync(HttpClient http, Guid visit) =>
+        await http.GetStringAsync($"/api/visits/{visit}/entries");
 
     private static async Task<JsonObject> DeliverAsync(HttpClient http, JsonNode? mark, params JsonNode[] entries)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries = await http.OwnAsync(entries), mark });
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new
+            {
+                sentAt = DateTimeOffset.UtcNow,
+                entries = await http.OwnAsync(entries),
+                mark,
+            }
+        );
         answer.EnsureSuccessStatusCode();
         return (await answer.Content.ReadFromJsonAsync<JsonObject>())!;
     }
@@ -247,23 +277,34 @@ public sealed class BackupTests : IDisposable
         await using (var book = FieldBookFactory.Open(database))
         {
             // As the build before people had ids left it.
-            await book.Database.ExecuteSqlRawAsync("""
-                UPDATE Kit SET Definition = json_set(Definition, '$.checks', (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
-                DROP TRIGGER Marks_VisitChanged; DROP VIEW Record; DROP TABLE Readings; CREATE TABLE Clarities (Visit TEXT PRIMARY KEY); CREATE TABLE "Values" (Visit TEXT PRIMARY KEY); DROP TABLE WaitingVisits; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
+            await book.Database.ExecuteSqlRawAsync(
+                """
+                UPDATE Kit SET Definition = json_set(Definition, '$.checks', 
+                    (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
+                DROP TRIGGER Marks_VisitChanged; DROP VIEW Record; DROP TABLE Readings;
+                CREATE TABLE Clarities (Visit TEXT PRIMARY KEY); CREATE TABLE "Values" (Visit TEXT PRIMARY KEY);
+                DROP TABLE WaitingVisits; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
                 ALTER TABLE Entries DROP COLUMN Person; ALTER TABLE Entries DROP COLUMN DeliveredById;
                 ALTER TABLE People DROP COLUMN LinkFrom; ALTER TABLE People DROP COLUMN LinkBy; ALTER TABLE People DROP COLUMN CalendarKey;
-                ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version; ALTER TABLE Kit DROP COLUMN Version; ALTER TABLE Laboratories DROP COLUMN Version;
+                ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version;
+                ALTER TABLE Kit DROP COLUMN Version; ALTER TABLE Laboratories DROP COLUMN Version;
                 DELETE FROM __EFMigrationsHistory WHERE MigrationId > '20261129120057_Links';
                 PRAGMA journal_mode=DELETE;
-                """, Cancel);
+                """,
+                Cancel
+            );
         }
 
         (manifest with { Files = [.. manifest.Files.Select(f => BackupManifest.Of(backup, Path.Combine(backup, f.Path)))] }).Write(backup);
         using var restored = new RestoredServer(backup);
         using var http = await restored.AsAsync("coordinator");
         var kit = (await http.GetFromJsonAsync<JsonArray>("/api/kit", Cancel))!;
-        Assert.Contains(kit.Single(i => (string)i!["item"]!["code"]! == "R-4")!["history"]!.AsArray(), c => (string)c!["result"]!["summary"]! == "2.3 % long: it read short");
-        Assert.DoesNotContain(Directory.EnumerateFiles(restored.Folder), f => Path.GetFileName(f).StartsWith("looked-at", StringComparison.Ordinal));
+        Assert.Contains(kit.Single(i => (string)i!["item"]!["code"]! == "R-4")!["history"]!.AsArray(), c =>
+            (string)c!["result"]!["summary"]! == "2.3 % long: it read short"
+        );
+        Assert.DoesNotContain(Directory.EnumerateFiles(restored.Folder), f =>
+            Path.GetFileName(f).StartsWith("looked-at", StringComparison.Ordinal)
+        );
         using var said = new StringWriter();
         Assert.True(await Commands.RunAsync(["verify", "--data", restored.Folder], said, Cancel) == 0, said.ToString());
     }
@@ -296,7 +337,11 @@ public sealed class BackupTests : IDisposable
         protected override void Prepare(string folder)
         {
             using var said = new StringWriter();
-            Assert.True(Commands.RunAsync(["restore", "--data", folder, "--from", backup], said, CancellationToken.None).GetAwaiter().GetResult() == 0, said.ToString());
+            Assert.True(
+                Commands.RunAsync(["restore", "--data", folder, "--from", backup], said, CancellationToken.None).GetAwaiter().GetResult()
+                    == 0,
+                said.ToString()
+            );
         }
     }
 
@@ -326,8 +371,12 @@ public sealed class BackupTests : IDisposable
             {
                 connection.Open();
                 using var command = connection.CreateCommand();
-                command.CommandText = "INSERT INTO WaitingVisits (Visit, Station, Day, Since) SELECT Visit, Station, Day, LastSequence FROM Visits WHERE Station = 'HAR-1'; "
-                    + string.Concat(ProjectionCheck.Tables.Select(t => $"DELETE FROM \"{t}\" WHERE Visit IN (SELECT Visit FROM WaitingVisits); "));
+                command.CommandText =
+                    "INSERT INTO WaitingVisits (Visit, Station, Day, Since) SELECT Visit, Station, Day, LastSequence FROM Visits "
+                    + "WHERE Station = 'HAR-1'; "
+                    + string.Concat(
+                        ProjectionCheck.Tables.Select(t => $"DELETE FROM \"{t}\" WHERE Visit IN (SELECT Visit FROM WaitingVisits); ")
+                    );
                 command.ExecuteNonQuery();
             }
 

@@ -89,8 +89,14 @@ public class CastFileTests(RunningServer server) : IClassFixture<RunningServer>
             ["columns"] = new JsonObject { ["depth"] = "Depth m" },
         };
         entries.Add(cast);
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = "2026-08-12T11:00:00+01:00", ["entries"] = await http.OwnAsync(entries) }, Cancel);
-        Assert.All((await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!.AsArray(), a => Assert.Equal("kept", (string)a!["status"]!));
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject { ["sentAt"] = "2026-08-12T11:00:00+01:00", ["entries"] = await http.OwnAsync(entries) },
+            Cancel
+        );
+        Assert.All((await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!.AsArray(), a =>
+            Assert.Equal("kept", (string)a!["status"]!)
+        );
         return $"/api/visits/{entries[0]!["visit"]}/casts/{sha256 ?? Sha256}";
     }
 

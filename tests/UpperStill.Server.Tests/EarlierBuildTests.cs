@@ -43,12 +43,21 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
         (@"\.line\[\d+\]\.(low|high): ", "the band of a trend rests on the same scatter"),
         (@"\.trend\.seasonal\.", "both tests speak of the same years: months of years with too few values are left out"),
         (@"\.trend\.working\.steps: was \[""S ", "tau, N′, C, the ranks and χ² stand in the working"),
-        (@"^/api/reviews\[0\]\.(openFindings: was 16, is 15$|seen\[[12]\]: )", "a preservative that was added later ends the stop that it was missing"),
+        (
+            @"^/api/reviews\[0\]\.(openFindings: was 16, is 15$|seen\[[12]\]: )",
+            "a preservative that was added later ends the stop that it was missing"
+        ),
         (@"^/api/reviews\[1\]\.openFindings: was 4, is 7$", "wind of −3 m/s, 9000 people and 0 kPa are not kept without a word"),
         (@"series\[2\]\.trend\.(heldBack\[2\]: was ""1 value has an open stop|points: )", "the visit with 216 °C, see below"),
-        (@"^/api/stations/HAR-2\.context\.temperatures\[52\]\.highC: was 216, is 21\.8$", "216 °C, with its stop open, is no warmth of that month"),
+        (
+            @"^/api/stations/HAR-2\.context\.temperatures\[52\]\.highC: was 216, is 21\.8$",
+            "216 °C, with its stop open, is no warmth of that month"
+        ),
         (@"^/api/stations/HAR-2\.profiles\[0\]\.levels\[3\]\.celsius: was 216, is $", "nor is it drawn in the record"),
-        (@"^/api/stations/HAR-2\.series\[[2-5]\]\.points: ", "without it the visit of that level has bottom oxygen, warmth, thermocline and stability: not usable while the stop is open"),
+        (
+            @"^/api/stations/HAR-2\.series\[[2-5]\]\.points: ",
+            "without it the visit of that level has bottom oxygen, warmth, thermocline and stability: not usable while the stop is open"
+        ),
     ];
 
     [Fact]
@@ -79,7 +88,15 @@ public sealed class EarlierBuildTests(EarlierServer earlier) : IClassFixture<Ear
         Assert.True((bool)answer["done"]!, answer.ToJsonString());
 
         List<string> differs = [];
-        foreach (var (address, then) in EarlierServer.Answers().Where(a => a.Key.StartsWith("/api/stations/", StringComparison.Ordinal) || a.Key.StartsWith("/api/record", StringComparison.Ordinal) || a.Key.EndsWith("/answers", StringComparison.Ordinal)))
+        foreach (
+            var (address, then) in EarlierServer
+                .Answers()
+                .Where(a =>
+                    a.Key.StartsWith("/api/stations/", StringComparison.Ordinal)
+                    || a.Key.StartsWith("/api/record", StringComparison.Ordinal)
+                    || a.Key.EndsWith("/answers", StringComparison.Ordinal)
+                )
+        )
         {
             differs.AddRange(Differences(address, then, await http.GetFromJsonAsync<JsonNode>(address)));
         }

@@ -17,8 +17,28 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
     {
         using var http = await server.AsAsync("sampler");
         Assert.Equal("{\"receiver\":true,\"sonde\":true,\"simulated\":true}", await http.GetStringAsync("/api/instruments", Cancel));
-        var place = new { station = "HAR-1", latitudeDeg = 51.9, longitudeDeg = -11.4, depthM = 31, kind = "lake", day = "2026-08-12" };
-        var boat = await (await http.PostAsJsonAsync("/api/instruments/simulated", new { place, lowerToM = 9, percent = true, pace = 30 }, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel);
+        var place = new
+        {
+            station = "HAR-1",
+            latitudeDeg = 51.9,
+            longitudeDeg = -11.4,
+            depthM = 31,
+            kind = "lake",
+            day = "2026-08-12",
+        };
+        var boat = await (
+            await http.PostAsJsonAsync(
+                "/api/instruments/simulated",
+                new
+                {
+                    place,
+                    lowerToM = 9,
+                    percent = true,
+                    pace = 30,
+                },
+                Cancel
+            )
+        ).Content.ReadFromJsonAsync<JsonObject>(Cancel);
         Assert.Equal((true, 30), ((bool)boat!["percent"]!, (int)boat["pace"]!));
 
         var table = new SondeTable();
@@ -56,7 +76,10 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
         using var named = new NamedServer(receiver.Port);
         using var http = await named.AsAsync("sampler");
         Assert.Equal("{\"receiver\":true,\"sonde\":true,\"simulated\":false}", await http.GetStringAsync("/api/instruments", Cancel));
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PostAsJsonAsync("/api/instruments/simulated", new { lowerToM = 3 }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await http.PostAsJsonAsync("/api/instruments/simulated", new { lowerToM = 3 }, Cancel)).StatusCode
+        );
 
         List<string> lines = [];
         await foreach (var line in LinesAsync(http, "receiver"))
@@ -113,6 +136,7 @@ public class InstrumentTests(RunningServer server) : IClassFixture<RunningServer
 
     private sealed class NamedServer(int receiver) : RunningServer
     {
-        protected override IReadOnlyDictionary<string, string> Options => new Dictionary<string, string> { ["receiver"] = $"127.0.0.1:{receiver}", ["sonde"] = "127.0.0.1:1" };
+        protected override IReadOnlyDictionary<string, string> Options =>
+            new Dictionary<string, string> { ["receiver"] = $"127.0.0.1:{receiver}", ["sonde"] = "127.0.0.1:1" };
     }
 }

@@ -55,8 +55,12 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         var others = (await http.GetFromJsonAsync<JsonObject>("/api/stations/HAR-1", Cancel))!["context"]!["others"]!.AsArray();
         Assert.Equal(2, others.Count(o => o!["filled"]!.AsArray().Any(n => (string)n! == earlier.F1)));
 
-        async Task<bool> UsedAsync(SentSamples visit) => (await http.GetFromJsonAsync<JsonObject>("/api/samples", Cancel))!["samples"]!.AsArray()
-            .Single(s => (string)s!["visit"]! == visit.Id && (string)s["number"]! == visit.F1)!["findings"]!.AsArray().Any(f => (string)f!["code"]! == "sample-number-used");
+        async Task<bool> UsedAsync(SentSamples visit) =>
+            (await http.GetFromJsonAsync<JsonObject>("/api/samples", Cancel))!["samples"]!
+                .AsArray()
+                .Single(s => (string)s!["visit"]! == visit.Id && (string)s["number"]! == visit.F1)!["findings"]!
+                .AsArray()
+                .Any(f => (string)f!["code"]! == "sample-number-used");
     }
 
     [Fact]
@@ -66,9 +70,33 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         using var laboratory = await server.AsAsync("laboratory");
         var visit = await FrozenAsync(sampler, "2026-05-21");
 
-        Assert.Equal("kept", await DeliverAsync(laboratory, visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))));
-        Assert.Equal("refused", await DeliverAsync(laboratory, visit.Entry("stored", Samples(visit, new JsonObject { ["in"] = "freezer", ["foil"] = true }))));
-        Assert.Equal("refused", await DeliverAsync(sampler, visit.Entry("result", new JsonObject { ["sample"] = visit.F1, ["analyte"] = "chlorophyll-a", ["value"] = "3", ["unit"] = "µg/L" })));
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                laboratory,
+                visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))
+            )
+        );
+        Assert.Equal(
+            "refused",
+            await DeliverAsync(laboratory, visit.Entry("stored", Samples(visit, new JsonObject { ["in"] = "freezer", ["foil"] = true })))
+        );
+        Assert.Equal(
+            "refused",
+            await DeliverAsync(
+                sampler,
+                visit.Entry(
+                    "result",
+                    new JsonObject
+                    {
+                        ["sample"] = visit.F1,
+                        ["analyte"] = "chlorophyll-a",
+                        ["value"] = "3",
+                        ["unit"] = "µg/L",
+                    }
+                )
+            )
+        );
         var strike = visit.Entry("strike", []);
         strike["strikes"] = visit.Stored;
         strike["why"] = "not ours to strike";
@@ -82,7 +110,13 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         using var laboratory = await server.NewcomerAsync(new Grant(Role.Laboratory, ["pell-tarn"]));
         var visit = await FrozenAsync(sampler, "2026-05-22");
 
-        Assert.Equal("refused", await DeliverAsync(laboratory, visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))));
+        Assert.Equal(
+            "refused",
+            await DeliverAsync(
+                laboratory,
+                visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))
+            )
+        );
         Assert.Empty((await laboratory.GetFromJsonAsync<JsonArray>($"/api/samples/{visit.F1}", Cancel))!);
     }
 
@@ -110,7 +144,15 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         using var laboratory = await server.AsAsync("laboratory");
         var visit = await AtTheLabAsync(sampler, laboratory, "2026-05-25");
         var unknown = SampleNumber.Checked("HAR-1-250101-F1");
-        string[] rows = [$"{visit.F1},chl a,\"3,42\",ug/L", $"{visit.F1},pheo a,<0.5,ug/L", $"{unknown},chl a,3,ug/L", $"{visit.F1[..^1]}?,chl a,3,ug/L", $"{visit.F1},chl a,3.42,ug/L", ",chl a,3,ug/L"];
+        string[] rows =
+        [
+            $"{visit.F1},chl a,\"3,42\",ug/L",
+            $"{visit.F1},pheo a,<0.5,ug/L",
+            $"{unknown},chl a,3,ug/L",
+            $"{visit.F1[..^1]}?,chl a,3,ug/L",
+            $"{visit.F1},chl a,3.42,ug/L",
+            ",chl a,3,ug/L",
+        ];
 
         var shown = await ImportAsync(laboratory, rows, keep: false);
         Assert.Equal((2, 1, 3, false), ((int)shown["new"]!, (int)shown["already"]!, (int)shown["held"]!, (bool)shown["kept"]!));
@@ -137,7 +179,10 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         // Rows that contradict one another are all held, whichever stands first.
         await ImportAsync(laboratory, Rows(one), keep: true);
         await ImportAsync(laboratory, [.. Rows(two).Reverse()], keep: true);
-        Assert.Equal((await StateAsync(laboratory, one)).Replace("260526", "x", StringComparison.Ordinal).Length, (await StateAsync(laboratory, two)).Replace("260527", "x", StringComparison.Ordinal).Length);
+        Assert.Equal(
+            (await StateAsync(laboratory, one)).Replace("260526", "x", StringComparison.Ordinal).Length,
+            (await StateAsync(laboratory, two)).Replace("260527", "x", StringComparison.Ordinal).Length
+        );
         Assert.Equal(2, (await HeldAsync(laboratory)).Count(h => h.Contains(one.F1, StringComparison.Ordinal)));
     }
 
@@ -170,9 +215,18 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         var answer = await ImportAsync(laboratory, [$"{visit.F1},chl a,3.4,ug/L"], keep: true);
         Assert.Equal("result-of-rejected", (string)answer["reasons"]![0]!["code"]!);
         var id = (string)answer["shown"]![0]!["id"]!;
-        Assert.Equal(HttpStatusCode.BadRequest, (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = " " }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.NoContent, (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = "the lab knows" }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.NotFound, (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = "again" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = " " }, Cancel)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = "the lab knows" }, Cancel)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await laboratory.PostAsJsonAsync($"/api/results/held/{id}/settled", new { why = "again" }, Cancel)).StatusCode
+        );
     }
 
     [Fact]
@@ -194,7 +248,16 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task An_import_that_cannot_be_is_refused_whole(string account, string mapping, HttpStatusCode status)
     {
         using var http = await server.AsAsync(account);
-        Assert.Equal(status, (await PostAsync(http, $"/api/results/import?name=a.csv&keep=true&mapping={Uri.EscapeDataString(mapping)}", "sample,value\nx,3\n")).StatusCode);
+        Assert.Equal(
+            status,
+            (
+                await PostAsync(
+                    http,
+                    $"/api/results/import?name=a.csv&keep=true&mapping={Uri.EscapeDataString(mapping)}",
+                    "sample,value\nx,3\n"
+                )
+            ).StatusCode
+        );
     }
 
     [Fact]
@@ -214,26 +277,46 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         using var real = new EmptyServer();
         using var first = await real.AsAsync(null);
         var token = real.Services.GetRequiredService<FirstCoordinator>().Token;
-        var answer = await first.PostAsJsonAsync("/api/session/first", new { token, name = "Ada", signInName = "ada", password = "a long enough one" }, Cancel);
+        var answer = await first.PostAsJsonAsync(
+            "/api/session/first",
+            new
+            {
+                token,
+                name = "Ada",
+                signInName = "ada",
+                password = "a long enough one",
+            },
+            Cancel
+        );
         answer.EnsureSuccessStatusCode();
         RunningServer.Bear(first, (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!);
 
         var asked = await first.PostAsync($"/api/manifests/{Guid.CreateVersion7()}/answer", null, Cancel);
-        Assert.Equal("No laboratory answers here by itself.", (string?)(await asked.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"]);
+        Assert.Equal(
+            "No laboratory answers here by itself.",
+            (string?)(await asked.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"]
+        );
     }
 
-    private static async Task<string> StateAsync(HttpClient http, SentSamples visit) => await http.GetStringAsync($"/api/samples/{visit.F1}", Cancel);
+    private static async Task<string> StateAsync(HttpClient http, SentSamples visit) =>
+        await http.GetStringAsync($"/api/samples/{visit.F1}", Cancel);
 
-    private static async Task<List<string>> HeldAsync(HttpClient http) => [.. (await http.GetFromJsonAsync<JsonArray>("/api/results/held", Cancel))!.Select(h => (string)h!["raw"]!)];
+    private static async Task<List<string>> HeldAsync(HttpClient http) =>
+        [.. (await http.GetFromJsonAsync<JsonArray>("/api/results/held", Cancel))!.Select(h => (string)h!["raw"]!)];
 
     private static async Task<JsonObject> ImportAsync(HttpClient http, IEnumerable<string> rows, bool keep)
     {
-        using var answer = await PostAsync(http, $"/api/results/import?name=lab.csv&keep={(keep ? "true" : "false")}&mapping={Uri.EscapeDataString(Mapping)}", "sample,analyte,value,unit\n" + string.Join('\n', rows));
+        using var answer = await PostAsync(
+            http,
+            $"/api/results/import?name=lab.csv&keep={(keep ? "true" : "false")}&mapping={Uri.EscapeDataString(Mapping)}",
+            "sample,analyte,value,unit\n" + string.Join('\n', rows)
+        );
         answer.EnsureSuccessStatusCode();
         return (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
     }
 
-    private static Task<HttpResponseMessage> PostAsync(HttpClient http, string path, string file) => http.PostAsync(path, new StringContent(file, Encoding.UTF8, "text/csv"), Cancel);
+    private static Task<HttpResponseMessage> PostAsync(HttpClient http, string path, string file) =>
+        http.PostAsync(path, new StringContent(file, Encoding.UTF8, "text/csv"), Cancel);
 
     private static JsonObject Samples(SentSamples visit, JsonObject body)
     {
@@ -252,17 +335,46 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
     {
         var visit = await FrozenAsync(sampler, day);
         await HandOverAsync(sampler, visit, Guid.CreateVersion7().ToString());
-        Assert.Equal("kept", await DeliverAsync(laboratory, visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))));
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                laboratory,
+                visit.Entry("received", Samples(visit, new JsonObject { ["as"] = "good", ["signature"] = "Ivo" }))
+            )
+        );
         return visit;
     }
 
-    private static async Task HandOverAsync(HttpClient http, SentSamples visit, string manifest) => Assert.Equal("kept", await DeliverAsync(http, visit.Entry(
-        "handed-over", Samples(visit, new JsonObject { ["manifest"] = manifest, ["to"] = "the lab", ["by"] = "hand", ["on"] = "frozen-packs", ["signature"] = "Asa" }))));
+    private static async Task HandOverAsync(HttpClient http, SentSamples visit, string manifest) =>
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                http,
+                visit.Entry(
+                    "handed-over",
+                    Samples(
+                        visit,
+                        new JsonObject
+                        {
+                            ["manifest"] = manifest,
+                            ["to"] = "the lab",
+                            ["by"] = "hand",
+                            ["on"] = "frozen-packs",
+                            ["signature"] = "Asa",
+                        }
+                    )
+                )
+            )
+        );
 
     // The status of the last entry.
     private static async Task<string> DeliverAsync(HttpClient http, params JsonObject[] entries)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) },
+            Cancel
+        );
         return (string)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!.AsArray()[^1]!["status"]!;
     }
 
@@ -280,26 +392,73 @@ public class LedgerTests(RunningServer server) : IClassFixture<RunningServer>
         internal IEnumerable<JsonObject> Frozen()
         {
             var c1 = SampleNumber.Checked(F1[..^4] + "C1");
-            yield return Entry("visit-started", new JsonObject { ["station"] = "HAR-1", ["programme"] = "monthly-composite", ["programmeVersion"] = 1, ["observers"] = new JsonArray("Asa"), ["line"] = "R-3" });
-            yield return Entry("fill", new JsonObject { ["sample"] = c1, ["type"] = "chlorophyll-water", ["from"] = "composite", ["to"] = "as-asked", ["drops"] = 5 });
-            yield return Entry("filter", new JsonObject { ["sample"] = F1, ["from"] = c1, ["by"] = "syringe", ["whiteDisc"] = true, ["rinsed"] = true });
-            yield return Entry("filter-fill", new JsonObject { ["sample"] = F1, ["startMl"] = "50", ["leftMl"] = "0" });
+            yield return Entry(
+                "visit-started",
+                new JsonObject
+                {
+                    ["station"] = "HAR-1",
+                    ["programme"] = "monthly-composite",
+                    ["programmeVersion"] = 1,
+                    ["observers"] = new JsonArray("Asa"),
+                    ["line"] = "R-3",
+                }
+            );
+            yield return Entry(
+                "fill",
+                new JsonObject
+                {
+                    ["sample"] = c1,
+                    ["type"] = "chlorophyll-water",
+                    ["from"] = "composite",
+                    ["to"] = "as-asked",
+                    ["drops"] = 5,
+                }
+            );
+            yield return Entry(
+                "filter",
+                new JsonObject
+                {
+                    ["sample"] = F1,
+                    ["from"] = c1,
+                    ["by"] = "syringe",
+                    ["whiteDisc"] = true,
+                    ["rinsed"] = true,
+                }
+            );
+            yield return Entry(
+                "filter-fill",
+                new JsonObject
+                {
+                    ["sample"] = F1,
+                    ["startMl"] = "50",
+                    ["leftMl"] = "0",
+                }
+            );
             yield return Entry("filter", new JsonObject { ["sample"] = F1, ["folded"] = true });
-            var stored = Entry("stored", new JsonObject { ["samples"] = new JsonArray(F1), ["in"] = "freezer", ["foil"] = true });
+            var stored = Entry(
+                "stored",
+                new JsonObject
+                {
+                    ["samples"] = new JsonArray(F1),
+                    ["in"] = "freezer",
+                    ["foil"] = true,
+                }
+            );
             Stored = (string)stored["id"]!;
             yield return stored;
         }
 
-        internal JsonObject Entry(string kind, JsonObject body) => new()
-        {
-            ["id"] = Guid.CreateVersion7().ToString(),
-            ["visit"] = Id,
-            ["kind"] = kind,
-            ["version"] = 1,
-            ["body"] = body,
-            ["at"] = $"{day}T11:{minute++:00}:00+01:00",
-            ["by"] = "Asa",
-            ["device"] = "test",
-        };
+        internal JsonObject Entry(string kind, JsonObject body) =>
+            new()
+            {
+                ["id"] = Guid.CreateVersion7().ToString(),
+                ["visit"] = Id,
+                ["kind"] = kind,
+                ["version"] = 1,
+                ["body"] = body,
+                ["at"] = $"{day}T11:{minute++:00}:00+01:00",
+                ["by"] = "Asa",
+                ["device"] = "test",
+            };
     }
 }

@@ -65,7 +65,10 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
     public async Task A_folder_is_written_with_its_stroke_at_the_end_or_led_there()
     {
         using var beside = new ServerInFolder();
-        using var http = new HttpClient(new SocketsHttpHandler { AllowAutoRedirect = false }) { BaseAddress = beside.ClientOptions.BaseAddress };
+        using var http = new HttpClient(new SocketsHttpHandler { AllowAutoRedirect = false })
+        {
+            BaseAddress = beside.ClientOptions.BaseAddress,
+        };
 
         using var answer = await http.GetAsync("/lakes/upper-still?of=secchi", Cancel);
 
@@ -83,7 +86,9 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
     [InlineData("/lakes\n")]
     public void What_is_no_folder_of_an_address_is_refused_at_the_start(string given)
     {
-        var configuration = new ConfigurationBuilder().AddInMemoryCollection(new Dictionary<string, string?> { ["base-path"] = given }).Build();
+        var configuration = new ConfigurationBuilder()
+            .AddInMemoryCollection(new Dictionary<string, string?> { ["base-path"] = given })
+            .Build();
 
         var fault = Assert.Throws<FormatException>(() => BasePath.Of(configuration));
 
@@ -102,7 +107,13 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
 
         // Another server of the same process counts for itself.
         using var another = await server.AsAsync("coordinator");
-        (await another.PostAsJsonAsync("/api/entries", new { sentAt = DateTimeOffset.UtcNow, entries = await another.OwnAsync(SentVisit.At("HAR-1")) }, Cancel)).EnsureSuccessStatusCode();
+        (
+            await another.PostAsJsonAsync(
+                "/api/entries",
+                new { sentAt = DateTimeOffset.UtcNow, entries = await another.OwnAsync(SentVisit.At("HAR-1")) },
+                Cancel
+            )
+        ).EnsureSuccessStatusCode();
 
         var told = await scraper.GetStringAsync($"http://localhost:{watched.Port}/metrics", Cancel);
 
@@ -133,11 +144,13 @@ public sealed class OperatingTests(RunningServer server) : IClassFixture<Running
 
     private sealed class ServerInFolder : RunningServer
     {
-        protected override IReadOnlyDictionary<string, string> Options => new Dictionary<string, string> { ["base-path"] = "/lakes/upper-still" };
+        protected override IReadOnlyDictionary<string, string> Options =>
+            new Dictionary<string, string> { ["base-path"] = "/lakes/upper-still" };
     }
 
     private sealed class ServerBehindProxy : RunningServer
     {
-        protected override IReadOnlyDictionary<string, string> Options => new Dictionary<string, string> { ["behind-proxy"] = "127.0.0.1,::1" };
+        protected override IReadOnlyDictionary<string, string> Options =>
+            new Dictionary<string, string> { ["behind-proxy"] = "127.0.0.1,::1" };
     }
 }

@@ -21,7 +21,9 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.Equal(["HAR-1", "HAR-2"], outing["stops"]!.AsArray().Select(s => (string)s!["station"]!["code"]!));
         Assert.Equal("the weather", (string)outing["simulated"]![0]!);
         Assert.Equal("nothing-against", (string)outing["go"]!["advice"]!);
-        Assert.Contains(outing["pack"]!.AsArray(), n => (string?)n!["item"] == "M-1" && (string)n["findings"]![0]!["code"]! == "kit-overdue");
+        Assert.Contains(outing["pack"]!.AsArray(), n =>
+            (string?)n!["item"] == "M-1" && (string)n["findings"]![0]!["code"]! == "kit-overdue"
+        );
         Assert.StartsWith("2026-08-", (string)outing["latestBack"]!, StringComparison.Ordinal);
     }
 
@@ -73,16 +75,30 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         var programme = (await http.GetFromJsonAsync<JsonObject>("/api/programmes/coastal-pier/1", Cancel))!;
         programme["schools"] = new JsonObject { ["visit.hours-rule"] = "low-tide" };
         programme["hours"] = new JsonObject { ["from"] = "10:00:00", ["until"] = "14:00:00" };
-        Assert.True((bool)(await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/coastal-pier?version=1", new { programme, keep = true }, Cancel)))["kept"]!);
+        Assert.True(
+            (bool)
+                (
+                    await AnswerAsync(
+                        await http.PutAsJsonAsync("/api/programmes/coastal-pier?version=1", new { programme, keep = true }, Cancel)
+                    )
+                )["kept"]!
+        );
 
         var season = (await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!;
-        var dates = season["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!.AsArray().Where(d => (bool)d!["ahead"]!).ToList();
+        var dates = season["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!
+            .AsArray()
+            .Where(d => (bool)d!["ahead"]!)
+            .ToList();
         Assert.True(dates.Count > 5);
         foreach (var date in dates)
         {
             Assert.Contains("low water within the hours (simulated)", date!["welcome"]!.AsArray().Select(w => (string)w!));
             var tides = (await OutingAsync(http, (string)date["day"]!, "skarn-sound"))["tides"]!.AsArray();
-            Assert.Contains(tides, t => !(bool)t!["high"]! && DateTimeOffset.Parse((string)t["at"]!, System.Globalization.CultureInfo.InvariantCulture).TimeOfDay is { TotalHours: >= 10 and <= 14 });
+            Assert.Contains(tides, t =>
+                !(bool)t!["high"]!
+                && DateTimeOffset.Parse((string)t["at"]!, System.Globalization.CultureInfo.InvariantCulture).TimeOfDay
+                    is { TotalHours: >= 10 and <= 14 }
+            );
         }
     }
 
@@ -92,7 +108,9 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         using var http = await server.AsAsync("reader");
 
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync($"/api/outings/{Today}/harrowmere", Cancel)).StatusCode);
-        Assert.All((await http.GetFromJsonAsync<JsonArray>("/api/outings", Cancel))!, o => Assert.Equal("pell-tarn", (string)o!["waterCode"]!));
+        Assert.All((await http.GetFromJsonAsync<JsonArray>("/api/outings", Cancel))!, o =>
+            Assert.Equal("pell-tarn", (string)o!["waterCode"]!)
+        );
     }
 
     [Fact]
@@ -100,16 +118,80 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var sampler = await server.NewcomerAsync(new Grant(Role.Sampler, ["pell-tarn"]));
         using var coordinator = await server.AsAsync("coordinator");
-        object Station(string water) => new { code = "", waterCode = water, water = "", district = "", name = "Inlet", knownDepth = new { written = "1.4", unit = "m" }, latitudeDeg = 51.8868, longitudeDeg = -11.4104 };
+        object Station(string water) =>
+            new
+            {
+                code = "",
+                waterCode = water,
+                water = "",
+                district = "",
+                name = "Inlet",
+                knownDepth = new { written = "1.4", unit = "m" },
+                latitudeDeg = 51.8868,
+                longitudeDeg = -11.4104,
+            };
 
-        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.PostAsJsonAsync("/api/proposals", new { station = Station("harrowmere"), why = "deep" }, Cancel)).StatusCode);
-        Assert.False((bool)(await AnswerAsync(await sampler.PostAsJsonAsync("/api/proposals", new { station = Station("pell-tarn"), why = " " }, Cancel)))["kept"]!);
-        Assert.True((bool)(await AnswerAsync(await sampler.PostAsJsonAsync("/api/proposals", new { station = Station("pell-tarn"), why = "deepest of the scouting track" }, Cancel)))["kept"]!);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (await sampler.PostAsJsonAsync("/api/proposals", new { station = Station("harrowmere"), why = "deep" }, Cancel)).StatusCode
+        );
+        Assert.False(
+            (bool)
+                (
+                    await AnswerAsync(
+                        await sampler.PostAsJsonAsync("/api/proposals", new { station = Station("pell-tarn"), why = " " }, Cancel)
+                    )
+                )["kept"]!
+        );
+        Assert.True(
+            (bool)
+                (
+                    await AnswerAsync(
+                        await sampler.PostAsJsonAsync(
+                            "/api/proposals",
+                            new { station = Station("pell-tarn"), why = "deepest of the scouting track" },
+                            Cancel
+                        )
+                    )
+                )["kept"]!
+        );
 
-        var proposal = Assert.Single((await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/pell-tarn", Cancel))!["proposals"]!.AsArray())!;
+        var proposal = Assert.Single(
+            (await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/pell-tarn", Cancel))!["proposals"]!.AsArray()
+        )!;
         var station = proposal["station"]!;
-        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.PostAsJsonAsync("/api/stations", new { station, programme = "town-lakes", proposal = proposal["id"] }, Cancel)).StatusCode);
-        Assert.True((bool)(await AnswerAsync(await coordinator.PostAsJsonAsync("/api/stations", new { station, programme = "town-lakes", proposal = proposal["id"] }, Cancel)))["kept"]!);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (
+                await sampler.PostAsJsonAsync(
+                    "/api/stations",
+                    new
+                    {
+                        station,
+                        programme = "town-lakes",
+                        proposal = proposal["id"],
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        Assert.True(
+            (bool)
+                (
+                    await AnswerAsync(
+                        await coordinator.PostAsJsonAsync(
+                            "/api/stations",
+                            new
+                            {
+                                station,
+                                programme = "town-lakes",
+                                proposal = proposal["id"],
+                            },
+                            Cancel
+                        )
+                    )
+                )["kept"]!
+        );
         Assert.Empty((await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/pell-tarn", Cancel))!["proposals"]!.AsArray());
     }
 
@@ -118,16 +200,42 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var sampler = await server.AsAsync("sampler");
         using var coordinator = await server.AsAsync("coordinator");
-        await sampler.PostAsJsonAsync("/api/proposals", new
-        {
-            station = new { code = "", waterCode = "harrowmere", water = "", district = "", name = "Reeds", knownDepth = new { written = "2", unit = "m" }, latitudeDeg = 51.9135, longitudeDeg = -11.4415 },
-            why = "birds",
-        }, Cancel);
-        var id = (string)Assert.Single((await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!["proposals"]!.AsArray())!["id"]!;
+        await sampler.PostAsJsonAsync(
+            "/api/proposals",
+            new
+            {
+                station = new
+                {
+                    code = "",
+                    waterCode = "harrowmere",
+                    water = "",
+                    district = "",
+                    name = "Reeds",
+                    knownDepth = new { written = "2", unit = "m" },
+                    latitudeDeg = 51.9135,
+                    longitudeDeg = -11.4415,
+                },
+                why = "birds",
+            },
+            Cancel
+        );
+        var id = (string)
+            Assert.Single((await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!["proposals"]!.AsArray())![
+                "id"
+            ]!;
 
-        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "no" }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await coordinator.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "" }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await coordinator.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "too near the reeds" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (await sampler.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "no" }, Cancel)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await coordinator.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "" }, Cancel)).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await coordinator.PostAsJsonAsync($"/api/proposals/{id}/decline", new { why = "too near the reeds" }, Cancel)).StatusCode
+        );
         Assert.Empty((await coordinator.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!["proposals"]!.AsArray());
     }
 
@@ -140,7 +248,10 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         var kept = await AnswerAsync(await PhotoAsync(sampler, png));
 
         var back = await sampler.GetAsync($"/api/photos/{kept["id"]}", Cancel);
-        Assert.Equal(("image/png", Convert.ToHexString(png)), (back.Content.Headers.ContentType!.MediaType, Convert.ToHexString(await back.Content.ReadAsByteArrayAsync(Cancel))));
+        Assert.Equal(
+            ("image/png", Convert.ToHexString(png)),
+            (back.Content.Headers.ContentType!.MediaType, Convert.ToHexString(await back.Content.ReadAsByteArrayAsync(Cancel)))
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await reader.GetAsync($"/api/photos/{kept["id"]}", Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.BadRequest, (await PhotoAsync(sampler, "<svg onload='x()'/>"u8.ToArray())).StatusCode);
     }
@@ -152,7 +263,9 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
         return await http.PostAsync("/api/waters/harrowmere/photos", content, Cancel);
     }
 
-    private static async Task<JsonObject> OutingAsync(HttpClient http, string day, string water) => (await http.GetFromJsonAsync<JsonObject>($"/api/outings/{day}/{water}", Cancel))!;
+    private static async Task<JsonObject> OutingAsync(HttpClient http, string day, string water) =>
+        (await http.GetFromJsonAsync<JsonObject>($"/api/outings/{day}/{water}", Cancel))!;
 
-    private static async Task<JsonObject> AnswerAsync(HttpResponseMessage answer) => (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+    private static async Task<JsonObject> AnswerAsync(HttpResponseMessage answer) =>
+        (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
 }

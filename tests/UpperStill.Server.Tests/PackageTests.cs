@@ -30,18 +30,39 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         using var other = empty.Services.CreateScope();
         var (from, into) = (one.ServiceProvider.GetRequiredService<FieldBook>(), other.ServiceProvider.GetRequiredService<FieldBook>());
         await SameAsync(
-            from.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item), into.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item),
-            r => $"{r.Visit} {r.Station} {r.Day} {r.Protocol} {r.Parameter} {r.Item} {r.Depth} {r.Value} {r.Unit} {r.Censored} {r.Usable} {r.OfLaboratory} {r.SignedOff} {r.Text} {r.Method}");
-        await SameAsync(from.Visits.OrderBy(v => v.Visit), into.Visits.OrderBy(v => v.Visit), v => $"{v.Visit} {v.Station} {v.StartedAt} {v.Closed} {v.Took} {v.Observers} {v.Review} {v.FieldSigned} {v.ResultsSigned} {v.OpenFindings}");
-        await SameAsync(from.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal), into.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal), l => $"{l.Visit} {l.Ordinal} {l.DepthM} {l.TemperatureC} {l.OxygenMgL}");
-        await SameAsync(from.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal), into.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal), f => $"{f.Visit} {f.Code} {f.Level} {f.Seen} {f.Kept}");
-        await SameAsync(from.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number), into.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number), s => s.Definition);
+            from.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item),
+            into.Readings.OrderBy(r => r.Visit).ThenBy(r => r.Protocol).ThenBy(r => r.Parameter).ThenBy(r => r.Item),
+            r =>
+                $"{r.Visit} {r.Station} {r.Day} {r.Protocol} {r.Parameter} {r.Item} {r.Depth} {r.Value} {r.Unit} {r.Censored} "
+                + $"{r.Usable} {r.OfLaboratory} {r.SignedOff} {r.Text} {r.Method}"
+        );
+        await SameAsync(from.Visits.OrderBy(v => v.Visit), into.Visits.OrderBy(v => v.Visit), v =>
+            $"{v.Visit} {v.Station} {v.StartedAt} {v.Closed} {v.Took} {v.Observers} {v.Review} {v.FieldSigned} {v.ResultsSigned} "
+            + $"{v.OpenFindings}"
+        );
+        await SameAsync(
+            from.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal),
+            into.Levels.OrderBy(l => l.Visit).ThenBy(l => l.Ordinal),
+            l => $"{l.Visit} {l.Ordinal} {l.DepthM} {l.TemperatureC} {l.OxygenMgL}"
+        );
+        await SameAsync(
+            from.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal),
+            into.Findings.OrderBy(f => f.Visit).ThenBy(f => f.Ordinal),
+            f => $"{f.Visit} {f.Code} {f.Level} {f.Seen} {f.Kept}"
+        );
+        await SameAsync(
+            from.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number),
+            into.Samples.OrderBy(s => s.Visit).ThenBy(s => s.Number),
+            s => s.Definition
+        );
 
         // What goes out again is the same to the letter; the descriptor has its date, and the calendar is planned from the day on.
         var sent = Contents(package);
         Assert.True(sent.Remove("season.ics"));
         using var again = new MemoryStream();
-        await other.ServiceProvider.GetRequiredService<PackageExport>().WriteAsync(again, "again", [.. await into.Stations.Select(s => s.Code).ToListAsync(Cancel)], true, Cancel);
+        await other
+            .ServiceProvider.GetRequiredService<PackageExport>()
+            .WriteAsync(again, "again", [.. await into.Stations.Select(s => s.Code).ToListAsync(Cancel)], true, Cancel);
         Assert.Equal(sent, Contents(again.ToArray()));
     }
 
@@ -54,7 +75,10 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         using var http = await server.AsAsync("coordinator");
         using var content = new ByteArrayContent(picture);
         content.Headers.ContentType = new("image/png");
-        var photo = (string)(await (await http.PostAsync("/api/waters/pell-tarn/photos", content, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
+        var photo = (string)
+            (await (await http.PostAsync("/api/waters/pell-tarn/photos", content, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))![
+                "id"
+            ]!;
         using var file = new ByteArrayContent(cast);
         file.Headers.ContentType = new("text/csv");
         (await http.PutAsync(await CastFileTests.DeliveredAsync(http, sha256), file, Cancel)).EnsureSuccessStatusCode();
@@ -74,7 +98,9 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
     {
         var files = Contents(await ExportAsync("/api/export?water=pell-tarn"));
         Assert.Contains("PEL-1", files["readings.csv"], StringComparison.Ordinal);
-        Assert.All(files["visits.csv"].Split("\r\n").Skip(1).Where(l => l.Length > 0), line => Assert.Contains(",PEL-1,", line, StringComparison.Ordinal));
+        Assert.All(files["visits.csv"].Split("\r\n").Skip(1).Where(l => l.Length > 0), line =>
+            Assert.Contains(",PEL-1,", line, StringComparison.Ordinal)
+        );
         Assert.Contains("SUMMARY:Pell Tarn", files["season.ics"], StringComparison.Ordinal);
         Assert.DoesNotContain("Harrowmere", files["season.ics"], StringComparison.Ordinal);
         Assert.Single(files["stations.csv"].Split("\r\n").Skip(1), l => l.Length > 0);
@@ -86,8 +112,14 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
     {
         var lines = Contents(await ExportAsync("/api/export?station=HAR-2"))["readings.csv"].Split("\r\n");
         Assert.Equal("visit,station,day,parameter,place,depth_m,value,censored,unit,as_reported,method,usable,signed_off", lines[0]);
-        Assert.Contains(lines, l => l.Contains(",clarity,,,", StringComparison.Ordinal) && l.Contains(",m,", StringComparison.Ordinal) && l.Contains("disc seen again", StringComparison.Ordinal));
-        Assert.Contains(lines, l => l.Contains(",dissolved oxygen,profile,", StringComparison.Ordinal) && l.Contains(",mg/L,", StringComparison.Ordinal));
+        Assert.Contains(lines, l =>
+            l.Contains(",clarity,,,", StringComparison.Ordinal)
+            && l.Contains(",m,", StringComparison.Ordinal)
+            && l.Contains("disc seen again", StringComparison.Ordinal)
+        );
+        Assert.Contains(lines, l =>
+            l.Contains(",dissolved oxygen,profile,", StringComparison.Ordinal) && l.Contains(",mg/L,", StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -121,7 +153,11 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
             }
         }
 
-        Assert.Contains("out of proportion", Assert.Single((await ImportAsync(empty, bomb.ToArray())).Findings).Seen, StringComparison.Ordinal);
+        Assert.Contains(
+            "out of proportion",
+            Assert.Single((await ImportAsync(empty, bomb.ToArray())).Findings).Seen,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -158,16 +194,25 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
     }
 
     private static async Task SameAsync<T>(IQueryable<T> one, IQueryable<T> other, Func<T, string> said)
-        where T : class => Assert.Equal((await one.AsNoTracking().ToListAsync(Cancel)).Select(said), (await other.AsNoTracking().ToListAsync(Cancel)).Select(said));
+        where T : class =>
+        Assert.Equal(
+            (await one.AsNoTracking().ToListAsync(Cancel)).Select(said),
+            (await other.AsNoTracking().ToListAsync(Cancel)).Select(said)
+        );
 
     private static Dictionary<string, string> Contents(byte[] package)
     {
         using var zip = new ZipArchive(new MemoryStream(package));
-        return zip.Entries.Where(e => e.Name != "datapackage.json").ToDictionary(e => e.Name, e =>
-        {
-            using var text = new StreamReader(e.Open());
-            return text.ReadToEnd();
-        });
+        return zip
+            .Entries.Where(e => e.Name != "datapackage.json")
+            .ToDictionary(
+                e => e.Name,
+                e =>
+                {
+                    using var text = new StreamReader(e.Open());
+                    return text.ReadToEnd();
+                }
+            );
     }
 
     private static byte[] Without(byte[] package, string path, bool change)

@@ -23,7 +23,13 @@ public sealed class PeopleTests(RunningServer server) : IClassFixture<RunningSer
         Assert.Equal(1, (int)Assert.Single(names, n => (string)n!["name"]! == "A. Fenn")!["visits"]!);
         Assert.DoesNotContain(names, n => (string)n!["name"]! == "Ada Fenn");
         var answer = await coordinator.PutAsJsonAsync("/api/people/names", new { name = "A. Fenn", person = ada }, Cancel);
-        Assert.Equal((string)ada!, (string)Assert.Single((await answer.Content.ReadFromJsonAsync<JsonArray>(Cancel))!, n => (string)n!["name"]! == "A. Fenn")!["person"]!);
+        Assert.Equal(
+            (string)ada!,
+            (string)
+                Assert.Single((await answer.Content.ReadFromJsonAsync<JsonArray>(Cancel))!, n => (string)n!["name"]! == "A. Fenn")![
+                    "person"
+                ]!
+        );
         Assert.Contains((await coordinator.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!, v => (string)v!["visit"]! == visit);
         var review = await ReviewAsync(coordinator, visit);
         Assert.Equal("signed-by-sampler", (string)Assert.Single(review["said"]!.AsArray())!["code"]!);
@@ -37,21 +43,40 @@ public sealed class PeopleTests(RunningServer server) : IClassFixture<RunningSer
     public async Task A_name_that_somebody_had_stays_theirs()
     {
         using var coordinator = await server.AsAsync("coordinator");
-        var given = new JsonObject { ["name"] = "Bo Marten", ["signInName"] = "bo", ["grants"] = new JsonArray(new JsonObject { ["role"] = "sampler" }) };
-        var id = (string)(await (await coordinator.PostAsJsonAsync("/api/people", given, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
+        var given = new JsonObject
+        {
+            ["name"] = "Bo Marten",
+            ["signInName"] = "bo",
+            ["grants"] = new JsonArray(new JsonObject { ["role"] = "sampler" }),
+        };
+        var id = (string)
+            (await (await coordinator.PostAsJsonAsync("/api/people", given, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
         given["name"] = "Bo Otter";
         (await coordinator.PutAsJsonAsync($"/api/people/{id}", given, Cancel)).EnsureSuccessStatusCode();
 
         var station = (await coordinator.GetFromJsonAsync<JsonObject>("/api/stations/PEL-1", Cancel))!;
-        Assert.Equal(["Bo Otter", "Bo Marten"], Assert.Single(station["context"]!["people"]!.AsArray(), p => (string)p!["id"]! == id)!["names"]!.AsArray().Select(n => (string)n!));
+        Assert.Equal(
+            ["Bo Otter", "Bo Marten"],
+            Assert.Single(station["context"]!["people"]!.AsArray(), p => (string)p!["id"]! == id)!["names"]!
+                .AsArray()
+                .Select(n => (string)n!)
+        );
     }
 
     [Fact]
     public async Task A_name_is_given_to_people_who_are_here_alone()
     {
         using var coordinator = await server.AsAsync("coordinator");
-        Assert.Equal(HttpStatusCode.NotFound, (await coordinator.PutAsJsonAsync("/api/people/names", new { name = "A. Fenn", person = Guid.CreateVersion7() }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.BadRequest, (await coordinator.PutAsJsonAsync("/api/people/names", new { name = " ", person = (Guid?)null }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (
+                await coordinator.PutAsJsonAsync("/api/people/names", new { name = "A. Fenn", person = Guid.CreateVersion7() }, Cancel)
+            ).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await coordinator.PutAsJsonAsync("/api/people/names", new { name = " ", person = (Guid?)null }, Cancel)).StatusCode
+        );
     }
 
     [Fact]
@@ -73,15 +98,26 @@ public sealed class PeopleTests(RunningServer server) : IClassFixture<RunningSer
         Assert.All(back, e => Assert.Equal((asa, "Ada Fenn"), ((string)e!["person"]!, (string)e["receipt"]!["deliveredBy"]!)));
     }
 
-    private static async Task<JsonNode> PersonAsync(HttpClient http) => (await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
+    private static async Task<JsonNode> PersonAsync(HttpClient http) =>
+        (await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
 
     private static async Task<string[]> StatusesAsync(HttpClient http, JsonArray entries, bool onBehalf)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = await NowAsync(http), ["entries"] = entries.DeepClone(), ["onBehalf"] = onBehalf }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject
+            {
+                ["sentAt"] = await NowAsync(http),
+                ["entries"] = entries.DeepClone(),
+                ["onBehalf"] = onBehalf,
+            },
+            Cancel
+        );
         return [.. (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!.AsArray().Select(a => (string)a!["status"]!)];
     }
 
-    private static async Task<string> NowAsync(HttpClient http) => (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!;
+    private static async Task<string> NowAsync(HttpClient http) =>
+        (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!;
 
     // Clarity alone, on the bottom, ended: nothing is open.
     private static async Task<string> EndedAsync(HttpClient http, string observer)
@@ -118,7 +154,11 @@ public sealed class PeopleTests(RunningServer server) : IClassFixture<RunningSer
     {
         var entries = (await http.GetFromJsonAsync<JsonArray>($"/api/visits/{visit}/entries", Cancel))!;
         var station = (await http.GetFromJsonAsync<JsonObject>("/api/stations/PEL-1", Cancel))!;
-        var answer = await http.PostAsJsonAsync("/api/core/fold-review", new JsonObject { ["entries"] = entries.DeepClone(), ["context"] = station["context"]!.DeepClone() }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/core/fold-review",
+            new JsonObject { ["entries"] = entries.DeepClone(), ["context"] = station["context"]!.DeepClone() },
+            Cancel
+        );
         return (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
     }
 }

@@ -17,12 +17,35 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         Assert.False(await SignedOffAsync(http, "PEL-1", visit));
         var waits = await WaitingAsync(http, "PEL-1");
 
-        Assert.Equal("kept", await DeliverAsync(http, Entry(visit, "signed-off", new JsonObject { ["field"] = (string)review["field"]!, ["results"] = (string)review["results"]! })));
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                http,
+                Entry(
+                    visit,
+                    "signed-off",
+                    new JsonObject { ["field"] = (string)review["field"]!, ["results"] = (string)review["results"]! }
+                )
+            )
+        );
         Assert.True(await SignedOffAsync(http, "PEL-1", visit));
         Assert.Equal(waits - 1, await WaitingAsync(http, "PEL-1"));
         Assert.DoesNotContain(visit, (await http.GetStringAsync("/api/reviews", Cancel)), StringComparison.Ordinal);
 
-        Assert.Equal("kept", await DeliverAsync(http, Entry(visit, "sounding", new JsonObject { ["depth"] = new JsonObject { ["written"] = "2.5", ["unit"] = "m" } })));
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                http,
+                Entry(
+                    visit,
+                    "sounding",
+                    new JsonObject
+                    {
+                        ["depth"] = new JsonObject { ["written"] = "2.5", ["unit"] = "m" },
+                    }
+                )
+            )
+        );
         Assert.False(await SignedOffAsync(http, "PEL-1", visit));
         Assert.Equal(waits, await WaitingAsync(http, "PEL-1"));
         Assert.Contains(visit, (await http.GetStringAsync("/api/reviews", Cancel)), StringComparison.Ordinal);
@@ -34,13 +57,29 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         using var coordinator = await server.AsAsync("coordinator");
         using var sampler = await server.AsAsync("sampler");
         var (visit, review) = await ReadyAsync(coordinator, "HAR-1");
-        Assert.Equal("refused", await DeliverAsync(sampler, Entry(visit, "signed-off", new JsonObject { ["field"] = (string)review["field"]!, ["results"] = (string)review["results"]! })));
+        Assert.Equal(
+            "refused",
+            await DeliverAsync(
+                sampler,
+                Entry(
+                    visit,
+                    "signed-off",
+                    new JsonObject { ["field"] = (string)review["field"]!, ["results"] = (string)review["results"]! }
+                )
+            )
+        );
         Assert.Equal("refused", await DeliverAsync(sampler, Entry(visit, "asked", new JsonObject { ["question"] = "why?" })));
 
         var question = Entry(visit, "asked", new JsonObject { ["question"] = "Was it read twice?" });
         Assert.Equal("kept", await DeliverAsync(coordinator, question));
         Assert.Equal("open", await StateAsync(coordinator, visit));
-        Assert.Equal("kept", await DeliverAsync(sampler, Entry(visit, "answered", new JsonObject { ["asked"] = (string)question["id"]!, ["answer"] = "yes" })));
+        Assert.Equal(
+            "kept",
+            await DeliverAsync(
+                sampler,
+                Entry(visit, "answered", new JsonObject { ["asked"] = (string)question["id"]!, ["answer"] = "yes" })
+            )
+        );
         Assert.Equal("ready", await StateAsync(coordinator, visit));
     }
 
@@ -59,10 +98,27 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         Assert.Contains(beside["subjects"]!.AsArray(), s => (string)s!["code"]! == "salinity");
         Assert.Equal(HttpStatusCode.BadRequest, (await http.GetAsync("/api/record/stations?subject=saltiness", Cancel)).StatusCode);
 
-        var limit = new JsonObject { ["subject"] = "salinity", ["above"] = true, ["value"] = 12, ["name"] = "Mussels", ["source"] = "the mussel farm" };
-        Assert.Equal(HttpStatusCode.OK, (await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)).StatusCode);
+        var limit = new JsonObject
+        {
+            ["subject"] = "salinity",
+            ["above"] = true,
+            ["value"] = 12,
+            ["name"] = "Mussels",
+            ["source"] = "the mussel farm",
+        };
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)
+            ).StatusCode
+        );
         limit["subject"] = "saltiness";
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await http.PostAsJsonAsync($"/api/waters/{(string)station["context"]!["station"]!["waterCode"]!}/limits", limit, Cancel)
+            ).StatusCode
+        );
     }
 
     [Fact]
@@ -70,7 +126,9 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     {
         using var http = await server.AsAsync("reader");
         var answers = (await http.GetFromJsonAsync<JsonArray>("/api/waters/pell-tarn/answers", Cancel))!;
-        var clarity = answers.Single(a => (string)a!["station"]! == "PEL-1")!["answers"]!.AsArray().Single(a => (string)a!["subject"]! == "clarity")!;
+        var clarity = answers.Single(a => (string)a!["station"]! == "PEL-1")!["answers"]!
+            .AsArray()
+            .Single(a => (string)a!["subject"]! == "clarity")!;
         Assert.NotEmpty((string)clarity["headline"]!);
         Assert.Contains("June to September", (string)clarity["detail"]!, StringComparison.Ordinal);
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/waters/harrowmere/answers", Cancel)).StatusCode);
@@ -85,27 +143,135 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
         using var http = await server.AsAsync("coordinator");
         var series = (await SeriesAsync(http, "SKA-1")).Single(s => (string)s!["subject"]! == "clarity")!;
         Assert.Empty(series["joins"]!.AsArray());
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync("/api/stations/SKA-1/joins", new { subject = "clarity", day = "2020-05-12", why = " " }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PostAsJsonAsync("/api/stations/SKA-1/joins", new { subject = "clarity", day = "2020-05-12", why = "both tubes were read side by side" }, Cancel)).StatusCode);
-        Assert.Equal("2020-05-12", (string)Assert.Single((await SeriesAsync(http, "SKA-1")).Single(s => (string)s!["subject"]! == "clarity")!["joins"]!.AsArray())!);
-        Assert.Equal(HttpStatusCode.NoContent, (await http.PostAsJsonAsync("/api/stations/SKA-1/joins", new { subject = "clarity", day = "2020-05-12", why = (string?)null }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await http.PostAsJsonAsync(
+                    "/api/stations/SKA-1/joins",
+                    new
+                    {
+                        subject = "clarity",
+                        day = "2020-05-12",
+                        why = " ",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (
+                await http.PostAsJsonAsync(
+                    "/api/stations/SKA-1/joins",
+                    new
+                    {
+                        subject = "clarity",
+                        day = "2020-05-12",
+                        why = "both tubes were read side by side",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        Assert.Equal(
+            "2020-05-12",
+            (string)Assert.Single((await SeriesAsync(http, "SKA-1")).Single(s => (string)s!["subject"]! == "clarity")!["joins"]!.AsArray())!
+        );
+        Assert.Equal(
+            HttpStatusCode.NoContent,
+            (
+                await http.PostAsJsonAsync(
+                    "/api/stations/SKA-1/joins",
+                    new
+                    {
+                        subject = "clarity",
+                        day = "2020-05-12",
+                        why = (string?)null,
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
         Assert.Empty((await SeriesAsync(http, "SKA-1")).Single(s => (string)s!["subject"]! == "clarity")!["joins"]!.AsArray());
 
         using var sampler = await server.AsAsync("sampler");
-        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.PostAsJsonAsync("/api/stations/SKA-1/joins", new { subject = "clarity", day = "2020-05-12", why = "no" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (
+                await sampler.PostAsJsonAsync(
+                    "/api/stations/SKA-1/joins",
+                    new
+                    {
+                        subject = "clarity",
+                        day = "2020-05-12",
+                        why = "no",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
     }
 
     [Fact]
     public async Task A_limit_has_a_source_and_only_a_coordinator_sets_it()
     {
         using var http = await server.AsAsync("coordinator");
-        Assert.Equal(HttpStatusCode.BadRequest, (await http.PostAsJsonAsync("/api/waters/pell-tarn/limits", new { subject = "clarity", above = true, value = 2, name = "good", source = "" }, Cancel)).StatusCode);
-        var added = (await (await http.PostAsJsonAsync("/api/waters/pell-tarn/limits", new { subject = "clarity", above = true, value = 2, name = "good", source = "district plan, table 3" }, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
-        Assert.Contains((await http.GetFromJsonAsync<JsonArray>("/api/waters/pell-tarn/limits", Cancel))!, l => (string)l!["id"]! == (string)added["id"]!);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await http.PostAsJsonAsync(
+                    "/api/waters/pell-tarn/limits",
+                    new
+                    {
+                        subject = "clarity",
+                        above = true,
+                        value = 2,
+                        name = "good",
+                        source = "",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        var added = (
+            await (
+                await http.PostAsJsonAsync(
+                    "/api/waters/pell-tarn/limits",
+                    new
+                    {
+                        subject = "clarity",
+                        above = true,
+                        value = 2,
+                        name = "good",
+                        source = "district plan, table 3",
+                    },
+                    Cancel
+                )
+            ).Content.ReadFromJsonAsync<JsonObject>(Cancel)
+        )!;
+        Assert.Contains((await http.GetFromJsonAsync<JsonArray>("/api/waters/pell-tarn/limits", Cancel))!, l =>
+            (string)l!["id"]! == (string)added["id"]!
+        );
         Assert.Equal(HttpStatusCode.NoContent, (await http.DeleteAsync($"/api/waters/pell-tarn/limits/{added["id"]}", Cancel)).StatusCode);
 
         using var sampler = await server.AsAsync("sampler");
-        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.PostAsJsonAsync("/api/waters/pell-tarn/limits", new { subject = "clarity", above = true, value = 2, name = "good", source = "x" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (
+                await sampler.PostAsJsonAsync(
+                    "/api/waters/pell-tarn/limits",
+                    new
+                    {
+                        subject = "clarity",
+                        above = true,
+                        value = 2,
+                        name = "good",
+                        source = "x",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
     }
 
     [Fact]
@@ -113,9 +279,13 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     {
         using var http = await server.AsAsync("coordinator");
         var report = (await http.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere/report?year=2025", Cancel))!;
-        var deep = report["series"]!.AsArray().First(s => (string)s!["station"]! == "HAR-1" && (string)s["trend"]!["subject"]! == "clarity")!["trend"]!;
+        var deep = report["series"]!
+            .AsArray()
+            .First(s => (string)s!["station"]! == "HAR-1" && (string)s["trend"]!["subject"]! == "clarity")!["trend"]!;
         Assert.Contains((string)deep["headline"]!, (string)report["report"]!["inShort"]!, StringComparison.Ordinal);
-        var changing = report["report"]!["sections"]!.AsArray().Single(s => (string)s!["title"]! == "Is it changing?")!["paragraphs"]!.AsArray().Select(p => (string)p!);
+        var changing = report["report"]!["sections"]!.AsArray().Single(s => (string)s!["title"]! == "Is it changing?")!["paragraphs"]!
+            .AsArray()
+            .Select(p => (string)p!);
         Assert.Contains(changing, p => p.Contains((string)deep["detail"]!, StringComparison.Ordinal));
     }
 
@@ -155,37 +325,53 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     private static async Task<int> WaitingAsync(HttpClient http, string station) =>
-        (int)(await http.GetFromJsonAsync<JsonObject>("/api/record/summary", Cancel))!["stations"]!.AsArray().Single(s => (string)s!["station"]! == station)!["waiting"]!;
+        (int)
+            (await http.GetFromJsonAsync<JsonObject>("/api/record/summary", Cancel))!["stations"]!
+                .AsArray()
+                .Single(s => (string)s!["station"]! == station)!["waiting"]!;
 
-    private static async Task<JsonArray> SeriesAsync(HttpClient http, string station) => (await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["series"]!.AsArray();
+    private static async Task<JsonArray> SeriesAsync(HttpClient http, string station) =>
+        (await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["series"]!.AsArray();
 
     // A visit of the last weeks that waits for its sign-off, with the marks of what stands.
     private static async Task<(string Visit, JsonNode Review)> ReadyAsync(HttpClient http, string station)
     {
-        var visit = (string)(await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.First(v => (string)v!["station"]! == station && (string)v["state"]! == "ready")!["visit"]!;
+        var visit = (string)
+            (await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.First(v =>
+                (string)v!["station"]! == station && (string)v["state"]! == "ready"
+            )!["visit"]!;
         var entries = await http.GetFromJsonAsync<JsonArray>($"/api/visits/{visit}/entries", Cancel);
         var context = (await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["context"]!;
-        var answer = await http.PostAsJsonAsync("/api/core/fold-review", new JsonObject { ["entries"] = entries!.DeepClone(), ["context"] = context.DeepClone() }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/core/fold-review",
+            new JsonObject { ["entries"] = entries!.DeepClone(), ["context"] = context.DeepClone() },
+            Cancel
+        );
         return (visit, (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!);
     }
 
     private static async Task<bool> SignedOffAsync(HttpClient http, string station, string visit) =>
-        (bool)(await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["context"]!["history"]!.AsArray().Single(p => (string)p!["visit"]! == visit)!["signedOff"]!;
+        (bool)
+            (await http.GetFromJsonAsync<JsonObject>($"/api/stations/{station}", Cancel))!["context"]!["history"]!
+                .AsArray()
+                .Single(p => (string)p!["visit"]! == visit)!["signedOff"]!;
 
     private static async Task<string?> StateAsync(HttpClient http, string visit) =>
-        (string?)(await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.SingleOrDefault(v => (string)v!["visit"]! == visit)?["state"];
+        (string?)
+            (await http.GetFromJsonAsync<JsonArray>("/api/reviews", Cancel))!.SingleOrDefault(v => (string)v!["visit"]! == visit)?["state"];
 
-    private static JsonObject Entry(string visit, string kind, JsonObject body) => new()
-    {
-        ["id"] = Guid.CreateVersion7().ToString(),
-        ["visit"] = visit,
-        ["kind"] = kind,
-        ["version"] = 1,
-        ["body"] = body,
-        ["at"] = "2026-08-12T18:40:00+01:00",
-        ["by"] = "Ada Fenn",
-        ["device"] = "office",
-    };
+    private static JsonObject Entry(string visit, string kind, JsonObject body) =>
+        new()
+        {
+            ["id"] = Guid.CreateVersion7().ToString(),
+            ["visit"] = visit,
+            ["kind"] = kind,
+            ["version"] = 1,
+            ["body"] = body,
+            ["at"] = "2026-08-12T18:40:00+01:00",
+            ["by"] = "Ada Fenn",
+            ["device"] = "office",
+        };
 
     private static async Task<string> DeliverAsync(HttpClient http, JsonObject entry)
     {

@@ -30,9 +30,7 @@ public class RunningServer : WebApplicationFactory<Program>
     private readonly bool stays;
 
     public RunningServer()
-        : this(true)
-    {
-    }
+        : this(true) { }
 
     /// <param name="demo">True where it shows the demo.</param>
     /// <param name="stays">The folder of its data, which stays after it; null for one of its own, which does not.</param>
@@ -50,7 +48,12 @@ public class RunningServer : WebApplicationFactory<Program>
     public string Folder { get; }
 
     /// <summary>Asks on somebody's behalf; null for a stranger.</summary>
-    public async Task<HttpClient> AsAsync(string? signInName, string password = DemoScenario.Password, CookieContainer? cookies = null, IPAddress? from = null)
+    public async Task<HttpClient> AsAsync(
+        string? signInName,
+        string password = DemoScenario.Password,
+        CookieContainer? cookies = null,
+        IPAddress? from = null
+    )
     {
         var http = Stranger(cookies, from);
         var session = (await http.GetFromJsonAsync<JsonObject>("/api/session"))!;
@@ -70,14 +73,30 @@ public class RunningServer : WebApplicationFactory<Program>
     {
         using var coordinator = await AsAsync("coordinator");
         var name = $"newcomer-{Guid.CreateVersion7():N}";
-        var added = await coordinator.PostAsJsonAsync("/api/people", new { name, signInName = name, grants = JsonSerializer.SerializeToNode(grants, SetupJson.Default.IReadOnlyListGrant) });
+        var added = await coordinator.PostAsJsonAsync(
+            "/api/people",
+            new
+            {
+                name,
+                signInName = name,
+                grants = JsonSerializer.SerializeToNode(grants, SetupJson.Default.IReadOnlyListGrant),
+            }
+        );
         added.EnsureSuccessStatusCode();
         var id = (string)(await added.Content.ReadFromJsonAsync<JsonObject>())!["id"]!;
         var link = await coordinator.PostAsync($"/api/people/{id}/link", null);
         var path = (string)(await link.Content.ReadFromJsonAsync<JsonObject>())!["path"]!;
         var http = await AsAsync(null);
         var token = Uri.UnescapeDataString(path[(path.IndexOf("token=", StringComparison.Ordinal) + 6)..]);
-        var answer = await http.PostAsJsonAsync("/api/session/welcome", new { person = id, token, password = "a long enough one" });
+        var answer = await http.PostAsJsonAsync(
+            "/api/session/welcome",
+            new
+            {
+                person = id,
+                token,
+                password = "a long enough one",
+            }
+        );
         answer.EnsureSuccessStatusCode();
         Bear(http, (await answer.Content.ReadFromJsonAsync<JsonObject>())!);
         return http;
@@ -123,7 +142,16 @@ public class RunningServer : WebApplicationFactory<Program>
     public async Task<HttpClient> FirstAsync()
     {
         var http = await AsAsync(null);
-        var answer = await http.PostAsJsonAsync("/api/session/first", new { token = Services.GetRequiredService<FirstCoordinator>().Token, name = "First", signInName = "first", password = "a long enough one" });
+        var answer = await http.PostAsJsonAsync(
+            "/api/session/first",
+            new
+            {
+                token = Services.GetRequiredService<FirstCoordinator>().Token,
+                name = "First",
+                signInName = "first",
+                password = "a long enough one",
+            }
+        );
         answer.EnsureSuccessStatusCode();
         Bear(http, (await answer.Content.ReadFromJsonAsync<JsonObject>())!);
         return http;
@@ -173,9 +201,7 @@ public class RunningServer : WebApplicationFactory<Program>
             }
         }
 
-        protected override void Prepare(string folder)
-        {
-        }
+        protected override void Prepare(string folder) { }
     }
 }
 

@@ -23,7 +23,9 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.Equal("13:50", (string)season["stations"]!.AsArray().Single(s => (string)s!["station"]!["code"]! == "HAR-1")!["highSun"]!);
         Assert.Contains("today", States(season, "HAR-1"));
         Assert.Contains("missed", States(season, "SAL-1"));
-        Assert.Contains(Plan(season, "SAL-1")["findings"]!.AsArray(), f => ((string)f!["seen"]!).StartsWith("June was missed. 2 dates left, 2 needed", StringComparison.Ordinal));
+        Assert.Contains(Plan(season, "SAL-1")["findings"]!.AsArray(), f =>
+            ((string)f!["seen"]!).StartsWith("June was missed. 2 dates left, 2 needed", StringComparison.Ordinal)
+        );
         Assert.All((await SeasonAsync(http))["stations"]!.AsArray(), s => Assert.Equal("pell-tarn", (string)s!["station"]!["waterCode"]!));
     }
 
@@ -52,7 +54,9 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
         using var http = await server.AsAsync("sampler");
         var shown = await MoveAsync(http, "SKA-1", "2026-08-19", "2026-12-24", keep: false);
 
-        Assert.Contains(Words(shown, "SKA-1"), w => w.Contains("24 December was chosen by hand, but it lies outside the season", StringComparison.Ordinal));
+        Assert.Contains(Words(shown, "SKA-1"), w =>
+            w.Contains("24 December was chosen by hand, but it lies outside the season", StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -75,7 +79,18 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_move_without_a_day_or_a_reason_is_refused(string? from, string? to, string why)
     {
         using var http = await server.AsAsync("sampler");
-        var answer = await http.PostAsJsonAsync("/api/season/move", new { station = "HAR-1", from, to, why, keep = true }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/season/move",
+            new
+            {
+                station = "HAR-1",
+                from,
+                to,
+                why,
+                keep = true,
+            },
+            Cancel
+        );
 
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
     }
@@ -85,9 +100,22 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.AsAsync("coordinator");
         var before = (await SeasonAsync(http))["plan"]!.ToJsonString();
-        (await http.PostAsJsonAsync("/api/season/days", new { day = "2026-08-26", kind = "Blocked", why = "holiday" }, Cancel)).EnsureSuccessStatusCode();
+        (
+            await http.PostAsJsonAsync(
+                "/api/season/days",
+                new
+                {
+                    day = "2026-08-26",
+                    kind = "Blocked",
+                    why = "holiday",
+                },
+                Cancel
+            )
+        ).EnsureSuccessStatusCode();
         var blocked = await SeasonAsync(http);
-        Assert.DoesNotContain(blocked["plan"]!["stations"]!.AsArray().SelectMany(s => s!["dates"]!.AsArray()), d => (string)d!["day"]! == "2026-08-26");
+        Assert.DoesNotContain(blocked["plan"]!["stations"]!.AsArray().SelectMany(s => s!["dates"]!.AsArray()), d =>
+            (string)d!["day"]! == "2026-08-26"
+        );
 
         var id = (string)blocked["set"]!.AsArray().Single(d => (string)d!["why"]! == "holiday")!["id"]!;
         (await http.DeleteAsync($"/api/season/days/{id}", Cancel)).EnsureSuccessStatusCode();
@@ -113,19 +141,49 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_lab_that_opens_after_it_closes_is_refused()
     {
         using var http = await server.AsAsync("coordinator");
-        var answer = await http.PutAsJsonAsync("/api/laboratory?version=0", new { name = "Lab", openings = new[] { new { day = "Monday", from = "15:00:00", until = "08:00:00" } }, closedDays = Array.Empty<string>() }, Cancel);
+        var answer = await http.PutAsJsonAsync(
+            "/api/laboratory?version=0",
+            new
+            {
+                name = "Lab",
+                openings = new[]
+                {
+                    new
+                    {
+                        day = "Monday",
+                        from = "15:00:00",
+                        until = "08:00:00",
+                    },
+                },
+                closedDays = Array.Empty<string>(),
+            },
+            Cancel
+        );
 
         Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
     }
 
     private static async Task<JsonObject> SeasonAsync(HttpClient http) => (await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!;
 
-    private static JsonObject Plan(JsonObject season, string station) => (JsonObject)season["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == station)!;
+    private static JsonObject Plan(JsonObject season, string station) =>
+        (JsonObject)season["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == station)!;
 
-    private static IEnumerable<string> States(JsonObject season, string station) => Plan(season, station)["dates"]!.AsArray().Select(d => (string)d!["state"]!);
+    private static IEnumerable<string> States(JsonObject season, string station) =>
+        Plan(season, station)["dates"]!.AsArray().Select(d => (string)d!["state"]!);
 
     private static Task<HttpResponseMessage> PostMoveAsync(HttpClient http, string station, string from, string? to, bool keep) =>
-        http.PostAsJsonAsync("/api/season/move", new { station, from, to, why = "regatta", keep }, Cancel);
+        http.PostAsJsonAsync(
+            "/api/season/move",
+            new
+            {
+                station,
+                from,
+                to,
+                why = "regatta",
+                keep,
+            },
+            Cancel
+        );
 
     private static async Task<JsonObject> MoveAsync(HttpClient http, string station, string from, string? to, bool keep)
     {
@@ -135,5 +193,11 @@ public class SeasonTests(RunningServer server) : IClassFixture<RunningServer>
     }
 
     private static string[] Words(JsonObject answer, string station) =>
-        [.. answer["changes"]!.AsArray().Where(c => (string)c!["station"]! == station).SelectMany(c => c!["words"]!.AsArray()).Select(w => (string)w!)];
+        [
+            .. answer["changes"]!
+                .AsArray()
+                .Where(c => (string)c!["station"]! == station)
+                .SelectMany(c => c!["words"]!.AsArray())
+                .Select(w => (string)w!),
+        ];
 }

@@ -62,7 +62,10 @@ public sealed class ServerTests(RunningServer server) : IClassFixture<RunningSer
         const string request = """{"written":"12 9","unit":"ft-in"}""";
         var answer = await http.PostAsync("/api/core/length", Json(request), Cancel);
 
-        Assert.Equal(Encoding.UTF8.GetString(OperationTable.All["length"].Invoke(Encoding.UTF8.GetBytes(request))), await answer.Content.ReadAsStringAsync(Cancel));
+        Assert.Equal(
+            Encoding.UTF8.GetString(OperationTable.All["length"].Invoke(Encoding.UTF8.GetBytes(request))),
+            await answer.Content.ReadAsStringAsync(Cancel)
+        );
     }
 
     [Theory]
@@ -71,14 +74,21 @@ public sealed class ServerTests(RunningServer server) : IClassFixture<RunningSer
     [InlineData("[]")]
     [InlineData("""{"unit":"m"}""")]
     public async Task A_request_of_another_shape_is_a_problem(string body) =>
-        await Problem(await http.PostAsync("/api/core/length", Json(body), Cancel), HttpStatusCode.BadRequest, "The request is not of the operation’s shape.");
+        await Problem(
+            await http.PostAsync("/api/core/length", Json(body), Cancel),
+            HttpStatusCode.BadRequest,
+            "The request is not of the operation’s shape."
+        );
 
     [Theory]
     [InlineData("/api/core/length")]
     [InlineData("/api/entries")]
     public async Task Ten_megabytes_are_refused(string address)
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, address) { Content = Json($$"""{"written":"{{new string('9', 10_000_000)}}"}""") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, address)
+        {
+            Content = Json($$"""{"written":"{{new string('9', 10_000_000)}}"}"""),
+        };
         request.Headers.ExpectContinue = true;
         var answer = await http.SendAsync(request, Cancel);
 
@@ -146,14 +156,20 @@ public sealed class ServerTests(RunningServer server) : IClassFixture<RunningSer
 
         var station = (await http.GetFromJsonAsync<JsonObject>("/api/stations/PEL-1", Cancel))!;
 
-        Assert.Contains(station["context"]!["history"]!.AsArray(), p => (string)p!["visit"]! == (string)visit[0]!["visit"]! && (bool)p["censored"]! && (string)p["text"]! == "> 2.6 m");
+        Assert.Contains(station["context"]!["history"]!.AsArray(), p =>
+            (string)p!["visit"]! == (string)visit[0]!["visit"]! && (bool)p["censored"]! && (string)p["text"]! == "> 2.6 m"
+        );
     }
 
     [Fact]
     public async Task Too_many_entries_at_once_are_refused_and_none_is_kept()
     {
         var many = new JsonArray([.. Enumerable.Range(0, 501).Select(_ => (JsonNode)new JsonObject())]);
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = many }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject { ["sentAt"] = DateTimeOffset.UtcNow, ["entries"] = many },
+            Cancel
+        );
 
         await Problem(answer, HttpStatusCode.BadRequest, "Too many entries in one delivery.");
     }
@@ -169,13 +185,21 @@ public sealed class ServerTests(RunningServer server) : IClassFixture<RunningSer
 
     [Fact]
     public async Task The_demo_stands_on_its_wednesday() =>
-        Assert.StartsWith("2026-08-12T", (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!, StringComparison.Ordinal);
+        Assert.StartsWith(
+            "2026-08-12T",
+            (string)(await http.GetFromJsonAsync<JsonObject>("/api/instance", Cancel))!["now"]!,
+            StringComparison.Ordinal
+        );
 
     private async Task<string[]> Deliver(JsonArray entries) => [.. (await Answers(entries)).Select(a => (string)a!["status"]!)];
 
     private async Task<JsonArray> Answers(JsonArray entries, DateTimeOffset? sentAt = null)
     {
-        var answer = await http.PostAsJsonAsync("/api/entries", new JsonObject { ["sentAt"] = sentAt ?? DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) }, Cancel);
+        var answer = await http.PostAsJsonAsync(
+            "/api/entries",
+            new JsonObject { ["sentAt"] = sentAt ?? DateTimeOffset.UtcNow, ["entries"] = await http.OwnAsync(entries) },
+            Cancel
+        );
         answer.EnsureSuccessStatusCode();
         return (JsonArray)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["answers"]!;
     }

@@ -16,7 +16,10 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.AsAsync(null);
         var before = (await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!;
-        Assert.Equal(["coordinator", "laboratory", "reader", "sampler"], before["demoAccounts"]!.AsArray().Select(a => (string)a!["grants"]![0]!["role"]!).Order());
+        Assert.Equal(
+            ["coordinator", "laboratory", "reader", "sampler"],
+            before["demoAccounts"]!.AsArray().Select(a => (string)a!["grants"]![0]!["role"]!).Order()
+        );
 
         using var sampler = await server.AsAsync("sampler");
         var after = (await sampler.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!;
@@ -73,7 +76,13 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
         using var newcomer = await server.NewcomerAsync(new Grant(Role.Sampler));
         using var coordinator = await server.AsAsync("coordinator");
         var person = (JsonObject)(await newcomer.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["person"]!;
-        var change = new { name = (string)person["name"]!, signInName = (string)person["signInName"]!, grants = Array.Empty<object>(), active = false };
+        var change = new
+        {
+            name = (string)person["name"]!,
+            signInName = (string)person["signInName"]!,
+            grants = Array.Empty<object>(),
+            active = false,
+        };
         (await coordinator.PutAsJsonAsync($"/api/people/{person["id"]}", change, Cancel)).EnsureSuccessStatusCode();
 
         Assert.Equal(HttpStatusCode.Unauthorized, (await newcomer.GetAsync("/api/stations", Cancel)).StatusCode);
@@ -83,16 +92,70 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_link_works_once()
     {
         using var coordinator = await server.AsAsync("coordinator");
-        var added = await coordinator.PostAsJsonAsync("/api/people", new { name = "Once", signInName = "once", grants = Array.Empty<object>() }, Cancel);
+        var added = await coordinator.PostAsJsonAsync(
+            "/api/people",
+            new
+            {
+                name = "Once",
+                signInName = "once",
+                grants = Array.Empty<object>(),
+            },
+            Cancel
+        );
         var id = (string)(await added.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
-        var path = (string)(await (await coordinator.PostAsync($"/api/people/{id}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!["path"]!;
+        var path = (string)
+            (await (await coordinator.PostAsync($"/api/people/{id}/link", null, Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))![
+                "path"
+            ]!;
         var token = Uri.UnescapeDataString(path[(path.IndexOf("token=", StringComparison.Ordinal) + 6)..]);
         using var first = await server.AsAsync(null);
         using var second = await server.AsAsync(null);
 
-        Assert.Equal(HttpStatusCode.BadRequest, (await first.PostAsJsonAsync("/api/session/welcome", new { person = id, token, password = "short" }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.OK, (await first.PostAsJsonAsync("/api/session/welcome", new { person = id, token, password = "a long enough one" }, Cancel)).StatusCode);
-        Assert.Equal(HttpStatusCode.Gone, (await second.PostAsJsonAsync("/api/session/welcome", new { person = id, token, password = "another long one" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (
+                await first.PostAsJsonAsync(
+                    "/api/session/welcome",
+                    new
+                    {
+                        person = id,
+                        token,
+                        password = "short",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (
+                await first.PostAsJsonAsync(
+                    "/api/session/welcome",
+                    new
+                    {
+                        person = id,
+                        token,
+                        password = "a long enough one",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
+        Assert.Equal(
+            HttpStatusCode.Gone,
+            (
+                await second.PostAsJsonAsync(
+                    "/api/session/welcome",
+                    new
+                    {
+                        person = id,
+                        token,
+                        password = "another long one",
+                    },
+                    Cancel
+                )
+            ).StatusCode
+        );
     }
 
     [Theory]
@@ -102,7 +165,16 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_person_that_cannot_be_added_is_refused_with_words(string name, string signInName, string title)
     {
         using var coordinator = await server.AsAsync("coordinator");
-        var answer = await coordinator.PostAsJsonAsync("/api/people", new { name, signInName, grants = Array.Empty<object>() }, Cancel);
+        var answer = await coordinator.PostAsJsonAsync(
+            "/api/people",
+            new
+            {
+                name,
+                signInName,
+                grants = Array.Empty<object>(),
+            },
+            Cancel
+        );
 
         Assert.Equal((HttpStatusCode.BadRequest, title), (answer.StatusCode, await TitleAsync(answer)));
     }
@@ -111,7 +183,16 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_role_on_an_unknown_water_is_refused()
     {
         using var coordinator = await server.AsAsync("coordinator");
-        var answer = await coordinator.PostAsJsonAsync("/api/people", new { name = "Someone", signInName = "someone", grants = new[] { new { role = "reader", waters = new[] { "dry-lake" } } } }, Cancel);
+        var answer = await coordinator.PostAsJsonAsync(
+            "/api/people",
+            new
+            {
+                name = "Someone",
+                signInName = "someone",
+                grants = new[] { new { role = "reader", waters = new[] { "dry-lake" } } },
+            },
+            Cancel
+        );
 
         Assert.Equal("No water “dry-lake” is known here.", await TitleAsync(answer));
     }
@@ -122,12 +203,22 @@ public class SessionTests(RunningServer server) : IClassFixture<RunningServer>
         using var coordinator = await server.AsAsync("coordinator");
         var people = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people", Cancel))!;
         var ada = people.Single(p => (string)p!["signInName"]! == "coordinator")!;
-        var answer = await coordinator.PutAsJsonAsync($"/api/people/{ada["id"]}", new { name = "Ada Fenn", signInName = "coordinator", grants = new[] { new { role = "coordinator", waters = new[] { "pell-tarn" } } } }, Cancel);
+        var answer = await coordinator.PutAsJsonAsync(
+            $"/api/people/{ada["id"]}",
+            new
+            {
+                name = "Ada Fenn",
+                signInName = "coordinator",
+                grants = new[] { new { role = "coordinator", waters = new[] { "pell-tarn" } } },
+            },
+            Cancel
+        );
 
         Assert.Equal("Nobody would be left who coordinates the whole group.", await TitleAsync(answer));
     }
 
-    private static async Task<string?> TitleAsync(HttpResponseMessage answer) => (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"];
+    private static async Task<string?> TitleAsync(HttpResponseMessage answer) =>
+        (string?)(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["title"];
 }
 
 /// <summary>On servers of their own: the first coordinator is made once.</summary>
@@ -161,9 +252,24 @@ public class FirstCoordinatorTests
         using var http = await server.AsAsync(null);
 
         Assert.Null((await http.GetFromJsonAsync<JsonObject>("/api/session", Cancel))!["demoAccounts"]);
-        Assert.Equal(HttpStatusCode.Unauthorized, (await http.PostAsJsonAsync("/api/session", new { signInName = "coordinator", password = "upper-still-demo" }, Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Unauthorized,
+            (
+                await http.PostAsJsonAsync("/api/session", new { signInName = "coordinator", password = "upper-still-demo" }, Cancel)
+            ).StatusCode
+        );
     }
 
     private static Task<HttpResponseMessage> First(HttpClient http, string token) =>
-        http.PostAsJsonAsync("/api/session/first", new { token, name = "Ada", signInName = "ada", password = "a long enough one" }, Cancel);
+        http.PostAsJsonAsync(
+            "/api/session/first",
+            new
+            {
+                token,
+                name = "Ada",
+                signInName = "ada",
+                password = "a long enough one",
+            },
+            Cancel
+        );
 }

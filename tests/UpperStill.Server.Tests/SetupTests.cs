@@ -13,27 +13,60 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_station_is_set_up_only_where_it_can_be()
     {
         using var http = await server.NewcomerAsync(new Grant(Role.Coordinator, ["pell-tarn"]));
-        object Station(string water, double latitude, double longitude) => new
-        {
-            station = new { code = "PEL-9", waterCode = water, water = "", district = "", name = "Inlet", knownDepth = new { written = "1.2", unit = "m" }, latitudeDeg = latitude, longitudeDeg = longitude },
-            programme = "town-lakes",
-        };
+        object Station(string water, double latitude, double longitude) =>
+            new
+            {
+                station = new
+                {
+                    code = "PEL-9",
+                    waterCode = water,
+                    water = "",
+                    district = "",
+                    name = "Inlet",
+                    knownDepth = new { written = "1.2", unit = "m" },
+                    latitudeDeg = latitude,
+                    longitudeDeg = longitude,
+                },
+                programme = "town-lakes",
+            };
 
-        var swapped = (await (await http.PostAsJsonAsync("/api/stations", Station("pell-tarn", -11.4104, 51.8868), Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        var swapped = (
+            await (
+                await http.PostAsJsonAsync("/api/stations", Station("pell-tarn", -11.4104, 51.8868), Cancel)
+            ).Content.ReadFromJsonAsync<JsonObject>(Cancel)
+        )!;
         Assert.False((bool)swapped["kept"]!);
         Assert.Equal(51.8868, (double)swapped["meant"]!["latitudeDeg"]!);
-        Assert.Equal(HttpStatusCode.Forbidden, (await http.PostAsJsonAsync("/api/stations", Station("harrowmere", 51.9135, -11.4415), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.Forbidden,
+            (await http.PostAsJsonAsync("/api/stations", Station("harrowmere", 51.9135, -11.4415), Cancel)).StatusCode
+        );
 
-        var kept = (await (await http.PostAsJsonAsync("/api/stations", Station("pell-tarn", 51.8868, -11.4104), Cancel)).Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+        var kept = (
+            await (
+                await http.PostAsJsonAsync("/api/stations", Station("pell-tarn", 51.8868, -11.4104), Cancel)
+            ).Content.ReadFromJsonAsync<JsonObject>(Cancel)
+        )!;
         Assert.True((bool)kept["kept"]!);
-        Assert.Equal("Pell Tarn", (string)(await http.GetFromJsonAsync<JsonObject>("/api/stations/PEL-9", Cancel))!["context"]!["station"]!["water"]!);
+        Assert.Equal(
+            "Pell Tarn",
+            (string)(await http.GetFromJsonAsync<JsonObject>("/api/stations/PEL-9", Cancel))!["context"]!["station"]!["water"]!
+        );
     }
 
     [Fact]
     public async Task A_new_water_never_takes_the_place_of_its_namesake()
     {
         using var http = await server.AsAsync("coordinator");
-        object Water(string district) => new { code = "pell-tarn", name = "Pell Tarn", district, kind = "lake", timeZone = "Europe/London" };
+        object Water(string district) =>
+            new
+            {
+                code = "pell-tarn",
+                name = "Pell Tarn",
+                district,
+                kind = "lake",
+                timeZone = "Europe/London",
+            };
 
         var twin = await AnswerAsync(await http.PostAsJsonAsync("/api/waters", Water("Aldwick"), Cancel));
         Assert.False((bool)twin["kept"]!);
@@ -42,7 +75,10 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var namesake = await AnswerAsync(await http.PostAsJsonAsync("/api/waters", Water("Far Hills"), Cancel));
         Assert.Equal((true, "pell-tarn-far-hills"), ((bool)namesake["kept"]!, (string)namesake["code"]!));
         Assert.Equal("Aldwick", (string)(await http.GetFromJsonAsync<JsonObject>("/api/waters/pell-tarn", Cancel))!["water"]!["district"]!);
-        Assert.Equal(HttpStatusCode.NotFound, (await http.PutAsJsonAsync("/api/waters/not-there?version=0", Water("Aldwick"), Cancel)).StatusCode);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await http.PutAsJsonAsync("/api/waters/not-there?version=0", Water("Aldwick"), Cancel)).StatusCode
+        );
     }
 
     [Fact]
@@ -59,8 +95,13 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         Assert.Equal("planned", await SkarnAsync());
         await http.PutAsJsonAsync("/api/waters/skarn-sound?version=1", water, Cancel);
 
-        async Task<string> SkarnAsync() => (string)(await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!["plan"]!["stations"]!.AsArray().Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!.AsArray()
-            .Single(d => (string)d!["day"]! == "2026-08-12")!["state"]!;
+        async Task<string> SkarnAsync() =>
+            (string)
+                (await http.GetFromJsonAsync<JsonObject>("/api/season", Cancel))!["plan"]!["stations"]!
+                    .AsArray()
+                    .Single(s => (string)s!["code"]! == "SKA-1")!["dates"]!
+                    .AsArray()
+                    .Single(d => (string)d!["day"]! == "2026-08-12")!["state"]!;
     }
 
     [Fact]
@@ -69,7 +110,17 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         using var http = await server.AsAsync("coordinator");
         var station = new
         {
-            station = new { code = "HAR-1", waterCode = "pell-tarn", water = "", district = "", name = "Middle again", knownDepth = new { written = "2", unit = "m" }, latitudeDeg = 51.8870, longitudeDeg = -11.4090 },
+            station = new
+            {
+                code = "HAR-1",
+                waterCode = "pell-tarn",
+                water = "",
+                district = "",
+                name = "Middle again",
+                knownDepth = new { written = "2", unit = "m" },
+                latitudeDeg = 51.8870,
+                longitudeDeg = -11.4090,
+            },
             programme = "town-lakes",
         };
 
@@ -83,7 +134,9 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_new_programme_never_becomes_a_version_of_its_namesake()
     {
         using var http = await server.AsAsync("coordinator");
-        var preset = (await http.GetFromJsonAsync<JsonArray>("/api/programmes/presets", Cancel))!.Single(p => (string)p!["programme"]!["code"]! == "town-lakes")!["programme"]!;
+        var preset = (await http.GetFromJsonAsync<JsonArray>("/api/programmes/presets", Cancel))!.Single(p =>
+            (string)p!["programme"]!["code"]! == "town-lakes"
+        )!["programme"]!;
         var before = (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/town-lakes/1", Cancel))!.ToJsonString();
 
         var twin = await AnswerAsync(await http.PostAsJsonAsync("/api/programmes", preset, Cancel));
@@ -103,16 +156,32 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var programme = (await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!;
         programme["clarity"]!["endPoint"] = "disappear";
 
-        var shown = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = false }, Cancel));
-        Assert.Equal((false, 2, "HAR-2"), ((bool)shown["kept"]!, (int)shown["version"]!, (string)Assert.Single(shown["stations"]!.AsArray())!));
-        var kept = await AnswerAsync(await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = true }, Cancel));
+        var shown = await AnswerAsync(
+            await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = false }, Cancel)
+        );
+        Assert.Equal(
+            (false, 2, "HAR-2"),
+            ((bool)shown["kept"]!, (int)shown["version"]!, (string)Assert.Single(shown["stations"]!.AsArray())!)
+        );
+        var kept = await AnswerAsync(
+            await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = true }, Cancel)
+        );
         Assert.True((bool)kept["kept"]!);
 
         // Whoever opened the version before does not write over this one.
         var late = await http.PutAsJsonAsync("/api/programmes/layered-lake?version=1", new { programme, keep = true }, Cancel);
-        Assert.Equal((HttpStatusCode.Conflict, "Ada Fenn changed this after you opened it."), (late.StatusCode, (string)(await AnswerAsync(late))["title"]!));
-        Assert.Equal("reappear", (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!["clarity"]!["endPoint"]!);
-        Assert.Equal("disappear", (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/2", Cancel))!["clarity"]!["endPoint"]!);
+        Assert.Equal(
+            (HttpStatusCode.Conflict, "Ada Fenn changed this after you opened it."),
+            (late.StatusCode, (string)(await AnswerAsync(late))["title"]!)
+        );
+        Assert.Equal(
+            "reappear",
+            (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/1", Cancel))!["clarity"]!["endPoint"]!
+        );
+        Assert.Equal(
+            "disappear",
+            (string)(await http.GetFromJsonAsync<JsonObject>("/api/programmes/layered-lake/2", Cancel))!["clarity"]!["endPoint"]!
+        );
     }
 
     [Fact]
@@ -123,7 +192,10 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var seen = (await one.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!;
         var water = (JsonObject)seen["water"]!.DeepClone();
         water["altitudeM"] = 131;
-        Assert.True((bool)(await AnswerAsync(await other.PutAsJsonAsync($"/api/waters/harrowmere?version={seen["version"]}", water, Cancel)))["kept"]!);
+        Assert.True(
+            (bool)
+                (await AnswerAsync(await other.PutAsJsonAsync($"/api/waters/harrowmere?version={seen["version"]}", water, Cancel)))["kept"]!
+        );
         water["altitudeM"] = 128;
         water["name"] = "Harrow Mere";
         var late = await one.PutAsJsonAsync($"/api/waters/harrowmere?version={seen["version"]}", water, Cancel);
@@ -160,10 +232,15 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
     public async Task A_broken_programme_file_is_refused_with_its_line(string file, string title)
     {
         using var http = await server.AsAsync("coordinator");
-        var answer = await http.PostAsync("/api/programmes/read", new StringContent(file, System.Text.Encoding.UTF8, "application/json"), Cancel);
+        var answer = await http.PostAsync(
+            "/api/programmes/read",
+            new StringContent(file, System.Text.Encoding.UTF8, "application/json"),
+            Cancel
+        );
 
         Assert.Equal((HttpStatusCode.BadRequest, title), (answer.StatusCode, (string)(await AnswerAsync(answer))["title"]!));
     }
 
-    private static async Task<JsonObject> AnswerAsync(HttpResponseMessage answer) => (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
+    private static async Task<JsonObject> AnswerAsync(HttpResponseMessage answer) =>
+        (await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!;
 }

@@ -86,8 +86,17 @@ public sealed class SignInGuardTests
     [InlineData("a long enough one", true)]
     [InlineData("xk7!pWqz0#", true)]
     [InlineData("dragonfly-kettle-rope", true)]
-    public async Task A_password_that_anybody_would_try_is_refused(string password, bool good) => Assert.Equal(
-        good, (await new CommonPasswords().ValidateAsync(null!, new Person { UserName = "asa.lindqvist", Name = "Asa Lindqvist" }, password)).Succeeded);
+    public async Task A_password_that_anybody_would_try_is_refused(string password, bool good) =>
+        Assert.Equal(
+            good,
+            (
+                await new CommonPasswords().ValidateAsync(
+                    null!,
+                    new Person { UserName = "asa.lindqvist", Name = "Asa Lindqvist" },
+                    password
+                )
+            ).Succeeded
+        );
 
     private void Guess(IPAddress address, string name, int times)
     {

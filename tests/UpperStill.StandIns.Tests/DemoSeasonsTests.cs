@@ -20,7 +20,8 @@ public class DemoSeasonsTests
     {
         Assert.Equal(
             Entries.Select(e => JsonSerializer.Serialize(e, CoreJson.Default.Entry)),
-            DemoSeasons.Write(Scenario).Select(e => JsonSerializer.Serialize(e, CoreJson.Default.Entry)));
+            DemoSeasons.Write(Scenario).Select(e => JsonSerializer.Serialize(e, CoreJson.Default.Entry))
+        );
         Assert.Equal(Entries.Count, Entries.Select(e => e.Id).Distinct().Count());
     }
 
@@ -47,7 +48,9 @@ public class DemoSeasonsTests
     [Fact]
     public void The_clarity_of_harrowmere_falls_as_its_model_says()
     {
-        var deep = Sheets().Where(s => s.Station == "HAR-1" && s.Sheet.Clarity.Result.ClarityM is not null).ToLookup(s => s.Sheet.StartedAt!.Value.Year);
+        var deep = Sheets()
+            .Where(s => s.Station == "HAR-1" && s.Sheet.Clarity.Result.ClarityM is not null)
+            .ToLookup(s => s.Sheet.StartedAt!.Value.Year);
         decimal Mean(int from) => Enumerable.Range(from, 4).SelectMany(y => deep[y]).Average(s => s.Sheet.Clarity.Result.ClarityM!.Value);
 
         Assert.InRange(Mean(2013) - Mean(2022), 0.3m, 1.2m);
@@ -69,6 +72,11 @@ public class DemoSeasonsTests
         from visit in Entries.GroupBy(e => e.Visit)
         let start = VisitKinds.VisitStarted.Read(visit.First(e => e.Kind == VisitKinds.VisitStarted.Name).Body)!
         let place = Scenario.Stations.First(s => s.Station.Code == start.Station)
-        let context = new VisitContext(place.Station, Scenario.Programmes.First(p => p.Code == place.Programme), [.. Scenario.Kit.Select(i => i.AsLine()).OfType<Line>()], [])
+        let context = new VisitContext(
+            place.Station,
+            Scenario.Programmes.First(p => p.Code == place.Programme),
+            [.. Scenario.Kit.Select(i => i.AsLine()).OfType<Line>()],
+            []
+        )
         select (start.Station, FieldSheet.Fold(new FoldRequest([.. visit], context)));
 }

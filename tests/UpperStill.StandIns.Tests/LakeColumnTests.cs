@@ -15,7 +15,13 @@ public class LakeColumnTests
     public void Its_water_lies_still_heavier_below_lighter_above(double depth, bool sea, int month, int day)
     {
         var water = new LakeColumn(depth, sea, new DateOnly(2026, month, day));
-        double[] densities = [.. Enumerable.Range(0, 40).Select(i => depth * i / 40).Select(z => WaterDensity.KgPerM3(water.TemperatureC(z), water.Salinity(z)))];
+        double[] densities =
+        [
+            .. Enumerable
+                .Range(0, 40)
+                .Select(i => depth * i / 40)
+                .Select(z => WaterDensity.KgPerM3(water.TemperatureC(z), water.Salinity(z))),
+        ];
 
         Assert.All(densities.Zip(densities.Skip(1)), pair => Assert.True(pair.Second >= pair.First - 1e-6));
     }
@@ -24,7 +30,17 @@ public class LakeColumnTests
     public void A_deep_lake_in_August_has_the_thermocline_that_it_says_by_the_rule_of_Core()
     {
         var water = new LakeColumn(31, false, new DateOnly(2026, 8, 12));
-        ProfileLevel[] levels = [.. Enumerable.Range(0, 31).Select(z => new ProfileLevel(z, decimal.Round((decimal)water.TemperatureC(z), 2), decimal.Round((decimal)water.OxygenMgPerL(z), 2), 0))];
+        ProfileLevel[] levels =
+        [
+            .. Enumerable
+                .Range(0, 31)
+                .Select(z => new ProfileLevel(
+                    z,
+                    decimal.Round((decimal)water.TemperatureC(z), 2),
+                    decimal.Round((decimal)water.OxygenMgPerL(z), 2),
+                    0
+                )),
+        ];
 
         var thermocline = ProfileRule.Work(new ProfileRequest(levels)).Figures.Single(f => f.Key == "thermocline").DepthM;
 

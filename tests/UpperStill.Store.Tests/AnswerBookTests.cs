@@ -12,7 +12,14 @@ namespace UpperStill.Store.Tests;
 public sealed class AnswerBookTests
 {
     private const string Station = "HAR-1";
-    private static readonly IReadOnlyList<IGrouping<Guid, Entry>> Visits = [.. DemoSeasons.Write(DemoScenario.Load()).GroupBy(e => e.Visit).Where(v => Begins(v) is { Station: Station } && v.First().At.Month is >= 7 and <= 8).Take(12)];
+    private static readonly IReadOnlyList<IGrouping<Guid, Entry>> Visits =
+    [
+        .. DemoSeasons
+            .Write(DemoScenario.Load())
+            .GroupBy(e => e.Visit)
+            .Where(v => Begins(v) is { Station: Station } && v.First().At.Month is >= 7 and <= 8)
+            .Take(12),
+    ];
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
@@ -25,7 +32,12 @@ public sealed class AnswerBookTests
         {
             Assert.Equal(Subjects.Measured.Count, await book.Answers.CountAsync(Cancel));
             // A mark that only a kept answer can have.
-            await book.Answers.Where(a => a.Subject == Parameter.Clarity).ExecuteUpdateAsync(a => a.SetProperty(r => r.Definition, r => r.Definition!.Replace("\"detail\":\"", "\"detail\":\"kept ")), Cancel);
+            await book
+                .Answers.Where(a => a.Subject == Parameter.Clarity)
+                .ExecuteUpdateAsync(
+                    a => a.SetProperty(r => r.Definition, r => r.Definition!.Replace("\"detail\":\"", "\"detail\":\"kept ")),
+                    Cancel
+                );
         }
 
         Assert.Equal($"kept {first.Detail}", (await ClarityAsync(test)).Detail);
@@ -40,14 +52,24 @@ public sealed class AnswerBookTests
         Assert.Equal(before + 1, (await ClarityAsync(test)).Years.Sum(y => y.Count));
 
         var start = Visits[^1].First(e => e.Kind == VisitKinds.VisitStarted.Name);
-        await test.DeliverAsync(TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "another lake" });
+        await test.DeliverAsync(
+            TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with
+            {
+                Strikes = start.Id,
+                Why = "another lake",
+            }
+        );
         Assert.Equal(before, (await ClarityAsync(test)).Years.Sum(y => y.Count));
     }
 
     [Theory]
     [InlineData("UPDATE Stations SET Definition = Definition WHERE Code = 'HAR-1'", true)]
     [InlineData("UPDATE Programmes SET Definition = Definition WHERE Code = (SELECT Programme FROM Stations WHERE Code = 'HAR-1')", true)]
-    [InlineData("INSERT INTO Programmes SELECT Code, Version + 1, Definition FROM Programmes WHERE Code = (SELECT Programme FROM Stations WHERE Code = 'HAR-1') ORDER BY Version DESC LIMIT 1", true)]
+    [InlineData(
+        "INSERT INTO Programmes SELECT Code, Version + 1, Definition FROM Programmes WHERE Code = (SELECT Programme FROM Stations "
+            + "WHERE Code = 'HAR-1') ORDER BY Version DESC LIMIT 1",
+        true
+    )]
     [InlineData("INSERT INTO SeriesJoins VALUES ('HAR-1', 'Clarity', '2020-05-12', 'side by side', 'Asa')", true)]
     [InlineData("UPDATE Stations SET Definition = Definition WHERE Code = 'PEL-1'", false)]
     [InlineData("INSERT INTO SeriesJoins VALUES ('PEL-1', 'Clarity', '2020-05-12', 'side by side', 'Asa')", false)]
@@ -69,7 +91,10 @@ public sealed class AnswerBookTests
         await using var test = await WithVisitsAsync();
         await ClarityAsync(test);
         await using var book = test.Book();
-        await book.Answers.ExecuteUpdateAsync(a => a.SetProperty(r => r.Rules, "before").SetProperty(r => r.Definition, (string?)null), Cancel);
+        await book.Answers.ExecuteUpdateAsync(
+            a => a.SetProperty(r => r.Rules, "before").SetProperty(r => r.Definition, (string?)null),
+            Cancel
+        );
         Assert.NotEmpty(await AnswersAsync(book));
     }
 
@@ -96,7 +121,8 @@ public sealed class AnswerBookTests
         Assert.Equal(answers.Select(a => (a.Key, RegionalStation.Of(a.Single()))), tests.Select(t => (t.Key, t.Single())));
     }
 
-    private static VisitStartedBody? Begins(IEnumerable<Entry> visit) => visit.FirstOrDefault(e => e.Kind == VisitKinds.VisitStarted.Name) is { } start ? VisitKinds.VisitStarted.Read(start.Body) : null;
+    private static VisitStartedBody? Begins(IEnumerable<Entry> visit) =>
+        visit.FirstOrDefault(e => e.Kind == VisitKinds.VisitStarted.Name) is { } start ? VisitKinds.VisitStarted.Read(start.Body) : null;
 
     private static async Task<TestBook> WithVisitsAsync()
     {
@@ -112,5 +138,14 @@ public sealed class AnswerBookTests
     }
 
     private static async Task<IReadOnlyList<SeriesAnswer>> AnswersAsync(FieldBook book) =>
-        [.. (await book.AnswersAsync(await book.Stations.AsNoTracking().Where(s => s.Code == Station).ToListAsync(Cancel), null, ReaderUnit.AsRead, Cancel))[Station]];
+        [
+            .. (
+                await book.AnswersAsync(
+                    await book.Stations.AsNoTracking().Where(s => s.Code == Station).ToListAsync(Cancel),
+                    null,
+                    ReaderUnit.AsRead,
+                    Cancel
+                )
+            )[Station],
+        ];
 }

@@ -29,8 +29,13 @@ public class DelivererTests
     public async Task An_entry_is_delivered_by_whoever_made_it(bool withId, string by, bool kept)
     {
         await using var test = await TestBook.OpenAsync();
-        var delivered = (await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { By = by, Person = withId ? Asa.Id : null }))[0];
-        Assert.Equal((kept ? Delivery.Kept : Delivery.Refused, kept ? null : "entry-of-another"), (delivered.Delivery, delivered.Refusal?.Code));
+        var delivered = (await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { By = by, Person = withId ? Asa.Id : null }))[
+            0
+        ];
+        Assert.Equal(
+            (kept ? Delivery.Kept : Delivery.Refused, kept ? null : "entry-of-another"),
+            (delivered.Delivery, delivered.Refusal?.Code)
+        );
     }
 
     [Fact]
@@ -47,16 +52,34 @@ public class DelivererTests
     public async Task What_a_coordinator_brings_in_names_both_in_the_log_the_changes_and_the_review()
     {
         await using var test = await TestBook.OpenAsync();
-        Entry[] entries = [Start() with { Person = Asa.Id }, TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Person = Asa.Id }];
-        Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada, OnBehalf: true), entries), d => Assert.Equal(Delivery.Kept, d.Delivery));
+        Entry[] entries =
+        [
+            Start() with
+            {
+                Person = Asa.Id,
+            },
+            TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with
+            {
+                Person = Asa.Id,
+            },
+        ];
+        Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada, OnBehalf: true), entries), d =>
+            Assert.Equal(Delivery.Kept, d.Delivery)
+        );
 
         await using var book = test.Book();
-        Assert.All(await book.Entries.ToListAsync(), e => Assert.Equal((Asa.Id, Ada.Id, "Ada"), (e.Person, e.DeliveredById, e.DeliveredBy)));
+        Assert.All(await book.Entries.ToListAsync(), e =>
+            Assert.Equal((Asa.Id, Ada.Id, "Ada"), (e.Person, e.DeliveredById, e.DeliveredBy))
+        );
         var change = Assert.Single(await book.Changes.ToListAsync());
         Assert.Equal(("Ada", "brought-in", visit.ToString()), (change.By, change.Subject, change.Key));
         Assert.Contains("2 entries of Asa", change.After!, StringComparison.Ordinal);
         var review = (await Projections.Projector.ReviewAsync(book, visit, CancellationToken.None))!;
-        Assert.Contains("2 entries of Asa came through Ada", Assert.Single(review.Said!, f => f.Code == "brought-in").Seen, StringComparison.Ordinal);
+        Assert.Contains(
+            "2 entries of Asa came through Ada",
+            Assert.Single(review.Said!, f => f.Code == "brought-in").Seen,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -66,12 +89,26 @@ public class DelivererTests
         await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { Person = Asa.Id });
         Entry[] words =
         [
-            TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")), TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
-            TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody("HAR-2")) with { Why = "the wrong name" },
+            TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")),
+            TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
+            TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody("HAR-2")) with
+            {
+                Why = "the wrong name",
+            },
         ];
         var other = Guid.CreateVersion7();
-        Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada, OnBehalf: true), [.. words.Select(w => w with { By = "Bea", Person = other })]), d => Assert.Equal("entry-of-another", d.Refusal?.Code));
-        Assert.All(await DeliverAsync(test, new Deliverer(Coordinator, Ada), [.. words.Select(w => w with { By = "Ada", Person = Ada.Id })]), d => Assert.Equal(Delivery.Kept, d.Delivery));
+        Assert.All(
+            await DeliverAsync(
+                test,
+                new Deliverer(Coordinator, Ada, OnBehalf: true),
+                [.. words.Select(w => w with { By = "Bea", Person = other })]
+            ),
+            d => Assert.Equal("entry-of-another", d.Refusal?.Code)
+        );
+        Assert.All(
+            await DeliverAsync(test, new Deliverer(Coordinator, Ada), [.. words.Select(w => w with { By = "Ada", Person = Ada.Id })]),
+            d => Assert.Equal(Delivery.Kept, d.Delivery)
+        );
     }
 
     [Fact]
@@ -82,10 +119,22 @@ public class DelivererTests
         await using (var book = test.Book())
         {
             // The sign-in name stood there then, and no id.
-            await test.Log.DeliverAsync(book, [reading], TestBook.Receipt with { DeliveredBy = "asa.lind" }, new Deliverer(Sampler), CancellationToken.None);
+            await test.Log.DeliverAsync(
+                book,
+                [reading],
+                TestBook.Receipt with
+                {
+                    DeliveredBy = "asa.lind",
+                },
+                new Deliverer(Sampler),
+                CancellationToken.None
+            );
         }
 
-        Assert.Equal("visit-of-another", (await DeliverAsync(test, new Deliverer(Sampler, Ada), Start() with { By = "Ada", Person = Ada.Id }))[0].Refusal?.Code);
+        Assert.Equal(
+            "visit-of-another",
+            (await DeliverAsync(test, new Deliverer(Sampler, Ada), Start() with { By = "Ada", Person = Ada.Id }))[0].Refusal?.Code
+        );
         Assert.Equal(Delivery.Kept, (await DeliverAsync(test, new Deliverer(Sampler, Asa), Start() with { Person = Asa.Id }))[0].Delivery);
     }
 
@@ -107,6 +156,16 @@ public class DelivererTests
     private static async Task<IReadOnlyList<Delivered>> DeliverAsync(TestBook test, Deliverer who, params Entry[] entries)
     {
         await using var book = test.Book();
-        return await test.Log.DeliverAsync(book, entries, TestBook.Receipt with { DeliveredBy = who.Is!.Names[0], DeliveredById = who.Is.Id }, who, CancellationToken.None);
+        return await test.Log.DeliverAsync(
+            book,
+            entries,
+            TestBook.Receipt with
+            {
+                DeliveredBy = who.Is!.Names[0],
+                DeliveredById = who.Is.Id,
+            },
+            who,
+            CancellationToken.None
+        );
     }
 }

@@ -8,10 +8,14 @@ using UpperStill.Store.Log;
 
 namespace UpperStill.Store.Tests;
 
-/// <summary>Deliveries of many devices that wait for the writer are written together, and each is answered as if it had come alone.</summary>
+/// <summary>Deliveries of many devices that wait for the writer are written together, and each is answered as if it had come
+/// alone.</summary>
 public sealed class DeliveriesTogetherTests
 {
-    private static readonly List<List<Entry>> Visits = [.. DemoSeasons.Write(DemoScenario.Load()).GroupBy(e => e.Visit).Where(v => v.First().At.Year >= 2025).Select(v => v.ToList())];
+    private static readonly List<List<Entry>> Visits =
+    [
+        .. DemoSeasons.Write(DemoScenario.Load()).GroupBy(e => e.Visit).Where(v => v.First().At.Year >= 2025).Select(v => v.ToList()),
+    ];
 
     [Fact]
     public async Task What_many_send_at_once_is_projected_as_one_by_one()
@@ -24,7 +28,9 @@ public sealed class DeliveriesTogetherTests
 
         // Each in two parts, so that some beginnings come after what follows them.
         await using var atOnce = await TestBook.OpenAsync();
-        var parts = Visits.Select(v => v.Where((_, i) => i % 2 == 1).ToList()).Concat(Visits.Select(v => v.Where((_, i) => i % 2 == 0).ToList()));
+        var parts = Visits
+            .Select(v => v.Where((_, i) => i % 2 == 1).ToList())
+            .Concat(Visits.Select(v => v.Where((_, i) => i % 2 == 0).ToList()));
         var answers = await TogetherAsync(atOnce, parts.Select(p => (Func<Task<IReadOnlyList<Delivered>>>)(() => atOnce.DeliverAsync(p))));
 
         Assert.True(Visits.Count > 30);
@@ -43,7 +49,10 @@ public sealed class DeliveriesTogetherTests
     {
         await using var test = await TestBook.OpenAsync();
 
-        var answers = await TogetherAsync(test, [() => test.DeliverAsync(Visits[0]), () => test.DeliverAsync(Visits[1]), () => test.DeliverAsync(Visits[0])]);
+        var answers = await TogetherAsync(
+            test,
+            [() => test.DeliverAsync(Visits[0]), () => test.DeliverAsync(Visits[1]), () => test.DeliverAsync(Visits[0])]
+        );
 
         Assert.All(answers[0].Concat(answers[1]), a => Assert.Equal(Delivery.Kept, a.Delivery));
         Assert.All(answers[2], a => Assert.Equal(Delivery.Already, a.Delivery));
@@ -55,7 +64,14 @@ public sealed class DeliveriesTogetherTests
         await using var test = await TestBook.OpenAsync();
         var nobody = new Deliverer(new Permissions([new Grant(Role.Sampler, ["another-water"])]));
 
-        var answers = await TogetherAsync(test, [() => test.DeliverAsync(Visits[0]), () => DeliverAsync(test, Visits[1], nobody, CancellationToken.None), () => test.DeliverAsync(Visits[2])]);
+        var answers = await TogetherAsync(
+            test,
+            [
+                () => test.DeliverAsync(Visits[0]),
+                () => DeliverAsync(test, Visits[1], nobody, CancellationToken.None),
+                () => test.DeliverAsync(Visits[2]),
+            ]
+        );
 
         Assert.All(answers[0].Concat(answers[2]), a => Assert.Equal(Delivery.Kept, a.Delivery));
         Assert.All(answers[1], a => Assert.Equal(Delivery.Refused, a.Delivery));
@@ -68,7 +84,11 @@ public sealed class DeliveriesTogetherTests
         using var leaves = new CancellationTokenSource();
         var all = new Deliverer(new Permissions([new Grant(Role.Coordinator)]));
 
-        var gone = TogetherAsync(test, [() => DeliverAsync(test, Visits[0], all, leaves.Token), () => test.DeliverAsync(Visits[1])], leaves.Cancel);
+        var gone = TogetherAsync(
+            test,
+            [() => DeliverAsync(test, Visits[0], all, leaves.Token), () => test.DeliverAsync(Visits[1])],
+            leaves.Cancel
+        );
 
         await Assert.ThrowsAnyAsync<OperationCanceledException>(() => gone);
         Assert.All(await test.DeliverAsync(Visits[1]), a => Assert.Equal(Delivery.Already, a.Delivery));
@@ -86,7 +106,9 @@ public sealed class DeliveriesTogetherTests
             await book.Database.OpenConnectionAsync(TestContext.Current.CancellationToken);
             await book.Database.ExecuteSqlRawAsync("PRAGMA max_page_count = 1", TestContext.Current.CancellationToken);
 
-            var fault = await Assert.ThrowsAnyAsync<Exception>(() => test.Log.DeliverAsync(book, [.. Visits.SelectMany(v => v)], TestBook.Receipt, all, CancellationToken.None));
+            var fault = await Assert.ThrowsAnyAsync<Exception>(() =>
+                test.Log.DeliverAsync(book, [.. Visits.SelectMany(v => v)], TestBook.Receipt, all, CancellationToken.None)
+            );
 
             Assert.Equal(StorageFault.Full, StorageFaults.Of(fault));
             await book.Database.ExecuteSqlRawAsync("PRAGMA max_page_count = 1000000", TestContext.Current.CancellationToken);
@@ -103,14 +125,21 @@ public sealed class DeliveriesTogetherTests
     }
 
     // Holds the writer until all wait for it.
-    private static async Task<IReadOnlyList<Delivered>[]> TogetherAsync(TestBook test, IEnumerable<Func<Task<IReadOnlyList<Delivered>>>> deliveries, Action? meanwhile = null)
+    private static async Task<IReadOnlyList<Delivered>[]> TogetherAsync(
+        TestBook test,
+        IEnumerable<Func<Task<IReadOnlyList<Delivered>>>> deliveries,
+        Action? meanwhile = null
+    )
     {
         var waiting = new TaskCompletionSource();
-        var holder = test.Log.UntouchedAsync(async () =>
-        {
-            await waiting.Task;
-            return true;
-        }, CancellationToken.None);
+        var holder = test.Log.UntouchedAsync(
+            async () =>
+            {
+                await waiting.Task;
+                return true;
+            },
+            CancellationToken.None
+        );
         var all = deliveries.Select(d => d()).ToList();
         meanwhile?.Invoke();
         waiting.SetResult();
@@ -118,7 +147,12 @@ public sealed class DeliveriesTogetherTests
         return await Task.WhenAll(all);
     }
 
-    private static async Task<IReadOnlyList<Delivered>> DeliverAsync(TestBook test, IReadOnlyList<Entry> entries, Deliverer who, CancellationToken cancel)
+    private static async Task<IReadOnlyList<Delivered>> DeliverAsync(
+        TestBook test,
+        IReadOnlyList<Entry> entries,
+        Deliverer who,
+        CancellationToken cancel
+    )
     {
         await using var book = test.Book();
         return await test.Log.DeliverAsync(book, entries, TestBook.Receipt, who, cancel);

@@ -122,7 +122,8 @@ public class LogBookTests
 
         var answers = await test.DeliverAsync(
             TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("12", LengthUnit.Metre))),
-            TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("NOWHERE", "town-lakes", 1, ["Asa"])));
+            TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("NOWHERE", "town-lakes", 1, ["Asa"]))
+        );
 
         Assert.All(answers, a => Assert.Equal("station-unknown", a.Refusal!.Code));
     }
@@ -172,8 +173,19 @@ public class LogBookTests
             var at = new DateTimeOffset(year, month, 12, 10, 30, 0, TimeSpan.FromHours(1));
             await test.DeliverAsync(
                 TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered-lake", 1, ["Asa"]), at),
-                TestBook.Entry(visit, ProfileKinds.Level, new LevelBody(new WrittenLength("1", LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius)), at),
-                TestBook.Entry(visit, ProfileKinds.Level, new LevelBody(new WrittenLength("9", LengthUnit.Metre), new WrittenTemperature("7.0", TemperatureUnit.Celsius)), at));
+                TestBook.Entry(
+                    visit,
+                    ProfileKinds.Level,
+                    new LevelBody(new WrittenLength("1", LengthUnit.Metre), new WrittenTemperature(celsius, TemperatureUnit.Celsius)),
+                    at
+                ),
+                TestBook.Entry(
+                    visit,
+                    ProfileKinds.Level,
+                    new LevelBody(new WrittenLength("9", LengthUnit.Metre), new WrittenTemperature("7.0", TemperatureUnit.Celsius)),
+                    at
+                )
+            );
         }
 
         await using var book = test.Book();
@@ -183,7 +195,8 @@ public class LogBookTests
         Assert.Equal([new EarlierLevel(1, 21.5m), new EarlierLevel(9, 7)], profiles[0].Levels);
         Assert.Equal(
             [new MonthTemperatures(2024, 8, 7, 19.5m), new MonthTemperatures(2025, 7, 7, 18), new MonthTemperatures(2025, 8, 7, 21.5m)],
-            (await book.ContextAsync("HAR-2", null, null, CancellationToken.None))!.Temperatures!);
+            (await book.ContextAsync("HAR-2", null, null, CancellationToken.None))!.Temperatures!
+        );
         Assert.Empty(await book.LastProfilesAsync("HAR-1", 2, CancellationToken.None));
     }
 
@@ -202,22 +215,41 @@ public class LogBookTests
         Assert.NotEqual(last.Month, between[0].At.Month);
         await test.DeliverAsync(between);
         Assert.NotEqual(last, await OffAsync());
-        await test.DeliverAsync(TestBook.Entry(between[0].Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = between[0].Id, Why = "another lake" });
+        await test.DeliverAsync(
+            TestBook.Entry(between[0].Visit, VisitKinds.Strike, new EmptyBody()) with
+            {
+                Strikes = between[0].Id,
+                Why = "another lake",
+            }
+        );
         Assert.Equal(last, await OffAsync());
 
         // Also where both are written at once: one comes, and goes.
-        var again = Visit(between[0].At.Day < 28 ? DateOnly.FromDateTime(between[0].At.DateTime).AddDays(1) : DateOnly.FromDateTime(between[0].At.DateTime).AddDays(-1));
+        var again = Visit(
+            between[0].At.Day < 28
+                ? DateOnly.FromDateTime(between[0].At.DateTime).AddDays(1)
+                : DateOnly.FromDateTime(between[0].At.DateTime).AddDays(-1)
+        );
         await test.DeliverAsync([TestBook.Entry(lastVisit[0].Visit, VisitKinds.Taken, new TakenBody(Protocol.Clarity)), .. again]);
         Assert.NotEqual(last, await OffAsync());
         await test.DeliverAsync(
             TestBook.Entry(lastVisit[0].Visit, VisitKinds.Taken, new TakenBody(Protocol.Clarity)),
-            TestBook.Entry(again[0].Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = again[0].Id, Why = "another lake" });
+            TestBook.Entry(again[0].Visit, VisitKinds.Strike, new EmptyBody()) with
+            {
+                Strikes = again[0].Id,
+                Why = "another lake",
+            }
+        );
         Assert.Equal(last, await OffAsync());
 
         async Task<DateOnly?> OffAsync()
         {
             await using var book = test.Book();
-            return await book.Findings.Where(f => f.Code == "interval-off").Join(book.Visits, f => f.Visit, v => v.Visit, (_, v) => (DateOnly?)v.Day).OrderByDescending(d => d).FirstOrDefaultAsync();
+            return await book
+                .Findings.Where(f => f.Code == "interval-off")
+                .Join(book.Visits, f => f.Visit, v => v.Visit, (_, v) => (DateOnly?)v.Day)
+                .OrderByDescending(d => d)
+                .FirstOrDefaultAsync();
         }
 
         Entry[] Visit(DateOnly day)
@@ -225,12 +257,33 @@ public class LogBookTests
             var (visit, at) = (Guid.CreateVersion7(), new DateTimeOffset(day.ToDateTime(new TimeOnly(11, 0)), TimeSpan.FromHours(1)));
             return
             [
-                TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody(place.Station.Code, place.Programme, 1, ["Asa"], place.Line, [Protocol.Clarity]), at),
-                .. new[] { DiscEvent.Disappeared, DiscEvent.Reappeared }.SelectMany(e => Enumerable.Range(1, 2).Select(i => TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(i, e, new WrittenLength("2.0", LengthUnit.Metre)), at))),
+                TestBook.Entry(
+                    visit,
+                    VisitKinds.VisitStarted,
+                    new VisitStartedBody(place.Station.Code, place.Programme, 1, ["Asa"], place.Line, [Protocol.Clarity]),
+                    at
+                ),
+                .. new[] { DiscEvent.Disappeared, DiscEvent.Reappeared }.SelectMany(e =>
+                    Enumerable
+                        .Range(1, 2)
+                        .Select(i =>
+                            TestBook.Entry(
+                                visit,
+                                SecchiKinds.DiscMark,
+                                new DiscMarkBody(i, e, new WrittenLength("2.0", LengthUnit.Metre)),
+                                at
+                            )
+                        )
+                ),
             ];
         }
 
-        static int? Rhythm(string programme) => DemoScenario.Load().Programmes.First(p => p.Code == programme).Season?.FirstOrDefault(p => p.Protocol == Protocol.Clarity && p.Rhythm == UpperStill.Core.Setup.Programmes.Rhythm.Days)?.GreatestGapDays;
+        static int? Rhythm(string programme) =>
+            DemoScenario
+                .Load()
+                .Programmes.First(p => p.Code == programme)
+                .Season?.FirstOrDefault(p => p.Protocol == Protocol.Clarity && p.Rhythm == UpperStill.Core.Setup.Programmes.Rhythm.Days)
+                ?.GreatestGapDays;
     }
 
     [Fact]
@@ -250,7 +303,10 @@ public class LogBookTests
         Assert.Equal(1, await AgainAsync());
 
         // Marks of the disc that are struck change what its month is compared with: that month at that station, and the next visit.
-        await test.DeliverAsync([.. old.Where(e => e.Kind == SecchiKinds.DiscMark.Name).Select(m => TestBook.Entry(old.Key, VisitKinds.Strike, new EmptyBody()) with { Strikes = m.Id, Why = "misread" })]);
+        await test.DeliverAsync([
+            .. old.Where(e => e.Kind == SecchiKinds.DiscMark.Name)
+                .Select(m => TestBook.Entry(old.Key, VisitKinds.Strike, new EmptyBody()) with { Strikes = m.Id, Why = "misread" }),
+        ]);
         var again = await AgainAsync();
         Assert.InRange(again, 3, visits.Count / 8);
 
@@ -268,8 +324,17 @@ public class LogBookTests
         var visit = Guid.CreateVersion7();
         await test.DeliverAsync(
             TestBook.Entry(visit, VisitKinds.VisitStarted, new VisitStartedBody("PEL-1", "town-lakes", 1, ["Asa"])),
-            TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))),
-            TestBook.Entry(visit, SecchiKinds.DiscMark, new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))));
+            TestBook.Entry(
+                visit,
+                SecchiKinds.DiscMark,
+                new DiscMarkBody(1, DiscEvent.Disappeared, new WrittenLength("2.0", LengthUnit.Metre))
+            ),
+            TestBook.Entry(
+                visit,
+                SecchiKinds.DiscMark,
+                new DiscMarkBody(1, DiscEvent.Reappeared, new WrittenLength("1.8", LengthUnit.Metre))
+            )
+        );
         await using var book = test.Book();
         await book.Readings.Clarity().ExecuteUpdateAsync(c => c.SetProperty(r => r.Text, "1.7 m"));
 

@@ -11,21 +11,36 @@ namespace UpperStill.Store.Tests;
 public class LogChainTests
 {
     [Theory]
-    [InlineData("UPDATE Entries SET Body = replace(Body, '\"9\"', '\"8\"') WHERE Sequence = 3", "Entry 3 of the log (sounding", "is not what it was")]
+    [InlineData(
+        "UPDATE Entries SET Body = replace(Body, '\"9\"', '\"8\"') WHERE Sequence = 3",
+        "Entry 3 of the log (sounding",
+        "is not what it was"
+    )]
     [InlineData("UPDATE Entries SET By = 'Bea' WHERE Sequence = 5", "Entry 5 of the log", "is not what it was")]
     [InlineData("UPDATE Entries SET DeliveredBy = 'bea' WHERE Sequence = 1", "Entry 1 of the log", "is not what it was")]
     [InlineData("UPDATE Entries SET Why = '' WHERE Sequence = 2", "Entry 2 of the log", "is not what it was")]
     [InlineData("DELETE FROM Entries WHERE Sequence = 2", "Entry 2 of the log is missing", "its link is there")]
-    [InlineData("DELETE FROM Entries WHERE Sequence = 2; DELETE FROM Links WHERE Sequence = 2", "Entry 3 of the log", "the one before it is gone")]
+    [InlineData(
+        "DELETE FROM Entries WHERE Sequence = 2; DELETE FROM Links WHERE Sequence = 2",
+        "Entry 3 of the log",
+        "the one before it is gone"
+    )]
     [InlineData("DELETE FROM Links WHERE Sequence = 5", "Entry 5 of the log", "has no link")]
-    [InlineData("INSERT INTO Entries SELECT 9, '019ff54e-a5c0-73c3-91f3-76d716332433', Visit, Kind, Version, Body, At, \"By\", Device, Strikes, Why, ReceivedAt, ClockOffS, DeliveredBy, Person, DeliveredById FROM Entries WHERE Sequence = 3", "Entry 9 of the log", "put in past Upper Still")]
+    [InlineData(
+        "INSERT INTO Entries SELECT 9, '019ff54e-a5c0-73c3-91f3-76d716332433', Visit, Kind, Version, Body, At, \"By\", Device, "
+            + "Strikes, Why, ReceivedAt, ClockOffS, DeliveredBy, Person, DeliveredById FROM Entries WHERE Sequence = 3",
+        "Entry 9 of the log",
+        "put in past Upper Still"
+    )]
     [InlineData("UPDATE Links SET Hash = zeroblob(32) WHERE Sequence = 4", "Entry 4 of the log", "is not what it was")]
     public async Task What_was_done_by_hand_is_named(string sql, string names, string says)
     {
         await using var test = await FiveAsync();
         await using var book = test.Book();
         Assert.Empty(await book.WalkAsync(CancellationToken.None));
-        await book.Database.ExecuteSqlRawAsync("DROP TRIGGER Entries_no_update; DROP TRIGGER Entries_no_delete; DROP TRIGGER Links_no_update; DROP TRIGGER Links_no_delete");
+        await book.Database.ExecuteSqlRawAsync(
+            "DROP TRIGGER Entries_no_update; DROP TRIGGER Entries_no_delete; DROP TRIGGER Links_no_update; DROP TRIGGER Links_no_delete"
+        );
         await book.Database.ExecuteSqlRawAsync(sql);
 
         var faults = await book.WalkAsync(CancellationToken.None);
@@ -123,5 +138,6 @@ public class LogChainTests
         return test;
     }
 
-    private static Entry Sounding(Guid visit) => TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
+    private static Entry Sounding(Guid visit) =>
+        TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre)));
 }

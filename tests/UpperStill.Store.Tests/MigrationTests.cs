@@ -18,11 +18,13 @@ public sealed class MigrationTests : IDisposable
         await using (var book = Book())
         {
             await book.GetService<IMigrator>().MigrateAsync("First");
-            await book.Database.ExecuteSqlRawAsync("""
+            await book.Database.ExecuteSqlRawAsync(
+                """
                 INSERT INTO Stations (Code, Definition, Programme, Ordinal) VALUES
                 ('PEL-1', '{{"code":"PEL-1","water":"Pell Tarn","district":"Aldwick","name":"Middle","knownDepth":{{"written":"2.6","unit":"m"}},"latitudeDeg":51.8,"longitudeDeg":-21.4}}', 'town-lakes', 0),
                 ('PEL-2', '{{"code":"PEL-2","water":"Pell Tarn","district":"Aldwick","name":"Outlet","knownDepth":{{"written":"1.6","unit":"m"}},"latitudeDeg":51.8,"longitudeDeg":-21.4}}', 'town-lakes', 1);
-                """);
+                """
+            );
         }
 
         await using (var book = Book())
@@ -40,11 +42,13 @@ public sealed class MigrationTests : IDisposable
         await using (var book = Book())
         {
             await book.GetService<IMigrator>().MigrateAsync("Season");
-            await book.Database.ExecuteSqlRawAsync("""
+            await book.Database.ExecuteSqlRawAsync(
+                """
                 INSERT INTO Lines (Code, Definition) VALUES
                 ('R-3', '{{"code":"R-3","name":"Rope in feet","unit":"ft-in","markEvery":{{"written":"3","unit":"in"}},"usable":{{"written":"110","unit":"ft"}},"checkedOn":"2026-04-11"}}'),
                 ('R-9', '{{"code":"R-9","name":"New rope","unit":"m","markEvery":{{"written":"0.1","unit":"m"}},"usable":{{"written":"40","unit":"m"}}}}');
-                """);
+                """
+            );
         }
 
         await using (var book = Book())
@@ -53,7 +57,10 @@ public sealed class MigrationTests : IDisposable
             var lines = (await book.KitItemsAsync(TestContext.Current.CancellationToken)).Select(i => i.AsLine()).OfType<Line>().ToList();
 
             Assert.Equal(["R-3", "R-9"], lines.Select(l => l.Code));
-            Assert.Equal(("3", "110", new DateOnly(2026, 4, 11)), (lines[0].MarkEvery.Written, lines[0].Usable.Written, Assert.Single(lines[0].Checks!).Day));
+            Assert.Equal(
+                ("3", "110", new DateOnly(2026, 4, 11)),
+                (lines[0].MarkEvery.Written, lines[0].Usable.Written, Assert.Single(lines[0].Checks!).Day)
+            );
             Assert.Null(lines[0].CorrectionOn(new DateOnly(2026, 8, 12)));
             Assert.False(lines[1].CheckedIn(2026));
             Assert.Single(await book.Changes.ToListAsync(), c => c.Subject == "kit");

@@ -8,7 +8,15 @@ namespace UpperStill.Store.Tests;
 /// <summary>What the writer remembers of the visits it wrote to last is what the log holds of them.</summary>
 public sealed class NewestVisitsTests
 {
-    private static readonly List<List<Entry>> Visits = [.. DemoSeasons.Write(DemoScenario.Load()).GroupBy(e => e.Visit).Where(v => v.First().At.Year >= 2026).Select(v => v.ToList()).Take(6)];
+    private static readonly List<List<Entry>> Visits =
+    [
+        .. DemoSeasons
+            .Write(DemoScenario.Load())
+            .GroupBy(e => e.Visit)
+            .Where(v => v.First().At.Year >= 2026)
+            .Select(v => v.ToList())
+            .Take(6),
+    ];
 
     [Fact]
     public async Task Visits_sent_entry_by_entry_by_turns_are_worked_out_as_a_rebuild_works_them_out()
@@ -36,11 +44,15 @@ public sealed class NewestVisitsTests
         await test.DeliverAsync(visit[..3]);
         await using (var book = test.Book())
         {
-            await test.Log.AloneAsync(book, async () =>
-            {
-                await book.AppendAsync([.. visit[3..^1].Select(e => EntryRow.From(e, TestBook.Receipt))], CancellationToken.None);
-                return true;
-            }, CancellationToken.None);
+            await test.Log.AloneAsync(
+                book,
+                async () =>
+                {
+                    await book.AppendAsync([.. visit[3..^1].Select(e => EntryRow.From(e, TestBook.Receipt))], CancellationToken.None);
+                    return true;
+                },
+                CancellationToken.None
+            );
         }
 
         await test.DeliverAsync(visit[^1]);

@@ -14,7 +14,8 @@ using UpperStill.Store.Log;
 
 namespace UpperStill.Store.Tests;
 
-/// <summary>Who may write what to which visit, and strike what: role by kind, on their own water, on another's, in another's visit.</summary>
+/// <summary>Who may write what to which visit, and strike what: role by kind, on their own water, on another's, in another's
+/// visit.</summary>
 public class OwnersTests
 {
     private const string Own = "harrowmere";
@@ -40,18 +41,29 @@ public class OwnersTests
         [EntryOwner.Mover] = ["coordinator", "both", "everywhere"],
     };
 
-    public static TheoryData<string, EntryOwner> Kinds => new()
-    {
-        { SoundingKinds.Sounding.Name, EntryOwner.Sampler }, { ReviewKinds.Answered.Name, EntryOwner.Sampler }, { CustodyKinds.HandedOver.Name, EntryOwner.Sampler }, { VisitKinds.VisitClosed.Name, EntryOwner.Sampler },
-        { CustodyKinds.Received.Name, EntryOwner.Laboratory }, { CustodyKinds.SampleRejected.Name, EntryOwner.Laboratory }, { ResultKinds.Measured.Name, EntryOwner.Laboratory }, { ResultKinds.Result.Name, EntryOwner.Laboratory }, { ResultKinds.Reported.Name, EntryOwner.Laboratory },
-        { ReviewKinds.Asked.Name, EntryOwner.Reviewer }, { ReviewKinds.SignedOff.Name, EntryOwner.Reviewer },
-        { VisitKinds.VisitMoved.Name, EntryOwner.Mover },
-    };
+    public static TheoryData<string, EntryOwner> Kinds =>
+        new()
+        {
+            { SoundingKinds.Sounding.Name, EntryOwner.Sampler },
+            { ReviewKinds.Answered.Name, EntryOwner.Sampler },
+            { CustodyKinds.HandedOver.Name, EntryOwner.Sampler },
+            { VisitKinds.VisitClosed.Name, EntryOwner.Sampler },
+            { CustodyKinds.Received.Name, EntryOwner.Laboratory },
+            { CustodyKinds.SampleRejected.Name, EntryOwner.Laboratory },
+            { ResultKinds.Measured.Name, EntryOwner.Laboratory },
+            { ResultKinds.Result.Name, EntryOwner.Laboratory },
+            { ResultKinds.Reported.Name, EntryOwner.Laboratory },
+            { ReviewKinds.Asked.Name, EntryOwner.Reviewer },
+            { ReviewKinds.SignedOff.Name, EntryOwner.Reviewer },
+            { VisitKinds.VisitMoved.Name, EntryOwner.Mover },
+        };
 
     [Fact]
-    public void Every_kind_says_who_owns_it() => Assert.Equal(
-        ["received", "sample-rejected", "measured", "result", "reported", "asked", "signed-off", "visit-moved"],
-        EntryKinds.All.Values.Where(k => k.Owner != EntryOwner.Sampler).OrderBy(k => k.Owner).Select(k => k.Name));
+    public void Every_kind_says_who_owns_it() =>
+        Assert.Equal(
+            ["received", "sample-rejected", "measured", "result", "reported", "asked", "signed-off", "visit-moved"],
+            EntryKinds.All.Values.Where(k => k.Owner != EntryOwner.Sampler).OrderBy(k => k.Owner).Select(k => k.Name)
+        );
 
     [Theory]
     [MemberData(nameof(Kinds))]
@@ -65,12 +77,23 @@ public class OwnersTests
         foreach (var role in Roles.Keys)
         {
             var may = May[owner].Contains(role);
-            Assert.Equal((role, may ? Delivery.Kept : Delivery.Refused), (role, (await DeliverAsync(test, role, Any(visit, kind)))[0].Delivery));
-            Assert.Equal((role, may ? Delivery.Kept : Delivery.Refused), (role, (await DeliverAsync(test, role, Strike(visit, standing)))[0].Delivery));
+            Assert.Equal(
+                (role, may ? Delivery.Kept : Delivery.Refused),
+                (role, (await DeliverAsync(test, role, Any(visit, kind)))[0].Delivery)
+            );
+            Assert.Equal(
+                (role, may ? Delivery.Kept : Delivery.Refused),
+                (role, (await DeliverAsync(test, role, Strike(visit, standing)))[0].Delivery)
+            );
             if (role == "sampler" && !may)
             {
                 // Nor by a reading of one's own that strikes it on the way.
-                Assert.Equal(Delivery.Refused, (await DeliverAsync(test, role, Any(visit, SoundingKinds.Sounding.Name) with { Strikes = standing.Id, Why = "mine" }))[0].Delivery);
+                Assert.Equal(
+                    Delivery.Refused,
+                    (await DeliverAsync(test, role, Any(visit, SoundingKinds.Sounding.Name) with { Strikes = standing.Id, Why = "mine" }))[
+                        0
+                    ].Delivery
+                );
             }
         }
     }
@@ -126,7 +149,13 @@ public class OwnersTests
         // Nor by whoever reaches both waters.
         await using (var book = test.Book())
         {
-            var both = await test.Log.DeliverAsync(book, [striking], TestBook.Receipt, new Deliverer(new Permissions([new Grant(Role.Sampler)])), CancellationToken.None);
+            var both = await test.Log.DeliverAsync(
+                book,
+                [striking],
+                TestBook.Receipt,
+                new Deliverer(new Permissions([new Grant(Role.Sampler)])),
+                CancellationToken.None
+            );
             Assert.Equal("visit-elsewhere", both[0].Refusal!.Code);
         }
 
@@ -165,14 +194,20 @@ public class OwnersTests
 
         // Its head may still be put right under the name on its labels; that moves it neither back nor elsewhere.
         Begin(out var again, "HAR-1", visit);
-        Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "sampler elsewhere", again with { Strikes = start.Id, Why = "two read" }))[0].Delivery);
+        Assert.Equal(
+            Delivery.Kept,
+            (await DeliverAsync(test, "sampler elsewhere", again with { Strikes = start.Id, Why = "two read" }))[0].Delivery
+        );
         Begin(out var third, "HAR-2", visit);
         Assert.Equal("visit-elsewhere", (await DeliverAsync(test, "both", third))[0].Refusal!.Code);
         Assert.Equal("PEL-1", await StationAsync(test));
 
         // It goes back the same way: neither water's coordinator alone.
         Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "coordinator elsewhere", Strike(visit, move)))[0].Delivery);
-        Assert.Equal(Delivery.Refused, (await DeliverAsync(test, "coordinator elsewhere", Move(visit, "PEL-1") with { Strikes = move.Id }))[0].Delivery);
+        Assert.Equal(
+            Delivery.Refused,
+            (await DeliverAsync(test, "coordinator elsewhere", Move(visit, "PEL-1") with { Strikes = move.Id }))[0].Delivery
+        );
         Assert.Equal(Delivery.Kept, (await DeliverAsync(test, "both", Strike(visit, move)))[0].Delivery);
         Assert.Equal("HAR-1", await StationAsync(test));
 
@@ -190,7 +225,10 @@ public class OwnersTests
         var visit = Begin(out var start, "HAR-1");
 
         Assert.Equal([Delivery.Refused], (await DeliverAsync(test, "everywhere", Move(visit, "PEL-1"))).Select(d => d.Delivery));
-        Assert.Equal([Delivery.Kept, Delivery.Kept], (await DeliverAsync(test, "everywhere", Move(visit, "PEL-1"), start)).Select(d => d.Delivery));
+        Assert.Equal(
+            [Delivery.Kept, Delivery.Kept],
+            (await DeliverAsync(test, "everywhere", Move(visit, "PEL-1"), start)).Select(d => d.Delivery)
+        );
     }
 
     [Fact]
@@ -224,7 +262,10 @@ public class OwnersTests
 
         // In one delivery with its target the order does not matter.
         await DeliverAsync(test, "coordinator", asked);
-        Assert.Equal([Delivery.Refused, Delivery.Kept, Delivery.Kept], (await DeliverAsync(test, "sampler", ofAsked, ofSounding, sounding)).Select(d => d.Delivery));
+        Assert.Equal(
+            [Delivery.Refused, Delivery.Kept, Delivery.Kept],
+            (await DeliverAsync(test, "sampler", ofAsked, ofSounding, sounding)).Select(d => d.Delivery)
+        );
     }
 
     [Fact]
@@ -245,12 +286,27 @@ public class OwnersTests
         await using var test = await TestBook.OpenAsync();
         await using (var book = test.Book())
         {
-            await book.Database.ExecuteSqlRawAsync("CREATE TRIGGER fault BEFORE INSERT ON Readings WHEN NEW.Parameter = 'clarity' AND CAST(NEW.Value AS REAL) > 5 BEGIN SELECT RAISE(ABORT, 'a fault of ours'); END");
+            await book.Database.ExecuteSqlRawAsync(
+                "CREATE TRIGGER fault BEFORE INSERT ON Readings WHEN NEW.Parameter = 'clarity' AND CAST(NEW.Value AS REAL) > 5 "
+                    + "BEGIN SELECT RAISE(ABORT, 'a fault of ours'); END"
+            );
         }
 
         var (bad, good) = (Begin(out var start, "HAR-2"), Begin(out var other, "HAR-2"));
-        var mark = TestBook.Entry(bad, SecchiKinds.ClarityStated, new Core.Protocols.Secchi.ClarityStatedBody(new WrittenLength("6", LengthUnit.Metre)));
-        var results = await DeliverAsync(test, "coordinator", start, Any(bad, SoundingKinds.Sounding.Name), mark, other, Any(good, SoundingKinds.Sounding.Name));
+        var mark = TestBook.Entry(
+            bad,
+            SecchiKinds.ClarityStated,
+            new Core.Protocols.Secchi.ClarityStatedBody(new WrittenLength("6", LengthUnit.Metre))
+        );
+        var results = await DeliverAsync(
+            test,
+            "coordinator",
+            start,
+            Any(bad, SoundingKinds.Sounding.Name),
+            mark,
+            other,
+            Any(good, SoundingKinds.Sounding.Name)
+        );
 
         Assert.Equal([Delivery.Kept, Delivery.Kept, Delivery.Refused, Delivery.Kept, Delivery.Kept], results.Select(r => r.Delivery));
         Assert.Contains("a fault of ours", results[2].Refusal!.Seen, StringComparison.Ordinal);
@@ -271,34 +327,67 @@ public class OwnersTests
     private static async Task<IReadOnlyList<Delivered>> DeliverAsync(TestBook test, string role, params Entry[] entries)
     {
         await using var book = test.Book();
-        return await test.Log.DeliverAsync(book, entries, TestBook.Receipt with { DeliveredBy = role }, new Deliverer(Roles[role]), CancellationToken.None);
+        return await test.Log.DeliverAsync(
+            book,
+            entries,
+            TestBook.Receipt with
+            {
+                DeliveredBy = role,
+            },
+            new Deliverer(Roles[role]),
+            CancellationToken.None
+        );
     }
 
     private static Guid Begin(out Entry start, string station, Guid? visit = null)
     {
         var id = visit ?? Guid.CreateVersion7();
-        start = TestBook.Entry(id, VisitKinds.VisitStarted, new VisitStartedBody(station, station == "PEL-1" ? "town-lakes" : "layered-lake", 1, ["Asa"]));
+        start = TestBook.Entry(
+            id,
+            VisitKinds.VisitStarted,
+            new VisitStartedBody(station, station == "PEL-1" ? "town-lakes" : "layered-lake", 1, ["Asa"])
+        );
         return id;
     }
 
-    private static Entry Strike(Guid visit, Entry target) => TestBook.Entry(visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = target.Id, Why = "misread" };
+    private static Entry Strike(Guid visit, Entry target) =>
+        TestBook.Entry(visit, VisitKinds.Strike, new EmptyBody()) with
+        {
+            Strikes = target.Id,
+            Why = "misread",
+        };
 
-    private static Entry Move(Guid visit, string station) => TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody(station)) with { Why = "the wrong name was touched" };
+    private static Entry Move(Guid visit, string station) =>
+        TestBook.Entry(visit, VisitKinds.VisitMoved, new VisitMovedBody(station)) with
+        {
+            Why = "the wrong name was touched",
+        };
 
-    private static Entry Kept(Guid visit, params Guid[] about) => TestBook.Entry(visit, VisitKinds.Kept, new KeptBody("code", about)) with { Why = "it is so" };
+    private static Entry Kept(Guid visit, params Guid[] about) =>
+        TestBook.Entry(visit, VisitKinds.Kept, new KeptBody("code", about)) with
+        {
+            Why = "it is so",
+        };
 
-    private static Entry Any(Guid visit, string kind) => kind switch
-    {
-        "answered" => TestBook.Entry(visit, ReviewKinds.Answered, new AnsweredBody(Guid.CreateVersion7(), "yes")),
-        "visit-moved" => Move(visit, "HAR-2"),
-        "asked" => TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")),
-        "signed-off" => TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
-        _ => TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with { Kind = kind, Why = kind == "sample-rejected" ? "warm" : null, Body = JsonDocument.Parse(Bodies.GetValueOrDefault(kind, """{"depth":{"written":"9","unit":"m"}}""")).RootElement },
-    };
+    private static Entry Any(Guid visit, string kind) =>
+        kind switch
+        {
+            "answered" => TestBook.Entry(visit, ReviewKinds.Answered, new AnsweredBody(Guid.CreateVersion7(), "yes")),
+            "visit-moved" => Move(visit, "HAR-2"),
+            "asked" => TestBook.Entry(visit, ReviewKinds.Asked, new AskedBody("Was it taped?")),
+            "signed-off" => TestBook.Entry(visit, ReviewKinds.SignedOff, new SignedOffBody("0", "0")),
+            _ => TestBook.Entry(visit, SoundingKinds.Sounding, new SoundingBody(new WrittenLength("9", LengthUnit.Metre))) with
+            {
+                Kind = kind,
+                Why = kind == "sample-rejected" ? "warm" : null,
+                Body = JsonDocument.Parse(Bodies.GetValueOrDefault(kind, """{"depth":{"written":"9","unit":"m"}}""")).RootElement,
+            },
+        };
 
     private static readonly Dictionary<string, string> Bodies = new()
     {
-        ["handed-over"] = """{"manifest":"019ff54e-a5c0-73c3-91f3-76d716332433","samples":["x"],"to":"lab","by":"hand","on":"ice","signature":"A"}""",
+        ["handed-over"] =
+            """{"manifest":"019ff54e-a5c0-73c3-91f3-76d716332433","samples":["x"],"to":"lab","by":"hand","on":"ice","signature":"A"}""",
         ["visit-closed"] = "{}",
         ["received"] = """{"samples":["x"],"as":"good","signature":"L"}""",
         ["sample-rejected"] = """{"samples":["x"]}""",

@@ -29,7 +29,7 @@ public sealed class WaitingVisitsTests
         // Some before anything is worked out, then one a turn: some stations are done by then, others are not.
         var meanwhile = new Queue<Visit>(Meanwhile);
         await DeliverAsync(test, Enumerable.Range(0, Meanwhile.Count / 2).Select(_ => meanwhile.Dequeue()));
-        for (var left = 1; left > 0;)
+        for (var left = 1; left > 0; )
         {
             left = await WorkOutSomeAsync(test);
             if (meanwhile.TryDequeue(out var visit))
@@ -57,9 +57,7 @@ public sealed class WaitingVisitsTests
         await WorkOutSomeAsync(test);
 
         await BringInAsync(test, [.. Old.Select(v => new Visit([Strike(v.Entries[0])]) { Station = v.Station, Day = v.Day })]);
-        while (await WorkOutSomeAsync(test) > 0)
-        {
-        }
+        while (await WorkOutSomeAsync(test) > 0) { }
 
         Assert.Equal(before, await test.ProjectionsAsync());
     }
@@ -72,13 +70,16 @@ public sealed class WaitingVisitsTests
         await using var book = test.Book();
 
         // The writer is busy until they have gone.
-        await test.Log.UntouchedAsync(async () =>
-        {
-            var waits = BringInAsync(test, Old, gone.Token);
-            await gone.CancelAsync();
-            await Assert.ThrowsAnyAsync<OperationCanceledException>(() => waits);
-            return true;
-        }, CancellationToken.None);
+        await test.Log.UntouchedAsync(
+            async () =>
+            {
+                var waits = BringInAsync(test, Old, gone.Token);
+                await gone.CancelAsync();
+                await Assert.ThrowsAnyAsync<OperationCanceledException>(() => waits);
+                return true;
+            },
+            CancellationToken.None
+        );
 
         Assert.Equal((0, 0), (await book.Entries.CountAsync(), await book.WaitingAsync(CancellationToken.None)));
     }
@@ -104,7 +105,12 @@ public sealed class WaitingVisitsTests
     private static async Task BringInAsync(TestBook test, List<Visit> visits, CancellationToken cancel = default)
     {
         await using var book = test.Book();
-        await test.Log.BringInAsync(book, [.. visits.SelectMany(v => v.Entries).Select(e => EntryRow.From(e, TestBook.Receipt))], [.. visits.Select(v => (v.Id, v.Station, v.Day))], cancel);
+        await test.Log.BringInAsync(
+            book,
+            [.. visits.SelectMany(v => v.Entries).Select(e => EntryRow.From(e, TestBook.Receipt))],
+            [.. visits.Select(v => (v.Id, v.Station, v.Day))],
+            cancel
+        );
     }
 
     private static async Task<int> WorkOutSomeAsync(TestBook test)
@@ -120,7 +126,12 @@ public sealed class WaitingVisitsTests
         return await book.Visits.Where(v => ids.Contains(v.Visit)).Select(v => v.Visit).ToListAsync();
     }
 
-    private static Entry Strike(Entry start) => TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with { Strikes = start.Id, Why = "wrong station" };
+    private static Entry Strike(Entry start) =>
+        TestBook.Entry(start.Visit, VisitKinds.Strike, new EmptyBody()) with
+        {
+            Strikes = start.Id,
+            Why = "wrong station",
+        };
 
     private sealed record Visit(List<Entry> Entries)
     {

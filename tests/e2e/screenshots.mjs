@@ -44,7 +44,10 @@ await page.goto(`${address}/setup/waters/harrowmere`);
 await page.getByRole('heading', { name: 'HAR-1 Deep Hole' }).waitFor();
 await shot(page, 'water');
 await page.goto(address);
-await page.getByText(/days ago/).first().waitFor();
+await page
+  .getByText(/days ago/)
+  .first()
+  .waitFor();
 await page.locator('main li svg').last().waitFor();
 await shot(page, 'stations');
 const pick = (on, group, option) => on.getByRole('group', { name: group }).getByText(option, { exact: true }).click();
@@ -61,8 +64,17 @@ await pick(page, 'The display now shows', 'mg/L');
 await page.getByRole('button', { name: 'Write it down' }).click();
 await page.getByRole('textbox', { name: /^Temperature at 0.3 m/ }).waitFor();
 for (const [celsius, oxygen] of [
-  ['21.8', '8.6'], ['21.8', '8.6'], ['21.7', '8.6'], ['21.6', '8.6'], ['21.3', '8.7'], ['20.5', '8.9'], ['19.6', '9.0'],
-  ['18.3', '9.2'], ['16.4', '8.9'], ['14.9', '8.6'], ['13.8', '74.2'],
+  ['21.8', '8.6'],
+  ['21.8', '8.6'],
+  ['21.7', '8.6'],
+  ['21.6', '8.6'],
+  ['21.3', '8.7'],
+  ['20.5', '8.9'],
+  ['19.6', '9.0'],
+  ['18.3', '9.2'],
+  ['16.4', '8.9'],
+  ['14.9', '8.6'],
+  ['13.8', '74.2'],
 ]) {
   const box = page.getByRole('textbox', { name: /^Temperature at/ });
   const at = await box.getAttribute('aria-label');
@@ -132,7 +144,9 @@ const table = [
   'North Arm,20/08/1996,Second Hand,0,39,20.7,17',
 ];
 await page.goto(`${address}/setup/data/table`);
-await page.locator('input[type=file]').setInputFiles({ name: 'old years.csv', mimeType: 'text/csv', buffer: Buffer.from(table.join('\n')) });
+await page
+  .locator('input[type=file]')
+  .setInputFiles({ name: 'old years.csv', mimeType: 'text/csv', buffer: Buffer.from(table.join('\n')) });
 await page.getByLabel('Unit of TP').selectOption('µg/L as P');
 await page.getByText(/^This would bring in/).waitFor();
 await page.getByRole('region', { name: 'What comes of it' }).scrollIntoViewIfNeeded();
@@ -151,13 +165,19 @@ await bench.getByRole('button', { name: '50 mL through' }).click();
 await bench.getByText('Fill 1').waitFor();
 await shot(bench, 'bench');
 await page.goto(`${address}/ledger`);
-await page.getByText(/days left/).first().waitFor();
+await page
+  .getByText(/days left/)
+  .first()
+  .waitFor();
 await shot(page, 'ledger');
 const context = await browser.newContext(boat);
 const phone = await context.newPage();
 await signIn(phone.request, address, 'sampler');
 await phone.goto(address);
-await phone.getByText(/days ago/).first().waitFor();
+await phone
+  .getByText(/days ago/)
+  .first()
+  .waitFor();
 await phone.goto(`${address}/start/HAR-2`);
 await phone.getByRole('button', { name: 'Begin' }).click();
 await phone.getByRole('button', { name: 'On to the sounding' }).click();
@@ -172,7 +192,12 @@ await context.setOffline(false);
 await phone.getByRole('button', { name: 'Write it down' }).click();
 await phone.getByRole('button', { name: 'On to the profile' }).click();
 await phone.getByRole('button', { name: 'Next: oxygen' }).waitFor();
-for (const [celsius, oxygen] of [['21.8', '8.6'], ['21.7', '8.6'], ['21.3', '8.7'], ['20.6', '8.9']]) {
+for (const [celsius, oxygen] of [
+  ['21.8', '8.6'],
+  ['21.7', '8.6'],
+  ['21.3', '8.7'],
+  ['20.6', '8.9'],
+]) {
   const at = await phone.getByRole('form', { name: /^Level/ }).getAttribute('aria-label');
   await phone.getByRole('textbox', { name: /^Temperature/ }).fill(celsius);
   await phone.getByRole('button', { name: 'Next: oxygen' }).click();

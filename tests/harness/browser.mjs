@@ -2,8 +2,8 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium } from '../e2e/node_modules/@playwright/test/index.mjs';
 import { CHROMIUM } from '../e2e/chromium.mjs';
+import { chromium } from '../e2e/node_modules/@playwright/test/index.mjs';
 import { signIn } from '../e2e/session.mjs';
 
 const LATE_MS = 30_000;
@@ -15,7 +15,15 @@ class Browser {
   async open(blocked) {
     this.process = spawn(
       CHROMIUM,
-      ['--headless=new', '--no-sandbox', '--disable-gpu', '--no-first-run', '--remote-debugging-port=0', `--user-data-dir=${this.profile}`, 'about:blank'],
+      [
+        '--headless=new',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--no-first-run',
+        '--remote-debugging-port=0',
+        `--user-data-dir=${this.profile}`,
+        'about:blank',
+      ],
       { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
     );
     const address = await new Promise((done, fail) => {
@@ -53,13 +61,22 @@ class Browser {
 async function waitingOn(page) {
   const status = page.getByRole('status').first();
   await status.waitFor();
-  await page.getByText(/days ago/).first().waitFor();
-  await page.getByText(/^(all sent|\d+ on this device only)/).first().waitFor();
+  await page
+    .getByText(/days ago/)
+    .first()
+    .waitFor();
+  await page
+    .getByText(/^(all sent|\d+ on this device only)/)
+    .first()
+    .waitFor();
   const words = (await status.textContent()) ?? '';
   return Number(/^(\d+)/.exec(words.trim())?.[1] ?? 0);
 }
 
-/** Writes on a device that cannot deliver, and kills its browser amid a write; says what the page had said was written, and what was there afterwards. */
+/**
+ * Writes on a device that cannot deliver, and kills its browser amid a write; says what the page had said was written, and what
+ * was there afterwards.
+ */
 export async function killBrowsers(kills, address, random) {
   const browser = new Browser();
   const visits = [];
@@ -88,7 +105,11 @@ export async function killBrowsers(kills, address, random) {
       said++;
       visits.push(/visit\/([^?/]+)/.exec(page.url())[1]);
       await page.getByRole('button', { name: 'On to the sounding' }).click();
-      for (const [question, written] of [[/How deep is it here/, '2.6'], [/Where was it lost/, '2.1'], [/Where did you see it again/, '1.9']]) {
+      for (const [question, written] of [
+        [/How deep is it here/, '2.6'],
+        [/Where was it lost/, '2.1'],
+        [/Where did you see it again/, '1.9'],
+      ]) {
         const box = page.getByRole('textbox', { name: question });
         await box.fill(written);
         asked++;

@@ -3,7 +3,10 @@ import { newId } from './newId.mjs';
 
 const RETRY_MS = 40;
 
-/** A device that writes without end and delivers through a bad network: replies lost, requests doubled, entries out of order, its clock wrong. */
+/**
+ * A device that writes without end and delivers through a bad network: replies lost, requests doubled, entries out of order, its
+ * clock wrong.
+ */
 export class Device {
   made = new Map();
   acknowledged = new Set();
@@ -32,7 +35,12 @@ export class Device {
       body: body && JSON.stringify(body),
       signal: AbortSignal.timeout(20_000),
     });
-    const jar = new Map(this.#cookie.split('; ').filter(Boolean).map((one) => one.split(/=(.*)/s).slice(0, 2)));
+    const jar = new Map(
+      this.#cookie
+        .split('; ')
+        .filter(Boolean)
+        .map((one) => one.split(/=(.*)/s).slice(0, 2)),
+    );
     for (const one of answer.headers.getSetCookie()) {
       const [name, value] = one.split(';')[0].split(/=(.*)/s);
       jar.set(name, value);
@@ -49,7 +57,17 @@ export class Device {
   write() {
     const { random } = this;
     const make = (kind, body, more = {}) => {
-      const entry = { id: newId(), visit: this.#visit, kind, version: 1, body, at: '2026-08-12T10:40:00+01:00', by: 'Ada Fenn', device: this.name, ...more };
+      const entry = {
+        id: newId(),
+        visit: this.#visit,
+        kind,
+        version: 1,
+        body,
+        at: '2026-08-12T10:40:00+01:00',
+        by: 'Ada Fenn',
+        device: this.name,
+        ...more,
+      };
       this.made.set(entry.id, entry);
       this.#waiting.add(entry.id);
       return entry;
@@ -151,7 +169,12 @@ export class Device {
         const made = this.made.get(entry.id);
         if (!made) {
           found.foreign.push(entry.id);
-        } else if (!isDeepStrictEqual(JSON.parse(JSON.stringify(made)), Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== null)))) {
+        } else if (
+          !isDeepStrictEqual(
+            JSON.parse(JSON.stringify(made)),
+            Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== null)),
+          )
+        ) {
           found.altered.push(entry.id);
         }
       }

@@ -1,4 +1,5 @@
-// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--full N] [--browser-kills N] [--seed N]; Ctrl-C ends it with what it has done. Exit code 1 where anything acknowledged was lost, doubled or altered.
+// Faults against the published server, counted: node tests/harness/run.mjs [--kills N] [--cuts N] [--full N] [--browser-kills N]
+// [--seed N]; Ctrl-C ends it with what it has done. Exit code 1 where anything acknowledged was lost, doubled or altered.
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -12,13 +13,30 @@ import { randomFrom } from './random.mjs';
 import { Server } from './server.mjs';
 
 const LONGEST_WAIT_MS = 10_000;
-const { values } = parseArgs({ options: { kills: { type: 'string', default: '3' }, cuts: { type: 'string', default: '3' }, full: { type: 'string', default: '1' }, 'browser-kills': { type: 'string', default: '1' }, seed: { type: 'string' } } });
+const { values } = parseArgs({
+  options: {
+    kills: { type: 'string', default: '3' },
+    cuts: { type: 'string', default: '3' },
+    full: { type: 'string', default: '1' },
+    'browser-kills': { type: 'string', default: '1' },
+    seed: { type: 'string' },
+  },
+});
 const seed = Number(values.seed ?? Date.now() % 1_000_000);
 const random = randomFrom(seed);
 const [kills, cuts, fullDisks, browserKills] = [values.kills, values.cuts, values.full, values['browser-kills']].map(Number);
 const built = mkdtempSync(join(tmpdir(), 'upper-still-layer-'));
 const layer = join(built, 'cut.so');
-execFileSync(process.env.CC ?? 'cc', ['-O2', '-shared', '-fPIC', '-o', layer, fileURLToPath(new URL('cut.c', import.meta.url)), '-ldl', '-lpthread']);
+execFileSync(process.env.CC ?? 'cc', [
+  '-O2',
+  '-shared',
+  '-fPIC',
+  '-o',
+  layer,
+  fileURLToPath(new URL('cut.c', import.meta.url)),
+  '-ldl',
+  '-lpthread',
+]);
 
 const server = new Server(16_000 + random.below(10_000), layer);
 const devices = ['phone', 'tablet'].map((name, i) => new Device(name, server.address, randomFrom(seed + 1 + i)));
@@ -144,11 +162,20 @@ const counts = {
 for (const [name, value] of Object.entries(counts)) {
   console.log(`${name.padEnd(30)} ${value}`);
 }
-const wrong = failed || verified.code !== 0 || counts.lost + counts.doubled + counts.altered + counts.refused + counts['log told to be another'] > 0 || counts.acknowledged === 0 || browsers.short.length > 0 || sent < browsers.said || sent > browsers.asked;
+const wrong =
+  failed ||
+  verified.code !== 0 ||
+  counts.lost + counts.doubled + counts.altered + counts.refused + counts['log told to be another'] > 0 ||
+  counts.acknowledged === 0 ||
+  browsers.short.length > 0 ||
+  sent < browsers.said ||
+  sent > browsers.asked;
 if (wrong) {
   const kept = join(tmpdir(), `upper-still-harness-${seed}`);
   server.keep(kept);
-  console.log(`FAILED. ${failed?.message ?? ''} ${browsers.short.join('; ')} Refused: ${[...new Set(devices.flatMap((d) => [...d.refused.values()]))].join('; ') || 'none'}. The data lies in ${kept}; --seed ${seed} draws the same faults.`);
+  console.log(
+    `FAILED. ${failed?.message ?? ''} ${browsers.short.join('; ')} Refused: ${[...new Set(devices.flatMap((d) => [...d.refused.values()]))].join('; ') || 'none'}. The data lies in ${kept}; --seed ${seed} draws the same faults.`,
+  );
 }
 server.end();
 rmSync(built, { recursive: true, force: true });

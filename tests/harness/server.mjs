@@ -7,7 +7,10 @@ import { fileURLToPath } from 'node:url';
 const APP = fileURLToPath(new URL('../../artifacts/app', import.meta.url));
 const LONGEST_START_MS = 90_000;
 
-/** The published server on a data folder of its own, with the demo made before where DEMO_TEMPLATE names it; it is killed, its power is cut, and it is started again. */
+/**
+ * The published server on a data folder of its own, with the demo made before where DEMO_TEMPLATE names it; it is killed, its
+ * power is cut, and it is started again.
+ */
 export class Server {
   data = mkdtempSync(join(tmpdir(), 'upper-still-harness-'));
   said = '';
@@ -28,8 +31,20 @@ export class Server {
     rmSync(this.cutLog, { force: true });
     this.said = '';
     // It lives for seconds: what the compiler would do for the hours to come is left out.
-    const env = { ...process.env, DOTNET_TieredPGO: '0', LD_PRELOAD: this.layer ?? '', CUT_FILES: join(this.data, 'upper-still.db'), CUT_LOG: this.cutLog, CUT_FULL: this.fullMark, CUT_AFTER: String(cutAfter) };
-    this.#process = spawn('dotnet', ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true', '--demo-afresh', 'true'], { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] });
+    const env = {
+      ...process.env,
+      DOTNET_TieredPGO: '0',
+      LD_PRELOAD: this.layer ?? '',
+      CUT_FILES: join(this.data, 'upper-still.db'),
+      CUT_LOG: this.cutLog,
+      CUT_FULL: this.fullMark,
+      CUT_AFTER: String(cutAfter),
+    };
+    this.#process = spawn(
+      'dotnet',
+      ['UpperStill.Server.dll', '--urls', this.address, '--data', this.data, '--demo', 'true', '--demo-afresh', 'true'],
+      { cwd: APP, env, stdio: ['ignore', 'ignore', 'pipe'] },
+    );
     this.#process.stderr.on('data', (part) => {
       this.said += part;
     });

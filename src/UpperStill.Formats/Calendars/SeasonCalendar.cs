@@ -15,7 +15,8 @@ namespace UpperStill.Formats.Calendars;
 /// <param name="Plan">Its dates.</param>
 public sealed record CalendarStation(Station Station, HoursWindow Hours, string TimeZone, StationPlan Plan);
 
-/// <summary>The season as iCalendar (RFC 5545): a date to come is an event in the hours of its programme, with its alternate and its reasons.</summary>
+/// <summary>The season as iCalendar (RFC 5545): a date to come is an event in the hours of its programme, with its alternate and its
+/// reasons.</summary>
 public static class SeasonCalendar
 {
     private const string End = "END:VCALENDAR";
@@ -44,19 +45,25 @@ public static class SeasonCalendar
         text.Write($"{End}\r\n");
     }
 
-    private static CalendarEvent Event(CalendarStation station, SeasonDate date, DateTimeOffset stamp) => new()
-    {
-        // One event for a station and day: a calendar that is fetched again does not double it.
-        Uid = $"{station.Station.Code}-{date.Day:yyyyMMdd}@upper-still",
-        DtStamp = new CalDateTime(stamp.UtcDateTime, CalDateTime.UtcTzId),
-        DtStart = new CalDateTime(date.Day.ToDateTime(station.Hours.From), station.TimeZone),
-        DtEnd = new CalDateTime(date.Day.ToDateTime(station.Hours.Until), station.TimeZone),
-        Summary = $"{station.Station.Water}, {station.Station.Name}: {string.Join(", ", date.Protocols.Select(p => p.Words()))}",
-        Location = $"{station.Station.Water}, {station.Station.District}",
-        GeographicLocation = new GeographicLocation(station.Station.LatitudeDeg, station.Station.LongitudeDeg),
-        Description = string.Join("\n", [
-            .. date.Alternate is { } alternate ? new[] { $"Or {alternate:yyyy-MM-dd}." } : [],
-            .. date.LeaveBy is { } leave ? new[] { $"To the lab: leave by {leave:yyyy-MM-dd HH:mm}." } : [],
-            .. date.Why, .. date.Welcome]),
-    };
+    private static CalendarEvent Event(CalendarStation station, SeasonDate date, DateTimeOffset stamp) =>
+        new()
+        {
+            // One event for a station and day: a calendar that is fetched again does not double it.
+            Uid = $"{station.Station.Code}-{date.Day:yyyyMMdd}@upper-still",
+            DtStamp = new CalDateTime(stamp.UtcDateTime, CalDateTime.UtcTzId),
+            DtStart = new CalDateTime(date.Day.ToDateTime(station.Hours.From), station.TimeZone),
+            DtEnd = new CalDateTime(date.Day.ToDateTime(station.Hours.Until), station.TimeZone),
+            Summary = $"{station.Station.Water}, {station.Station.Name}: {string.Join(", ", date.Protocols.Select(p => p.Words()))}",
+            Location = $"{station.Station.Water}, {station.Station.District}",
+            GeographicLocation = new GeographicLocation(station.Station.LatitudeDeg, station.Station.LongitudeDeg),
+            Description = string.Join(
+                "\n",
+                [
+                    .. date.Alternate is { } alternate ? new[] { $"Or {alternate:yyyy-MM-dd}." } : [],
+                    .. date.LeaveBy is { } leave ? new[] { $"To the lab: leave by {leave:yyyy-MM-dd HH:mm}." } : [],
+                    .. date.Why,
+                    .. date.Welcome,
+                ]
+            ),
+        };
 }

@@ -57,7 +57,9 @@ internal static class CastHeader
     }
 
     private static int Rank(CastColumn column) =>
-        (column.Unit == "mg/L" ? 2 : 0) + (column.Header.Contains("sp", StringComparison.OrdinalIgnoreCase) && column.Quantity == CastQuantity.Conductivity ? 2 : 0) + (column.Unit is null ? 0 : 1);
+        (column.Unit == "mg/L" ? 2 : 0)
+        + (column.Header.Contains("sp", StringComparison.OrdinalIgnoreCase) && column.Quantity == CastQuantity.Conductivity ? 2 : 0)
+        + (column.Unit is null ? 0 : 1);
 
     private static CastQuantity QuantityOf(List<string> words, string? unit, string lower)
     {
@@ -86,17 +88,20 @@ internal static class CastHeader
             return CastQuantity.Temperature;
         }
 
-        return Has(words, "ph") && !lower.Contains("mv", StringComparison.Ordinal) ? CastQuantity.Ph : Has(words, "sal", "salinity") ? CastQuantity.Salinity : CastQuantity.None;
+        return Has(words, "ph") && !lower.Contains("mv", StringComparison.Ordinal) ? CastQuantity.Ph
+            : Has(words, "sal", "salinity") ? CastQuantity.Salinity
+            : CastQuantity.None;
     }
 
-    private static bool Fits(CastQuantity quantity, string? unit) => quantity switch
-    {
-        CastQuantity.Depth => unit is "m" or "ft",
-        CastQuantity.Temperature => unit is "°C" or "°F",
-        CastQuantity.Oxygen => unit is "mg/L" or "%",
-        CastQuantity.Conductivity => unit is "µS/cm" or "mS/cm",
-        _ => false,
-    };
+    private static bool Fits(CastQuantity quantity, string? unit) =>
+        quantity switch
+        {
+            CastQuantity.Depth => unit is "m" or "ft",
+            CastQuantity.Temperature => unit is "°C" or "°F",
+            CastQuantity.Oxygen => unit is "mg/L" or "%",
+            CastQuantity.Conductivity => unit is "µS/cm" or "mS/cm",
+            _ => false,
+        };
 
     // In brackets, after a comma or an underscore, or as the last word.
     private static string? UnitIn(string lower)
@@ -109,14 +114,20 @@ internal static class CastHeader
         }
 
         var cut = lower.LastIndexOfAny([' ', '_', ',']);
-        return cut >= 0 ? UnitOf(lower[(cut + 1)..]) ?? (lower.Contains('%', StringComparison.Ordinal) ? "%" : null) : lower.Contains('%', StringComparison.Ordinal) ? "%" : null;
+        return cut >= 0 ? UnitOf(lower[(cut + 1)..]) ?? (lower.Contains('%', StringComparison.Ordinal) ? "%" : null)
+            : lower.Contains('%', StringComparison.Ordinal) ? "%"
+            : null;
     }
 
     private static string? UnitOf(string text) => Find(text) is { Length: > 0 } unit ? unit : null;
 
     private static string? Find(string text)
     {
-        var bare = text.Trim().Trim('(', ')', '[', ']', '"').ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal).Replace("°", "", StringComparison.Ordinal);
+        var bare = text.Trim()
+            .Trim('(', ')', '[', ']', '"')
+            .ToLowerInvariant()
+            .Replace(" ", "", StringComparison.Ordinal)
+            .Replace("°", "", StringComparison.Ordinal);
         foreach (var (unit, names) in Units)
         {
             if (Array.IndexOf(names, bare) >= 0)

@@ -8,25 +8,32 @@ namespace UpperStill.Formats.Casts;
 public enum CastQuantity
 {
     /// <summary>Nothing that is asked for.</summary>
-    [JsonStringEnumMemberName("none")] None,
+    [JsonStringEnumMemberName("none")]
+    None,
 
     /// <summary>Depth below the surface, m or ft.</summary>
-    [JsonStringEnumMemberName("depth")] Depth,
+    [JsonStringEnumMemberName("depth")]
+    Depth,
 
     /// <summary>Water temperature, °C or °F.</summary>
-    [JsonStringEnumMemberName("temperature")] Temperature,
+    [JsonStringEnumMemberName("temperature")]
+    Temperature,
 
     /// <summary>Dissolved oxygen, mg/L or %.</summary>
-    [JsonStringEnumMemberName("oxygen")] Oxygen,
+    [JsonStringEnumMemberName("oxygen")]
+    Oxygen,
 
     /// <summary>Specific conductance at 25 °C, µS/cm or mS/cm.</summary>
-    [JsonStringEnumMemberName("conductivity")] Conductivity,
+    [JsonStringEnumMemberName("conductivity")]
+    Conductivity,
 
     /// <summary>pH.</summary>
-    [JsonStringEnumMemberName("ph")] Ph,
+    [JsonStringEnumMemberName("ph")]
+    Ph,
 
     /// <summary>Practical salinity.</summary>
-    [JsonStringEnumMemberName("salinity")] Salinity,
+    [JsonStringEnumMemberName("salinity")]
+    Salinity,
 }
 
 /// <summary>A column and what it is taken for.</summary>
@@ -43,4 +50,10 @@ public sealed record CastColumn(string Header, CastQuantity Quantity, string? Un
 /// <param name="Sample">The first rows as written.</param>
 /// <param name="Fault">Why the file cannot be read at all; null where it can.</param>
 public sealed record CastLayout(
-    string Separator, bool DecimalComma, int FirstRow, IReadOnlyList<CastColumn> Columns, IReadOnlyList<IReadOnlyList<string>> Sample, FieldFinding? Fault = null);
+    string Separator,
+    bool DecimalComma,
+    int FirstRow,
+    IReadOnlyList<CastColumn> Columns,
+    IReadOnlyList<IReadOnlyList<string>> Sample,
+    FieldFinding? Fault = null
+);

@@ -3,7 +3,8 @@ using UpperStill.Core.Basis.Findings;
 
 namespace UpperStill.Formats.Casts;
 
-/// <summary>Looks at the head of a logged cast and says how it is laid out: separator, decimal sign, header, units and what each column seems to hold.</summary>
+/// <summary>Looks at the head of a logged cast and says how it is laid out: separator, decimal sign, header, units and what each column
+/// seems to hold.</summary>
 public static class CastLook
 {
     /// <summary>How much of a file is looked at, bytes.</summary>
@@ -27,18 +28,37 @@ public static class CastLook
             }
         }
 
-        return new CastLayout(",", false, 0, [], [], Finding.Stop(
-            "cast-no-rows", lines.Count == 0 ? "The file is empty." : "No rows of numbers are in this file.", "A cast is a table: a depth in each row, and what was read there beside it.",
-            "Export the log as CSV and choose that file.").At("file"));
+        return new CastLayout(
+            ",",
+            false,
+            0,
+            [],
+            [],
+            Finding
+                .Stop(
+                    "cast-no-rows",
+                    lines.Count == 0 ? "The file is empty." : "No rows of numbers are in this file.",
+                    "A cast is a table: a depth in each row, and what was read there beside it.",
+                    "Export the log as CSV and choose that file."
+                )
+                .At("file")
+        );
     }
 
     private static CastLayout Laid(List<string[]> rows, int first, char separator)
     {
         var width = rows[first].Length;
-        var comma = separator != ',' && rows.Skip(first).Any(r => r.Any(f => f.Contains(',', StringComparison.Ordinal) && IsNumber(f, separator)));
+        var comma =
+            separator != ',' && rows.Skip(first).Any(r => r.Any(f => f.Contains(',', StringComparison.Ordinal) && IsNumber(f, separator)));
         var header = first - 1;
         string[]? units = null;
-        if (header > 0 && rows[header].Length == width && rows[header - 1].Length == width && rows[header].Count(CastHeader.IsUnit) * 2 >= rows[header].Count(f => f.Length > 0) && rows[header].Any(CastHeader.IsUnit))
+        if (
+            header > 0
+            && rows[header].Length == width
+            && rows[header - 1].Length == width
+            && rows[header].Count(CastHeader.IsUnit) * 2 >= rows[header].Count(f => f.Length > 0)
+            && rows[header].Any(CastHeader.IsUnit)
+        )
         {
             (units, header) = (rows[header], header - 1);
         }
@@ -48,7 +68,10 @@ public static class CastLook
         for (var i = 0; i < width; i++)
         {
             var name = named && i < rows[header].Length ? rows[header][i] : "";
-            columns[i] = name.Length > 0 ? CastHeader.Guess(name, units is not null && i < units.Length ? units[i] : null) : new CastColumn($"column {i + 1}", CastQuantity.None);
+            columns[i] =
+                name.Length > 0
+                    ? CastHeader.Guess(name, units is not null && i < units.Length ? units[i] : null)
+                    : new CastColumn($"column {i + 1}", CastQuantity.None);
         }
 
         return new CastLayout(separator.ToString(), comma, first, CastHeader.OneOfEach(columns), [.. rows.Skip(first).Take(5)]);
@@ -59,7 +82,11 @@ public static class CastLook
     {
         for (var i = 0; i < rows.Count; i++)
         {
-            if (rows[i].Length is > 1 and <= MostColumns && rows[i].Count(f => IsNumber(f, separator)) >= 2 && (i == rows.Count - 1 || rows[i + 1].Length == rows[i].Length))
+            if (
+                rows[i].Length is > 1 and <= MostColumns
+                && rows[i].Count(f => IsNumber(f, separator)) >= 2
+                && (i == rows.Count - 1 || rows[i + 1].Length == rows[i].Length)
+            )
             {
                 return i;
             }
@@ -69,7 +96,12 @@ public static class CastLook
     }
 
     private static bool IsNumber(string field, char separator) =>
-        CastNumber.TryRead(Encoding.UTF8.GetBytes(field), separator != ',' && field.Contains(',', StringComparison.Ordinal) ? (byte)',' : (byte)'.', out _, out _);
+        CastNumber.TryRead(
+            Encoding.UTF8.GetBytes(field),
+            separator != ',' && field.Contains(',', StringComparison.Ordinal) ? (byte)',' : (byte)'.',
+            out _,
+            out _
+        );
 
     private static List<string> Lines(ReadOnlySpan<byte> head)
     {

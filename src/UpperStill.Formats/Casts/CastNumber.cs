@@ -7,7 +7,27 @@ namespace UpperStill.Formats.Casts;
 public static class CastNumber
 {
     private const int MostDigits = 17;
-    private static readonly double[] PowersOfTen = [1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15, 1e16, 1e17];
+    private static readonly double[] PowersOfTen =
+    [
+        1,
+        1e1,
+        1e2,
+        1e3,
+        1e4,
+        1e5,
+        1e6,
+        1e7,
+        1e8,
+        1e9,
+        1e10,
+        1e11,
+        1e12,
+        1e13,
+        1e14,
+        1e15,
+        1e16,
+        1e17,
+    ];
 
     /// <summary>Reads the whole field, spaces and quotes at its ends left out.</summary>
     /// <param name="field">The bytes.</param>
@@ -71,7 +91,13 @@ public static class CastNumber
     private static bool Slowly(ReadOnlySpan<byte> field, byte point, bool minus, out double value)
     {
         var text = Encoding.ASCII.GetString(field);
-        var read = double.TryParse(point == ',' ? text.Replace(',', '.') : text, NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent, CultureInfo.InvariantCulture, out value) && double.IsFinite(value);
+        var read =
+            double.TryParse(
+                point == ',' ? text.Replace(',', '.') : text,
+                NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent,
+                CultureInfo.InvariantCulture,
+                out value
+            ) && double.IsFinite(value);
         value = minus ? -value : value;
         return read;
     }

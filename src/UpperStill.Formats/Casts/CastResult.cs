@@ -10,7 +10,13 @@ namespace UpperStill.Formats.Casts;
 /// <param name="FirstRow">Lines before the first row of numbers.</param>
 /// <param name="Columns">What each column holds, as a person confirmed it.</param>
 /// <param name="Levels">The levels to fill, in order from the surface; where there are none, the whole metres.</param>
-public sealed record CastRequest(string Separator, bool DecimalComma, int FirstRow, IReadOnlyList<CastColumn> Columns, IReadOnlyList<CastTarget> Levels);
+public sealed record CastRequest(
+    string Separator,
+    bool DecimalComma,
+    int FirstRow,
+    IReadOnlyList<CastColumn> Columns,
+    IReadOnlyList<CastTarget> Levels
+);
 
 /// <summary>A level to be filled from a logged cast.</summary>
 /// <param name="Depth">As it will be written.</param>
@@ -30,4 +36,11 @@ public sealed record CastLevel(LevelBody Body, decimal DepthM, int Rows);
 /// <param name="DeepestM">The deepest row, m; null where none has a depth.</param>
 /// <param name="Levels">One for each level that has rows.</param>
 /// <param name="Findings">What the reader should know before the levels are written.</param>
-public sealed record CastResult(int Rows, int Used, bool WayUp, decimal? DeepestM, IReadOnlyList<CastLevel> Levels, IReadOnlyList<FieldFinding> Findings);
+public sealed record CastResult(
+    int Rows,
+    int Used,
+    bool WayUp,
+    decimal? DeepestM,
+    IReadOnlyList<CastLevel> Levels,
+    IReadOnlyList<FieldFinding> Findings
+);

@@ -11,9 +11,16 @@ namespace UpperStill.Formats.Historic;
 /// <param name="Choices">What a column can be said to hold.</param>
 /// <param name="Rows">How many rows it has.</param>
 /// <param name="Problem">Why it cannot be read; null where it can.</param>
-public sealed record HistoricLook(IReadOnlyList<IReadOnlyList<string>> First, HistoricMapping Mapping, IReadOnlyList<HistoricChoice> Choices, int Rows, Finding? Problem = null);
+public sealed record HistoricLook(
+    IReadOnlyList<IReadOnlyList<string>> First,
+    HistoricMapping Mapping,
+    IReadOnlyList<HistoricChoice> Choices,
+    int Rows,
+    Finding? Problem = null
+);
 
-/// <summary>Reads an old table from a file: a head, columns parted by comma, semicolon or tab (RFC 4180). A file that would fill the memory is refused before it does.</summary>
+/// <summary>Reads an old table from a file: a head, columns parted by comma, semicolon or tab (RFC 4180). A file that would fill the memory
+/// is refused before it does.</summary>
 public static class HistoricFile
 {
     /// <summary>Rows of the longest table that is read at once.</summary>
@@ -31,7 +38,13 @@ public static class HistoricFile
         var columns = heads.Select(HistoricHeads.Guess).ToList();
         var days = columns.FindIndex(c => c.Role == HistoricRole.Date);
         var order = days < 0 ? null : WrittenDate.OrderOf(rows.Select(r => r.Fields[days]));
-        return new HistoricLook([.. rows.Take(FirstRows).Select(r => r.Fields)], new HistoricMapping(columns, null, order), HistoricHeads.Choices, rows.Count, problem);
+        return new HistoricLook(
+            [.. rows.Take(FirstRows).Select(r => r.Fields)],
+            new HistoricMapping(columns, null, order),
+            HistoricHeads.Choices,
+            rows.Count,
+            problem
+        );
     }
 
     /// <summary>Its heads and rows, or what stands in the way.</summary>
@@ -55,7 +68,10 @@ public static class HistoricFile
             List<HistoricRow> rows = [];
             while (csv.Read())
             {
-                string[] fields = [.. head.Select((_, i) => csv.TryGetField<string>(i, out var field) ? field ?? string.Empty : string.Empty)];
+                string[] fields =
+                [
+                    .. head.Select((_, i) => csv.TryGetField<string>(i, out var field) ? field ?? string.Empty : string.Empty),
+                ];
                 if (fields.All(f => f.Length == 0))
                 {
                     continue;
@@ -69,11 +85,18 @@ public static class HistoricFile
                 rows.Add(new HistoricRow(csv.Parser.RawRow, fields));
             }
 
-            return ([.. head.Select((h, i) => h.TrimStart('\uFEFF').Trim() is { Length: > 0 } name ? name : $"column {i + 1}")], rows, rows.Count > 0 ? null : Refused("It has a head and no rows.", "Save it again with its rows.").Item3);
+            return (
+                [.. head.Select((h, i) => h.TrimStart('\uFEFF').Trim() is { Length: > 0 } name ? name : $"column {i + 1}")],
+                rows,
+                rows.Count > 0 ? null : Refused("It has a head and no rows.", "Save it again with its rows.").Item3
+            );
         }
         catch (CsvHelperException)
         {
-            return Refused($"A field of it is longer than {LongestField} characters, or a quotation mark is never closed.", "Open it in a spreadsheet, look at the last line that looks right, and save it again as CSV.");
+            return Refused(
+                $"A field of it is longer than {LongestField} characters, or a quotation mark is never closed.",
+                "Open it in a spreadsheet, look at the last line that looks right, and save it again as CSV."
+            );
         }
     }
 

@@ -7,7 +7,12 @@ namespace UpperStill.Formats.Instruments;
 /// <param name="Depth">The last depth of the water, to the tenth of a metre as a sounding is written.</param>
 /// <param name="Readings">Readings of the sonde, in order.</param>
 /// <param name="Refused">Why lines were left out, each reason once.</param>
-public sealed record InstrumentLines(NmeaFix? Fix, WrittenLength? Depth, IReadOnlyList<SondeReading> Readings, IReadOnlyList<string> Refused)
+public sealed record InstrumentLines(
+    NmeaFix? Fix,
+    WrittenLength? Depth,
+    IReadOnlyList<SondeReading> Readings,
+    IReadOnlyList<string> Refused
+)
 {
     /// <summary>Reads lines of a receiver or sounder.</summary>
     /// <param name="lines">The lines, one below the other.</param>
@@ -24,7 +29,12 @@ public sealed record InstrumentLines(NmeaFix? Fix, WrittenLength? Depth, IReadOn
             Add(refused, reading.Refused);
         }
 
-        return new InstrumentLines(fix, depth is { } metres ? new WrittenLength(Decimals.Fixed(metres, 1), LengthUnit.Metre) : null, [], refused);
+        return new InstrumentLines(
+            fix,
+            depth is { } metres ? new WrittenLength(Decimals.Fixed(metres, 1), LengthUnit.Metre) : null,
+            [],
+            refused
+        );
     }
 
     /// <summary>Reads lines of a sonde.</summary>

@@ -54,14 +54,16 @@ public static class NmeaLine
         }
 
         var fields = text[1..star].ToString().Split(',');
-        return fields[0].Length < 5 ? NmeaReading.Nothing : fields[0][^3..] switch
-        {
-            "GGA" => Gga(fields),
-            "RMC" => Rmc(fields),
-            "DPT" => Dpt(fields),
-            "DBT" => Dbt(fields),
-            _ => NmeaReading.Nothing,
-        };
+        return fields[0].Length < 5
+            ? NmeaReading.Nothing
+            : fields[0][^3..] switch
+            {
+                "GGA" => Gga(fields),
+                "RMC" => Rmc(fields),
+                "DPT" => Dpt(fields),
+                "DBT" => Dbt(fields),
+                _ => NmeaReading.Nothing,
+            };
     }
 
     private static NmeaReading Gga(string[] f)
@@ -72,11 +74,15 @@ public static class NmeaLine
         }
 
         // Quality 0: no fix. 7 and 8: typed in or simulated by the receiver itself.
-        return f[6] is "" or "0" or "7" or "8" ? Refuse("the receiver has no fix yet") : Fix(f[2], f[3], f[4], f[5], Number(f[8]) is { } dilution ? decimal.Round(dilution * MetresPerDilution, 1) : null);
+        return f[6] is "" or "0" or "7" or "8"
+            ? Refuse("the receiver has no fix yet")
+            : Fix(f[2], f[3], f[4], f[5], Number(f[8]) is { } dilution ? decimal.Round(dilution * MetresPerDilution, 1) : null);
     }
 
     private static NmeaReading Rmc(string[] f) =>
-        f.Length < 7 ? Refuse("half a position") : f[2] != "A" ? Refuse("the receiver has no fix yet") : Fix(f[3], f[4], f[5], f[6], null);
+        f.Length < 7 ? Refuse("half a position")
+        : f[2] != "A" ? Refuse("the receiver has no fix yet")
+        : Fix(f[3], f[4], f[5], f[6], null);
 
     // Depth below the transducer and, where positive, how far that hangs below the surface.
     private static NmeaReading Dpt(string[] f)

@@ -15,8 +15,15 @@ namespace UpperStill.Formats.Instruments;
 /// <param name="Salinity">As written.</param>
 /// <param name="Seconds">Its clock, seconds of the day; null where it sends none.</param>
 public sealed record SondeReading(
-    WrittenLength Depth, decimal DepthM, WrittenTemperature? Temperature = null, WrittenOxygen? Oxygen = null,
-    string? Conductivity = null, string? Ph = null, string? Salinity = null, decimal? Seconds = null);
+    WrittenLength Depth,
+    decimal DepthM,
+    WrittenTemperature? Temperature = null,
+    WrittenOxygen? Oxygen = null,
+    string? Conductivity = null,
+    string? Ph = null,
+    string? Salinity = null,
+    decimal? Seconds = null
+);
 
 /// <summary>What a line of a sonde says: a reading, or why it was left out; neither for a header.</summary>
 /// <param name="Reading">The reading.</param>
@@ -77,17 +84,30 @@ public sealed class SondeTable
         }
 
         var depth = new WrittenLength(written, UnitOf(CastQuantity.Depth) == "ft" ? LengthUnit.Foot : LengthUnit.Metre);
-        return new SondeLine(new SondeReading(
-            depth, NumberText.Read(written).Value!.Value * Length.MetresPer(depth.Unit!.Value),
-            Text(row, CastQuantity.Temperature) is { } t ? new WrittenTemperature(t, CastUnits.OfTemperature(UnitOf(CastQuantity.Temperature))) : null,
-            Text(row, CastQuantity.Oxygen) is { } o ? new WrittenOxygen(o, CastUnits.OfOxygen(UnitOf(CastQuantity.Oxygen))) : null,
-            Text(row, CastQuantity.Conductivity), Text(row, CastQuantity.Ph), Text(row, CastQuantity.Salinity), Clock(row)));
+        return new SondeLine(
+            new SondeReading(
+                depth,
+                NumberText.Read(written).Value!.Value * Length.MetresPer(depth.Unit!.Value),
+                Text(row, CastQuantity.Temperature) is { } t
+                    ? new WrittenTemperature(t, CastUnits.OfTemperature(UnitOf(CastQuantity.Temperature)))
+                    : null,
+                Text(row, CastQuantity.Oxygen) is { } o ? new WrittenOxygen(o, CastUnits.OfOxygen(UnitOf(CastQuantity.Oxygen))) : null,
+                Text(row, CastQuantity.Conductivity),
+                Text(row, CastQuantity.Ph),
+                Text(row, CastQuantity.Salinity),
+                Clock(row)
+            )
+        );
     }
 
     private decimal? Clock(string[] row)
     {
-        var i = Array.FindIndex(columns, c => c.Quantity == CastQuantity.None && c.Header.StartsWith("time", StringComparison.OrdinalIgnoreCase));
-        return i >= 0 && TimeSpan.TryParseExact(row[i], [@"hh\:mm\:ss", @"hh\:mm\:ss\.f"], CultureInfo.InvariantCulture, out var time) ? (decimal)time.TotalSeconds : null;
+        var i = Array.FindIndex(columns, c =>
+            c.Quantity == CastQuantity.None && c.Header.StartsWith("time", StringComparison.OrdinalIgnoreCase)
+        );
+        return i >= 0 && TimeSpan.TryParseExact(row[i], [@"hh\:mm\:ss", @"hh\:mm\:ss\.f"], CultureInfo.InvariantCulture, out var time)
+            ? (decimal)time.TotalSeconds
+            : null;
     }
 
     // A field that is no number, such as a row of dashes from a sensor that dropped out, is left out.
@@ -109,7 +129,9 @@ public sealed class SondeTable
         }
 
         CastColumn[] guessed = CastHeader.OneOfEach([.. fields.Select(f => CastHeader.Guess(f, null))]);
-        return guessed.Any(c => c.Quantity == CastQuantity.Depth) && guessed.Count(c => c.Quantity != CastQuantity.None) > 1 ? guessed : null;
+        return guessed.Any(c => c.Quantity == CastQuantity.Depth) && guessed.Count(c => c.Quantity != CastQuantity.None) > 1
+            ? guessed
+            : null;
     }
 
     private static (string[] Fields, char By) Fields(string text)

@@ -26,7 +26,15 @@ public sealed record QrPath(int Size, string Path)
 
                 if (x > begin)
                 {
-                    path.Append('M').Append(begin).Append(' ').Append(y).Append('h').Append(x - begin).Append("v1h-").Append(x - begin).Append('z');
+                    path.Append('M')
+                        .Append(begin)
+                        .Append(' ')
+                        .Append(y)
+                        .Append('h')
+                        .Append(x - begin)
+                        .Append("v1h-")
+                        .Append(x - begin)
+                        .Append('z');
                 }
             }
         }

@@ -8,7 +8,21 @@ namespace UpperStill.Formats.Manifests;
 /// <summary>A manifest as a file for the laboratory: RFC 4180, UTF-8, one sample a row.</summary>
 public static class ManifestCsv
 {
-    private static readonly string[] Heads = ["Sample number", "Water", "District", "Station", "Date", "Collected", "Depth", "Measure", "Container", "Volume filtered mL", "Replicate of", "Kept"];
+    private static readonly string[] Heads =
+    [
+        "Sample number",
+        "Water",
+        "District",
+        "Station",
+        "Date",
+        "Collected",
+        "Depth",
+        "Measure",
+        "Container",
+        "Volume filtered mL",
+        "Replicate of",
+        "Kept",
+    ];
 
     /// <summary>Writes it.</summary>
     /// <param name="samples">The samples.</param>
@@ -28,8 +42,19 @@ public static class ManifestCsv
             {
                 string?[] fields =
                 [
-                    sample.Number, sample.Water, sample.District, sample.Station, sample.Day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), sample.CollectedAt?.ToString("yyyy-MM-dd'T'HH:mmzzz", CultureInfo.InvariantCulture),
-                    sample.Depth, sample.Measures, sample.Container, sample.VolumeMl is { } ml ? Decimals.Text(ml) : null, sample.Kin == SampleKin.Replicate ? sample.Of : sample.Kin == SampleKin.Blank ? "BLANK" : null,
+                    sample.Number,
+                    sample.Water,
+                    sample.District,
+                    sample.Station,
+                    sample.Day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+                    sample.CollectedAt?.ToString("yyyy-MM-dd'T'HH:mmzzz", CultureInfo.InvariantCulture),
+                    sample.Depth,
+                    sample.Measures,
+                    sample.Container,
+                    sample.VolumeMl is { } ml ? Decimals.Text(ml) : null,
+                    sample.Kin == SampleKin.Replicate ? sample.Of
+                    : sample.Kin == SampleKin.Blank ? "BLANK"
+                    : null,
                     sample.Keep.ToString().ToLowerInvariant(),
                 ];
                 foreach (var field in fields)

@@ -11,7 +11,8 @@ public sealed record PackageField(string Name, string Type, string Description, 
 /// <param name="Name">Its name, which is the file's without its ending.</param>
 /// <param name="Description">What it holds.</param>
 /// <param name="Fields">Its columns.</param>
-/// <param name="Plain">True where people open it in a spreadsheet: a field that would be taken for a formula is kept as text. False where it is read back to the letter.</param>
+/// <param name="Plain">True where people open it in a spreadsheet: a field that would be taken for a formula is kept as text. False where
+/// it is read back to the letter.</param>
 public sealed record PackageTable(string Name, string Description, IReadOnlyList<PackageField> Fields, bool Plain = false)
 {
     /// <summary>The file's name.</summary>

@@ -7,7 +7,8 @@ using CsvHelper;
 
 namespace UpperStill.Formats.Packages;
 
-/// <summary>Writes a Data Package (Frictionless, version 1) as a ZIP, straight into a stream: tables as CSV (RFC 4180, UTF-8), then the descriptor with schemas, sizes and checksums. Nothing but one row is held in memory.</summary>
+/// <summary>Writes a Data Package (Frictionless, version 1) as a ZIP, straight into a stream: tables as CSV (RFC 4180, UTF-8), then the
+/// descriptor with schemas, sizes and checksums. Nothing but one row is held in memory.</summary>
 public sealed class PackageWriter : IAsyncDisposable
 {
     private readonly ZipArchive zip;
@@ -56,10 +57,10 @@ public sealed class PackageWriter : IAsyncDisposable
 
     /// <summary>Adds a document that is written as it is made.</summary>
     public Task AddAsync(string path, Action<TextWriter> write) => WriteAsync(path, null, text =>
-    {
-        write(text);
-        return Task.CompletedTask;
-    });
+        {
+            write(text);
+            return Task.CompletedTask;
+        });
 
     /// <summary>Adds a file as it is, such as a photograph.</summary>
     public async Task AddAsync(string path, Stream content, CancellationToken cancel)
@@ -102,7 +103,11 @@ public sealed class PackageWriter : IAsyncDisposable
         json.WriteString("name", "upper-still-record");
         json.WriteString("title", title);
         json.WriteString("created", at.ToString("O", CultureInfo.InvariantCulture));
-        json.WriteString("description", "Stations, visits and readings of people who watch lakes and coasts. The tables visits and readings are for people; the others restore an instance.");
+        json.WriteString(
+            "description",
+            "Stations, visits and readings of people who watch lakes and coasts. The tables visits and readings are for people; the "
+                + "others restore an instance."
+        );
         json.WriteStartArray("licenses");
         json.WriteStartObject();
         json.WriteString("name", "CC-BY-4.0");
@@ -116,7 +121,17 @@ public sealed class PackageWriter : IAsyncDisposable
             json.WriteString("name", table?.Name ?? Path.ChangeExtension(path, null).Replace('/', '-'));
             json.WriteString("path", path);
             json.WriteString("profile", table is null ? "data-resource" : "tabular-data-resource");
-            json.WriteString("mediatype", Path.GetExtension(path) switch { ".geojson" => "application/geo+json", ".ics" => "text/calendar", ".jpg" => "image/jpeg", ".png" => "image/png", _ => "text/csv" });
+            json.WriteString(
+                "mediatype",
+                Path.GetExtension(path) switch
+                {
+                    ".geojson" => "application/geo+json",
+                    ".ics" => "text/calendar",
+                    ".jpg" => "image/jpeg",
+                    ".png" => "image/png",
+                    _ => "text/csv",
+                }
+            );
             if (table is not null || Path.GetExtension(path) is ".geojson" or ".ics")
             {
                 json.WriteString("encoding", "utf-8");
@@ -166,7 +181,11 @@ public sealed class PackageWriter : IAsyncDisposable
 
         public override long Length => Count;
 
-        public override long Position { get => Count; set => throw new NotSupportedException(); }
+        public override long Position
+        {
+            get => Count;
+            set => throw new NotSupportedException();
+        }
 
         internal string Sha256() => Convert.ToHexStringLower(hash.GetHashAndReset());
 

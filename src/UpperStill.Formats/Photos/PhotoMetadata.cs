@@ -17,16 +17,34 @@ public static class PhotoMetadata
     private const byte Comment = 0xFE;
     private const ushort OrientationTag = 0x0112;
     private static readonly byte[] ExifHead = [.. "Exif\0\0"u8];
-    private static readonly string[] PictureChunks = ["IHDR", "PLTE", "IDAT", "IEND", "tRNS", "gAMA", "cHRM", "sRGB", "iCCP", "sBIT", "bKGD", "pHYs", "hIST"];
+    private static readonly string[] PictureChunks =
+    [
+        "IHDR",
+        "PLTE",
+        "IDAT",
+        "IEND",
+        "tRNS",
+        "gAMA",
+        "cHRM",
+        "sRGB",
+        "iCCP",
+        "sBIT",
+        "bKGD",
+        "pHYs",
+        "hIST",
+    ];
 
     /// <summary>The photograph without it; null where it cannot be read as far as that.</summary>
     /// <param name="photo">A JPEG or PNG file.</param>
-    public static byte[]? Without(ReadOnlySpan<byte> photo) => photo.StartsWith<byte>([Mark, 0xD8, Mark]) ? Jpeg(photo) : photo.StartsWith<byte>([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]) ? Png(photo) : null;
+    public static byte[]? Without(ReadOnlySpan<byte> photo) =>
+        photo.StartsWith<byte>([Mark, 0xD8, Mark]) ? Jpeg(photo)
+        : photo.StartsWith<byte>([0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A]) ? Png(photo)
+        : null;
 
     private static byte[]? Jpeg(ReadOnlySpan<byte> photo)
     {
         List<byte> kept = [.. photo[..2]];
-        for (var at = 2; ;)
+        for (var at = 2; ; )
         {
             // Any number of fill bytes may stand before a marker.
             while (at + 1 < photo.Length && photo[at] == Mark && photo[at + 1] == Mark)
@@ -100,17 +118,51 @@ public static class PhotoMetadata
 
         return null;
 
-        static ushort Two(ReadOnlySpan<byte> from, int at, bool little) => little ? BinaryPrimitives.ReadUInt16LittleEndian(from[at..]) : BinaryPrimitives.ReadUInt16BigEndian(from[at..]);
-        static uint Four(ReadOnlySpan<byte> from, int at, bool little) => little ? BinaryPrimitives.ReadUInt32LittleEndian(from[at..]) : BinaryPrimitives.ReadUInt32BigEndian(from[at..]);
+        static ushort Two(ReadOnlySpan<byte> from, int at, bool little) =>
+            little ? BinaryPrimitives.ReadUInt16LittleEndian(from[at..]) : BinaryPrimitives.ReadUInt16BigEndian(from[at..]);
+        static uint Four(ReadOnlySpan<byte> from, int at, bool little) =>
+            little ? BinaryPrimitives.ReadUInt32LittleEndian(from[at..]) : BinaryPrimitives.ReadUInt32BigEndian(from[at..]);
     }
 
     private static byte[] OnlyOrientation(ushort way) =>
-        [Mark, App1, 0, 34, .. ExifHead, (byte)'M', (byte)'M', 0, 42, 0, 0, 0, 8, 0, 1, 0x01, 0x12, 0, 3, 0, 0, 0, 1, 0, (byte)way, 0, 0, 0, 0, 0, 0];
+        [
+            Mark,
+            App1,
+            0,
+            34,
+            .. ExifHead,
+            (byte)'M',
+            (byte)'M',
+            0,
+            42,
+            0,
+            0,
+            0,
+            8,
+            0,
+            1,
+            0x01,
+            0x12,
+            0,
+            3,
+            0,
+            0,
+            0,
+            1,
+            0,
+            (byte)way,
+            0,
+            0,
+            0,
+            0,
+            0,
+            0,
+        ];
 
     private static byte[]? Png(ReadOnlySpan<byte> photo)
     {
         List<byte> kept = [.. photo[..8]];
-        for (var at = 8; ;)
+        for (var at = 8; ; )
         {
             if (at + 12 > photo.Length)
             {

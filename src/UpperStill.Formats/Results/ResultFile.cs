@@ -7,7 +7,8 @@ using UpperStill.Core.Setup.Laboratories;
 namespace UpperStill.Formats.Results;
 
 /// <summary>
-/// Reads a laboratory's results: a table with a head, columns parted by comma, semicolon or tab (RFC 4180), one result a row. Rows come one by one, so that a long file needs no memory.
+/// Reads a laboratory's results: a table with a head, columns parted by comma, semicolon or tab (RFC 4180), one result a row. Rows come one
+/// by one, so that a long file needs no memory.
 /// A row that cannot be read says why; nothing is guessed and nothing is left out.
 /// </summary>
 public static class ResultFile
@@ -21,7 +22,10 @@ public static class ResultFile
     // What laboratories write over their columns, in small letters, letters and digits only.
     private static readonly (string Column, string[] Heads)[] Usual =
     [
-        (nameof(ResultMapping.Number), ["samplenumber", "sampleno", "sampleid", "sample", "number", "fieldid", "clientsampleid", "samplename"]),
+        (
+            nameof(ResultMapping.Number),
+            ["samplenumber", "sampleno", "sampleid", "sample", "number", "fieldid", "clientsampleid", "samplename"]
+        ),
         (nameof(ResultMapping.Value), ["value", "result", "concentration", "resultvalue", "conc", "amount"]),
         (nameof(ResultMapping.Analyte), ["analyte", "parameter", "determinand", "test", "component", "compound", "characteristic"]),
         (nameof(ResultMapping.Unit), ["unit", "units", "resultunit", "uom"]),
@@ -39,7 +43,13 @@ public static class ResultFile
         using var csv = Open(text);
         if (!Head(csv, out var heads) || heads.Length < 2)
         {
-            return new ResultLook(heads, [], new ResultMapping(), "There is no table in it: a head with at least two columns, parted by comma, semicolon or tab, is needed. Save it from the spreadsheet as CSV.");
+            return new ResultLook(
+                heads,
+                [],
+                new ResultMapping(),
+                "There is no table in it: a head with at least two columns, parted by comma, semicolon or tab, is needed. Save it "
+                    + "from the spreadsheet as CSV."
+            );
         }
 
         var mapping = Guess(heads);
@@ -49,7 +59,9 @@ public static class ResultFile
         {
             if (row < FirstRows)
             {
-                first.Add([.. heads.Select((_, i) => Short(csv.TryGetField<string>(i, out var field) ? field ?? string.Empty : string.Empty))]);
+                first.Add([
+                    .. heads.Select((_, i) => Short(csv.TryGetField<string>(i, out var field) ? field ?? string.Empty : string.Empty)),
+                ]);
             }
 
             if (mapping.Date is { } date)
@@ -93,7 +105,10 @@ public static class ResultFile
         raw = raw.Length <= LongestRaw ? raw : raw[..LongestRaw] + "…";
         long line = csv.Parser.Row;
         var number = Field(csv, heads, mapping.Number);
-        var (name, unit) = (mapping.Analyte is null ? mapping.WholeAnalyte : Field(csv, heads, mapping.Analyte), mapping.Unit is null ? mapping.WholeUnit : Field(csv, heads, mapping.Unit));
+        var (name, unit) = (
+            mapping.Analyte is null ? mapping.WholeAnalyte : Field(csv, heads, mapping.Analyte),
+            mapping.Unit is null ? mapping.WholeUnit : Field(csv, heads, mapping.Unit)
+        );
         if (number.Length == 0)
         {
             return Held("sample-number-missing", "The row has no sample number.");
@@ -107,18 +122,43 @@ public static class ResultFile
         var analyte = string.IsNullOrWhiteSpace(name) ? null : mapping.Names?.GetValueOrDefault(name.Trim()) ?? Analytes.Named(name)?.Code;
         if (analyte is null)
         {
-            return Held("analyte-unknown", string.IsNullOrWhiteSpace(name) ? "The row does not say what was measured." : $"“{name}” is not an analyte that is known here.");
+            return Held(
+                "analyte-unknown",
+                string.IsNullOrWhiteSpace(name)
+                    ? "The row does not say what was measured."
+                    : $"“{name}” is not an analyte that is known here."
+            );
         }
 
-        var (qualifier, value, limit) = ValueOf(Field(csv, heads, mapping.Value), Field(csv, heads, mapping.Qualifier), Field(csv, heads, mapping.DetectionLimit));
+        var (qualifier, value, limit) = ValueOf(
+            Field(csv, heads, mapping.Value),
+            Field(csv, heads, mapping.Qualifier),
+            Field(csv, heads, mapping.DetectionLimit)
+        );
         if (value is null)
         {
-            return Held("value-unreadable", $"“{Short(Field(csv, heads, mapping.Value))}” is not a value, and there is no detection limit to stand for it.");
+            return Held(
+                "value-unreadable",
+                $"“{Short(Field(csv, heads, mapping.Value))}” is not a value, and there is no detection limit to stand for it."
+            );
         }
 
-        var body = new ResultBody(number, analyte, value, string.IsNullOrWhiteSpace(unit) ? null : unit.Trim(), qualifier, limit, Nullable(Field(csv, heads, mapping.Method)), WrittenDate.Read(Field(csv, heads, mapping.Date), mapping.Dates), file);
+        var body = new ResultBody(
+            number,
+            analyte,
+            value,
+            string.IsNullOrWhiteSpace(unit) ? null : unit.Trim(),
+            qualifier,
+            limit,
+            Nullable(Field(csv, heads, mapping.Method)),
+            WrittenDate.Read(Field(csv, heads, mapping.Date), mapping.Dates),
+            file
+        );
         var read = ReportedValue.Read(body);
-        return read.Value is null && qualifier != Qualifier.Rejected && read.Findings.FirstOrDefault(f => f.Level == Core.Basis.Findings.FindingLevel.Stop) is { } stop
+        return
+            read.Value is null
+            && qualifier != Qualifier.Rejected
+            && read.Findings.FirstOrDefault(f => f.Level == Core.Basis.Findings.FindingLevel.Stop) is { } stop
             ? new ResultRow(line, number, body, raw, stop.Code, $"{stop.Seen} {stop.Why}")
             : new ResultRow(line, number, body, raw);
 
@@ -136,7 +176,10 @@ public static class ResultFile
             _ => null,
         };
         var plain = written.Trim();
-        said ??= plain.StartsWith('<') ? Qualifier.Below : plain.StartsWith('>') ? Qualifier.Above : null;
+        said ??=
+            plain.StartsWith('<') ? Qualifier.Below
+            : plain.StartsWith('>') ? Qualifier.Above
+            : null;
         var kept = Nullable(limit);
         if (NotFound.Contains(plain.ToLowerInvariant()) || (plain.Length == 0 && said == Qualifier.Below))
         {
@@ -144,16 +187,37 @@ public static class ResultFile
         }
 
         plain = plain.TrimStart('<', '>', ' ');
-        return (said, NumberText.Read(plain).Value is null ? plain.Contains(',', StringComparison.Ordinal) && plain.Any(char.IsAsciiDigit) ? plain : null : plain, kept);
+        return (
+            said,
+            NumberText.Read(plain).Value is null
+                ? plain.Contains(',', StringComparison.Ordinal) && plain.Any(char.IsAsciiDigit)
+                    ? plain
+                    : null
+                : plain,
+            kept
+        );
     }
 
     private static ResultMapping Guess(string[] heads)
     {
         var plain = heads.Select(h => new string([.. h.ToLowerInvariant().Where(char.IsAsciiLetterOrDigit)])).ToList();
-        string? Of(string column) => Usual.First(u => u.Column == column).Heads.Select(h => plain.IndexOf(h)).Where(i => i >= 0).Select(i => heads[i]).FirstOrDefault();
+        string? Of(string column) =>
+            Usual
+                .First(u => u.Column == column)
+                .Heads.Select(h => plain.IndexOf(h))
+                .Where(i => i >= 0)
+                .Select(i => heads[i])
+                .FirstOrDefault();
         return new ResultMapping(
-            Of(nameof(ResultMapping.Number)), Of(nameof(ResultMapping.Value)), Of(nameof(ResultMapping.Analyte)), Of(nameof(ResultMapping.Unit)), Of(nameof(ResultMapping.Qualifier)),
-            Of(nameof(ResultMapping.DetectionLimit)), Of(nameof(ResultMapping.Method)), Of(nameof(ResultMapping.Date)));
+            Of(nameof(ResultMapping.Number)),
+            Of(nameof(ResultMapping.Value)),
+            Of(nameof(ResultMapping.Analyte)),
+            Of(nameof(ResultMapping.Unit)),
+            Of(nameof(ResultMapping.Qualifier)),
+            Of(nameof(ResultMapping.DetectionLimit)),
+            Of(nameof(ResultMapping.Method)),
+            Of(nameof(ResultMapping.Date))
+        );
     }
 
     private static CsvReader Open(TextReader text) => CsvTable.Open(text, 100_000);
@@ -172,7 +236,9 @@ public static class ResultFile
     }
 
     private static string Field(CsvReader csv, string[] heads, string? head) =>
-        head is not null && Array.IndexOf(heads, head) is >= 0 and var index && csv.TryGetField<string>(index, out var field) ? (field ?? string.Empty).Trim() : string.Empty;
+        head is not null && Array.IndexOf(heads, head) is >= 0 and var index && csv.TryGetField<string>(index, out var field)
+            ? (field ?? string.Empty).Trim()
+            : string.Empty;
 
     private static string? Nullable(string text) => text.Length == 0 || text.Length > LongestField ? null : text;
 
@@ -189,7 +255,7 @@ public static class ResultFile
         var utf8 = true;
         try
         {
-            for (int read; (read = file.Read(bytes)) > 0;)
+            for (int read; (read = file.Read(bytes)) > 0; )
             {
                 decoder.GetChars(bytes, 0, read, chars, 0, flush: false);
             }

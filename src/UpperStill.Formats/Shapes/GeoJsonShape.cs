@@ -9,9 +9,14 @@ namespace UpperStill.Formats.Shapes;
 /// <param name="Outline">Closed rings, the outer shore first.</param>
 /// <param name="Contours">Lines of equal depth.</param>
 /// <param name="Findings">What was wrong, or left aside.</param>
-public sealed record WaterShape(IReadOnlyList<IReadOnlyList<Position>> Outline, IReadOnlyList<DepthContour> Contours, IReadOnlyList<FieldFinding> Findings);
+public sealed record WaterShape(
+    IReadOnlyList<IReadOnlyList<Position>> Outline,
+    IReadOnlyList<DepthContour> Contours,
+    IReadOnlyList<FieldFinding> Findings
+);
 
-/// <summary>Reads a water's outline and depth contours from GeoJSON (RFC 7946): polygons are the outline, lines with a property <c>depth</c> or <c>depthM</c> are contours.</summary>
+/// <summary>Reads a water's outline and depth contours from GeoJSON (RFC 7946): polygons are the outline, lines with a property
+/// <c>depth</c> or <c>depthM</c> are contours.</summary>
 public static class GeoJsonShape
 {
     /// <summary>Reads a document of at most the server's limit of size.</summary>
@@ -47,10 +52,20 @@ public static class GeoJsonShape
 
         internal List<DepthContour> Contours { get; } = [];
 
-        internal IReadOnlyList<FieldFinding> Findings => passedOver == 0 ? [] :
-        [
-            Finding.Note("outline-left-aside", $"{passedOver} {(passedOver == 1 ? "thing was" : "things were")} left aside.", "Points, and lines without a depth, are not part of a shape.", "Give each contour a property depth in metres if it was meant as one.").At("outline"),
-        ];
+        internal IReadOnlyList<FieldFinding> Findings =>
+            passedOver == 0
+                ? []
+                :
+                [
+                    Finding
+                        .Note(
+                            "outline-left-aside",
+                            $"{passedOver} {(passedOver == 1 ? "thing was" : "things were")} left aside.",
+                            "Points, and lines without a depth, are not part of a shape.",
+                            "Give each contour a property depth in metres if it was meant as one."
+                        )
+                        .At("outline"),
+                ];
 
         internal void Take(JsonElement element, decimal? depthM)
         {
@@ -101,12 +116,24 @@ public static class GeoJsonShape
         }
 
         private static decimal? DepthOf(JsonElement feature) =>
-            feature.TryGetProperty("properties", out var properties) && properties.ValueKind == JsonValueKind.Object
+            feature.TryGetProperty("properties", out var properties)
+            && properties.ValueKind == JsonValueKind.Object
             && (properties.TryGetProperty("depth", out var depth) || properties.TryGetProperty("depthM", out depth))
-            && depth.ValueKind == JsonValueKind.Number && depth.TryGetDecimal(out var metres) ? metres : null;
+            && depth.ValueKind == JsonValueKind.Number
+            && depth.TryGetDecimal(out var metres)
+                ? metres
+                : null;
 
         // GeoJSON puts longitude first; a third number is an altitude.
-        private static List<Position> Line(JsonElement coordinates) => [.. coordinates.EnumerateArray().Select(c =>
-            c.GetArrayLength() >= 2 ? new Position(c[1].GetDouble(), c[0].GetDouble()) : throw new InvalidOperationException("A position has two numbers."))];
+        private static List<Position> Line(JsonElement coordinates) =>
+            [
+                .. coordinates
+                    .EnumerateArray()
+                    .Select(c =>
+                        c.GetArrayLength() >= 2
+                            ? new Position(c[1].GetDouble(), c[0].GetDouble())
+                            : throw new InvalidOperationException("A position has two numbers.")
+                    ),
+            ];
     }
 }

@@ -6,7 +6,8 @@ using UpperStill.Store.Log;
 
 namespace UpperStill.Server.Backups;
 
-/// <summary>Backups are folders: the database as it stood at one moment, files of meters, keys, and a manifest of sums. They are made while the server runs.</summary>
+/// <summary>Backups are folders: the database as it stood at one moment, files of meters, keys, and a manifest of sums. They are made while
+/// the server runs.</summary>
 public static class Backup
 {
     private const string Prefix = "upper-still-";
@@ -22,7 +23,12 @@ public static class Backup
     /// <param name="cancel">Gives up; nothing is left behind.</param>
     /// <returns>The backup's folder and what it is.</returns>
     /// <exception cref="BackupException">What was written cannot be read back as it was.</exception>
-    public static async Task<(string Folder, BackupManifest Manifest)> MakeAsync(Instance instance, string to, DateTimeOffset now, CancellationToken cancel)
+    public static async Task<(string Folder, BackupManifest Manifest)> MakeAsync(
+        Instance instance,
+        string to,
+        DateTimeOffset now,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(instance);
         if (!File.Exists(instance.DatabaseFile))
@@ -50,7 +56,12 @@ public static class Backup
             Durable.Settle(database);
 
             // After the database: a file that an entry of it names was there before that entry.
-            foreach (var file in Beside.Select(b => Path.Combine(instance.DataFolder, b)).Where(Directory.Exists).SelectMany(Directory.EnumerateFiles))
+            foreach (
+                var file in Beside
+                    .Select(b => Path.Combine(instance.DataFolder, b))
+                    .Where(Directory.Exists)
+                    .SelectMany(Directory.EnumerateFiles)
+            )
             {
                 Durable.Copy(file, Path.Combine(part, Path.GetRelativePath(instance.DataFolder, file)));
             }
@@ -71,9 +82,31 @@ public static class Backup
 
     /// <summary>The backups in a folder with when they were made, oldest first; whatever else lies there is no concern of ours.</summary>
     /// <param name="folder">The folder.</param>
-    public static IReadOnlyList<(string Folder, DateTimeOffset MadeAt)> In(string folder) => !Directory.Exists(folder) ? [] : [.. Directory.EnumerateDirectories(folder, Prefix + "*")
-        .Select(f => (Folder: f, Made: DateTimeOffset.TryParseExact(Path.GetFileName(f)[Prefix.Length..], Moment, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var at) ? at : (DateTimeOffset?)null))
-        .Where(f => f.Made is not null && BackupManifest.Read(f.Folder) is not null).Select(f => (f.Folder, f.Made!.Value)).OrderBy(f => f.Item2)];
+    public static IReadOnlyList<(string Folder, DateTimeOffset MadeAt)> In(string folder) =>
+        !Directory.Exists(folder)
+            ? []
+            :
+            [
+                .. Directory
+                    .EnumerateDirectories(folder, Prefix + "*")
+                    .Select(f =>
+                        (
+                            Folder: f,
+                            Made: DateTimeOffset.TryParseExact(
+                                Path.GetFileName(f)[Prefix.Length..],
+                                Moment,
+                                CultureInfo.InvariantCulture,
+                                DateTimeStyles.AssumeUniversal,
+                                out var at
+                            )
+                                ? at
+                                : (DateTimeOffset?)null
+                        )
+                    )
+                    .Where(f => f.Made is not null && BackupManifest.Read(f.Folder) is not null)
+                    .Select(f => (f.Folder, f.Made!.Value))
+                    .OrderBy(f => f.Item2),
+            ];
 
     /// <summary>Deletes backups that are too many for their age.</summary>
     /// <param name="folder">The folder in which backups lie.</param>
@@ -98,11 +131,21 @@ public static class Backup
         {
             if ((await book.Database.GetPendingMigrationsAsync(cancel)).Any())
             {
-                throw new BackupException(["This database is of an earlier build. Make the backup with that build; or start the server once: it takes a copy and brings it up to date."]);
+                throw new BackupException([
+                    "This database is of an earlier build. Make the backup with that build; or start the server once: it takes a "
+                        + "copy and brings it up to date.",
+                ]);
             }
 
             faults = await book.WalkAsync(cancel);
-            said = faults.Count > 0 ? default : ((await book.Database.GetAppliedMigrationsAsync(cancel)).LastOrDefault() ?? string.Empty, await book.Entries.LongCountAsync(cancel), await book.MarkAsync(cancel));
+            said =
+                faults.Count > 0
+                    ? default
+                    : (
+                        (await book.Database.GetAppliedMigrationsAsync(cancel)).LastOrDefault() ?? string.Empty,
+                        await book.Entries.LongCountAsync(cancel),
+                        await book.MarkAsync(cancel)
+                    );
 
             // Opened, it has a journal beside it; closed, the file is all of it.
             await book.Database.ExecuteSqlRawAsync("PRAGMA journal_mode=DELETE", cancel);
@@ -114,7 +157,11 @@ public static class Backup
         }
 
         Durable.Settle(database);
-        var files = Directory.EnumerateFiles(part, "*", SearchOption.AllDirectories).Order(StringComparer.Ordinal).Select(f => BackupManifest.Of(part, f)).ToList();
+        var files = Directory
+            .EnumerateFiles(part, "*", SearchOption.AllDirectories)
+            .Order(StringComparer.Ordinal)
+            .Select(f => BackupManifest.Of(part, f))
+            .ToList();
         return new BackupManifest(BackupManifest.Known, now, said.Build, said.Entries, said.Mark, files);
     }
 }

@@ -28,12 +28,13 @@ public static class BackupAges
         return kept;
     }
 
-    private static string Span(DateTimeOffset at, DateTimeOffset now) => (now - at) switch
-    {
-        var age when age <= Every => at.ToString("O", CultureInfo.InvariantCulture),
-        var age when age <= Daily => at.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
-        var age when age <= Weekly => $"{ISOWeek.GetYear(at.DateTime)}-W{ISOWeek.GetWeekOfYear(at.DateTime)}",
-        var age when age <= Monthly => at.ToString("yyyy-MM", CultureInfo.InvariantCulture),
-        _ => at.ToString("yyyy", CultureInfo.InvariantCulture),
-    };
+    private static string Span(DateTimeOffset at, DateTimeOffset now) =>
+        (now - at) switch
+        {
+            var age when age <= Every => at.ToString("O", CultureInfo.InvariantCulture),
+            var age when age <= Daily => at.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+            var age when age <= Weekly => $"{ISOWeek.GetYear(at.DateTime)}-W{ISOWeek.GetWeekOfYear(at.DateTime)}",
+            var age when age <= Monthly => at.ToString("yyyy-MM", CultureInfo.InvariantCulture),
+            _ => at.ToString("yyyy", CultureInfo.InvariantCulture),
+        };
 }

@@ -18,7 +18,14 @@ public sealed record BackupFile(string Path, long Bytes, string Sha256);
 /// <param name="Entries">Entries in its log.</param>
 /// <param name="Mark">The mark of its log.</param>
 /// <param name="Files">Its files, this one apart.</param>
-public sealed record BackupManifest(int Format, DateTimeOffset MadeAt, string Build, long Entries, LogMark Mark, IReadOnlyList<BackupFile> Files)
+public sealed record BackupManifest(
+    int Format,
+    DateTimeOffset MadeAt,
+    string Build,
+    long Entries,
+    LogMark Mark,
+    IReadOnlyList<BackupFile> Files
+)
 {
     /// <summary>The format that this build writes and reads.</summary>
     public const int Known = 1;
@@ -34,7 +41,11 @@ public sealed record BackupManifest(int Format, DateTimeOffset MadeAt, string Bu
     {
         try
         {
-            return JsonSerializer.Deserialize<BackupManifest>(File.ReadAllBytes(Path.Combine(folder, Name)), Json) is { Format: Known, Files: not null, Mark: not null } manifest ? manifest : null;
+            return
+                JsonSerializer.Deserialize<BackupManifest>(File.ReadAllBytes(Path.Combine(folder, Name)), Json)
+                    is { Format: Known, Files: not null, Mark: not null } manifest
+                ? manifest
+                : null;
         }
         catch (Exception e) when (e is IOException or JsonException or UnauthorizedAccessException)
         {
@@ -44,7 +55,8 @@ public sealed record BackupManifest(int Format, DateTimeOffset MadeAt, string Bu
 
     /// <summary>Writes it into a folder.</summary>
     /// <param name="folder">The backup.</param>
-    public void Write(string folder) => Durable.Write(System.IO.Path.Combine(folder, Name), JsonSerializer.SerializeToUtf8Bytes(this, Json));
+    public void Write(string folder) =>
+        Durable.Write(System.IO.Path.Combine(folder, Name), JsonSerializer.SerializeToUtf8Bytes(this, Json));
 
     /// <summary>What of the files is not as it is written here; each line in words.</summary>
     /// <param name="folder">The backup.</param>
@@ -82,6 +94,10 @@ public sealed record BackupManifest(int Format, DateTimeOffset MadeAt, string Bu
     public static BackupFile Of(string folder, string path)
     {
         using var stream = File.OpenRead(path);
-        return new BackupFile(System.IO.Path.GetRelativePath(folder, path).Replace('\\', '/'), stream.Length, Convert.ToHexStringLower(SHA256.HashData(stream)));
+        return new BackupFile(
+            System.IO.Path.GetRelativePath(folder, path).Replace('\\', '/'),
+            stream.Length,
+            Convert.ToHexStringLower(SHA256.HashData(stream))
+        );
     }
 }

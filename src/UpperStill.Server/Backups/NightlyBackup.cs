@@ -15,7 +15,7 @@ internal sealed partial class NightlyBackup(Instance instance, string to, ILogge
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         // The machine's clock, also in the demo: a backup is of a real day.
-        for (var wait = Backup.In(to).Any(b => TimeProvider.System.GetUtcNow() - b.MadeAt < Day) ? UntilNight() : TimeSpan.Zero; ;)
+        for (var wait = Backup.In(to).Any(b => TimeProvider.System.GetUtcNow() - b.MadeAt < Day) ? UntilNight() : TimeSpan.Zero; ; )
         {
             await Task.Delay(wait, stoppingToken);
             try

@@ -17,10 +17,17 @@ public static class Restore
     /// <param name="cancel">Gives up before anything is put in place.</param>
     /// <returns>The backup's manifest, and where what was there lies now.</returns>
     /// <exception cref="BackupException">Nothing was changed.</exception>
-    public static async Task<(BackupManifest Manifest, string? SetAside)> RunAsync(Instance instance, string from, bool replace, DateTimeOffset now, CancellationToken cancel)
+    public static async Task<(BackupManifest Manifest, string? SetAside)> RunAsync(
+        Instance instance,
+        string from,
+        bool replace,
+        DateTimeOffset now,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(instance);
-        var manifest = BackupManifest.Read(from) ?? throw new BackupException([$"{from} is no backup: it has no {BackupManifest.Name} that can be read here."]);
+        var manifest = BackupManifest.Read(from)
+            ?? throw new BackupException([$"{from} is no backup: it has no {BackupManifest.Name} that can be read here."]);
         var faults = manifest.Faults(from).ToList();
         if (faults.Count > 0)
         {
@@ -28,11 +35,15 @@ public static class Restore
         }
 
         Durable.Folder(instance.DataFolder);
-        using var alone = DataFolderLock.Take(instance) ?? throw new BackupException([$"A server is running on {instance.DataFolder}. Stop it first."]);
+        using var alone = DataFolderLock.Take(instance)
+            ?? throw new BackupException([$"A server is running on {instance.DataFolder}. Stop it first."]);
         var there = Directory.EnumerateFileSystemEntries(instance.DataFolder).Where(Belongs).ToList();
         if (there.Any(f => Path.GetFileName(f) == Instance.Database) && !replace)
         {
-            throw new BackupException([$"{instance.DataFolder} holds a record already. With --replace it is set aside in a folder of its own, and nothing of it is deleted."]);
+            throw new BackupException([
+                $"{instance.DataFolder} holds a record already. With --replace it is set aside in a folder of its own, and nothing "
+                    + "of it is deleted.",
+            ]);
         }
 
         // All of it beside its place first: what fails, fails here.
@@ -46,8 +57,19 @@ public static class Restore
                 Durable.Copy(Path.Combine(from, file.Path), Path.Combine(part, file.Path));
             }
 
-            await CheckAsync(Path.Combine(part, Instance.Database), Path.Combine(instance.DataFolder, $"looked-at-{Guid.NewGuid():N}.db"), manifest, cancel);
-            var aside = there.Count == 0 ? null : Path.Combine(instance.DataFolder, "replaced-" + now.ToUniversalTime().ToString("yyyy-MM-dd'T'HHmmss'Z'", CultureInfo.InvariantCulture));
+            await CheckAsync(
+                Path.Combine(part, Instance.Database),
+                Path.Combine(instance.DataFolder, $"looked-at-{Guid.NewGuid():N}.db"),
+                manifest,
+                cancel
+            );
+            var aside =
+                there.Count == 0
+                    ? null
+                    : Path.Combine(
+                        instance.DataFolder,
+                        "replaced-" + now.ToUniversalTime().ToString("yyyy-MM-dd'T'HHmmss'Z'", CultureInfo.InvariantCulture)
+                    );
             if (aside is not null)
             {
                 Durable.Folder(aside);
@@ -68,9 +90,11 @@ public static class Restore
         }
     }
 
-    private static bool Belongs(string path) => Backup.Beside.Contains(Path.GetFileName(path)) || Path.GetFileName(path).StartsWith(Instance.Database, StringComparison.Ordinal);
+    private static bool Belongs(string path) =>
+        Backup.Beside.Contains(Path.GetFileName(path)) || Path.GetFileName(path).StartsWith(Instance.Database, StringComparison.Ordinal);
 
-    // One of an earlier build is looked at in a copy that is brought up to date; what is restored stays as it was backed up, and the next start brings it up to date.
+    // One of an earlier build is looked at in a copy that is brought up to date; what is restored stays as it was backed up, and the next
+    // start brings it up to date.
     private static async Task CheckAsync(string database, string copy, BackupManifest manifest, CancellationToken cancel)
     {
         bool older;

@@ -52,22 +52,64 @@ internal static class AccountEndpoints
     internal static void MapAccount(this IEndpointRouteBuilder app)
     {
         var account = app.MapGroup("/api/account").WithTags("session").For(AccessLevel.SignedIn);
-        account.MapGet("/", (Own own, CancellationToken cancel) => own.InfoAsync(cancel)).WithName("account").WithSummary("Where the caller is signed in, and whether a second factor is asked for.");
-        account.MapDelete("/sessions/{id:guid}", (Guid id, Own own, CancellationToken cancel) => own.EndAsync(id, cancel)).WithName("end-session").WithSummary("Ends a session on another device; what waits there stays there.").Produces<AccountInfo>();
-        account.MapPost("/password", (PasswordChange given, Own own, CancellationToken cancel) => own.PasswordAsync(given, cancel)).WithName("change-password").WithSummary("Changes the password and ends every other session.")
-            .Produces<AccountInfo>().ProducesProblem(StatusCodes.Status400BadRequest).RequireRateLimiting(SessionEndpoints.RateLimit);
-        account.MapPost("/second-factor", (Own own) => own.BeginAsync()).WithName("begin-second-factor").WithSummary("A secret for an app that shows codes; nothing changes until a code of it is given.")
-            .Produces<SecondFactorSecret>().ProducesProblem(StatusCodes.Status400BadRequest).RequireRateLimiting(SessionEndpoints.RateLimit);
-        account.MapPut("/second-factor", (SecondFactorCode given, Own own, CancellationToken cancel) => own.ConfirmAsync(given, cancel)).WithName("confirm-second-factor").WithSummary("From now on a code is asked for; answers with recovery codes, shown once.")
-            .Produces<RecoveryCodes>().ProducesProblem(StatusCodes.Status400BadRequest).RequireRateLimiting(SessionEndpoints.RateLimit);
-        account.MapPost("/second-factor/off", (PasswordAgain given, Own own, CancellationToken cancel) => own.OffAsync(given, cancel)).WithName("end-second-factor").WithSummary("No code is asked for any more.")
-            .Produces<AccountInfo>().ProducesProblem(StatusCodes.Status400BadRequest).RequireRateLimiting(SessionEndpoints.RateLimit);
-        account.MapPost("/link/open", (Own own, CancellationToken cancel) => own.LinkAsync(true, cancel)).WithName("open-link").WithSummary("The caller asked for the link to their account: it opens at once.");
-        account.MapPost("/link/stop", (Own own, CancellationToken cancel) => own.LinkAsync(false, cancel)).WithName("stop-link").WithSummary("The caller did not ask for the link to their account: it opens nothing.");
+        account
+            .MapGet("/", (Own own, CancellationToken cancel) => own.InfoAsync(cancel))
+            .WithName("account")
+            .WithSummary("Where the caller is signed in, and whether a second factor is asked for.");
+        account
+            .MapDelete("/sessions/{id:guid}", (Guid id, Own own, CancellationToken cancel) => own.EndAsync(id, cancel))
+            .WithName("end-session")
+            .WithSummary("Ends a session on another device; what waits there stays there.")
+            .Produces<AccountInfo>();
+        account
+            .MapPost("/password", (PasswordChange given, Own own, CancellationToken cancel) => own.PasswordAsync(given, cancel))
+            .WithName("change-password")
+            .WithSummary("Changes the password and ends every other session.")
+            .Produces<AccountInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .RequireRateLimiting(SessionEndpoints.RateLimit);
+        account
+            .MapPost("/second-factor", (Own own) => own.BeginAsync())
+            .WithName("begin-second-factor")
+            .WithSummary("A secret for an app that shows codes; nothing changes until a code of it is given.")
+            .Produces<SecondFactorSecret>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .RequireRateLimiting(SessionEndpoints.RateLimit);
+        account
+            .MapPut("/second-factor", (SecondFactorCode given, Own own, CancellationToken cancel) => own.ConfirmAsync(given, cancel))
+            .WithName("confirm-second-factor")
+            .WithSummary("From now on a code is asked for; answers with recovery codes, shown once.")
+            .Produces<RecoveryCodes>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .RequireRateLimiting(SessionEndpoints.RateLimit);
+        account
+            .MapPost("/second-factor/off", (PasswordAgain given, Own own, CancellationToken cancel) => own.OffAsync(given, cancel))
+            .WithName("end-second-factor")
+            .WithSummary("No code is asked for any more.")
+            .Produces<AccountInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .RequireRateLimiting(SessionEndpoints.RateLimit);
+        account
+            .MapPost("/link/open", (Own own, CancellationToken cancel) => own.LinkAsync(true, cancel))
+            .WithName("open-link")
+            .WithSummary("The caller asked for the link to their account: it opens at once.");
+        account
+            .MapPost("/link/stop", (Own own, CancellationToken cancel) => own.LinkAsync(false, cancel))
+            .WithName("stop-link")
+            .WithSummary("The caller did not ask for the link to their account: it opens nothing.");
     }
 
     /// <summary>The work behind the addresses.</summary>
-    internal sealed class Own(FieldBook book, UserManager<Person> people, Accounts accounts, SecondFactor second, SignInGuard guard, Caller caller, IHttpContextAccessor accessor, TimeProvider clock)
+    internal sealed class Own(
+        FieldBook book,
+        UserManager<Person> people,
+        Accounts accounts,
+        SecondFactor second,
+        SignInGuard guard,
+        Caller caller,
+        IHttpContextAccessor accessor,
+        TimeProvider clock
+    )
     {
         private HttpContext Http => accessor.HttpContext!;
 
@@ -78,7 +120,11 @@ internal static class AccountEndpoints
             var person = await PersonAsync();
             var mine = Accounts.SessionOf(Http.User);
             var sessions = await book.Sessions.AsNoTracking().Where(s => s.Person == Id).OrderByDescending(s => s.Id).ToListAsync(cancel);
-            return new AccountInfo([.. sessions.Select(s => new DeviceSession(s.Id, s.Device, s.Address, s.Began, s.Seen, s.Id == mine))], person.TwoFactorEnabled, person.TwoFactorEnabled ? await people.CountRecoveryCodesAsync(person) : 0);
+            return new AccountInfo(
+                [.. sessions.Select(s => new DeviceSession(s.Id, s.Device, s.Address, s.Began, s.Seen, s.Id == mine))],
+                person.TwoFactorEnabled,
+                person.TwoFactorEnabled ? await people.CountRecoveryCodesAsync(person) : 0
+            );
         }
 
         internal async Task<AccountInfo> EndAsync(Guid session, CancellationToken cancel)
@@ -114,7 +160,11 @@ internal static class AccountEndpoints
             var person = await PersonAsync();
             if (person.TwoFactorEnabled)
             {
-                return Results.Problem("Take it away first, with your password.", statusCode: StatusCodes.Status400BadRequest, title: "A second factor is asked for already.");
+                return Results.Problem(
+                    "Take it away first, with your password.",
+                    statusCode: StatusCodes.Status400BadRequest,
+                    title: "A second factor is asked for already."
+                );
             }
 
             var secret = await second.BeginAsync(person);
@@ -126,10 +176,18 @@ internal static class AccountEndpoints
         internal async Task<IResult> ConfirmAsync(SecondFactorCode given, CancellationToken cancel)
         {
             var person = await PersonAsync();
-            if (person.TwoFactorEnabled || guard.IsShut(Http.Connection.RemoteIpAddress, person.UserName!) || await second.ConfirmAsync(person, given.Code) is not { } codes)
+            if (
+                person.TwoFactorEnabled
+                || guard.IsShut(Http.Connection.RemoteIpAddress, person.UserName!)
+                || await second.ConfirmAsync(person, given.Code) is not { } codes
+            )
             {
                 guard.Wrong(Http.Connection.RemoteIpAddress, person.UserName!);
-                return Results.Problem("Take the one that the app shows now; look that this device’s clock is right.", statusCode: StatusCodes.Status400BadRequest, title: "This code does not fit.");
+                return Results.Problem(
+                    "Take the one that the app shows now; look that this device’s clock is right.",
+                    statusCode: StatusCodes.Status400BadRequest,
+                    title: "This code does not fit."
+                );
             }
 
             await accounts.RenewAsync(person, AccountEvents.SecondOn, cancel);
@@ -176,7 +234,11 @@ internal static class AccountEndpoints
 
             guard.Wrong(address, person.UserName!);
             await accounts.NoteAsync(AccountEvents.Refused, person.UserName!, Id, null, cancel);
-            return Results.Problem("Nothing was changed. After five wrong tries it waits for ten minutes.", statusCode: StatusCodes.Status400BadRequest, title: "That is not your present password.");
+            return Results.Problem(
+                "Nothing was changed. After five wrong tries it waits for ten minutes.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "That is not your present password."
+            );
         }
     }
 }

@@ -17,7 +17,14 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Request">JSON schema of the request.</param>
 /// <param name="Response">JSON schema of the response.</param>
 /// <param name="Ranges">What the numbers of the request may be, and their units; outside, the request is refused.</param>
-public sealed record OperationInfo(string Name, string Description, int Longest, JsonNode Request, JsonNode Response, IReadOnlyList<DeclaredRange> Ranges);
+public sealed record OperationInfo(
+    string Name,
+    string Description,
+    int Longest,
+    JsonNode Request,
+    JsonNode Response,
+    IReadOnlyList<DeclaredRange> Ranges
+);
 
 /// <summary>A kind of entry as the list shows it.</summary>
 /// <param name="Name">The kind.</param>
@@ -34,18 +41,43 @@ internal static class CoreEndpoints
 
     private static readonly SemaphoreSlim Heavy = new(Math.Max(1, Environment.ProcessorCount - 1));
 
-    private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver() };
+    private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options)
+    {
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver(),
+    };
 
     internal static void MapCore(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/core", () => OperationTable.All.Values.Select(o => new OperationInfo(o.Name, o.Description, o.Longest, Schema(o.Request), Schema(o.Response), o.Ranges)))
-            .WithTags("core").WithSummary("All operations, each with one line and its schemas.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
-        app.MapGet("/api/kinds", () => EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body), Ranges.Of(k.Body))))
-            .WithTags("entries").WithSummary("All kinds of entry, each with the schema of its body.").RequireRateLimiting(RateLimit).For(AccessLevel.Anyone, form: false);
+        app.MapGet("/api/core", () =>
+                OperationTable.All.Values.Select(o => new OperationInfo(
+                    o.Name,
+                    o.Description,
+                    o.Longest,
+                    Schema(o.Request),
+                    Schema(o.Response),
+                    o.Ranges
+                ))
+            )
+            .WithTags("core")
+            .WithSummary("All operations, each with one line and its schemas.")
+            .RequireRateLimiting(RateLimit)
+            .For(AccessLevel.Anyone, form: false);
+        app.MapGet("/api/kinds", () =>
+                EntryKinds.All.Values.Select(k => new KindInfo(k.Name, k.Version, k.Description, Schema(k.Body), Ranges.Of(k.Body)))
+            )
+            .WithTags("entries")
+            .WithSummary("All kinds of entry, each with the schema of its body.")
+            .RequireRateLimiting(RateLimit)
+            .For(AccessLevel.Anyone, form: false);
         foreach (var operation in OperationTable.All.Values)
         {
-            app.MapPost("/api/core/" + operation.Name, (HttpRequest request, CancellationToken cancel) => RunAsync(operation, request, cancel))
-                .WithTags("core").WithName(operation.Name).WithSummary(operation.Description).RequireRateLimiting(RateLimit)
+            app.MapPost("/api/core/" + operation.Name, (HttpRequest request, CancellationToken cancel) =>
+                    RunAsync(operation, request, cancel)
+                )
+                .WithTags("core")
+                .WithName(operation.Name)
+                .WithSummary(operation.Description)
+                .RequireRateLimiting(RateLimit)
                 .For(operation.Cost == OperationCost.Light ? AccessLevel.Anyone : AccessLevel.SignedIn, form: false)
                 .Accepts(operation.Request.Type, "application/json")
                 .Produces(StatusCodes.Status200OK, operation.Response.Type, "application/json")
@@ -94,13 +126,21 @@ internal static class CoreEndpoints
         catch (Exception e) when (e is ArgumentOutOfRangeException or OverflowException)
         {
             return Results.Problem(
-                $"{e.Message} Nothing was worked out. Look at the units and the signs.", statusCode: StatusCodes.Status400BadRequest, title: $"A number in it is outside what {operation.Name} works with.");
+                $"{e.Message} Nothing was worked out. Look at the units and the signs.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: $"A number in it is outside what {operation.Name} works with."
+            );
         }
     }
 
-    private static IResult Unshaped(string seen, Operation operation) => Results.Problem(
-        $"{seen} See GET /api/core for the shape of {operation.Name}.", statusCode: StatusCodes.Status400BadRequest, title: "The request is not of the operation’s shape.");
+    private static IResult Unshaped(string seen, Operation operation) =>
+        Results.Problem(
+            $"{seen} See GET /api/core for the shape of {operation.Name}.",
+            statusCode: StatusCodes.Status400BadRequest,
+            title: "The request is not of the operation’s shape."
+        );
 
     // Core’s own description of an answer can only write it; the server reads the type itself.
-    private static JsonNode Schema(JsonTypeInfo type) => Described.GetJsonSchemaAsNode(type.Type, new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
+    private static JsonNode Schema(JsonTypeInfo type) =>
+        Described.GetJsonSchemaAsNode(type.Type, new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true });
 }

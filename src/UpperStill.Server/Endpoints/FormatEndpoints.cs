@@ -11,11 +11,17 @@ internal static class FormatEndpoints
     internal static void MapFormats(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/formats").WithTags("formats").For(AccessLevel.Works);
-        group.MapPost("/shape", async (HttpRequest request, CancellationToken cancel) => await GeoJsonShape.ReadAsync(request.Body, cancel))
-            .WithName("read-shape").WithSummary("Reads a water’s outline and depth contours from GeoJSON; nothing is kept.").Accepts<object>("application/geo+json");
-        group.MapPost("/track", ReadTrackAsync).WithName("read-track")
+        group
+            .MapPost("/shape", async (HttpRequest request, CancellationToken cancel) => await GeoJsonShape.ReadAsync(request.Body, cancel))
+            .WithName("read-shape")
+            .WithSummary("Reads a water’s outline and depth contours from GeoJSON; nothing is kept.")
+            .Accepts<object>("application/geo+json");
+        group
+            .MapPost("/track", ReadTrackAsync)
+            .WithName("read-track")
             .WithSummary("Proposes the deepest place from a track: GPX, or lines of latitude, longitude and depth; nothing is kept.")
-            .Accepts<string>("application/gpx+xml", "text/plain").Produces<ScoutResult>();
+            .Accepts<string>("application/gpx+xml", "text/plain")
+            .Produces<ScoutResult>();
     }
 
     private static async Task<ScoutResult> ReadTrackAsync(HttpRequest request, CancellationToken cancel)

@@ -25,28 +25,75 @@ internal static class HistoricEndpoints
     internal static void MapHistoric(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/imports").WithTags("open data").For(AccessLevel.Works);
-        group.MapPost("/look", LookAsync).WithName("look-at-table").WithSummary("Looks at an old table: its columns, its first rows, and what the heads seem to mean; nothing is kept.")
-            .Accepts<string>("text/csv").Produces<HistoricLook>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
-        group.MapPost("/", ReadAsync).WithName("import-table").WithSummary("Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none; what many of them say is worked out afterwards, between the deliveries of boats.")
-            .Accepts<string>("text/csv").Produces<HistoricAnswer>().ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status413PayloadTooLarge);
-        group.MapGet("/", (HistoricDesk desk, CancellationToken cancel) => desk.ImportsAsync(cancel)).WithName("imports").WithSummary("Old tables that were brought in, the newest first.");
-        group.MapPost("/{id:guid}/undo", async (Guid id, ImportUndone given, HistoricDesk desk, CancellationToken cancel) => string.IsNullOrWhiteSpace(given.Why) || given.Why.Length > 500
-                ? Results.Problem("Later nobody knows why its visits are gone. Say so in a few words.", statusCode: StatusCodes.Status400BadRequest, title: "The reason is missing.")
-                : Answer(await desk.UndoAsync(id, given.Why.Trim(), cancel)))
-            .WithName("undo-import").WithSummary("Takes a whole import back: its visits are struck with the reason, and stay readable in the log.")
-            .Produces<VisitsReached>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/{id:guid}/sign-off", async (Guid id, HistoricDesk desk, CancellationToken cancel) => Answer(await desk.SignOffAsync(id, cancel)))
-            .WithName("sign-off-import").WithSummary("Signs off every visit of an import that has nothing open; not by who brought it in.").Produces<VisitsReached>().ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/look", LookAsync)
+            .WithName("look-at-table")
+            .WithSummary("Looks at an old table: its columns, its first rows, and what the heads seem to mean; nothing is kept.")
+            .Accepts<string>("text/csv")
+            .Produces<HistoricLook>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        group
+            .MapPost("/", ReadAsync)
+            .WithName("import-table")
+            .WithSummary(
+                "Reads an old table; without keep=true it only says what would come of it. All its visits are brought in, or none; "
+                    + "what many of them say is worked out afterwards, between the deliveries of boats."
+            )
+            .Accepts<string>("text/csv")
+            .Produces<HistoricAnswer>()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge);
+        group
+            .MapGet("/", (HistoricDesk desk, CancellationToken cancel) => desk.ImportsAsync(cancel))
+            .WithName("imports")
+            .WithSummary("Old tables that were brought in, the newest first.");
+        group
+            .MapPost("/{id:guid}/undo", async (Guid id, ImportUndone given, HistoricDesk desk, CancellationToken cancel) =>
+                string.IsNullOrWhiteSpace(given.Why) || given.Why.Length > 500
+                    ? Results.Problem(
+                        "Later nobody knows why its visits are gone. Say so in a few words.",
+                        statusCode: StatusCodes.Status400BadRequest,
+                        title: "The reason is missing."
+                    )
+                    : Answer(await desk.UndoAsync(id, given.Why.Trim(), cancel))
+            )
+            .WithName("undo-import")
+            .WithSummary("Takes a whole import back: its visits are struck with the reason, and stay readable in the log.")
+            .Produces<VisitsReached>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/{id:guid}/sign-off", async (Guid id, HistoricDesk desk, CancellationToken cancel) =>
+                Answer(await desk.SignOffAsync(id, cancel))
+            )
+            .WithName("sign-off-import")
+            .WithSummary("Signs off every visit of an import that has nothing open; not by who brought it in.")
+            .Produces<VisitsReached>()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static IResult Answer(ImportOutcome outcome) => outcome.Reach switch
-    {
-        ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
-        ImportReach.Own => Results.Problem("Nobody sees their own slips. Ask another coordinator.", statusCode: StatusCodes.Status409Conflict, title: "You brought this table in, or read all of it."),
-        ImportReach.Waits => StillWorking,
-        ImportReach.Beyond => Gate.Refused,
-        _ => Results.Problem("See GET /api/imports.", statusCode: StatusCodes.Status404NotFound, title: "No such table was brought in."),
-    };
+    private static IResult Answer(ImportOutcome outcome) =>
+        outcome.Reach switch
+        {
+            ImportReach.Done => Results.Ok(new VisitsReached(outcome.Visits)),
+            ImportReach.Own => Results.Problem(
+                "Nobody sees their own slips. Ask another coordinator.",
+                statusCode: StatusCodes.Status409Conflict,
+                title: "You brought this table in, or read all of it."
+            ),
+            ImportReach.Waits => StillWorking,
+            ImportReach.Beyond => Gate.Refused,
+            _ => Results.Problem(
+                "See GET /api/imports.",
+                statusCode: StatusCodes.Status404NotFound,
+                title: "No such table was brought in."
+            ),
+        };
 
     private static async Task<IResult> LookAsync(HttpContext http, CancellationToken cancel)
     {
@@ -56,16 +103,36 @@ internal static class HistoricEndpoints
         return look.Problem is { } problem ? Refused(problem) : Results.Ok(look);
     }
 
-    private static async Task<IResult> ReadAsync(HttpContext http, string mapping, string name, string? stand, bool? keep, HistoricDesk desk, CancellationToken cancel)
+    private static async Task<IResult> ReadAsync(
+        HttpContext http,
+        string mapping,
+        string name,
+        string? stand,
+        bool? keep,
+        HistoricDesk desk,
+        CancellationToken cancel
+    )
     {
-        if (RawBody.Beside<HistoricMapping>(mapping, LongestMapping) is not { Columns.Count: > 0 } columns || string.IsNullOrWhiteSpace(name) || name.Length > 200)
+        if (
+            RawBody.Beside<HistoricMapping>(mapping, LongestMapping) is not { Columns.Count: > 0 } columns
+            || string.IsNullOrWhiteSpace(name)
+            || name.Length > 200
+        )
         {
-            return Results.Problem("Say of each column what it holds.", statusCode: StatusCodes.Status400BadRequest, title: "How the columns are read is not complete.");
+            return Results.Problem(
+                "Say of each column what it holds.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "How the columns are read is not complete."
+            );
         }
 
         if (Fields(stand) is not { } fields)
         {
-            return Results.Problem("Write each as its line and its column from 0, such as 12.3, with commas between.", statusCode: StatusCodes.Status400BadRequest, title: "The fields that stand cannot be read.");
+            return Results.Problem(
+                "Write each as its line and its column from 0, such as 12.3, with commas between.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "The fields that stand cannot be read."
+            );
         }
 
         await using var file = await RawBody.WholeAsync(http, LargestFile, cancel);
@@ -73,7 +140,18 @@ internal static class HistoricEndpoints
         var (heads, rows, problem) = HistoricFile.Read(text);
         if (problem is not null || !heads.SequenceEqual(columns.Columns.Select(c => c.Head)))
         {
-            return Refused(problem ?? Finding.Stop("table-differs", "The columns of the file are not those that were looked at.", "Its numbers would be taken for others.", "Choose the file again.") with { NoWayRound = true });
+            return Refused(
+                problem
+                    ?? Finding.Stop(
+                        "table-differs",
+                        "The columns of the file are not those that were looked at.",
+                        "Its numbers would be taken for others.",
+                        "Choose the file again."
+                    ) with
+                    {
+                        NoWayRound = true,
+                    }
+            );
         }
 
         return await desk.ReadAsync(rows, columns, name, fields, keep == true, cancel) is { } answer ? Results.Ok(answer) : StillWorking;
@@ -85,7 +163,11 @@ internal static class HistoricEndpoints
         HashSet<HistoricField> fields = [];
         foreach (var one in (stand ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries))
         {
-            if (one.Split('.') is not [var line, var column] || !int.TryParse(line, NumberStyles.None, CultureInfo.InvariantCulture, out var at) || !int.TryParse(column, NumberStyles.None, CultureInfo.InvariantCulture, out var place))
+            if (
+                one.Split('.') is not [var line, var column]
+                || !int.TryParse(line, NumberStyles.None, CultureInfo.InvariantCulture, out var at)
+                || !int.TryParse(column, NumberStyles.None, CultureInfo.InvariantCulture, out var place)
+            )
             {
                 return null;
             }
@@ -96,8 +178,13 @@ internal static class HistoricEndpoints
         return fields;
     }
 
-    private static IResult StillWorking => Results.Problem(
-        "Before that is done nobody knows which days are there already. How far it is stands under “Tables brought in”; then try again.", statusCode: StatusCodes.Status409Conflict, title: "A table that was brought in is still being worked out.");
+    private static IResult StillWorking =>
+        Results.Problem(
+            "Before that is done nobody knows which days are there already. How far it is stands under “Tables brought in”; then try again.",
+            statusCode: StatusCodes.Status409Conflict,
+            title: "A table that was brought in is still being worked out."
+        );
 
-    private static IResult Refused(Finding problem) => Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);
+    private static IResult Refused(Finding problem) =>
+        Results.Problem($"{problem.Why} {problem.Act}", statusCode: StatusCodes.Status400BadRequest, title: problem.Seen);
 }

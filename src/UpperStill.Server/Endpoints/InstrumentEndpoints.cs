@@ -22,21 +22,56 @@ internal static class InstrumentEndpoints
     internal static void MapInstruments(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/instruments").WithTags("instruments").For(AccessLevel.Works);
-        group.MapGet("", (InstrumentSettings settings) => new Instruments(settings.Receiver is not null || settings.Simulated, settings.Sonde is not null || settings.Simulated, settings.Simulated))
-            .WithName("instruments").WithSummary("Which of the boat’s instruments can be heard.");
-        group.MapGet("/receiver/lines", (InstrumentSettings settings, SimulatedInstruments simulated, CancellationToken cancel) => Lines(settings.Receiver ?? simulated.Receiver, cancel))
-            .WithName("receiver-lines").WithSummary("The lines of receiver and sounder, NMEA 0183, as server-sent events.").Produces(StatusCodes.Status200OK, contentType: "text/event-stream").ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapGet("/sonde/lines", (InstrumentSettings settings, SimulatedInstruments simulated, CancellationToken cancel) => Lines(settings.Sonde ?? simulated.Sonde, cancel))
-            .WithName("sonde-lines").WithSummary("The lines of the sonde as server-sent events.").Produces(StatusCodes.Status200OK, contentType: "text/event-stream").ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/simulated", (BoatCommand command, InstrumentSettings settings, SimulatedInstruments simulated) => settings.Simulated
-                ? Results.Ok(simulated.Do(command))
-                : Results.Problem("The instruments named to this instance are real ones.", statusCode: StatusCodes.Status404NotFound, title: "There is no simulated boat here."))
-            .WithName("command-boat").WithSummary("Lowers, raises and sets the simulated instruments; real ones are not touched.").Produces<BoatLines>().ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("", (InstrumentSettings settings) =>
+                new Instruments(
+                    settings.Receiver is not null || settings.Simulated,
+                    settings.Sonde is not null || settings.Simulated,
+                    settings.Simulated
+                )
+            )
+            .WithName("instruments")
+            .WithSummary("Which of the boat’s instruments can be heard.");
+        group
+            .MapGet("/receiver/lines", (InstrumentSettings settings, SimulatedInstruments simulated, CancellationToken cancel) =>
+                Lines(settings.Receiver ?? simulated.Receiver, cancel)
+            )
+            .WithName("receiver-lines")
+            .WithSummary("The lines of receiver and sounder, NMEA 0183, as server-sent events.")
+            .Produces(StatusCodes.Status200OK, contentType: "text/event-stream")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("/sonde/lines", (InstrumentSettings settings, SimulatedInstruments simulated, CancellationToken cancel) =>
+                Lines(settings.Sonde ?? simulated.Sonde, cancel)
+            )
+            .WithName("sonde-lines")
+            .WithSummary("The lines of the sonde as server-sent events.")
+            .Produces(StatusCodes.Status200OK, contentType: "text/event-stream")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/simulated", (BoatCommand command, InstrumentSettings settings, SimulatedInstruments simulated) =>
+                settings.Simulated
+                    ? Results.Ok(simulated.Do(command))
+                    : Results.Problem(
+                        "The instruments named to this instance are real ones.",
+                        statusCode: StatusCodes.Status404NotFound,
+                        title: "There is no simulated boat here."
+                    )
+            )
+            .WithName("command-boat")
+            .WithSummary("Lowers, raises and sets the simulated instruments; real ones are not touched.")
+            .Produces<BoatLines>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static IResult Lines(LineSource? source, CancellationToken cancel) => source is null
-        ? Results.Problem("Name it when the instance is started: --receiver host:port, --sonde host:port.", statusCode: StatusCodes.Status404NotFound, title: "No such instrument.")
-        : TypedResults.ServerSentEvents(HearAsync(source, cancel));
+    private static IResult Lines(LineSource? source, CancellationToken cancel) =>
+        source is null
+            ? Results.Problem(
+                "Name it when the instance is started: --receiver host:port, --sonde host:port.",
+                statusCode: StatusCodes.Status404NotFound,
+                title: "No such instrument."
+            )
+            : TypedResults.ServerSentEvents(HearAsync(source, cancel));
 
     private static async IAsyncEnumerable<SseItem<string>> HearAsync(LineSource source, [EnumeratorCancellation] CancellationToken cancel)
     {

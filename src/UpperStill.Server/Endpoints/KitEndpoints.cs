@@ -18,7 +18,13 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Stations">The stations for which the line is proposed.</param>
 /// <param name="Version">Counts up with every change; whoever changes it names the one they saw.</param>
 /// <param name="Due">When its check falls due; null where none does.</param>
-public sealed record KitInfo(KitItem Item, IReadOnlyList<CheckedKit> History, IReadOnlyList<string> Stations, int Version, KitDue? Due = null);
+public sealed record KitInfo(
+    KitItem Item,
+    IReadOnlyList<CheckedKit> History,
+    IReadOnlyList<string> Stations,
+    int Version,
+    KitDue? Due = null
+);
 
 /// <summary>A check with what it gave.</summary>
 /// <param name="Check">The check.</param>
@@ -52,18 +58,55 @@ internal static class KitEndpoints
     {
         var group = app.MapGroup("/api/kit").WithTags("kit");
         group.MapGet("/", ListAsync).For(AccessLevel.Works).WithName("kit").WithSummary("The kit, with what is due and its history.");
-        group.MapGet("/rules", () => KitRules.All).For(AccessLevel.Works).WithName("kit-rules").WithSummary("What is asked of each kind of item.");
-        group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-item").WithSummary("Adds an item; a code that is used already is refused.").Produces<SetupAnswer>();
-        group.MapPut("/{code}", ChangeAsync).For(AccessLevel.CoordinatesAll).WithName("change-item").WithSummary("Changes an item; its code, its kind and its history stay.")
-            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        group.MapPost("/{code}/checks", CheckAsync).For(AccessLevel.Works).WithName("check-item")
-            .WithSummary("Judges a check, and keeps it where asked. A line’s check corrects the readings made with it; the answer says which clarities changed.")
-            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/{code}/checks/{id:guid}/strike", StrikeAsync).For(AccessLevel.Works).WithName("strike-check")
-            .WithSummary("Strikes a check that was written down wrongly; it stays in the history with the reason, and readings are worked out without it.")
-            .Produces<KitCheckAnswer>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/{code}/marks", RemarkAsync).For(AccessLevel.CoordinatesAll).WithName("remark-line").WithSummary("Gives a line new marks under a new name; the old marks are given up, their readings keep them.")
-            .Produces<SetupAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("/rules", () => KitRules.All)
+            .For(AccessLevel.Works)
+            .WithName("kit-rules")
+            .WithSummary("What is asked of each kind of item.");
+        group
+            .MapPost("/", AddAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("add-item")
+            .WithSummary("Adds an item; a code that is used already is refused.")
+            .Produces<SetupAnswer>();
+        group
+            .MapPut("/{code}", ChangeAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("change-item")
+            .WithSummary("Changes an item; its code, its kind and its history stay.")
+            .Produces<SetupAnswer>()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        group
+            .MapPost("/{code}/checks", CheckAsync)
+            .For(AccessLevel.Works)
+            .WithName("check-item")
+            .WithSummary(
+                "Judges a check, and keeps it where asked. A line’s check corrects the readings made with it; the answer says which "
+                    + "clarities changed."
+            )
+            .Produces<KitCheckAnswer>()
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/{code}/checks/{id:guid}/strike", StrikeAsync)
+            .For(AccessLevel.Works)
+            .WithName("strike-check")
+            .WithSummary(
+                "Strikes a check that was written down wrongly; it stays in the history with the reason, and readings are worked "
+                    + "out without it."
+            )
+            .Produces<KitCheckAnswer>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/{code}/marks", RemarkAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("remark-line")
+            .WithSummary("Gives a line new marks under a new name; the old marks are given up, their readings keep them.")
+            .Produces<SetupAnswer>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     private static async Task<IEnumerable<KitInfo>> ListAsync(FieldBook book, SeasonDesk desk, Caller caller, CancellationToken cancel)
@@ -72,8 +115,15 @@ internal static class KitEndpoints
         var versions = await book.Kit.ToDictionaryAsync(i => i.Code, i => i.Version, cancel);
         return (await book.KitItemsAsync(cancel)).Select(item => new KitInfo(
             item,
-            [.. (item.Checks ?? []).OrderByDescending(c => c.Day).Select(c => new CheckedKit(c, KitCheckRule.Judge(item, c, DateOnly.MaxValue)))],
-            [.. stations[item.Code]], versions[item.Code], KitDue.Of(item, desk.Today)));
+            [
+                .. (item.Checks ?? [])
+                    .OrderByDescending(c => c.Day)
+                    .Select(c => new CheckedKit(c, KitCheckRule.Judge(item, c, DateOnly.MaxValue))),
+            ],
+            [.. stations[item.Code]],
+            versions[item.Code],
+            KitDue.Of(item, desk.Today)
+        ));
     }
 
     private static async Task<IResult> AddAsync(KitItem given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
@@ -88,7 +138,16 @@ internal static class KitEndpoints
         return Results.Ok(new SetupAnswer(findings.MaySave(), given.Code, findings));
     }
 
-    private static async Task<IResult> ChangeAsync(string code, int version, KitItem given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> ChangeAsync(
+        string code,
+        int version,
+        KitItem given,
+        FieldBook book,
+        SeasonDesk desk,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row)
         {
@@ -121,7 +180,16 @@ internal static class KitEndpoints
         return Results.Ok(new SetupAnswer(findings.MaySave(), code, findings));
     }
 
-    private static async Task<IResult> CheckAsync(string code, KitCheckGiven given, FieldBook book, LogBook log, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> CheckAsync(
+        string code,
+        KitCheckGiven given,
+        FieldBook book,
+        LogBook log,
+        SeasonDesk desk,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row)
         {
@@ -129,7 +197,15 @@ internal static class KitEndpoints
         }
 
         var item = await book.ReadAsync(row, cancel);
-        var check = given.Check with { Id = Guid.CreateVersion7(), By = caller.Name, MadeAt = clock.GetUtcNow(), Struck = null, StruckBy = null, StruckAt = null };
+        var check = given.Check with
+        {
+            Id = Guid.CreateVersion7(),
+            By = caller.Name,
+            MadeAt = clock.GetUtcNow(),
+            Struck = null,
+            StruckBy = null,
+            StruckAt = null,
+        };
         var result = KitCheckRule.Judge(item, check, desk.Today);
         if (!given.Keep || !result.Findings.MaySave())
         {
@@ -141,21 +217,44 @@ internal static class KitEndpoints
             : Gate.Refused;
     }
 
-    private static async Task<IResult> StrikeAsync(string code, Guid id, CheckStruck given, FieldBook book, LogBook log, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> StrikeAsync(
+        string code,
+        Guid id,
+        CheckStruck given,
+        FieldBook book,
+        LogBook log,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row || await book.ReadAsync(row, cancel) is var item && item.Checks?.FirstOrDefault(c => c.Id == id && c.Struck is null) is not { } check)
+        if (
+            await book.Kit.FirstOrDefaultAsync(i => i.Code == code, cancel) is not { } row
+            || await book.ReadAsync(row, cancel) is var item
+                && item.Checks?.FirstOrDefault(c => c.Id == id && c.Struck is null) is not { } check
+        )
         {
             return Unknown(code);
         }
 
         if (string.IsNullOrWhiteSpace(given.Why))
         {
-            return Results.Problem("Later nobody knows which check stood, and why. Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: "A check is struck with a reason.");
+            return Results.Problem(
+                "Later nobody knows which check stood, and why. Nothing was changed.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "A check is struck with a reason."
+            );
         }
 
         var struck = check with { Struck = given.Why.Trim(), StruckBy = caller.Name, StruckAt = clock.GetUtcNow() };
         return await ReachesAsync(item, book, caller, cancel)
-            ? Results.Ok(new KitCheckAnswer(true, KitCheckRule.Judge(item, struck, DateOnly.MaxValue), await KeepCheckAsync(struck, check, code, book, log, caller, clock, cancel)))
+            ? Results.Ok(
+                new KitCheckAnswer(
+                    true,
+                    KitCheckRule.Judge(item, struck, DateOnly.MaxValue),
+                    await KeepCheckAsync(struck, check, code, book, log, caller, clock, cancel)
+                )
+            )
             : Gate.Refused;
     }
 
@@ -164,15 +263,39 @@ internal static class KitEndpoints
         item.Kind != KitKind.Line || (await book.WatersOfLineAsync(item.Code, cancel)).All(caller.May.Samples);
 
     // A row more, never one less. What the check means for readings is worked out in the same breath as it is kept.
-    private static Task<IReadOnlyList<string>> KeepCheckAsync(KitCheck check, KitCheck? before, string code, FieldBook book, LogBook log, Caller caller, TimeProvider clock, CancellationToken cancel) => log.AloneAsync(book, async () =>
-    {
-        book.AddCheck(code, check);
-        book.Note(caller.Name, clock.GetUtcNow(), "kit-check", code, before is null ? null : Words(before), Words(check));
-        await book.SaveChangesAsync(cancel);
-        return check.Kind == KitCheckKind.Taped ? await book.ProjectLineAsync(code, new DateOnly(check.Day.Year, 1, 1), DateOnly.MaxValue, cancel) : [];
-    }, cancel);
+    private static Task<IReadOnlyList<string>> KeepCheckAsync(
+        KitCheck check,
+        KitCheck? before,
+        string code,
+        FieldBook book,
+        LogBook log,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
+        log.AloneAsync(
+            book,
+            async () =>
+            {
+                book.AddCheck(code, check);
+                book.Note(caller.Name, clock.GetUtcNow(), "kit-check", code, before is null ? null : Words(before), Words(check));
+                await book.SaveChangesAsync(cancel);
+                return check.Kind == KitCheckKind.Taped
+                    ? await book.ProjectLineAsync(code, new DateOnly(check.Day.Year, 1, 1), DateOnly.MaxValue, cancel)
+                    : [];
+            },
+            cancel
+        );
 
-    private static async Task<IResult> RemarkAsync(string code, NewMarks given, FieldBook book, SeasonDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> RemarkAsync(
+        string code,
+        NewMarks given,
+        FieldBook book,
+        SeasonDesk desk,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (await book.Kit.FirstOrDefaultAsync(i => i.Code == code && i.Kind == KitKind.Line, cancel) is not { } row)
         {
@@ -212,5 +335,6 @@ internal static class KitEndpoints
 
     private static string Words(KitCheck check) => JsonSerializer.Serialize(check, SetupJson.Default.KitCheck);
 
-    private static IResult Unknown(string code) => Results.Problem("See GET /api/kit.", statusCode: StatusCodes.Status404NotFound, title: $"No item “{code}” is in the kit.");
+    private static IResult Unknown(string code) =>
+        Results.Problem("See GET /api/kit.", statusCode: StatusCodes.Status404NotFound, title: $"No item “{code}” is in the kit.");
 }

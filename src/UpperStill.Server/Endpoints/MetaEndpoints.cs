@@ -13,5 +13,8 @@ internal static class MetaEndpoints
 {
     internal static void MapMeta(this IEndpointRouteBuilder app) =>
         app.MapGet("/api/instance", (Instance instance, TimeProvider clock) => new InstanceInfo(instance.Demo, clock.GetLocalNow()))
-            .For(AccessLevel.Anyone).WithName("instance").WithTags("instance").WithSummary("Whether this is the demo, and what time it is here.");
+            .For(AccessLevel.Anyone)
+            .WithName("instance")
+            .WithTags("instance")
+            .WithSummary("Whether this is the demo, and what time it is here.");
 }

@@ -18,17 +18,29 @@ internal static class OutingEndpoints
     internal static void MapOutings(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/outings").WithTags("outings").For(AccessLevel.SignedIn);
-        group.MapGet("/", async (SeasonDesk desk, Caller caller, CancellationToken cancel) => (await desk.ViewAsync(desk.Today.Year, caller.May, cancel)).Outings)
-            .WithName("outings").WithSummary("The outings to come of the waters that the caller may see.");
-        group.MapGet("/{day}/{water}", async (DateOnly day, string water, OutingDesk desk, CancellationToken cancel) =>
-                await desk.PrepareAsync(day, water, cancel) is { } outing ? Results.Ok(outing) : WaterEndpoints.Unknown(water))
-            .WithName("outing").WithSummary("One outing prepared: stations in travelling order, weather, pack list, samples, latest time back.")
-            .Produces<Outing>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapGet("/{day}/{water}/labels", async (DateOnly day, string water, OutingDesk desk, CancellationToken cancel) =>
+        group
+            .MapGet("/", async (SeasonDesk desk, Caller caller, CancellationToken cancel) =>
+                (await desk.ViewAsync(desk.Today.Year, caller.May, cancel)).Outings
+            )
+            .WithName("outings")
+            .WithSummary("The outings to come of the waters that the caller may see.");
+        group
+            .MapGet("/{day}/{water}", async (DateOnly day, string water, OutingDesk desk, CancellationToken cancel) =>
+                await desk.PrepareAsync(day, water, cancel) is { } outing ? Results.Ok(outing) : WaterEndpoints.Unknown(water)
+            )
+            .WithName("outing")
+            .WithSummary("One outing prepared: stations in travelling order, weather, pack list, samples, latest time back.")
+            .Produces<Outing>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("/{day}/{water}/labels", async (DateOnly day, string water, OutingDesk desk, CancellationToken cancel) =>
                 await desk.PrepareAsync(day, water, cancel) is { } outing
                     ? Results.Ok(outing.Stops.SelectMany(s => s.Samples).Select(s => new Label(s, QrPath.Of(s.Number))))
-                    : WaterEndpoints.Unknown(water))
-            .WithName("labels").WithSummary("The labels of an outing, each with its number as a QR code.")
-            .Produces<IReadOnlyList<Label>>().ProducesProblem(StatusCodes.Status404NotFound);
+                    : WaterEndpoints.Unknown(water)
+            )
+            .WithName("labels")
+            .WithSummary("The labels of an outing, each with its number as a QR code.")
+            .Produces<IReadOnlyList<Label>>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 }

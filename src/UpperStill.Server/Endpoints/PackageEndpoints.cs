@@ -17,17 +17,43 @@ internal static class PackageEndpoints
 
     internal static void MapPackages(this IEndpointRouteBuilder app)
     {
-        app.MapGet("/api/export", ExportAsync).For(AccessLevel.Works).WithName("export").WithTags("open data")
-            .WithSummary("A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON, dates to come as iCalendar; it restores an instance.")
-            .Produces<byte[]>(StatusCodes.Status200OK, "application/zip").ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapPost("/api/import/package", ImportAsync).For(AccessLevel.CoordinatesAll).WithName("import-package").WithTags("open data")
-            .WithSummary("Brings a package into an instance that holds nothing yet: all of it or nothing.").Accepts<byte[]>("application/octet-stream").Produces<PackageAnswer>();
+        app.MapGet("/api/export", ExportAsync)
+            .For(AccessLevel.Works)
+            .WithName("export")
+            .WithTags("open data")
+            .WithSummary(
+                "A station, a water or everything as a Data Package: tables as CSV with a descriptor, stations as GeoJSON, dates to "
+                    + "come as iCalendar; it restores an instance."
+            )
+            .Produces<byte[]>(StatusCodes.Status200OK, "application/zip")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapPost("/api/import/package", ImportAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("import-package")
+            .WithTags("open data")
+            .WithSummary("Brings a package into an instance that holds nothing yet: all of it or nothing.")
+            .Accepts<byte[]>("application/octet-stream")
+            .Produces<PackageAnswer>();
     }
 
-    private static async Task<IResult> ExportAsync(string? water, string? station, HttpContext http, FieldBook book, PackageExport export, SeasonDesk season, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> ExportAsync(
+        string? water,
+        string? station,
+        HttpContext http,
+        FieldBook book,
+        PackageExport export,
+        SeasonDesk season,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var all = await book.Stations.AsNoTracking().ToListAsync(cancel);
-        var seen = all.Where(s => caller.May.Samples(s.Water) && (water is null || s.Water == water) && (station is null || s.Code == station)).Select(s => s.Code).ToHashSet();
+        var seen = all.Where(s =>
+                caller.May.Samples(s.Water) && (water is null || s.Water == water) && (station is null || s.Code == station)
+            )
+            .Select(s => s.Code)
+            .ToHashSet();
         var whole = water is null && station is null && caller.May.CoordinatesAll;
         if (seen.Count == 0 && !whole)
         {
@@ -38,8 +64,13 @@ internal static class PackageEndpoints
 
         // The archive is written as it is made; its format is written in small steps that cannot wait.
         http.Features.Get<IHttpBodyControlFeature>()!.AllowSynchronousIO = true;
-        var name = $"upper-still-{station ?? water ?? "everything"}-{clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.zip";
-        return Results.Stream(stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel, dates), "application/zip", name);
+        var name =
+            $"upper-still-{station ?? water ?? "everything"}-{clock.GetLocalNow().ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.zip";
+        return Results.Stream(
+            stream => export.WriteAsync(stream, $"Record of {station ?? water ?? "everything"}", seen, whole, cancel, dates),
+            "application/zip",
+            name
+        );
     }
 
     private static async Task<IResult> ImportAsync(HttpContext http, PackageImport import, Instance instance, CancellationToken cancel)
@@ -52,14 +83,36 @@ internal static class PackageEndpoints
         var part = Path.Combine(instance.DataFolder, $"package-{Guid.NewGuid():N}.part");
         try
         {
-            await using var file = new FileStream(part, FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 81920, FileOptions.Asynchronous);
+            await using var file = new FileStream(
+                part,
+                FileMode.CreateNew,
+                FileAccess.ReadWrite,
+                FileShare.None,
+                81920,
+                FileOptions.Asynchronous
+            );
             await http.Request.Body.CopyToAsync(file, cancel);
             file.Position = 0;
             return Results.Ok(await import.ReadAsync(file, cancel));
         }
         catch (PackageBrokenException e)
         {
-            return Results.Ok(new PackageAnswer(false, [Finding.Stop("package-broken", e.Message, "A part of the package is not what its descriptor says.", "Nothing was kept. Export it again.") with { NoWayRound = true }]));
+            return Results.Ok(
+                new PackageAnswer(
+                    false,
+                    [
+                        Finding.Stop(
+                            "package-broken",
+                            e.Message,
+                            "A part of the package is not what its descriptor says.",
+                            "Nothing was kept. Export it again."
+                        ) with
+                        {
+                            NoWayRound = true,
+                        },
+                    ]
+                )
+            );
         }
         finally
         {

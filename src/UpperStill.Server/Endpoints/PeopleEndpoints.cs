@@ -17,7 +17,15 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Active">False once they have left the group.</param>
 /// <param name="Joined">True once they have chosen a password.</param>
 /// <param name="SecondFactor">True where a code is asked for when they sign in.</param>
-public sealed record PersonInfo(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Active, bool Joined, bool SecondFactor);
+public sealed record PersonInfo(
+    Guid Id,
+    string Name,
+    string SignInName,
+    IReadOnlyList<Grant> Grants,
+    bool Active,
+    bool Joined,
+    bool SecondFactor
+);
 
 /// <summary>A person as a coordinator writes it.</summary>
 /// <param name="Name">The name beside readings.</param>
@@ -44,7 +52,15 @@ public sealed record WelcomeLink(string Path, DateTimeOffset? From = null);
 /// <param name="Name">The person’s name; null where it is nobody’s account.</param>
 /// <param name="By">Who did it, where that is somebody else.</param>
 /// <param name="Address">From which network address.</param>
-public sealed record AccountHappening(long Sequence, DateTimeOffset At, string What, string SignInName, string? Name, string? By, string Address);
+public sealed record AccountHappening(
+    long Sequence,
+    DateTimeOffset At,
+    string What,
+    string SignInName,
+    string? Name,
+    string? By,
+    string Address
+);
 
 /// <summary>The people of the group, for its coordinators.</summary>
 internal static class PeopleEndpoints
@@ -56,39 +72,108 @@ internal static class PeopleEndpoints
     internal static void MapPeople(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/people").WithTags("people").For(AccessLevel.CoordinatesAll);
-        group.MapGet("/", async (FieldBook book, CancellationToken cancel) =>
-                (await book.Users.AsNoTracking().ToListAsync(cancel)).OrderBy(p => p.Name, StringComparer.OrdinalIgnoreCase).Select(Info))
-            .WithName("people").WithSummary("Everyone of the group, with roles and waters.");
-        group.MapPost("/", (PersonChange given, Register register, CancellationToken cancel) => register.AddAsync(given, cancel))
-            .WithName("add-person").WithSummary("Adds a person, who then chooses a password by a link.").Produces<PersonInfo>().ProducesProblem(StatusCodes.Status400BadRequest);
-        group.MapPut("/{id:guid}", (Guid id, PersonChange given, Register register, CancellationToken cancel) => register.ChangeAsync(id, given, cancel))
-            .WithName("change-person").WithSummary("Changes a person’s name, roles or waters; at once, also where they are signed in.")
-            .Produces<PersonInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/{id:guid}/link", (Guid id, Register register, CancellationToken cancel) => register.LinkAsync(id, cancel))
-            .WithName("welcome-link").WithSummary("A one-time link by which the person chooses a password. Hand it over yourself. Where they have a password, it opens after a day, or when they say so.")
-            .Produces<WelcomeLink>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapDelete("/{id:guid}/sessions", (Guid id, Register register, CancellationToken cancel) => register.EndSessionsAsync(id, cancel))
-            .WithName("end-sessions-of").WithSummary("Ends every session of a person, as when a phone is lost; what waits on it stays there.").Produces<PersonInfo>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapDelete("/{id:guid}/second-factor", (Guid id, Register register, CancellationToken cancel) => register.EndSecondFactorAsync(id, cancel))
-            .WithName("end-second-factor-of").WithSummary("Takes a person’s second factor away, where app and recovery codes are lost; the password stays.").Produces<PersonInfo>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapGet("/events", async (FieldBook book, CancellationToken cancel) => await (
-                from happened in book.AccountEvents.AsNoTracking().OrderByDescending(e => e.Sequence).Take(MostEvents)
-                join person in book.Users on happened.Person equals person.Id into whose
-                from person in whose.DefaultIfEmpty()
-                orderby happened.Sequence descending
-                select new AccountHappening(happened.Sequence, happened.At, happened.What, happened.SignInName, person == null ? null : person.Name, happened.By, happened.Address)).ToListAsync(cancel))
-            .WithName("account-events").WithSummary("Sign-ins, refusals, links and roles, the newest first.");
-        group.MapGet("/names", (FieldBook book, CancellationToken cancel) => book.RecordNamesAsync(MostNames, cancel))
-            .WithName("record-names").WithSummary("Names under which visits were made that are nobody’s account, and those that are known to be somebody’s.");
-        group.MapPut("/names", (NameChange given, Register register, CancellationToken cancel) => register.NameAsync(given, cancel))
-            .WithName("name-person").WithSummary("Says whose a name in the record is. Nobody signs off what they read under another spelling; entries stay as they are.")
-            .Produces<IReadOnlyList<RecordName>>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("/", async (FieldBook book, CancellationToken cancel) =>
+                (await book.Users.AsNoTracking().ToListAsync(cancel)).OrderBy(p => p.Name, StringComparer.OrdinalIgnoreCase).Select(Info)
+            )
+            .WithName("people")
+            .WithSummary("Everyone of the group, with roles and waters.");
+        group
+            .MapPost("/", (PersonChange given, Register register, CancellationToken cancel) => register.AddAsync(given, cancel))
+            .WithName("add-person")
+            .WithSummary("Adds a person, who then chooses a password by a link.")
+            .Produces<PersonInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest);
+        group
+            .MapPut("/{id:guid}", (Guid id, PersonChange given, Register register, CancellationToken cancel) =>
+                register.ChangeAsync(id, given, cancel)
+            )
+            .WithName("change-person")
+            .WithSummary("Changes a person’s name, roles or waters; at once, also where they are signed in.")
+            .Produces<PersonInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/{id:guid}/link", (Guid id, Register register, CancellationToken cancel) => register.LinkAsync(id, cancel))
+            .WithName("welcome-link")
+            .WithSummary(
+                "A one-time link by which the person chooses a password. Hand it over yourself. Where they have a password, it "
+                    + "opens after a day, or when they say so."
+            )
+            .Produces<WelcomeLink>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapDelete("/{id:guid}/sessions", (Guid id, Register register, CancellationToken cancel) =>
+                register.EndSessionsAsync(id, cancel)
+            )
+            .WithName("end-sessions-of")
+            .WithSummary("Ends every session of a person, as when a phone is lost; what waits on it stays there.")
+            .Produces<PersonInfo>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapDelete("/{id:guid}/second-factor", (Guid id, Register register, CancellationToken cancel) =>
+                register.EndSecondFactorAsync(id, cancel)
+            )
+            .WithName("end-second-factor-of")
+            .WithSummary("Takes a person’s second factor away, where app and recovery codes are lost; the password stays.")
+            .Produces<PersonInfo>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapGet("/events", async (FieldBook book, CancellationToken cancel) =>
+                await (
+                    from happened in book.AccountEvents.AsNoTracking().OrderByDescending(e => e.Sequence).Take(MostEvents)
+                    join person in book.Users on happened.Person equals person.Id into whose
+                    from person in whose.DefaultIfEmpty()
+                    orderby happened.Sequence descending
+                    select new AccountHappening(
+                        happened.Sequence,
+                        happened.At,
+                        happened.What,
+                        happened.SignInName,
+                        person == null ? null : person.Name,
+                        happened.By,
+                        happened.Address
+                    )
+                ).ToListAsync(cancel)
+            )
+            .WithName("account-events")
+            .WithSummary("Sign-ins, refusals, links and roles, the newest first.");
+        group
+            .MapGet("/names", (FieldBook book, CancellationToken cancel) => book.RecordNamesAsync(MostNames, cancel))
+            .WithName("record-names")
+            .WithSummary("Names under which visits were made that are nobody’s account, and those that are known to be somebody’s.");
+        group
+            .MapPut("/names", (NameChange given, Register register, CancellationToken cancel) => register.NameAsync(given, cancel))
+            .WithName("name-person")
+            .WithSummary(
+                "Says whose a name in the record is. Nobody signs off what they read under another spelling; entries stay as they are."
+            )
+            .Produces<IReadOnlyList<RecordName>>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static PersonInfo Info(Person person) => new(person.Id, person.Name, person.UserName!, person.Grants, person.Active, person.PasswordHash is not null, person.TwoFactorEnabled);
+    private static PersonInfo Info(Person person) =>
+        new(
+            person.Id,
+            person.Name,
+            person.UserName!,
+            person.Grants,
+            person.Active,
+            person.PasswordHash is not null,
+            person.TwoFactorEnabled
+        );
 
     /// <summary>The work behind the addresses.</summary>
-    internal sealed class Register(FieldBook book, LogBook log, UserManager<Person> people, Accounts accounts, SecondFactor second, Caller caller, TimeProvider clock)
+    internal sealed class Register(
+        FieldBook book,
+        LogBook log,
+        UserManager<Person> people,
+        Accounts accounts,
+        SecondFactor second,
+        Caller caller,
+        TimeProvider clock
+    )
     {
         private static readonly TimeSpan ToldFirst = TimeSpan.FromDays(1);
 
@@ -99,7 +184,14 @@ internal static class PeopleEndpoints
                 return fault;
             }
 
-            var person = new Person { Id = Guid.CreateVersion7(), UserName = given.SignInName.Trim(), Name = given.Name.Trim(), Grants = given.Grants, Active = given.Active };
+            var person = new Person
+            {
+                Id = Guid.CreateVersion7(),
+                UserName = given.SignInName.Trim(),
+                Name = given.Name.Trim(),
+                Grants = given.Grants,
+                Active = given.Active,
+            };
             return await KeepAsync(person, null, await people.CreateAsync(person), cancel);
         }
 
@@ -123,15 +215,24 @@ internal static class PeopleEndpoints
                 book.KnownNames.Add(new KnownName { Name = called, Person = id });
             }
 
-            (person.Name, person.UserName, person.Grants, person.Active) = (given.Name.Trim(), given.SignInName.Trim(), given.Grants, given.Active);
+            (person.Name, person.UserName, person.Grants, person.Active) = (
+                given.Name.Trim(),
+                given.SignInName.Trim(),
+                given.Grants,
+                given.Active
+            );
             var kept = await KeepAsync(person, before, await people.UpdateAsync(person), cancel);
             if (called != person.Name)
             {
-                await log.AloneAsync(book, async () =>
-                {
-                    await book.ProjectNamesAsync([called, person.Name], cancel);
-                    return true;
-                }, cancel);
+                await log.AloneAsync(
+                    book,
+                    async () =>
+                    {
+                        await book.ProjectNamesAsync([called, person.Name], cancel);
+                        return true;
+                    },
+                    cancel
+                );
             }
 
             return kept;
@@ -149,26 +250,30 @@ internal static class PeopleEndpoints
                 return Unknown;
             }
 
-            await log.AloneAsync(book, async () =>
-            {
-                var known = await book.KnownNames.FirstOrDefaultAsync(n => n.Name == given.Name, cancel);
-                var before = known?.Person;
-                if (known is not null)
+            await log.AloneAsync(
+                book,
+                async () =>
                 {
-                    book.KnownNames.Remove(known);
+                    var known = await book.KnownNames.FirstOrDefaultAsync(n => n.Name == given.Name, cancel);
+                    var before = known?.Person;
+                    if (known is not null)
+                    {
+                        book.KnownNames.Remove(known);
+                        await book.SaveChangesAsync(cancel);
+                    }
+
+                    if (given.Person is { } whose)
+                    {
+                        book.KnownNames.Add(new KnownName { Name = given.Name, Person = whose });
+                    }
+
+                    book.Note(caller.Name, clock.GetUtcNow(), "name", given.Name, before?.ToString(), given.Person?.ToString());
                     await book.SaveChangesAsync(cancel);
-                }
-
-                if (given.Person is { } whose)
-                {
-                    book.KnownNames.Add(new KnownName { Name = given.Name, Person = whose });
-                }
-
-                book.Note(caller.Name, clock.GetUtcNow(), "name", given.Name, before?.ToString(), given.Person?.ToString());
-                await book.SaveChangesAsync(cancel);
-                await book.ProjectNamesAsync([given.Name], cancel);
-                return true;
-            }, cancel);
+                    await book.ProjectNamesAsync([given.Name], cancel);
+                    return true;
+                },
+                cancel
+            );
             return Results.Ok(await book.RecordNamesAsync(MostNames, cancel));
         }
 
@@ -183,7 +288,12 @@ internal static class PeopleEndpoints
             person.LinkBy = person.PasswordHash is null ? null : caller.Name;
             await people.UpdateAsync(person);
             await accounts.NoteAsync(AccountEvents.LinkMade, person.UserName!, id, caller.Name, cancel);
-            return Results.Ok(new WelcomeLink($"/welcome#person={id}&token={Uri.EscapeDataString(await people.GeneratePasswordResetTokenAsync(person))}", person.LinkFrom));
+            return Results.Ok(
+                new WelcomeLink(
+                    $"/welcome#person={id}&token={Uri.EscapeDataString(await people.GeneratePasswordResetTokenAsync(person))}",
+                    person.LinkFrom
+                )
+            );
         }
 
         internal async Task<IResult> EndSessionsAsync(Guid id, CancellationToken cancel)
@@ -211,11 +321,14 @@ internal static class PeopleEndpoints
             return Results.Ok(Info(person));
         }
 
-        private static IResult Unknown { get; } = Results.Problem("See GET /api/people.", statusCode: StatusCodes.Status404NotFound, title: "No such person in this group.");
+        private static IResult Unknown { get; } =
+            Results.Problem("See GET /api/people.", statusCode: StatusCodes.Status404NotFound, title: "No such person in this group.");
 
-        private static IResult Fault(string title, string detail) => Results.Problem(detail + " Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);
+        private static IResult Fault(string title, string detail) =>
+            Results.Problem(detail + " Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: title);
 
-        private static string Words(Person person) => $"{person.Name} ({person.UserName}) {person.GrantsJson}{(person.Active ? string.Empty : " left")}";
+        private static string Words(Person person) =>
+            $"{person.Name} ({person.UserName}) {person.GrantsJson}{(person.Active ? string.Empty : " left")}";
 
         private async Task<IResult> KeepAsync(Person person, string? before, IdentityResult result, CancellationToken cancel)
         {
@@ -247,8 +360,15 @@ internal static class PeopleEndpoints
                 return null;
             }
 
-            var others = (await book.Users.AsNoTracking().Where(p => p.Active && p.Id != id).ToListAsync(cancel)).Any(p => p.Permissions.CoordinatesAll);
-            return others ? null : Fault("Nobody would be left who coordinates the whole group.", "Nobody could add people or change programmes any more. Give another person that role first.");
+            var others = (await book.Users.AsNoTracking().Where(p => p.Active && p.Id != id).ToListAsync(cancel)).Any(p =>
+                p.Permissions.CoordinatesAll
+            );
+            return others
+                ? null
+                : Fault(
+                    "Nobody would be left who coordinates the whole group.",
+                    "Nobody could add people or change programmes any more. Give another person that role first."
+                );
         }
     }
 }

@@ -15,17 +15,44 @@ internal static class PhotoEndpoints
 {
     private const long MostOfAWater = 100 * 1024 * 1024;
 
-    private static readonly (string Type, byte[] Begin)[] Kinds = [("image/jpeg", [0xFF, 0xD8, 0xFF]), ("image/png", [0x89, 0x50, 0x4E, 0x47])];
+    private static readonly (string Type, byte[] Begin)[] Kinds =
+    [
+        ("image/jpeg", [0xFF, 0xD8, 0xFF]),
+        ("image/png", [0x89, 0x50, 0x4E, 0x47]),
+    ];
 
     internal static void MapPhotos(this IEndpointRouteBuilder app)
     {
-        app.MapPost("/api/waters/{water}/photos", KeepAsync).For(AccessLevel.Works).WithName("keep-photo").WithTags("photos").WithSummary("Keeps a photograph of a water: JPEG or PNG, at most 1 MB, without the position and words that the camera wrote into it.")
-            .Accepts<byte[]>("image/jpeg", "image/png").Produces<PhotoKept>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict);
-        app.MapGet("/api/photos/{id:guid}", ShowAsync).For(AccessLevel.SignedIn).WithName("photo").WithTags("photos").WithSummary("A photograph, for who sees its water.")
-            .Produces<byte[]>(StatusCodes.Status200OK, "image/jpeg").ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapPost("/api/waters/{water}/photos", KeepAsync)
+            .For(AccessLevel.Works)
+            .WithName("keep-photo")
+            .WithTags("photos")
+            .WithSummary(
+                "Keeps a photograph of a water: JPEG or PNG, at most 1 MB, without the position and words that the camera wrote into it."
+            )
+            .Accepts<byte[]>("image/jpeg", "image/png")
+            .Produces<PhotoKept>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        app.MapGet("/api/photos/{id:guid}", ShowAsync)
+            .For(AccessLevel.SignedIn)
+            .WithName("photo")
+            .WithTags("photos")
+            .WithSummary("A photograph, for who sees its water.")
+            .Produces<byte[]>(StatusCodes.Status200OK, "image/jpeg")
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static async Task<IResult> KeepAsync(string water, HttpRequest request, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> KeepAsync(
+        string water,
+        HttpRequest request,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (!caller.May.Sees(water) || !await book.Waters.AnyAsync(w => w.Code == water, cancel))
         {
@@ -45,17 +72,31 @@ internal static class PhotoEndpoints
         var kind = Kinds.FirstOrDefault(k => bytes.AsSpan().StartsWith(k.Begin));
         if (kind.Type is null || PhotoMetadata.Without(bytes) is not { } plain)
         {
-            return Results.Problem("Others could not look at it. Bring a JPEG or PNG file.", statusCode: StatusCodes.Status400BadRequest, title: "This is not a photograph.");
+            return Results.Problem(
+                "Others could not look at it. Bring a JPEG or PNG file.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "This is not a photograph."
+            );
         }
 
         if (await book.Photos.Where(p => p.Water == water).SumAsync(p => (long)p.Bytes.Length, cancel) + plain.Length > MostOfAWater)
         {
             return Results.Problem(
-                "Backups and packages carry every photograph. Nothing was kept; bring a smaller one, or ask who runs this instance.", statusCode: StatusCodes.Status409Conflict,
-                title: $"This water has {MostOfAWater / (1024 * 1024)} MB of photographs already.");
+                "Backups and packages carry every photograph. Nothing was kept; bring a smaller one, or ask who runs this instance.",
+                statusCode: StatusCodes.Status409Conflict,
+                title: $"This water has {MostOfAWater / (1024 * 1024)} MB of photographs already."
+            );
         }
 
-        var photo = new PhotoRow { Id = Guid.CreateVersion7(), Water = water, ContentType = kind.Type, Bytes = plain, By = caller.Name, At = clock.GetUtcNow() };
+        var photo = new PhotoRow
+        {
+            Id = Guid.CreateVersion7(),
+            Water = water,
+            ContentType = kind.Type,
+            Bytes = plain,
+            By = caller.Name,
+            At = clock.GetUtcNow(),
+        };
         book.Photos.Add(photo);
         await book.SaveChangesAsync(cancel);
         return Results.Ok(new PhotoKept(photo.Id));
@@ -65,7 +106,11 @@ internal static class PhotoEndpoints
     {
         if (await book.Photos.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id, cancel) is not { } photo || !caller.May.Sees(photo.Water))
         {
-            return Results.Problem("It is not here, or of a water that you do not see.", statusCode: StatusCodes.Status404NotFound, title: "No such photograph.");
+            return Results.Problem(
+                "It is not here, or of a water that you do not see.",
+                statusCode: StatusCodes.Status404NotFound,
+                title: "No such photograph."
+            );
         }
 
         response.Headers.CacheControl = "private, max-age=31536000, immutable";

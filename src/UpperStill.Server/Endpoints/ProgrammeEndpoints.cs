@@ -31,14 +31,23 @@ public sealed record ProgrammeGiven(Programme Programme, bool Keep);
 /// <param name="Findings">Nothing is kept where one is a stop.</param>
 /// <param name="Breaks">Methods that differ from the version before so that a series breaks.</param>
 /// <param name="Stations">The stations whose series would break.</param>
-public sealed record ProgrammeAnswer(bool Kept, int Version, IReadOnlyList<FieldFinding> Findings, IReadOnlyList<string> Breaks, IReadOnlyList<string> Stations);
+public sealed record ProgrammeAnswer(
+    bool Kept,
+    int Version,
+    IReadOnlyList<FieldFinding> Findings,
+    IReadOnlyList<string> Breaks,
+    IReadOnlyList<string> Stations
+);
 
 /// <summary>What a programme may choose.</summary>
 /// <param name="Methods">Ways of doing a step.</param>
 /// <param name="Thresholds">Numbers.</param>
 /// <param name="Samples">Sorts of samples.</param>
 public sealed record MethodList(
-    [property: JsonPropertyName("schools")] IReadOnlyList<Method> Methods, [property: JsonPropertyName("limits")] IReadOnlyList<Threshold> Thresholds, IReadOnlyList<SampleType> Samples);
+    [property: JsonPropertyName("schools")] IReadOnlyList<Method> Methods,
+    [property: JsonPropertyName("limits")] IReadOnlyList<Threshold> Thresholds,
+    IReadOnlyList<SampleType> Samples
+);
 
 /// <summary>Programmes and their versions.</summary>
 internal static class ProgrammeEndpoints
@@ -46,31 +55,79 @@ internal static class ProgrammeEndpoints
     internal static void MapProgrammes(this IEndpointRouteBuilder app)
     {
         var group = app.MapGroup("/api/programmes").WithTags("programmes");
-        group.MapGet("/", ListAsync).For(AccessLevel.SignedIn).WithName("programmes").WithSummary("The newest version of every programme, with those of its stations that you see.");
+        group
+            .MapGet("/", ListAsync)
+            .For(AccessLevel.SignedIn)
+            .WithName("programmes")
+            .WithSummary("The newest version of every programme, with those of its stations that you see.");
         group.MapGet("/presets", () => Presets.All).For(AccessLevel.SignedIn).WithName("presets").WithSummary("Programmes to begin from.");
-        group.MapGet("/schools", () => new MethodList(VisitParts.Options.Methods, VisitParts.Options.Thresholds, SampleTypes.All)).For(AccessLevel.SignedIn).WithName("schools").WithSummary("Every method and limit that a programme may choose, explained.");
-        group.MapGet("/schema", () => CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }))
-            .For(AccessLevel.Anyone).WithName("programme-schema").WithSummary("The JSON schema of a programme’s file.").Produces<JsonNode>();
-        group.MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
-                await book.ProgrammeAsync(code, version, cancel) is { } programme ? Results.Ok(programme) : Unknown(code))
-            .For(AccessLevel.SignedIn).WithName("programme").WithSummary("One version of a programme: also the file to hand to another group.")
-            .Produces<Programme>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/", AddAsync).For(AccessLevel.CoordinatesAll).WithName("add-programme").WithSummary("Keeps a new programme; its code comes from its name.").Produces<ProgrammeAnswer>();
-        group.MapPut("/{code}", ChangeAsync).For(AccessLevel.CoordinatesAll).WithName("change-programme").WithSummary("Keeps a programme as a new version, or says what that would break.")
-            .Produces<ProgrammeAnswer>().ProducesProblem(StatusCodes.Status404NotFound);
-        group.MapPost("/read", ReadAsync).For(AccessLevel.CoordinatesAll).WithName("read-programme")
+        group
+            .MapGet("/schools", () => new MethodList(VisitParts.Options.Methods, VisitParts.Options.Thresholds, SampleTypes.All))
+            .For(AccessLevel.SignedIn)
+            .WithName("schools")
+            .WithSummary("Every method and limit that a programme may choose, explained.");
+        group
+            .MapGet("/schema", () =>
+                CoreJson.Default.Programme.GetJsonSchemaAsNode(new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true })
+            )
+            .For(AccessLevel.Anyone)
+            .WithName("programme-schema")
+            .WithSummary("The JSON schema of a programme’s file.")
+            .Produces<JsonNode>();
+        group
+            .MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
+                await book.ProgrammeAsync(code, version, cancel) is { } programme ? Results.Ok(programme) : Unknown(code)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("programme")
+            .WithSummary("One version of a programme: also the file to hand to another group.")
+            .Produces<Programme>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/", AddAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("add-programme")
+            .WithSummary("Keeps a new programme; its code comes from its name.")
+            .Produces<ProgrammeAnswer>();
+        group
+            .MapPut("/{code}", ChangeAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("change-programme")
+            .WithSummary("Keeps a programme as a new version, or says what that would break.")
+            .Produces<ProgrammeAnswer>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group
+            .MapPost("/read", ReadAsync)
+            .For(AccessLevel.CoordinatesAll)
+            .WithName("read-programme")
             .WithSummary("Reads a programme’s file; nothing is kept. A broken one is refused with the line and the reason.")
-            .Accepts<Programme>("application/json").Produces<Programme>().ProducesProblem(StatusCodes.Status400BadRequest);
+            .Accepts<Programme>("application/json")
+            .Produces<Programme>()
+            .ProducesProblem(StatusCodes.Status400BadRequest);
     }
 
     private static async Task<IReadOnlyList<ProgrammeInfo>> ListAsync(FieldBook book, Caller caller, CancellationToken cancel)
     {
         var stations = (await book.StationsAsync(caller.May, cancel)).ToLookup(s => s.Programme, s => s.Code);
-        return [.. (await book.Programmes.AsNoTracking().ToListAsync(cancel)).GroupBy(p => p.Code, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => new ProgrammeInfo(JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!, [.. stations[g.Key]]))];
+        return
+        [
+            .. (await book.Programmes.AsNoTracking().ToListAsync(cancel))
+                .GroupBy(p => p.Code, StringComparer.Ordinal)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => new ProgrammeInfo(
+                    JsonSerializer.Deserialize(g.MaxBy(p => p.Version)!.Definition, CoreJson.Default.Programme)!,
+                    [.. stations[g.Key]]
+                )),
+        ];
     }
 
-    private static async Task<IResult> AddAsync(Programme given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> AddAsync(
+        Programme given,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var programme = given with { Code = Codes.From(given.Name) is { Length: > 0 } code ? code : given.Code };
         if (await book.ProgrammeAsync(programme.Code, null, cancel) is not { } twin)
@@ -78,21 +135,51 @@ internal static class ProgrammeEndpoints
             return await KeepAsync(new ProgrammeGiven(programme, true), null, book, caller, clock, cancel);
         }
 
-        var used = Finding.Stop("name-used", $"There is a programme called {twin.Name} already.", "The stations that follow it would follow this one from then on.", "Change that one, or give this another name.").At("name");
+        var used = Finding
+            .Stop(
+                "name-used",
+                $"There is a programme called {twin.Name} already.",
+                "The stations that follow it would follow this one from then on.",
+                "Change that one, or give this another name."
+            )
+            .At("name");
         return Results.Ok(new ProgrammeAnswer(false, 1, [used], [], []));
     }
 
-    private static async Task<IResult> ChangeAsync(string code, int version, ProgrammeGiven given, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
+    private static async Task<IResult> ChangeAsync(
+        string code,
+        int version,
+        ProgrammeGiven given,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
         await book.ProgrammeAsync(code, null, cancel) is { } before
-            ? await Stale.AnswerAsync(book, "programme", code, version, before.Version, cancel) ?? await KeepAsync(given with { Programme = given.Programme with { Code = code } }, before, book, caller, clock, cancel)
+            ? await Stale.AnswerAsync(book, "programme", code, version, before.Version, cancel)
+                ?? await KeepAsync(given with { Programme = given.Programme with { Code = code } }, before, book, caller, clock, cancel)
             : Unknown(code);
 
-    private static async Task<IResult> KeepAsync(ProgrammeGiven given, Programme? before, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> KeepAsync(
+        ProgrammeGiven given,
+        Programme? before,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         var programme = given.Programme with { Version = (before?.Version ?? 0) + 1 };
         var findings = ProgrammeCheck.Findings(programme, VisitParts.Options);
         var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme, VisitParts.Options);
-        var stations = breaks.Count == 0 ? [] : await book.Stations.Where(s => s.Programme == programme.Code).OrderBy(s => s.Ordinal).Select(s => s.Code).ToListAsync(cancel);
+        var stations =
+            breaks.Count == 0
+                ? []
+                : await book
+                    .Stations.Where(s => s.Programme == programme.Code)
+                    .OrderBy(s => s.Ordinal)
+                    .Select(s => s.Code)
+                    .ToListAsync(cancel);
         if (!given.Keep || !findings.MaySave())
         {
             return Results.Ok(new ProgrammeAnswer(false, programme.Version, findings, breaks, stations));
@@ -100,8 +187,22 @@ internal static class ProgrammeEndpoints
 
         // A version stays as it is for ever: visits name it.
         var after = JsonSerializer.Serialize(programme, CoreJson.Default.Programme);
-        book.Programmes.Add(new ProgrammeRow { Code = programme.Code, Version = programme.Version, Definition = after });
-        book.Note(caller.Name, clock.GetUtcNow(), "programme", programme.Code, before is null ? null : JsonSerializer.Serialize(before, CoreJson.Default.Programme), after);
+        book.Programmes.Add(
+            new ProgrammeRow
+            {
+                Code = programme.Code,
+                Version = programme.Version,
+                Definition = after,
+            }
+        );
+        book.Note(
+            caller.Name,
+            clock.GetUtcNow(),
+            "programme",
+            programme.Code,
+            before is null ? null : JsonSerializer.Serialize(before, CoreJson.Default.Programme),
+            after
+        );
         await book.SaveChangesAsync(cancel);
         return Results.Ok(new ProgrammeAnswer(true, programme.Version, findings, breaks, stations));
     }
@@ -110,7 +211,9 @@ internal static class ProgrammeEndpoints
     {
         try
         {
-            return await JsonSerializer.DeserializeAsync(request.Body, CoreJson.Default.Programme, cancel) is { } programme ? Results.Ok(programme) : Broken("It is empty.", null);
+            return await JsonSerializer.DeserializeAsync(request.Body, CoreJson.Default.Programme, cancel) is { } programme
+                ? Results.Ok(programme)
+                : Broken("It is empty.", null);
         }
         catch (JsonException e)
         {
@@ -118,9 +221,13 @@ internal static class ProgrammeEndpoints
         }
     }
 
-    private static IResult Broken(string why, long? line) => Results.Problem(
-        $"{why} See GET /api/programmes/schema.", statusCode: StatusCodes.Status400BadRequest,
-        title: line is { } number ? $"The file is not a programme: line {number + 1}." : "The file is not a programme.");
+    private static IResult Broken(string why, long? line) =>
+        Results.Problem(
+            $"{why} See GET /api/programmes/schema.",
+            statusCode: StatusCodes.Status400BadRequest,
+            title: line is { } number ? $"The file is not a programme: line {number + 1}." : "The file is not a programme."
+        );
 
-    private static IResult Unknown(string code) => Results.Problem("See GET /api/programmes.", statusCode: StatusCodes.Status404NotFound, title: $"No such version of “{code}”.");
+    private static IResult Unknown(string code) =>
+        Results.Problem("See GET /api/programmes.", statusCode: StatusCodes.Status404NotFound, title: $"No such version of “{code}”.");
 }

@@ -17,7 +17,14 @@ internal static class RawBody
             limit.MaxRequestBodySize = most;
         }
 
-        var file = new FileStream(Path.Combine(Path.GetTempPath(), $"upper-still-{Guid.NewGuid():N}"), FileMode.CreateNew, FileAccess.ReadWrite, FileShare.None, 81920, FileOptions.DeleteOnClose | FileOptions.Asynchronous);
+        var file = new FileStream(
+            Path.Combine(Path.GetTempPath(), $"upper-still-{Guid.NewGuid():N}"),
+            FileMode.CreateNew,
+            FileAccess.ReadWrite,
+            FileShare.None,
+            81920,
+            FileOptions.DeleteOnClose | FileOptions.Asynchronous
+        );
         await http.Request.Body.CopyToAsync(file, cancel);
         file.Position = 0;
         return file;

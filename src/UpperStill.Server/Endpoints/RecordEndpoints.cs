@@ -23,7 +23,15 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="ThermoclineM">Depth of the thermocline, m.</param>
 /// <param name="Words">The profile in one sentence.</param>
 /// <param name="ClarityM">Clarity of the visit, m.</param>
-public sealed record RecordProfile(Guid Visit, DateOnly Day, bool SignedOff, IReadOnlyList<EarlierLevel> Levels, double? ThermoclineM, string Words, decimal? ClarityM);
+public sealed record RecordProfile(
+    Guid Visit,
+    DateOnly Day,
+    bool SignedOff,
+    IReadOnlyList<EarlierLevel> Levels,
+    double? ThermoclineM,
+    string Words,
+    decimal? ClarityM
+);
 
 /// <summary>A change of method to be joined, or the join taken back.</summary>
 /// <param name="Subject">What the series is of.</param>
@@ -37,28 +45,92 @@ internal static class RecordEndpoints
     internal static void MapRecord(this IEndpointRouteBuilder app)
     {
         var stations = app.MapGroup("/api/stations/{code}").WithTags("record");
-        stations.MapGet("/profiles", ProfilesAsync).For(AccessLevel.SignedIn).WithName("station-profiles").WithSummary("The profiles of a station in one year, oldest first.")
-            .Produces<IReadOnlyList<RecordProfile>>().ProducesProblem(StatusCodes.Status404NotFound);
-        stations.MapGet("/oxygen", OxygenAsync).For(AccessLevel.SignedIn).WithName("station-oxygen").WithSummary("Oxygen of a station, visit by visit, oldest first.")
-            .Produces<IReadOnlyList<OxygenVisit>>().ProducesProblem(StatusCodes.Status404NotFound);
-        stations.MapPost("/joins", JoinAsync).For(AccessLevel.Works).WithName("join-series").WithSummary("Joins a series across a change of method, or takes the join back.")
-            .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status403Forbidden).ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/waters/{code}/answers", async (string code, RecordDesk desk, Caller caller, CancellationToken cancel) => caller.May.Sees(code) ? Results.Ok(await desk.AnswersAsync(code, cancel)) : WaterEndpoints.Unknown(code))
-            .For(AccessLevel.SignedIn).WithName("water-answers").WithTags("record").WithSummary("Is it changing, how sure is that, what would it take: each series of each station of a water.")
-            .Produces<IReadOnlyList<StationAnswer>>().ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/waters/{code}/report", async (string code, int? year, string? reader, RecordDesk desk, Caller caller, TimeProvider clock, CancellationToken cancel) =>
-                caller.May.Sees(code) && await desk.ReportAsync(code, year ?? clock.GetLocalNow().Year, Named(reader, ReaderUnit.AsRead), cancel) is { } report ? Results.Ok(report) : WaterEndpoints.Unknown(code))
-            .For(AccessLevel.SignedIn).WithName("water-report").WithTags("record").WithSummary("The annual report on a water, in plain words, with what its pictures are drawn from.")
-            .Produces<WaterReport>().ProducesProblem(StatusCodes.Status404NotFound);
-        app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) => await desk.RegionAsync(Measured(subject), cancel))
-            .For(AccessLevel.SignedIn).WithName("region").WithTags("record").WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
-        app.MapGet("/api/record/stations", async (string? subject, int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.BesideAsync(Measured(subject), year, Named(reader, ReaderUnit.AsRead), cancel))
-            .For(AccessLevel.SignedIn).WithName("stations-beside").WithTags("record").WithSummary("Stations that the caller may see, side by side: one subject, one year beside those before it.");
-        app.MapGet("/api/record/summary", async (int? year, string? reader, RecordDesk desk, CancellationToken cancel) => await desk.SummaryAsync(year, Named(reader, ReaderUnit.AsRead), cancel))
-            .For(AccessLevel.SignedIn).WithName("record-summary").WithTags("record").WithSummary("The coordinator's summary of a year across waters: what was done, what changes, what waits.");
+        stations
+            .MapGet("/profiles", ProfilesAsync)
+            .For(AccessLevel.SignedIn)
+            .WithName("station-profiles")
+            .WithSummary("The profiles of a station in one year, oldest first.")
+            .Produces<IReadOnlyList<RecordProfile>>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        stations
+            .MapGet("/oxygen", OxygenAsync)
+            .For(AccessLevel.SignedIn)
+            .WithName("station-oxygen")
+            .WithSummary("Oxygen of a station, visit by visit, oldest first.")
+            .Produces<IReadOnlyList<OxygenVisit>>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        stations
+            .MapPost("/joins", JoinAsync)
+            .For(AccessLevel.Works)
+            .WithName("join-series")
+            .WithSummary("Joins a series across a change of method, or takes the join back.")
+            .Produces(StatusCodes.Status204NoContent)
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/waters/{code}/answers", async (string code, RecordDesk desk, Caller caller, CancellationToken cancel) =>
+                caller.May.Sees(code) ? Results.Ok(await desk.AnswersAsync(code, cancel)) : WaterEndpoints.Unknown(code)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("water-answers")
+            .WithTags("record")
+            .WithSummary("Is it changing, how sure is that, what would it take: each series of each station of a water.")
+            .Produces<IReadOnlyList<StationAnswer>>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet(
+                "/api/waters/{code}/report",
+                async (
+                    string code,
+                    int? year,
+                    string? reader,
+                    RecordDesk desk,
+                    Caller caller,
+                    TimeProvider clock,
+                    CancellationToken cancel
+                ) =>
+                    caller.May.Sees(code)
+                    && await desk.ReportAsync(code, year ?? clock.GetLocalNow().Year, Named(reader, ReaderUnit.AsRead), cancel)
+                        is { } report
+                        ? Results.Ok(report)
+                        : WaterEndpoints.Unknown(code)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("water-report")
+            .WithTags("record")
+            .WithSummary("The annual report on a water, in plain words, with what its pictures are drawn from.")
+            .Produces<WaterReport>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        app.MapGet("/api/record/region", async (string? subject, RecordDesk desk, CancellationToken cancel) =>
+                await desk.RegionAsync(Measured(subject), cancel)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("region")
+            .WithTags("record")
+            .WithSummary("One subject over all stations that the caller may see: how many rise, how many fall, and all together.");
+        app.MapGet("/api/record/stations", async (string? subject, int? year, string? reader, RecordDesk desk, CancellationToken cancel) =>
+                await desk.BesideAsync(Measured(subject), year, Named(reader, ReaderUnit.AsRead), cancel)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("stations-beside")
+            .WithTags("record")
+            .WithSummary("Stations that the caller may see, side by side: one subject, one year beside those before it.");
+        app.MapGet("/api/record/summary", async (int? year, string? reader, RecordDesk desk, CancellationToken cancel) =>
+                await desk.SummaryAsync(year, Named(reader, ReaderUnit.AsRead), cancel)
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("record-summary")
+            .WithTags("record")
+            .WithSummary("The coordinator's summary of a year across waters: what was done, what changes, what waits.");
     }
 
-    private static async Task<IResult> ProfilesAsync(string code, int? year, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> ProfilesAsync(
+        string code,
+        int? year,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
         if (!await SeesAsync(code, book, caller, cancel))
         {
@@ -66,29 +138,73 @@ internal static class RecordEndpoints
         }
 
         var (from, until) = (new DateOnly(year ?? clock.GetLocalNow().Year, 1, 1), new DateOnly(year ?? clock.GetLocalNow().Year, 12, 31));
-        var levels = (await book.Levels.AsNoTracking().Where(l => l.Station == code && l.Day >= from && l.Day <= until).ToListAsync(cancel)).ToLookup(l => l.Visit);
-        var profiles = (await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Day >= from && p.Day <= until).ToListAsync(cancel)).ToDictionary(p => p.Visit);
-        var visits = await book.Visits.AsNoTracking().Where(v => v.Station == code && v.Day >= from && v.Day <= until).OrderBy(v => v.StartedAt).Select(v => new { v.Visit, v.Day, v.FieldSigned }).ToListAsync(cancel);
-        var clarities = await book.Readings.AsNoTracking().Clarity().Where(c => c.Station == code && c.Day >= from && c.Day <= until && c.Censored == Censoring.None).ToDictionaryAsync(c => c.Visit, c => c.Value, cancel);
-        return Results.Ok(visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => Profile(v.Visit, v.Day, v.FieldSigned)).ToList());
+        var levels = (
+            await book.Levels.AsNoTracking().Where(l => l.Station == code && l.Day >= from && l.Day <= until).ToListAsync(cancel)
+        ).ToLookup(l => l.Visit);
+        var profiles = (
+            await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Day >= from && p.Day <= until).ToListAsync(cancel)
+        ).ToDictionary(p => p.Visit);
+        var visits = await book
+            .Visits.AsNoTracking()
+            .Where(v => v.Station == code && v.Day >= from && v.Day <= until)
+            .OrderBy(v => v.StartedAt)
+            .Select(v => new
+            {
+                v.Visit,
+                v.Day,
+                v.FieldSigned,
+            })
+            .ToListAsync(cancel);
+        var clarities = await book
+            .Readings.AsNoTracking()
+            .Clarity()
+            .Where(c => c.Station == code && c.Day >= from && c.Day <= until && c.Censored == Censoring.None)
+            .ToDictionaryAsync(c => c.Visit, c => c.Value, cancel);
+        return Results.Ok(
+            visits.Where(v => levels.Contains(v.Visit)).OrderBy(v => v.Day).Select(v => Profile(v.Visit, v.Day, v.FieldSigned)).ToList()
+        );
 
         RecordProfile Profile(Guid visit, DateOnly day, bool signed)
         {
             var numbers = profiles.GetValueOrDefault(visit);
             return new RecordProfile(
-                visit, day, signed, [.. levels[visit].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))], numbers?.ThermoclineM,
-                numbers is null ? "One level only." : ProfileWords.Of(numbers.ThermoclineM, numbers.HypoxicM, numbers.AnoxicM), clarities.TryGetValue(visit, out var m) ? m : null);
+                visit,
+                day,
+                signed,
+                [
+                    .. levels[visit]
+                        .OrderBy(l => l.Ordinal)
+                        .Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL)),
+                ],
+                numbers?.ThermoclineM,
+                numbers is null ? "One level only." : ProfileWords.Of(numbers.ThermoclineM, numbers.HypoxicM, numbers.AnoxicM),
+                clarities.TryGetValue(visit, out var m) ? m : null
+            );
         }
     }
 
-    private static async Task<IResult> OxygenAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) => !await SeesAsync(code, book, caller, cancel)
-        ? StationEndpoints.Unknown(code)
-        : Results.Ok((await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Usable).OrderBy(p => p.Day).ToListAsync(cancel))
-            .Select(p => p.Oxygen()).ToList());
+    private static async Task<IResult> OxygenAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) =>
+        !await SeesAsync(code, book, caller, cancel)
+            ? StationEndpoints.Unknown(code)
+            : Results.Ok(
+                (await book.Profiles.AsNoTracking().Where(p => p.Station == code && p.Usable).OrderBy(p => p.Day).ToListAsync(cancel))
+                    .Select(p => p.Oxygen())
+                    .ToList()
+            );
 
-    private static async Task<IResult> JoinAsync(string code, SeriesJoin join, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel)
+    private static async Task<IResult> JoinAsync(
+        string code,
+        SeriesJoin join,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
     {
-        if (await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is not { } water || !caller.May.Sees(water))
+        if (
+            await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is not { } water
+            || !caller.May.Sees(water)
+        )
         {
             return StationEndpoints.Unknown(code);
         }
@@ -106,11 +222,22 @@ internal static class RecordEndpoints
         var (subject, row) = (join.Subject.ToString(), await book.SeriesJoins.FindAsync([code, join.Subject.ToString(), join.Day], cancel));
         if (join.Why is not null && string.IsNullOrWhiteSpace(join.Why))
         {
-            return Results.Problem("Say why the two methods may be taken as one; it is printed with the trend.", statusCode: StatusCodes.Status400BadRequest, title: "No reason was given.");
+            return Results.Problem(
+                "Say why the two methods may be taken as one; it is printed with the trend.",
+                statusCode: StatusCodes.Status400BadRequest,
+                title: "No reason was given."
+            );
         }
 
         var after = join.Why is null ? null : $"{subject} across {join.Day:O}: {join.Why}";
-        book.Note(caller.Name, clock.GetUtcNow(), "series-join", code, row is null ? null : $"{subject} across {join.Day:O}: {row.Why}", after);
+        book.Note(
+            caller.Name,
+            clock.GetUtcNow(),
+            "series-join",
+            code,
+            row is null ? null : $"{subject} across {join.Day:O}: {row.Why}",
+            after
+        );
         if (row is not null)
         {
             book.SeriesJoins.Remove(row);
@@ -123,15 +250,26 @@ internal static class RecordEndpoints
                 await book.SaveChangesAsync(cancel);
             }
 
-            book.SeriesJoins.Add(new SeriesJoinRow { Station = code, Subject = subject, Day = join.Day, Why = why.Trim(), By = caller.Name });
+            book.SeriesJoins.Add(
+                new SeriesJoinRow
+                {
+                    Station = code,
+                    Subject = subject,
+                    Day = join.Day,
+                    Why = why.Trim(),
+                    By = caller.Name,
+                }
+            );
         }
 
         await book.SaveChangesAsync(cancel);
         return Results.NoContent();
     }
 
-    private static Parameter Measured(string? code) => code is null ? Parameter.Clarity
-        : Subjects.Measured.Contains(new Parameter(code)) ? new Parameter(code) : throw new UnknownChoiceException(code, [.. Subjects.Measured.Select(p => p.Code)]);
+    private static Parameter Measured(string? code) =>
+        code is null ? Parameter.Clarity
+        : Subjects.Measured.Contains(new Parameter(code)) ? new Parameter(code)
+        : throw new UnknownChoiceException(code, [.. Subjects.Measured.Select(p => p.Code)]);
 
     // A choice by the name it has in JSON.
     private static T Named<T>(string? name, T usual)
@@ -154,5 +292,6 @@ internal static class RecordEndpoints
     }
 
     private static async Task<bool> SeesAsync(string code, FieldBook book, Caller caller, CancellationToken cancel) =>
-        await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is { } water && caller.May.Sees(water);
+        await book.Stations.AsNoTracking().Where(s => s.Code == code).Select(s => s.Water).FirstOrDefaultAsync(cancel) is { } water
+        && caller.May.Sees(water);
 }

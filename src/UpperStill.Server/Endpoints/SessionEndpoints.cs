@@ -21,8 +21,20 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="CoordinatesAll">True for coordinators of the whole group.</param>
 /// <param name="Reports">True for laboratories and coordinators: they take samples in and report results.</param>
 /// <param name="Link">A link by which their password can be set anew; null where there is none.</param>
-/// <param name="SecondFactorDue">True where they coordinate and a password alone opens their account; not in the demo, whose passwords everybody knows.</param>
-public sealed record SessionPerson(Guid Id, string Name, string SignInName, IReadOnlyList<Grant> Grants, bool Works, bool Coordinates, bool CoordinatesAll, bool Reports, LinkNotice? Link = null, bool SecondFactorDue = false);
+/// <param name="SecondFactorDue">True where they coordinate and a password alone opens their account; not in the demo, whose passwords
+/// everybody knows.</param>
+public sealed record SessionPerson(
+    Guid Id,
+    string Name,
+    string SignInName,
+    IReadOnlyList<Grant> Grants,
+    bool Works,
+    bool Coordinates,
+    bool CoordinatesAll,
+    bool Reports,
+    LinkNotice? Link = null,
+    bool SecondFactorDue = false
+);
 
 /// <summary>Somebody made a link by which the password of an account can be set anew; its holder can stop it.</summary>
 /// <param name="By">Who made it.</param>
@@ -41,7 +53,12 @@ public sealed record DemoAccount(string Name, string SignInName, string Password
 /// <param name="Person">Null where nobody is signed in.</param>
 /// <param name="DemoAccounts">Only in the demo, and only where nobody is signed in.</param>
 /// <param name="FirstNeeded">True while the group has nobody: the one-time link stands in the data folder.</param>
-public sealed record SessionInfo(string Token, bool FirstNeeded, SessionPerson? Person = null, IReadOnlyList<DemoAccount>? DemoAccounts = null);
+public sealed record SessionInfo(
+    string Token,
+    bool FirstNeeded,
+    SessionPerson? Person = null,
+    IReadOnlyList<DemoAccount>? DemoAccounts = null
+);
 
 /// <summary>A name and a password.</summary>
 /// <param name="SignInName">The name.</param>
@@ -71,25 +88,62 @@ internal static class SessionEndpoints
     internal static void MapSession(this IEndpointRouteBuilder app)
     {
         var session = app.MapGroup("/api/session").WithTags("session").For(AccessLevel.Anyone);
-        session.MapGet("/", (Sessions sessions, CancellationToken cancel) => sessions.InfoAsync(cancel))
-            .WithName("session").WithSummary("Who is signed in on this device, and the token for its writes.");
-        session.MapPost("/", async (SignIn given, Sessions sessions, CancellationToken cancel) => await sessions.SignInAsync(given, cancel))
-            .WithName("sign-in").WithSummary("Signs in. After five wrong tries the account is shut for ten minutes to the address that they came from, and to no other.")
-            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status401Unauthorized).ProducesProblem(StatusCodes.Status429TooManyRequests).RequireRateLimiting(RateLimit);
-        session.MapDelete("/", async (Sessions sessions, CancellationToken cancel) => await sessions.SignOutAsync(cancel))
-            .WithName("sign-out").WithSummary("Signs out on this device.").Produces<SessionInfo>();
-        session.MapPost("/first", async (FirstPerson given, Sessions sessions, CancellationToken cancel) => await sessions.FirstAsync(given, cancel))
-            .WithName("first-coordinator").WithSummary("Makes the first coordinator of an empty instance, by the one-time link.")
-            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status410Gone).RequireRateLimiting(RateLimit);
-        session.MapPost("/welcome", async (Welcome given, Sessions sessions, CancellationToken cancel) => await sessions.WelcomeAsync(given, cancel))
-            .WithName("welcome").WithSummary("An invited person chooses a password, by a one-time link.")
-            .Produces<SessionInfo>().ProducesProblem(StatusCodes.Status400BadRequest).ProducesProblem(StatusCodes.Status410Gone).RequireRateLimiting(RateLimit);
+        session
+            .MapGet("/", (Sessions sessions, CancellationToken cancel) => sessions.InfoAsync(cancel))
+            .WithName("session")
+            .WithSummary("Who is signed in on this device, and the token for its writes.");
+        session
+            .MapPost("/", async (SignIn given, Sessions sessions, CancellationToken cancel) => await sessions.SignInAsync(given, cancel))
+            .WithName("sign-in")
+            .WithSummary(
+                "Signs in. After five wrong tries the account is shut for ten minutes to the address that they came from, and to no other."
+            )
+            .Produces<SessionInfo>()
+            .ProducesProblem(StatusCodes.Status401Unauthorized)
+            .ProducesProblem(StatusCodes.Status429TooManyRequests)
+            .RequireRateLimiting(RateLimit);
+        session
+            .MapDelete("/", async (Sessions sessions, CancellationToken cancel) => await sessions.SignOutAsync(cancel))
+            .WithName("sign-out")
+            .WithSummary("Signs out on this device.")
+            .Produces<SessionInfo>();
+        session
+            .MapPost("/first", async (FirstPerson given, Sessions sessions, CancellationToken cancel) =>
+                await sessions.FirstAsync(given, cancel)
+            )
+            .WithName("first-coordinator")
+            .WithSummary("Makes the first coordinator of an empty instance, by the one-time link.")
+            .Produces<SessionInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status410Gone)
+            .RequireRateLimiting(RateLimit);
+        session
+            .MapPost("/welcome", async (Welcome given, Sessions sessions, CancellationToken cancel) =>
+                await sessions.WelcomeAsync(given, cancel)
+            )
+            .WithName("welcome")
+            .WithSummary("An invited person chooses a password, by a one-time link.")
+            .Produces<SessionInfo>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status410Gone)
+            .RequireRateLimiting(RateLimit);
     }
 
     /// <summary>The work behind the addresses.</summary>
     internal sealed class Sessions(
-        IHttpContextAccessor accessor, IAntiforgery antiforgery, SignInManager<Person> signIn, UserManager<Person> people, FieldBook book, FirstCoordinator first,
-        Instance instance, Caller caller, Accounts accounts, SecondFactor second, SignInGuard guard, TimeProvider clock)
+        IHttpContextAccessor accessor,
+        IAntiforgery antiforgery,
+        SignInManager<Person> signIn,
+        UserManager<Person> people,
+        FieldBook book,
+        FirstCoordinator first,
+        Instance instance,
+        Caller caller,
+        Accounts accounts,
+        SecondFactor second,
+        SignInGuard guard,
+        TimeProvider clock
+    )
     {
         private HttpContext Http => accessor.HttpContext!;
 
@@ -104,11 +158,35 @@ internal static class SessionEndpoints
 
             var coordinates = caller.Person?.Grants.Any(g => g.Role == Role.Coordinator) ?? false;
             return caller.Person is { } person
-                ? new SessionInfo(token, needed, new SessionPerson(person.Id, person.Name, person.UserName!, person.Grants, person.Permissions.Works, coordinates, person.Permissions.CoordinatesAll, person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
-                    person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null, !instance.Demo && coordinates && !person.TwoFactorEnabled))
-                : new SessionInfo(token, needed, null, instance.Demo
-                    ? [.. DemoScenario.Load().People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants))]
-                    : null);
+                ? new SessionInfo(
+                    token,
+                    needed,
+                    new SessionPerson(
+                        person.Id,
+                        person.Name,
+                        person.UserName!,
+                        person.Grants,
+                        person.Permissions.Works,
+                        coordinates,
+                        person.Permissions.CoordinatesAll,
+                        person.Grants.Any(g => g.Role is Role.Laboratory or Role.Coordinator),
+                        person.LinkFrom is { } from ? new LinkNotice(person.LinkBy ?? string.Empty, from) : null,
+                        !instance.Demo && coordinates && !person.TwoFactorEnabled
+                    )
+                )
+                : new SessionInfo(
+                    token,
+                    needed,
+                    null,
+                    instance.Demo
+                        ?
+                        [
+                            .. DemoScenario
+                                .Load()
+                                .People.Select(p => new DemoAccount(p.Name, p.SignInName, DemoScenario.Password, p.Grants)),
+                        ]
+                        : null
+                );
         }
 
         internal async Task<IResult> SignInAsync(SignIn given, CancellationToken cancel)
@@ -117,19 +195,34 @@ internal static class SessionEndpoints
             if (guard.IsShut(address, name))
             {
                 await accounts.NoteAsync(AccountEvents.Locked, name, null, null, cancel);
-                return Results.Problem("It opens again in ten minutes; from elsewhere it is open. A coordinator can give you a new link.", statusCode: StatusCodes.Status401Unauthorized, title: "Too many wrong tries from here.");
+                return Results.Problem(
+                    "It opens again in ten minutes; from elsewhere it is open. A coordinator can give you a new link.",
+                    statusCode: StatusCodes.Status401Unauthorized,
+                    title: "Too many wrong tries from here."
+                );
             }
 
             var person = await people.FindByNameAsync(name);
-            var right = person is { Active: true, PasswordHash: not null } ? await people.CheckPasswordAsync(person, given.Password) : Pretend(given.Password);
+            var right = person is { Active: true, PasswordHash: not null }
+                ? await people.CheckPasswordAsync(person, given.Password)
+                : Pretend(given.Password);
             if (!right)
             {
-                return await WrongAsync("Name and password do not belong together.", "Try again; a coordinator of your group can give you a new link.");
+                return await WrongAsync(
+                    "Name and password do not belong together.",
+                    "Try again; a coordinator of your group can give you a new link."
+                );
             }
 
             if (!await second.PassesAsync(person!, given.Code))
             {
-                return given.Code is null ? SecondFactor.Asked : await WrongAsync("This code does not fit.", "Take the one that the app shows now, or one of your recovery codes. Each works once.", SecondFactor.Type);
+                return given.Code is null
+                    ? SecondFactor.Asked
+                    : await WrongAsync(
+                        "This code does not fit.",
+                        "Take the one that the app shows now, or one of your recovery codes. Each works once.",
+                        SecondFactor.Type
+                    );
             }
 
             guard.Right(address, name);
@@ -178,10 +271,20 @@ internal static class SessionEndpoints
                     return Gone;
                 }
 
-                var person = new Person { Id = Guid.CreateVersion7(), UserName = given.SignInName.Trim(), Name = given.Name.Trim(), Grants = [new Grant(Role.Coordinator)] };
+                var person = new Person
+                {
+                    Id = Guid.CreateVersion7(),
+                    UserName = given.SignInName.Trim(),
+                    Name = given.Name.Trim(),
+                    Grants = [new Grant(Role.Coordinator)],
+                };
                 if (person.Name.Length is 0 or > Person.LongestName)
                 {
-                    return Results.Problem("It stands beside what you change. Write it as your group knows you.", statusCode: StatusCodes.Status400BadRequest, title: "Your name is missing or too long.");
+                    return Results.Problem(
+                        "It stands beside what you change. Write it as your group knows you.",
+                        statusCode: StatusCodes.Status400BadRequest,
+                        title: "Your name is missing or too long."
+                    );
                 }
 
                 var made = await people.CreateAsync(person, given.Password);
@@ -203,8 +306,15 @@ internal static class SessionEndpoints
 
         internal async Task<IResult> WelcomeAsync(Welcome given, CancellationToken cancel)
         {
-            if (await people.FindByIdAsync(given.Person.ToString()) is not { Active: true } person
-                || !await people.VerifyUserTokenAsync(person, people.Options.Tokens.PasswordResetTokenProvider, UserManager<Person>.ResetPasswordTokenPurpose, given.Token))
+            if (
+                await people.FindByIdAsync(given.Person.ToString()) is not { Active: true } person
+                || !await people.VerifyUserTokenAsync(
+                    person,
+                    people.Options.Tokens.PasswordResetTokenProvider,
+                    UserManager<Person>.ResetPasswordTokenPurpose,
+                    given.Token
+                )
+            )
             {
                 return Gone;
             }
@@ -212,9 +322,15 @@ internal static class SessionEndpoints
             // An account that somebody holds is not taken over by whoever has a link: its holder is told first, and can stop it.
             if (person.PasswordHash is not null && (person.LinkFrom is not { } from || from > clock.GetUtcNow()))
             {
-                return person.LinkFrom is not { } opens ? Gone : Results.Problem(
-                    $"This account has a password already, so its holder is told first and can stop the link. It opens {opens.ToString("d MMMM HH:mm", CultureInfo.InvariantCulture)} (UTC); where you are still signed in, you can open it at once, under “You and this device”.",
-                    statusCode: StatusCodes.Status403Forbidden, title: "This link does not open yet.");
+                return person.LinkFrom is not { } opens
+                    ? Gone
+                    : Results.Problem(
+                        "This account has a password already, so its holder is told first and can stop the link. It opens "
+                            + $"{opens.ToString("d MMMM HH:mm", CultureInfo.InvariantCulture)} (UTC); where you are still signed "
+                            + "in, you can open it at once, under “You and this device”.",
+                        statusCode: StatusCodes.Status403Forbidden,
+                        title: "This link does not open yet."
+                    );
             }
 
             // A code works once: it is not used up by a password that is refused.
@@ -228,7 +344,10 @@ internal static class SessionEndpoints
 
             // Whoever has the link does not try codes without end.
             var address = Http.Connection.RemoteIpAddress;
-            if (person.PasswordHash is not null && (guard.IsShut(address, person.UserName!) || !await second.PassesAsync(person, given.Code)))
+            if (
+                person.PasswordHash is not null
+                && (guard.IsShut(address, person.UserName!) || !await second.PassesAsync(person, given.Code))
+            )
             {
                 if (given.Code is not null)
                 {
@@ -252,8 +371,12 @@ internal static class SessionEndpoints
             return Results.Ok(await InfoAsync(cancel));
         }
 
-        private static IResult Gone { get; } = Results.Problem(
-            "A link works once and for seven days. Ask a coordinator for a new one.", statusCode: StatusCodes.Status410Gone, title: "This link has been used or is too old.");
+        private static IResult Gone { get; } =
+            Results.Problem(
+                "A link works once and for seven days. Ask a coordinator for a new one.",
+                statusCode: StatusCodes.Status410Gone,
+                title: "This link has been used or is too old."
+            );
 
         private async Task<IResult> EnterAsync(Person person, CancellationToken cancel)
         {
@@ -265,6 +388,10 @@ internal static class SessionEndpoints
     }
 
     /// <summary>Why an account could not be made or changed, in the words of the library.</summary>
-    internal static IResult Refusal(IdentityResult result) => Results.Problem(
-        "Nothing was changed.", statusCode: StatusCodes.Status400BadRequest, title: string.Join(" ", result.Errors.Select(e => e.Description)));
+    internal static IResult Refusal(IdentityResult result) =>
+        Results.Problem(
+            "Nothing was changed.",
+            statusCode: StatusCodes.Status400BadRequest,
+            title: string.Join(" ", result.Errors.Select(e => e.Description))
+        );
 }

@@ -19,19 +19,34 @@ internal static partial class Stale
     /// <param name="seen">The version that the caller saw.</param>
     /// <param name="now">The version that stands.</param>
     /// <param name="cancel">Gives up.</param>
-    internal static async Task<IResult?> AnswerAsync(FieldBook book, string subject, string key, int seen, int now, CancellationToken cancel)
+    internal static async Task<IResult?> AnswerAsync(
+        FieldBook book,
+        string subject,
+        string key,
+        int seen,
+        int now,
+        CancellationToken cancel
+    )
     {
         if (seen == now)
         {
             return null;
         }
 
-        var since = await book.Changes.AsNoTracking().Where(c => c.Subject == subject && c.Key == key).OrderByDescending(c => c.Sequence).Take(Math.Clamp(now - seen, 1, MostChanges)).ToListAsync(cancel);
+        var since = await book
+            .Changes.AsNoTracking()
+            .Where(c => c.Subject == subject && c.Key == key)
+            .OrderByDescending(c => c.Sequence)
+            .Take(Math.Clamp(now - seen, 1, MostChanges))
+            .ToListAsync(cancel);
         var by = since.Count == 0 ? "Somebody" : string.Join(" and ", since.Select(c => c.By).Distinct());
         var what = since.Count == 0 ? [] : Differences(since[^1].Before, since[0].After).ToList();
         return Results.Problem(
-            $"{(what.Count == 0 ? string.Empty : $"Changed: {string.Join("; ", what.Take(MostSaid))}. ")}Nothing of yours was kept, so that nothing of theirs is lost; it stays on this page. Open it anew to see what stands, and change that.",
-            statusCode: StatusCodes.Status409Conflict, title: $"{by} changed this after you opened it.");
+            $"{(what.Count == 0 ? string.Empty : $"Changed: {string.Join("; ", what.Take(MostSaid))}. ")}Nothing of yours was kept, "
+                + "so that nothing of theirs is lost; it stays on this page. Open it anew to see what stands, and change that.",
+            statusCode: StatusCodes.Status409Conflict,
+            title: $"{by} changed this after you opened it."
+        );
     }
 
     private static IEnumerable<string> Differences(string? before, string? after)
@@ -50,7 +65,10 @@ internal static partial class Stale
 
     private static JsonObject Parts(string? definition) => definition is null ? [] : JsonNode.Parse(definition) as JsonObject ?? [];
 
-    private static string Short(JsonNode? value) => value?.ToString().ReplaceLineEndings(" ") is not { } text ? "nothing" : text.Length <= LongestValue ? text : text[..LongestValue] + "…";
+    private static string Short(JsonNode? value) =>
+        value?.ToString().ReplaceLineEndings(" ") is not { } text ? "nothing"
+        : text.Length <= LongestValue ? text
+        : text[..LongestValue] + "…";
 
     [GeneratedRegex("[A-Z]")]
     private static partial Regex Capital();

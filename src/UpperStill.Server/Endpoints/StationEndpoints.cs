@@ -34,8 +34,16 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="MayReview">True where the caller may sign visits off and join series.</param>
 /// <param name="Crew">Who read last time, with who they are.</param>
 public sealed record StationRecord(
-    VisitContext Context, int ObserversNeeded, string? Line, string? Observers, IReadOnlyList<EarlierProfile> Profiles, IReadOnlyList<StationValue> Values, IReadOnlyList<StationSeries> Series, bool MayReview,
-    IReadOnlyList<NamedPerson> Crew);
+    VisitContext Context,
+    int ObserversNeeded,
+    string? Line,
+    string? Observers,
+    IReadOnlyList<EarlierProfile> Profiles,
+    IReadOnlyList<StationValue> Values,
+    IReadOnlyList<StationSeries> Series,
+    bool MayReview,
+    IReadOnlyList<NamedPerson> Crew
+);
 
 /// <summary>What a visit says of an analyte.</summary>
 /// <param name="Visit">The visit.</param>
@@ -46,7 +54,16 @@ public sealed record StationRecord(
 /// <param name="Value">In the analyte's own unit.</param>
 /// <param name="Below">True where it lies under that.</param>
 /// <param name="Text">For the reader.</param>
-public sealed record StationValue(Guid Visit, DateOnly Day, string Analyte, string Place, string Depth, decimal Value, bool Below, string Text);
+public sealed record StationValue(
+    Guid Visit,
+    DateOnly Day,
+    string Analyte,
+    string Place,
+    string Depth,
+    decimal Value,
+    bool Below,
+    string Text
+);
 
 /// <summary>Stations and their records.</summary>
 internal static class StationEndpoints
@@ -61,36 +78,111 @@ internal static class StationEndpoints
                 var setUp = await book.Changes.MaxAsync(c => (long?)c.Sequence, cancel) ?? 0;
                 var rows = await book.StationsAsync(caller.May, cancel);
                 var programmes = await book.ProgrammesAsync(rows.Select(r => r.Programme), cancel);
-                var changed = await book.Stations.Select(s => new { s.Code, Last = book.Visits.Where(v => v.Station == s.Code).Max(v => (long?)v.LastSequence) }).ToDictionaryAsync(s => s.Code, s => s.Last ?? 0, cancel);
-                var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(c => c.Station, c => new ClarityPoint(c.Visit, c.Day, c.Value, c.Censored == Censoring.Above, c.Usable, c.Text));
-                return rows.ConvertAll(row => new StationSummary(row.Read(), programmes[row.Programme].Name, changed[row.Code] + setUp, caller.May.Samples(row.Water), last.GetValueOrDefault(row.Code)));
+                var changed = await book
+                    .Stations.Select(s => new
+                    {
+                        s.Code,
+                        Last = book.Visits.Where(v => v.Station == s.Code).Max(v => (long?)v.LastSequence),
+                    })
+                    .ToDictionaryAsync(s => s.Code, s => s.Last ?? 0, cancel);
+                var last = (await book.LastClaritiesAsync(cancel)).ToDictionary(
+                    c => c.Station,
+                    c => new ClarityPoint(c.Visit, c.Day, c.Value, c.Censored == Censoring.Above, c.Usable, c.Text)
+                );
+                return rows.ConvertAll(row => new StationSummary(
+                    row.Read(),
+                    programmes[row.Programme].Name,
+                    changed[row.Code] + setUp,
+                    caller.May.Samples(row.Water),
+                    last.GetValueOrDefault(row.Code)
+                ));
             })
-            .For(AccessLevel.SignedIn).WithName("stations").WithTags("stations").WithSummary("The stations that the caller may see, with their last clarity.");
-        app.MapGet("/api/stations/{code}", async (string code, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
-            {
-                if (await book.ContextAsync(code, null, null, cancel) is not { } context || !caller.May.Sees(context.Station.WaterCode))
+            .For(AccessLevel.SignedIn)
+            .WithName("stations")
+            .WithTags("stations")
+            .WithSummary("The stations that the caller may see, with their last clarity.");
+        app.MapGet(
+                "/api/stations/{code}",
+                async (string code, FieldBook book, Caller caller, TimeProvider clock, CancellationToken cancel) =>
                 {
-                    return Unknown(code);
+                    if (await book.ContextAsync(code, null, null, cancel) is not { } context || !caller.May.Sees(context.Station.WaterCode))
+                    {
+                        return Unknown(code);
+                    }
+
+                    var row = await book.Stations.AsNoTracking().FirstAsync(s => s.Code == code, cancel);
+                    var last = await book
+                        .Visits.Where(v => v.Station == code)
+                        .OrderByDescending(v => v.Day)
+                        .Select(v => new { v.Visit, v.Observers })
+                        .FirstOrDefaultAsync(cancel);
+                    var observers = last?.Observers;
+                    var began = last is null
+                        ? null
+                        : await book
+                            .Entries.AsNoTracking()
+                            .Where(e => e.Visit == last.Visit && e.Kind == VisitKinds.VisitStarted.Name)
+                            .OrderByDescending(e => e.Sequence)
+                            .FirstOrDefaultAsync(cancel);
+                    List<NamedPerson> crew = began is null ? [] : [.. VisitKinds.VisitStarted.Read(began.ToEntry().Body)?.People ?? []];
+
+                    // Who uses this water is its people's to know; the rest of the group is not.
+                    var here = (await book.Users.AsNoTracking().ToListAsync(cancel))
+                        .Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode))
+                        .Select(p => p.Id)
+                        .ToHashSet();
+                    context = context with
+                    {
+                        People = [.. context.People!.Where(p => here.Contains(p.Id))],
+                        Others = await book.KnownAsync(code, DateOnly.FromDateTime(clock.GetLocalNow().DateTime), cancel),
+                    };
+                    return Results.Ok(
+                        new StationRecord(
+                            context,
+                            context.Programme.Clarity.ObserversNeeded(),
+                            row.Line,
+                            observers,
+                            await book.LastProfilesAsync(code, ProfilesBehind, cancel),
+                            await book
+                                .Readings.AsNoTracking()
+                                .Where(v => v.Station == code && v.OfLaboratory)
+                                .OrderBy(v => v.Day)
+                                .ThenBy(v => v.Visit)
+                                .ThenBy(v => v.Parameter)
+                                .ThenBy(v => v.Item)
+                                .Select(v => new StationValue(
+                                    v.Visit,
+                                    v.Day,
+                                    v.Parameter,
+                                    v.Item,
+                                    v.Depth,
+                                    v.Value,
+                                    v.Censored == Censoring.Below,
+                                    v.Text!
+                                ))
+                                .ToListAsync(cancel),
+                            [
+                                .. (await book.SeriesAsync([row], null, cancel))[code]
+                                    .Series.Select(s => s.Subject == Parameter.Clarity ? s with { Points = [] } : s),
+                            ],
+                            caller.May.Coordinates(context.Station.WaterCode),
+                            crew
+                        )
+                    );
                 }
-
-                var row = await book.Stations.AsNoTracking().FirstAsync(s => s.Code == code, cancel);
-                var last = await book.Visits.Where(v => v.Station == code).OrderByDescending(v => v.Day).Select(v => new { v.Visit, v.Observers }).FirstOrDefaultAsync(cancel);
-                var observers = last?.Observers;
-                var began = last is null ? null : await book.Entries.AsNoTracking().Where(e => e.Visit == last.Visit && e.Kind == VisitKinds.VisitStarted.Name).OrderByDescending(e => e.Sequence).FirstOrDefaultAsync(cancel);
-                List<NamedPerson> crew = began is null ? [] : [.. VisitKinds.VisitStarted.Read(began.ToEntry().Body)?.People ?? []];
-
-                // Who uses this water is its people's to know; the rest of the group is not.
-                var here = (await book.Users.AsNoTracking().ToListAsync(cancel)).Where(p => new Permissions(p.Grants).Sees(context.Station.WaterCode)).Select(p => p.Id).ToHashSet();
-                context = context with { People = [.. context.People!.Where(p => here.Contains(p.Id))], Others = await book.KnownAsync(code, DateOnly.FromDateTime(clock.GetLocalNow().DateTime), cancel) };
-                return Results.Ok(new StationRecord(context, context.Programme.Clarity.ObserversNeeded(), row.Line, observers, await book.LastProfilesAsync(code, ProfilesBehind, cancel),
-                    await book.Readings.AsNoTracking().Where(v => v.Station == code && v.OfLaboratory).OrderBy(v => v.Day).ThenBy(v => v.Visit).ThenBy(v => v.Parameter).ThenBy(v => v.Item)
-                        .Select(v => new StationValue(v.Visit, v.Day, v.Parameter, v.Item, v.Depth, v.Value, v.Censored == Censoring.Below, v.Text!)).ToListAsync(cancel),
-                    [.. (await book.SeriesAsync([row], null, cancel))[code].Series.Select(s => s.Subject == Parameter.Clarity ? s with { Points = [] } : s)], caller.May.Coordinates(context.Station.WaterCode), crew));
-            })
-            .For(AccessLevel.SignedIn).WithName("station").WithTags("stations").WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
-            .Produces<StationRecord>().ProducesProblem(StatusCodes.Status404NotFound);
+            )
+            .For(AccessLevel.SignedIn)
+            .WithName("station")
+            .WithTags("stations")
+            .WithSummary("A station with all that a visit there is judged by: programme, lines and its clarity record.")
+            .Produces<StationRecord>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
     internal static IResult Unknown(string code) =>
-        Results.Problem("Choose one from GET /api/stations.", statusCode: StatusCodes.Status404NotFound, title: $"No station “{code}” is known here.");
+        Results.Problem(
+            "Choose one from GET /api/stations.",
+            statusCode: StatusCodes.Status404NotFound,
+            title: $"No station “{code}” is known here."
+        );
 }

@@ -39,7 +39,11 @@ public sealed partial class ImportWork(IServiceScopeFactory scopes, LogBook book
     public async Task GoOnAsync(FieldBook own, CancellationToken cancel)
     {
         GoOn();
-        for (var began = TimeProvider.System.GetTimestamp(); await own.WaitingAsync(cancel) > 0 && TimeProvider.System.GetElapsedTime(began) < LongestAnswer;)
+        for (
+            var began = TimeProvider.System.GetTimestamp();
+            await own.WaitingAsync(cancel) > 0 && TimeProvider.System.GetElapsedTime(began) < LongestAnswer;
+
+        )
         {
             await Task.Delay(Often, cancel);
         }
@@ -63,7 +67,7 @@ public sealed partial class ImportWork(IServiceScopeFactory scopes, LogBook book
             {
                 await using var scope = scopes.CreateAsyncScope();
                 var own = scope.ServiceProvider.GetRequiredService<FieldBook>();
-                for (var left = await own.WaitingAsync(stoppingToken); left > 0;)
+                for (var left = await own.WaitingAsync(stoppingToken); left > 0; )
                 {
                     left = await book.WorkOutSomeAsync(own, stoppingToken);
                 }

@@ -25,23 +25,25 @@ public static partial class BasePath
             return;
         }
 
-        app.Use((http, next) =>
-        {
-            http.Request.PathBase = folder;
-            if (http.Request.Path.StartsWithSegments(folder, out var rest))
+        app.Use(
+            (http, next) =>
             {
-                // What works without a signal belongs to the folder, not to a page beside it.
-                if (!rest.HasValue)
+                http.Request.PathBase = folder;
+                if (http.Request.Path.StartsWithSegments(folder, out var rest))
                 {
-                    http.Response.Redirect($"{folder}/{http.Request.QueryString}");
-                    return Task.CompletedTask;
+                    // What works without a signal belongs to the folder, not to a page beside it.
+                    if (!rest.HasValue)
+                    {
+                        http.Response.Redirect($"{folder}/{http.Request.QueryString}");
+                        return Task.CompletedTask;
+                    }
+
+                    http.Request.Path = rest;
                 }
 
-                http.Request.Path = rest;
+                return next(http);
             }
-
-            return next(http);
-        });
+        );
 
         // Otherwise the address would be looked for before the folder is off.
         app.UseRouting();

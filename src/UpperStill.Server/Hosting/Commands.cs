@@ -7,7 +7,8 @@ using UpperStill.Store.Projections;
 
 namespace UpperStill.Server.Hosting;
 
-/// <summary>What is done from the command line without serving: <c>backup</c>, <c>restore</c>, <c>verify</c>, and <c>health</c>, which asks a running server. Whoever watches reads the exit code: 0 done, 1 not.</summary>
+/// <summary>What is done from the command line without serving: <c>backup</c>, <c>restore</c>, <c>verify</c>, and <c>health</c>, which asks
+/// a running server. Whoever watches reads the exit code: 0 done, 1 not.</summary>
 public static class Commands
 {
     private static readonly string[] Names = ["backup", "restore", "verify", "health"];
@@ -81,7 +82,10 @@ public static class Commands
         }
 
         var (manifest, aside) = await Restore.RunAsync(instance, Path.GetFullPath(from), replace, TimeProvider.System.GetUtcNow(), cancel);
-        await said.WriteLineAsync($"{instance.DataFolder} holds the {manifest.Entries} entries of {manifest.MadeAt:yyyy-MM-dd HH:mm} UTC. Devices offer again what they sent since.");
+        await said.WriteLineAsync(
+            $"{instance.DataFolder} holds the {manifest.Entries} entries of {manifest.MadeAt:yyyy-MM-dd HH:mm} UTC. Devices offer "
+                + "again what they sent since."
+        );
         if (aside is not null)
         {
             await said.WriteLineAsync($"What was there lies in {aside}.");
@@ -121,7 +125,9 @@ public static class Commands
         {
             if ((await book.Database.GetPendingMigrationsAsync(cancel)).Any())
             {
-                throw new BackupException(["This database is of an earlier build. Start the server once: it takes a copy and brings it up to date."]);
+                throw new BackupException([
+                    "This database is of an earlier build. Start the server once: it takes a copy and brings it up to date.",
+                ]);
             }
 
             faults = [.. await book.WalkAsync(cancel)];
@@ -131,11 +137,22 @@ public static class Commands
 
         if (faults.Count == 0 && waiting > 0)
         {
-            await said.WriteLineAsync($"{waiting} visits of a table that was brought in are still to be worked out, which the server does by itself. The projections are compared once that is done.");
+            await said.WriteLineAsync(
+                $"{waiting} visits of a table that was brought in are still to be worked out, which the server does by itself. The "
+                    + "projections are compared once that is done."
+            );
         }
         else if (faults.Count == 0)
         {
-            faults.AddRange((await ProjectionCheck.DifferencesAsync(instance.DatabaseFile, Path.Combine(instance.DataFolder, $"verify-{Guid.NewGuid():N}.db"), cancel)).Select(d => $"{d} “rebuild” makes them anew."));
+            faults.AddRange(
+                (
+                    await ProjectionCheck.DifferencesAsync(
+                        instance.DatabaseFile,
+                        Path.Combine(instance.DataFolder, $"verify-{Guid.NewGuid():N}.db"),
+                        cancel
+                    )
+                ).Select(d => $"{d} “rebuild” makes them anew.")
+            );
         }
 
         foreach (var fault in faults)
@@ -143,7 +160,11 @@ public static class Commands
             await said.WriteLineAsync(fault);
         }
 
-        await said.WriteLineAsync(faults.Count == 0 ? $"{entries} entries: {(waiting > 0 ? "the file and the chain of the log" : "the file, the chain of the log and the projections")} are whole." : "Not whole. See docs/operating.md, “When something is wrong”.");
+        await said.WriteLineAsync(
+            faults.Count == 0
+                ? $"{entries} entries: {(waiting > 0 ? "the file and the chain of the log" : "the file, the chain of the log and the projections")} are whole."
+                : "Not whole. See docs/operating.md, “When something is wrong”."
+        );
         return faults.Count == 0 ? 0 : 1;
     }
 }

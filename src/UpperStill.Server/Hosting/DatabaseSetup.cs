@@ -21,7 +21,13 @@ public static class DatabaseSetup
     private const int CopiesKept = 2;
 
     /// <summary>Migrates and, in the demo, fills an empty database.</summary>
-    public static async Task PrepareAsync(FieldBook book, UserManager<Person> people, Instance instance, InstanceClock clock, CancellationToken cancel)
+    public static async Task PrepareAsync(
+        FieldBook book,
+        UserManager<Person> people,
+        Instance instance,
+        InstanceClock clock,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(people);
@@ -38,7 +44,8 @@ public static class DatabaseSetup
 
         if (pending)
         {
-            // A server that was killed while it migrated leaves its lock behind, and the next would wait for it for ever. One server holds this folder: the lock is nobody's.
+            // A server that was killed while it migrated leaves its lock behind, and the next would wait for it for ever. One server holds
+            // this folder: the lock is nobody's.
             await book.Database.ExecuteSqlRawAsync("DROP TABLE IF EXISTS \"__EFMigrationsLock\"", cancel);
             await book.Database.MigrateAsync(cancel);
         }
@@ -69,13 +76,23 @@ public static class DatabaseSetup
 
         foreach (var account in await book.Users.AnyAsync(cancel) ? [] : scenario.People)
         {
-            await people.CreateAsync(new Person { Id = Guid.CreateVersion7(), UserName = account.SignInName, Name = account.Name, Grants = account.Grants }, DemoScenario.Password);
+            await people.CreateAsync(
+                new Person
+                {
+                    Id = Guid.CreateVersion7(),
+                    UserName = account.SignInName,
+                    Name = account.Name,
+                    Grants = account.Grants,
+                },
+                DemoScenario.Password
+            );
         }
 
         clock.StandOn(book, scenario.Now);
     }
 
-    // A damaged file is said so in words before anything is written to it. Larger ones are looked at by “verify” only: a start must not take minutes.
+    // A damaged file is said so in words before anything is written to it. Larger ones are looked at by “verify” only: a start must not
+    // take minutes.
     private static async Task CheckFileAsync(FieldBook book, Instance instance, CancellationToken cancel)
     {
         if (File.Exists(instance.DatabaseFile) && new FileInfo(instance.DatabaseFile).Length <= LargestLookedAt)
@@ -84,7 +101,8 @@ public static class DatabaseSetup
         }
     }
 
-    private static Task RefuseAsync(IReadOnlyList<string> faults) => faults.Count == 0 ? Task.CompletedTask : throw new BrokenBookException(faults);
+    private static Task RefuseAsync(IReadOnlyList<string> faults) =>
+        faults.Count == 0 ? Task.CompletedTask : throw new BrokenBookException(faults);
 
     // The way back from an upgrade: the database as the earlier build left it.
     private static async Task CopyAsync(FieldBook book, Instance instance, string build, CancellationToken cancel)
@@ -111,39 +129,54 @@ public static class DatabaseSetup
     {
         await using (var transaction = await book.Database.BeginTransactionAsync(cancel))
         {
-            book.Programmes.AddRange(scenario.Programmes.Select(p => new ProgrammeRow
-            {
-                Code = p.Code,
-                Version = p.Version,
-                Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
-            }));
+            book.Programmes.AddRange(
+                scenario.Programmes.Select(p => new ProgrammeRow
+                {
+                    Code = p.Code,
+                    Version = p.Version,
+                    Definition = JsonSerializer.Serialize(p, CoreJson.Default.Programme),
+                })
+            );
             foreach (var item in scenario.Kit)
             {
                 book.AddItem(item);
             }
 
-            book.Waters.AddRange(scenario.Waters.Select(w => w.Drawn()).Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) }));
-            book.Stations.AddRange(scenario.Stations.Select((s, i) => new StationRow
-            {
-                Code = s.Station.Code,
-                Water = s.Station.WaterCode,
-                Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station),
-                Programme = s.Programme,
-                Line = s.Line,
-                Weekdays = string.Join(',', s.Weekdays),
-                Ordinal = i,
-            }));
-            book.Laboratories.Add(new LaboratoryRow { Code = "lab", Definition = JsonSerializer.Serialize(scenario.Laboratory, SetupJson.Default.Laboratory) });
-            book.SeasonDays.AddRange(scenario.Days.Select(d => new SeasonDayRow
-            {
-                Id = Guid.CreateVersion7(),
-                Day = d.Day,
-                Kind = Enum.Parse<SeasonDayKind>(d.Kind, ignoreCase: true),
-                Why = d.Why,
-                Station = d.Station,
-                By = scenario.People[0].Name,
-                At = scenario.Now,
-            }));
+            book.Waters.AddRange(
+                scenario
+                    .Waters.Select(w => w.Drawn())
+                    .Select(w => new WaterRow { Code = w.Code, Definition = JsonSerializer.Serialize(w, SetupJson.Default.Water) })
+            );
+            book.Stations.AddRange(
+                scenario.Stations.Select(
+                    (s, i) =>
+                        new StationRow
+                        {
+                            Code = s.Station.Code,
+                            Water = s.Station.WaterCode,
+                            Definition = JsonSerializer.Serialize(s.Station, CoreJson.Default.Station),
+                            Programme = s.Programme,
+                            Line = s.Line,
+                            Weekdays = string.Join(',', s.Weekdays),
+                            Ordinal = i,
+                        }
+                )
+            );
+            book.Laboratories.Add(
+                new LaboratoryRow { Code = "lab", Definition = JsonSerializer.Serialize(scenario.Laboratory, SetupJson.Default.Laboratory) }
+            );
+            book.SeasonDays.AddRange(
+                scenario.Days.Select(d => new SeasonDayRow
+                {
+                    Id = Guid.CreateVersion7(),
+                    Day = d.Day,
+                    Kind = Enum.Parse<SeasonDayKind>(d.Kind, ignoreCase: true),
+                    Why = d.Why,
+                    Station = d.Station,
+                    By = scenario.People[0].Name,
+                    At = scenario.Now,
+                })
+            );
             book.Entries.AddRange(DemoSeasons.Write(scenario).Select(e => EntryRow.From(e, new EntryReceipt(e.At.AddHours(3), 0))));
             await book.SaveChangesAsync(cancel);
             await transaction.CommitAsync(cancel);

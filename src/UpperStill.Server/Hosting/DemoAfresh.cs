@@ -14,7 +14,8 @@ namespace UpperStill.Server.Hosting;
 /// </summary>
 internal static class DemoAfresh
 {
-    internal static bool IsOffered(IConfiguration configuration, Instance instance) => instance.Demo && configuration.GetValue("demo-afresh", false);
+    internal static bool IsOffered(IConfiguration configuration, Instance instance) =>
+        instance.Demo && configuration.GetValue("demo-afresh", false);
 
     /// <summary>Keeps a copy of the demo as it begins.</summary>
     internal static async Task KeepAsync(FieldBook book, Instance instance, CancellationToken cancel)
@@ -26,16 +27,32 @@ internal static class DemoAfresh
     }
 
     internal static void MapDemoAfresh(this IEndpointRouteBuilder app) =>
-        app.MapPost("/api/demo/afresh", (FieldBook book, LogBook log, Instance instance, WholePages pages, SimulatedInstruments instruments, CancellationToken cancel) => log.UntouchedAsync(async () =>
-        {
-            await using var kept = new SqliteConnection($"Data Source={Kept(instance)};Mode=ReadOnly;Pooling=False");
-            await kept.OpenAsync(cancel);
-            await book.Database.OpenConnectionAsync(cancel);
-            kept.BackupDatabase((SqliteConnection)book.Database.GetDbConnection());
-            pages.Forget();
-            instruments.Afresh();
-            return TypedResults.NoContent();
-        }, cancel)).For(AccessLevel.Anyone, form: false).ExcludeFromDescription();
+        app.MapPost(
+                "/api/demo/afresh",
+                (
+                    FieldBook book,
+                    LogBook log,
+                    Instance instance,
+                    WholePages pages,
+                    SimulatedInstruments instruments,
+                    CancellationToken cancel
+                ) =>
+                    log.UntouchedAsync(
+                        async () =>
+                        {
+                            await using var kept = new SqliteConnection($"Data Source={Kept(instance)};Mode=ReadOnly;Pooling=False");
+                            await kept.OpenAsync(cancel);
+                            await book.Database.OpenConnectionAsync(cancel);
+                            kept.BackupDatabase((SqliteConnection)book.Database.GetDbConnection());
+                            pages.Forget();
+                            instruments.Afresh();
+                            return TypedResults.NoContent();
+                        },
+                        cancel
+                    )
+            )
+            .For(AccessLevel.Anyone, form: false)
+            .ExcludeFromDescription();
 
     private static string Kept(Instance instance) => Path.Combine(instance.DataFolder, "demo-as-it-begins.db");
 }

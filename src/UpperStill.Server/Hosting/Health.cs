@@ -27,10 +27,16 @@ internal static class Health
     internal static void MapHealth(this IEndpointRouteBuilder app)
     {
         app.MapHealthChecks(Live, new HealthCheckOptions { Predicate = _ => false });
-        app.MapHealthChecks(Ready, new HealthCheckOptions
-        {
-            ResponseWriter = (http, report) => http.Response.WriteAsJsonAsync(report.Entries.ToDictionary(e => e.Key, e => $"{e.Value.Status}: {e.Value.Description}")),
-        });
+        app.MapHealthChecks(
+            Ready,
+            new HealthCheckOptions
+            {
+                ResponseWriter = (http, report) =>
+                    http.Response.WriteAsJsonAsync(
+                        report.Entries.ToDictionary(e => e.Key, e => $"{e.Value.Status}: {e.Value.Description}")
+                    ),
+            }
+        );
     }
 
     // A full disk refuses entries; it is said while there is room left to act.
@@ -40,14 +46,18 @@ internal static class Health
         const long Least = 32L * 1024 * 1024;
         var free = new DriveInfo(instance.DataFolder).AvailableFreeSpace;
         var words = $"{free / (1024 * 1024)} MB free";
-        return free < Least ? HealthCheckResult.Unhealthy(words) : free < Enough ? HealthCheckResult.Degraded(words) : HealthCheckResult.Healthy(words);
+        return free < Least ? HealthCheckResult.Unhealthy(words)
+            : free < Enough ? HealthCheckResult.Degraded(words)
+            : HealthCheckResult.Healthy(words);
     }
 
     private static HealthCheckResult LastBackup(string folder)
     {
         const int LateH = 26;
         return Backup.In(folder) is [.., var last]
-            ? TimeProvider.System.GetUtcNow() - last.MadeAt < TimeSpan.FromHours(LateH) ? HealthCheckResult.Healthy($"made {last.MadeAt:yyyy-MM-dd HH:mm} UTC") : HealthCheckResult.Degraded($"the last was made {last.MadeAt:yyyy-MM-dd HH:mm} UTC")
+            ? TimeProvider.System.GetUtcNow() - last.MadeAt < TimeSpan.FromHours(LateH)
+                ? HealthCheckResult.Healthy($"made {last.MadeAt:yyyy-MM-dd HH:mm} UTC")
+                : HealthCheckResult.Degraded($"the last was made {last.MadeAt:yyyy-MM-dd HH:mm} UTC")
             : HealthCheckResult.Degraded("none yet");
     }
 

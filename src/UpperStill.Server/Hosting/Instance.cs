@@ -19,9 +19,10 @@ public sealed record Instance(string DataFolder, bool Demo)
 
     /// <summary>Where the file of a logged cast is kept; null for a name that is no SHA-256.</summary>
     /// <param name="sha256">SHA-256 of its bytes, in lower-case hexadecimal.</param>
-    public string? CastFile(string sha256) => sha256 is { Length: 64 } && sha256.All(char.IsAsciiHexDigitLower) ? Path.Combine(DataFolder, Casts, sha256) : null;
+    public string? CastFile(string sha256) =>
+        sha256 is { Length: 64 } && sha256.All(char.IsAsciiHexDigitLower) ? Path.Combine(DataFolder, Casts, sha256) : null;
 
     /// <summary>From <c>--data DIR</c> and <c>--demo true|false</c>.</summary>
-    public static Instance From(IConfiguration configuration) => new(
-        Path.GetFullPath(configuration["data"] ?? ".data"), configuration.GetValue("demo", false));
+    public static Instance From(IConfiguration configuration) =>
+        new(Path.GetFullPath(configuration["data"] ?? ".data"), configuration.GetValue("demo", false));
 }

@@ -10,7 +10,12 @@ internal static class NoNulls
 {
     internal static void Refuse(JsonTypeInfo type)
     {
-        var lists = type.Kind == JsonTypeInfoKind.Object ? type.Properties.Where(p => p.Get is not null && p.AttributeProvider is PropertyInfo property && IsOfNoNulls(property)).ToList() : [];
+        var lists =
+            type.Kind == JsonTypeInfoKind.Object
+                ? type
+                    .Properties.Where(p => p.Get is not null && p.AttributeProvider is PropertyInfo property && IsOfNoNulls(property))
+                    .ToList()
+                : [];
         if (lists.Count == 0)
         {
             return;
@@ -35,6 +40,8 @@ internal static class NoNulls
         }
 
         var info = new NullabilityInfoContext().Create(property);
-        return (info.ElementType ?? info.GenericTypeArguments.FirstOrDefault()) is { } element && !element.Type.IsValueType && element.ReadState == NullabilityState.NotNull;
+        return (info.ElementType ?? info.GenericTypeArguments.FirstOrDefault()) is { } element
+            && !element.Type.IsValueType
+            && element.ReadState == NullabilityState.NotNull;
     }
 }

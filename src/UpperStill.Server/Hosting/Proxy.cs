@@ -16,12 +16,19 @@ internal static class Proxy
             return;
         }
 
-        var options = new ForwardedHeadersOptions { ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost };
+        var options = new ForwardedHeadersOptions
+        {
+            ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto | ForwardedHeaders.XForwardedHost,
+        };
         options.KnownProxies.Clear();
         options.KnownIPNetworks.Clear();
         foreach (var address in given.Split(',', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries))
         {
-            options.KnownProxies.Add(IPAddress.TryParse(address, out var proxy) ? proxy : throw new FormatException($"--behind-proxy needs addresses such as 127.0.0.1, not “{address}”."));
+            options.KnownProxies.Add(
+                IPAddress.TryParse(address, out var proxy)
+                    ? proxy
+                    : throw new FormatException($"--behind-proxy needs addresses such as 127.0.0.1, not “{address}”.")
+            );
         }
 
         app.UseForwardedHeaders(options);

@@ -4,7 +4,9 @@ namespace UpperStill.Server.Hosting;
 /// <param name="given">What was given.</param>
 /// <param name="choices">What there is.</param>
 public sealed class UnknownChoiceException(string given, IReadOnlyList<string> choices)
-    : BadHttpRequestException($"“{(given.Length > LongestShown ? given[..LongestShown] + "…" : given)}” is none of {string.Join(", ", choices)}.")
+    : BadHttpRequestException(
+        $"“{(given.Length > LongestShown ? given[..LongestShown] + "…" : given)}” is none of {string.Join(", ", choices)}."
+    )
 {
     private const int LongestShown = 40;
 }

@@ -7,19 +7,21 @@ internal static partial class WebApplicationFiles
 {
     internal static void MapWebApplication(this WebApplication app, PathString folder)
     {
-        app.Use((http, next) =>
-        {
-            http.Response.OnStarting(() =>
+        app.Use(
+            (http, next) =>
             {
-                if (http.Response.StatusCode == StatusCodes.Status200OK && Hashed().IsMatch(http.Request.Path.Value ?? string.Empty))
+                http.Response.OnStarting(() =>
                 {
-                    http.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
-                }
+                    if (http.Response.StatusCode == StatusCodes.Status200OK && Hashed().IsMatch(http.Request.Path.Value ?? string.Empty))
+                    {
+                        http.Response.Headers.CacheControl = "public, max-age=31536000, immutable";
+                    }
 
-                return Task.CompletedTask;
-            });
-            return next(http);
-        });
+                    return Task.CompletedTask;
+                });
+                return next(http);
+            }
+        );
         if (folder.HasValue)
         {
             var page = BasePath.Page(app, folder);
@@ -30,10 +32,10 @@ internal static partial class WebApplicationFiles
         }
 
         app.MapStaticAssets();
-        app.MapFallbackToFile("index.html", new StaticFileOptions
-        {
-            OnPrepareResponse = file => file.Context.Response.Headers.CacheControl = "no-cache",
-        });
+        app.MapFallbackToFile(
+            "index.html",
+            new StaticFileOptions { OnPrepareResponse = file => file.Context.Response.Headers.CacheControl = "no-cache" }
+        );
     }
 
     // Names that carry a hash of their content never change.

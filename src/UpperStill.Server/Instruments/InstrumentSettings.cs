@@ -16,7 +16,8 @@ internal sealed record LineSource(string Host, int Port)
     }
 }
 
-/// <summary>The boat's instruments, from <c>--receiver host:port</c> and <c>--sonde host:port</c>; in the demo the stand-ins, where none is named.</summary>
+/// <summary>The boat's instruments, from <c>--receiver host:port</c> and <c>--sonde host:port</c>; in the demo the stand-ins, where none is
+/// named.</summary>
 /// <param name="Receiver">Receiver and sounder, NMEA 0183 over TCP.</param>
 /// <param name="Sonde">Sonde, a table streamed over TCP.</param>
 /// <param name="Simulated">True where the stand-ins speak.</param>
@@ -26,6 +27,9 @@ internal sealed record InstrumentSettings(LineSource? Receiver, LineSource? Sond
     {
         var (receiver, sonde) = (configuration["receiver"], configuration["sonde"]);
         return new InstrumentSettings(
-            receiver is null ? null : LineSource.Read(receiver, "--receiver"), sonde is null ? null : LineSource.Read(sonde, "--sonde"), demo && receiver is null && sonde is null);
+            receiver is null ? null : LineSource.Read(receiver, "--receiver"),
+            sonde is null ? null : LineSource.Read(sonde, "--sonde"),
+            demo && receiver is null && sonde is null
+        );
     }
 }

@@ -6,7 +6,8 @@ using UpperStill.StandIns.Instruments;
 
 namespace UpperStill.Server.Instruments;
 
-/// <summary>The stand-in instruments on the network: a receiver with its sounder and a sonde, each on a TCP port of this machine, as real ones would be.</summary>
+/// <summary>The stand-in instruments on the network: a receiver with its sounder and a sonde, each on a TCP port of this machine, as real
+/// ones would be.</summary>
 internal sealed class SimulatedInstruments(InstrumentSettings settings, TimeProvider clock) : BackgroundService
 {
     private const int LinesBehind = 200;
@@ -143,7 +144,9 @@ internal sealed class SimulatedInstruments(InstrumentSettings settings, TimeProv
         private async Task SpeakAsync(TcpClient client, CancellationToken cancel)
         {
             // One who does not read does not hold up the others.
-            var lines = Channel.CreateBounded<string>(new BoundedChannelOptions(LinesBehind) { FullMode = BoundedChannelFullMode.DropOldest });
+            var lines = Channel.CreateBounded<string>(
+                new BoundedChannelOptions(LinesBehind) { FullMode = BoundedChannelFullMode.DropOldest }
+            );
             lock (listeners)
             {
                 if (listeners.Count >= MostListeners)

@@ -30,8 +30,19 @@ public sealed record LedgerView(long UpTo, bool Whole, IReadOnlyList<Guid> Visit
 /// <param name="ReceivedAt">When the first of them was taken in.</param>
 /// <param name="ReceivedBy">Who took them in.</param>
 public sealed record Manifest(
-    Guid Id, DateTimeOffset LeftAt, string To, TravelBy By, TravelOn On, string Signature, IReadOnlyList<LedgerSample> Samples,
-    string? Waybill = null, string? Seal = null, string? TemperatureC = null, DateTimeOffset? ReceivedAt = null, string? ReceivedBy = null);
+    Guid Id,
+    DateTimeOffset LeftAt,
+    string To,
+    TravelBy By,
+    TravelOn On,
+    string Signature,
+    IReadOnlyList<LedgerSample> Samples,
+    string? Waybill = null,
+    string? Seal = null,
+    string? TemperatureC = null,
+    DateTimeOffset? ReceivedAt = null,
+    string? ReceivedBy = null
+);
 
 /// <summary>A manifest in the list.</summary>
 /// <param name="Id">Identity.</param>
@@ -55,12 +66,22 @@ public sealed class LedgerDesk(FieldBook book, Caller caller, TimeProvider clock
         var recent = DateOnly.FromDateTime(clock.GetUtcNow().DateTime).AddDays(-DaysBehind);
         if (since <= 0 || since > upTo)
         {
-            var all = await book.Samples.AsNoTracking().Where(s => s.Day >= recent || (s.Open && s.State != nameof(SampleState.Planned) && s.State != nameof(SampleState.Labelled))).ToListAsync(cancel);
+            var all = await book
+                .Samples.AsNoTracking()
+                .Where(s =>
+                    s.Day >= recent || (s.Open && s.State != nameof(SampleState.Planned) && s.State != nameof(SampleState.Labelled))
+                )
+                .ToListAsync(cancel);
             return new LedgerView(upTo, true, [], Seen(all));
         }
 
         var visits = await book.Visits.AsNoTracking().Where(v => v.LastSequence > since).Select(v => v.Visit).ToListAsync(cancel);
-        return new LedgerView(upTo, false, visits, Seen(await book.Samples.AsNoTracking().Where(s => visits.Contains(s.Visit)).ToListAsync(cancel)));
+        return new LedgerView(
+            upTo,
+            false,
+            visits,
+            Seen(await book.Samples.AsNoTracking().Where(s => visits.Contains(s.Visit)).ToListAsync(cancel))
+        );
     }
 
     /// <summary>The samples with a number; two where two visits of one day share it.</summary>
@@ -80,28 +101,84 @@ public sealed class LedgerDesk(FieldBook book, Caller caller, TimeProvider clock
         }
 
         var visits = samples.Select(s => s.Visit).Distinct().ToList();
-        var entries = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == CustodyKinds.HandedOver.Name || e.Kind == CustodyKinds.Received.Name)).ToListAsync(cancel)).Select(e => e.ToEntry()).ToList();
-        var handed = entries.Where(e => e.Kind == CustodyKinds.HandedOver.Name).Select(e => (Entry: e, Body: CustodyKinds.HandedOver.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).First();
-        var received = entries.Where(e => e.Kind == CustodyKinds.Received.Name).Select(e => (Entry: e, Body: CustodyKinds.Received.Read(e.Body))).Where(e => e.Body?.Manifest == id).OrderBy(e => e.Entry.At).FirstOrDefault();
+        var entries = (
+            await book
+                .Entries.AsNoTracking()
+                .Where(e => visits.Contains(e.Visit) && (e.Kind == CustodyKinds.HandedOver.Name || e.Kind == CustodyKinds.Received.Name))
+                .ToListAsync(cancel)
+        )
+            .Select(e => e.ToEntry())
+            .ToList();
+        var handed = entries
+            .Where(e => e.Kind == CustodyKinds.HandedOver.Name)
+            .Select(e => (Entry: e, Body: CustodyKinds.HandedOver.Read(e.Body)))
+            .Where(e => e.Body?.Manifest == id)
+            .OrderBy(e => e.Entry.At)
+            .First();
+        var received = entries
+            .Where(e => e.Kind == CustodyKinds.Received.Name)
+            .Select(e => (Entry: e, Body: CustodyKinds.Received.Read(e.Body)))
+            .Where(e => e.Body?.Manifest == id)
+            .OrderBy(e => e.Entry.At)
+            .FirstOrDefault();
         var body = handed.Body!;
-        return new Manifest(id, handed.Entry.At, body.To, body.By, body.On, body.Signature, samples, body.Waybill, body.Seal, body.TemperatureC, received.Entry?.At, received.Body?.Signature);
+        return new Manifest(
+            id,
+            handed.Entry.At,
+            body.To,
+            body.By,
+            body.On,
+            body.Signature,
+            samples,
+            body.Waybill,
+            body.Seal,
+            body.TemperatureC,
+            received.Entry?.At,
+            received.Body?.Signature
+        );
     }
 
     /// <summary>The last manifests, newest first.</summary>
     public async Task<IReadOnlyList<ManifestRow>> ManifestsAsync(CancellationToken cancel)
     {
-        var rows = (await book.Samples.AsNoTracking().Where(s => s.Manifest != null).OrderByDescending(s => s.Day).Take(ManifestsShown * 40).ToListAsync(cancel)).Where(s => caller.May.Sees(s.Water)).ToList();
-        return [.. rows.GroupBy(s => s.Manifest!.Value).Select(g =>
-        {
-            var samples = g.Select(Read).ToList();
-            return new ManifestRow(
-                g.Key, samples.Max(s => s.Life.Last(l => l.Step == SampleStep.HandOver).At), samples.Count, samples.Count(s => s.State == SampleState.HandedOver),
-                samples.Count(s => s.State is SampleState.HandedOver or SampleState.Received or SampleState.Analysed), [.. samples.Select(s => s.Water).Distinct().Order(StringComparer.Ordinal)]);
-        }).OrderByDescending(m => m.LeftAt).Take(ManifestsShown)];
+        var rows = (
+            await book
+                .Samples.AsNoTracking()
+                .Where(s => s.Manifest != null)
+                .OrderByDescending(s => s.Day)
+                .Take(ManifestsShown * 40)
+                .ToListAsync(cancel)
+        )
+            .Where(s => caller.May.Sees(s.Water))
+            .ToList();
+        return
+        [
+            .. rows.GroupBy(s => s.Manifest!.Value)
+                .Select(g =>
+                {
+                    var samples = g.Select(Read).ToList();
+                    return new ManifestRow(
+                        g.Key,
+                        samples.Max(s => s.Life.Last(l => l.Step == SampleStep.HandOver).At),
+                        samples.Count,
+                        samples.Count(s => s.State == SampleState.HandedOver),
+                        samples.Count(s => s.State is SampleState.HandedOver or SampleState.Received or SampleState.Analysed),
+                        [.. samples.Select(s => s.Water).Distinct().Order(StringComparer.Ordinal)]
+                    );
+                })
+                .OrderByDescending(m => m.LeftAt)
+                .Take(ManifestsShown),
+        ];
     }
 
     private List<LedgerSample> Seen(IEnumerable<SampleRow> rows) =>
-        [.. rows.Where(s => caller.May.Sees(s.Water)).OrderBy(s => s.Day).ThenBy(s => s.Number, StringComparer.Ordinal).ThenBy(s => s.Visit).Select(Read)];
+        [
+            .. rows.Where(s => caller.May.Sees(s.Water))
+                .OrderBy(s => s.Day)
+                .ThenBy(s => s.Number, StringComparer.Ordinal)
+                .ThenBy(s => s.Visit)
+                .Select(Read),
+        ];
 
     internal static LedgerSample Read(SampleRow row) => JsonSerializer.Deserialize(row.Definition, SetupJson.Default.LedgerSample)!;
 }

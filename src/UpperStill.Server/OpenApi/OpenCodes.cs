@@ -32,5 +32,6 @@ internal sealed class OpenCodes : IOpenApiSchemaTransformer
 
     private static string? Of(Type? type) => type is null ? null : Words.GetValueOrDefault(Nullable.GetUnderlyingType(type) ?? type);
 
-    private static void Code(OpenApiSchema schema, string words) => (schema.Type, schema.Pattern, schema.Description) = (JsonSchemaType.String, "^[a-z][a-z0-9-]{0,39}$", words);
+    private static void Code(OpenApiSchema schema, string words) =>
+        (schema.Type, schema.Pattern, schema.Description) = (JsonSchemaType.String, "^[a-z][a-z0-9-]{0,39}$", words);
 }

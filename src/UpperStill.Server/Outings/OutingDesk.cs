@@ -13,12 +13,23 @@ using UpperStill.Store.Reference;
 namespace UpperStill.Server.Outings;
 
 /// <summary>Gathers what an outing is prepared from, and prepares it.</summary>
-public sealed class OutingDesk(FieldBook book, SeasonDesk season, IForecastService forecasts, ITideConstants tides, IPassCalendar passes, Caller caller)
+public sealed class OutingDesk(
+    FieldBook book,
+    SeasonDesk season,
+    IForecastService forecasts,
+    ITideConstants tides,
+    IPassCalendar passes,
+    Caller caller
+)
 {
-    /// <summary>The outing of a day at a water; null where the caller does not see the water or it has no station with a programme.</summary>
+    /// <summary>The outing of a day at a water; null where the caller does not see the water or it has no station with a
+    /// programme.</summary>
     public async Task<Outing?> PrepareAsync(DateOnly day, string waterCode, CancellationToken cancel)
     {
-        if (!caller.May.Sees(waterCode) || await book.Waters.AsNoTracking().FirstOrDefaultAsync(w => w.Code == waterCode, cancel) is not { } row)
+        if (
+            !caller.May.Sees(waterCode)
+            || await book.Waters.AsNoTracking().FirstOrDefaultAsync(w => w.Code == waterCode, cancel) is not { } row
+        )
         {
             return null;
         }
@@ -52,7 +63,20 @@ public sealed class OutingDesk(FieldBook book, SeasonDesk season, IForecastServi
             simulated.Add("the satellite");
         }
 
-        return Outing.Prepare(new OutingRequest(day, offset, places, await book.KitItemsAsync(cancel), forecast, tide, passing, simulated, await book.LaboratoryAsync(cancel), zone));
+        return Outing.Prepare(
+            new OutingRequest(
+                day,
+                offset,
+                places,
+                await book.KitItemsAsync(cancel),
+                forecast,
+                tide,
+                passing,
+                simulated,
+                await book.LaboratoryAsync(cancel),
+                zone
+            )
+        );
     }
 
     // What the season says is due; where nothing is, every station of the water with all that its programme takes on that day.

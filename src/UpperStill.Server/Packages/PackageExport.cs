@@ -29,7 +29,14 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     /// <param name="whole">True for everything, also entries whose visit has no beginning yet.</param>
     /// <param name="cancel">Gives up.</param>
     /// <param name="dates">The dates to come, for a calendar; null for none.</param>
-    public async Task WriteAsync(Stream output, string title, IReadOnlyCollection<string> stations, bool whole, CancellationToken cancel, IEnumerable<CalendarStation>? dates = null)
+    public async Task WriteAsync(
+        Stream output,
+        string title,
+        IReadOnlyCollection<string> stations,
+        bool whole,
+        CancellationToken cancel,
+        IEnumerable<CalendarStation>? dates = null
+    )
     {
         ArgumentNullException.ThrowIfNull(stations);
         var rows = await book.Stations.AsNoTracking().OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel);
@@ -45,14 +52,60 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
             await package.AddAsync("season.ics", text => SeasonCalendar.Write(text, dates, clock.GetUtcNow()));
         }
 
-        await package.AddAsync(PackageTables.Waters, EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel), cancel);
-        await package.AddAsync(PackageTables.Programmes, EachAsync(book.Programmes.OrderBy(p => p.Code).ThenBy(p => p.Version), p => [p.Code, Number(p.Version), p.Definition], cancel), cancel);
-        await package.AddAsync(PackageTables.Kit, Listed(await book.KitItemsAsync(cancel), i => [i.Code, i.Kind.ToString(), JsonSerializer.Serialize(i, SetupJson.Default.KitItem)]), cancel);
-        await package.AddAsync(PackageTables.Stations, Listed(rows, s => [s.Code, s.Water, s.Programme, s.Line, s.Weekdays, Number(s.Ordinal), s.Definition]), cancel);
-        await package.AddAsync(PackageTables.Laboratories, EachAsync(book.Laboratories.OrderBy(l => l.Code), l => [l.Code, l.Definition], cancel), cancel);
-        await package.AddAsync(PackageTables.Joins, EachAsync(book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day), j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By], cancel), cancel);
-        await package.AddAsync(PackageTables.Limits, EachAsync(book.Benchmarks.Where(l => waters.Contains(l.Water)).OrderBy(l => l.Id), l => [l.Id.ToString(), l.Water, l.Subject, Yes(l.Above), Decimals.Text(l.Value), l.Name, l.Source], cancel), cancel);
-        await package.AddAsync(PackageTables.SeasonDays, EachAsync(book.SeasonDays.Where(d => d.Station == null || codes.Contains(d.Station)).OrderBy(d => d.Id), d => [d.Id.ToString(), d.Station, Day(d.Day), d.Kind.ToString(), d.Why, d.By, Moment(d.At)], cancel), cancel);
+        await package.AddAsync(
+            PackageTables.Waters,
+            EachAsync(book.Waters.Where(w => whole || waters.Contains(w.Code)).OrderBy(w => w.Code), w => [w.Code, w.Definition], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Programmes,
+            EachAsync(book.Programmes.OrderBy(p => p.Code).ThenBy(p => p.Version), p => [p.Code, Number(p.Version), p.Definition], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Kit,
+            Listed(await book.KitItemsAsync(cancel), i =>
+                [i.Code, i.Kind.ToString(), JsonSerializer.Serialize(i, SetupJson.Default.KitItem)]
+            ),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Stations,
+            Listed(rows, s => [s.Code, s.Water, s.Programme, s.Line, s.Weekdays, Number(s.Ordinal), s.Definition]),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Laboratories,
+            EachAsync(book.Laboratories.OrderBy(l => l.Code), l => [l.Code, l.Definition], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Joins,
+            EachAsync(
+                book.SeriesJoins.Where(j => codes.Contains(j.Station)).OrderBy(j => j.Station).ThenBy(j => j.Subject).ThenBy(j => j.Day),
+                j => [j.Station, j.Subject, Day(j.Day), j.Why, j.By],
+                cancel
+            ),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Limits,
+            EachAsync(
+                book.Benchmarks.Where(l => waters.Contains(l.Water)).OrderBy(l => l.Id),
+                l => [l.Id.ToString(), l.Water, l.Subject, Yes(l.Above), Decimals.Text(l.Value), l.Name, l.Source],
+                cancel
+            ),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.SeasonDays,
+            EachAsync(
+                book.SeasonDays.Where(d => d.Station == null || codes.Contains(d.Station)).OrderBy(d => d.Id),
+                d => [d.Id.ToString(), d.Station, Day(d.Day), d.Kind.ToString(), d.Why, d.By, Moment(d.At)],
+                cancel
+            ),
+            cancel
+        );
         if (whole)
         {
             await GroupAsync(package, cancel);
@@ -67,17 +120,52 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     // Who the group is and what it changed belongs to the whole record, not to one water's.
     private async Task GroupAsync(PackageWriter package, CancellationToken cancel)
     {
-        await package.AddAsync(PackageTables.People, EachAsync(book.Users.OrderBy(p => p.Id), p => [p.Id.ToString(), p.Name, p.UserName, p.GrantsJson, Yes(p.Active)], cancel), cancel);
-        await package.AddAsync(PackageTables.Names, EachAsync(book.KnownNames.OrderBy(n => n.Name), n => [n.Name, n.Person.ToString()], cancel), cancel);
-        await package.AddAsync(PackageTables.Changes, EachAsync(book.Changes.OrderBy(c => c.Sequence), c => [Moment(c.At), c.By, c.Subject, c.Key, c.Before, c.After], cancel), cancel);
-        await package.AddAsync(PackageTables.Proposals, EachAsync(book.Proposals.OrderBy(p => p.Id), p => [p.Id.ToString(), p.Water, p.Definition, p.Why, p.By, Moment(p.At), p.Outcome], cancel), cancel);
+        await package.AddAsync(
+            PackageTables.People,
+            EachAsync(book.Users.OrderBy(p => p.Id), p => [p.Id.ToString(), p.Name, p.UserName, p.GrantsJson, Yes(p.Active)], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Names,
+            EachAsync(book.KnownNames.OrderBy(n => n.Name), n => [n.Name, n.Person.ToString()], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Changes,
+            EachAsync(book.Changes.OrderBy(c => c.Sequence), c => [Moment(c.At), c.By, c.Subject, c.Key, c.Before, c.After], cancel),
+            cancel
+        );
+        await package.AddAsync(
+            PackageTables.Proposals,
+            EachAsync(
+                book.Proposals.OrderBy(p => p.Id),
+                p => [p.Id.ToString(), p.Water, p.Definition, p.Why, p.By, Moment(p.At), p.Outcome],
+                cancel
+            ),
+            cancel
+        );
     }
 
     // One picture at a time.
     private async Task PhotosAsync(PackageWriter package, List<string>? waters, CancellationToken cancel)
     {
-        var photos = await book.Photos.Where(p => waters == null || waters.Contains(p.Water)).OrderBy(p => p.Id).Select(p => new { p.Id, p.Water, p.ContentType, p.By, p.At }).ToListAsync(cancel);
-        await package.AddAsync(PackageTables.Photos, Listed(photos, p => [p.Id.ToString(), p.Water, PhotoFile(p.Id, p.ContentType), p.By, Moment(p.At)]), cancel);
+        var photos = await book
+            .Photos.Where(p => waters == null || waters.Contains(p.Water))
+            .OrderBy(p => p.Id)
+            .Select(p => new
+            {
+                p.Id,
+                p.Water,
+                p.ContentType,
+                p.By,
+                p.At,
+            })
+            .ToListAsync(cancel);
+        await package.AddAsync(
+            PackageTables.Photos,
+            Listed(photos, p => [p.Id.ToString(), p.Water, PhotoFile(p.Id, p.ContentType), p.By, Moment(p.At)]),
+            cancel
+        );
         foreach (var photo in photos)
         {
             using var bytes = new MemoryStream(await book.Photos.Where(p => p.Id == photo.Id).Select(p => p.Bytes).FirstAsync(cancel));
@@ -91,7 +179,13 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     private async Task CastsAsync(PackageWriter package, IQueryable<EntryRow> entries, CancellationToken cancel)
     {
         var bodies = await entries.AsNoTracking().Where(e => e.Kind == ProfileKinds.LoggedCast.Name).ToListAsync(cancel);
-        foreach (var sha256 in bodies.Select(e => ProfileKinds.LoggedCast.Read(e.ToEntry().Body)?.Sha256).OfType<string>().Distinct().Order(StringComparer.Ordinal))
+        foreach (
+            var sha256 in bodies
+                .Select(e => ProfileKinds.LoggedCast.Read(e.ToEntry().Body)?.Sha256)
+                .OfType<string>()
+                .Distinct()
+                .Order(StringComparer.Ordinal)
+        )
         {
             if (instance.CastFile(sha256) is { } path && File.Exists(path))
             {
@@ -102,13 +196,30 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
     }
 
     private static string?[] Entry(EntryRow e) =>
-    [
-        e.Id.ToString(), e.Visit.ToString(), e.Kind, Number(e.Version), e.Body, Moment(e.At), e.By, e.Device, e.Strikes?.ToString(), e.Why, Moment(e.ReceivedAt), e.ClockOffS.ToString(CultureInfo.InvariantCulture),
-        e.Person?.ToString(), e.DeliveredBy, e.DeliveredById?.ToString(),
-    ];
+        [
+            e.Id.ToString(),
+            e.Visit.ToString(),
+            e.Kind,
+            Number(e.Version),
+            e.Body,
+            Moment(e.At),
+            e.By,
+            e.Device,
+            e.Strikes?.ToString(),
+            e.Why,
+            Moment(e.ReceivedAt),
+            e.ClockOffS.ToString(CultureInfo.InvariantCulture),
+            e.Person?.ToString(),
+            e.DeliveredBy,
+            e.DeliveredById?.ToString(),
+        ];
 
-    private IAsyncEnumerable<string?[]> VisitsAsync(List<string> codes, CancellationToken cancel) => EachAsync(
-        book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit), v => [v.Visit.ToString(), v.Station, Day(v.Day), Moment(v.StartedAt), v.Observers, v.Review, v.Took], cancel);
+    private IAsyncEnumerable<string?[]> VisitsAsync(List<string> codes, CancellationToken cancel) =>
+        EachAsync(
+            book.Visits.Where(v => codes.Contains(v.Station)).OrderBy(v => v.Day).ThenBy(v => v.Visit),
+            v => [v.Visit.ToString(), v.Station, Day(v.Day), Moment(v.StartedAt), v.Observers, v.Review, v.Took],
+            cancel
+        );
 
     // Station by station, some hundred visits at a time, so that a visit's numbers stand together.
     private async IAsyncEnumerable<string?[]> ReadingsAsync(List<string> codes, [EnumeratorCancellation] CancellationToken cancel)
@@ -124,26 +235,68 @@ public sealed class PackageExport(FieldBook book, Instance instance, TimeProvide
 
     private async IAsyncEnumerable<string?[]> ReadingsAsync(string code, [EnumeratorCancellation] CancellationToken cancel)
     {
-        var visits = await book.Visits.Where(v => v.Station == code).OrderBy(v => v.Day).ThenBy(v => v.Visit).Select(v => v.Visit).ToListAsync(cancel);
+        var visits = await book
+            .Visits.Where(v => v.Station == code)
+            .OrderBy(v => v.Day)
+            .ThenBy(v => v.Visit)
+            .Select(v => v.Visit)
+            .ToListAsync(cancel);
         foreach (var part in visits.Chunk(VisitsAtOnce))
         {
             var ids = part.ToList();
             var rows = (await book.Record.Where(r => ids.Contains(r.Visit)).ToListAsync(cancel)).ToLookup(r => r.Visit);
-            foreach (var r in part.SelectMany(v => rows[v].OrderBy(Place).ThenBy(r => r.DepthM).ThenBy(r => r.DepthM is null ? 0 : r.Parameter == "temperature" ? 0 : 1).ThenBy(r => r.Parameter, StringComparer.Ordinal).ThenBy(r => r.Item, StringComparer.Ordinal)))
+            foreach (
+                var r in part.SelectMany(v =>
+                    rows[v]
+                        .OrderBy(Place)
+                        .ThenBy(r => r.DepthM)
+                        .ThenBy(r =>
+                            r.DepthM is null ? 0
+                            : r.Parameter == "temperature" ? 0
+                            : 1
+                        )
+                        .ThenBy(r => r.Parameter, StringComparer.Ordinal)
+                        .ThenBy(r => r.Item, StringComparer.Ordinal)
+                )
+            )
             {
                 yield return
                 [
-                    r.Visit.ToString(), r.Station, Day(r.Day), r.Parameter, $"{r.Item} {r.Depth}".Trim() is { Length: > 0 } at ? at : null, r.DepthM is { } m ? Number(m) : null, Decimals.Text(r.Value),
-                    r.Censored switch { Censoring.Above => "above", Censoring.Below => "below", _ => null }, r.Unit, r.Text, r.Method, Yes(r.Usable), Yes(r.SignedOff),
+                    r.Visit.ToString(),
+                    r.Station,
+                    Day(r.Day),
+                    r.Parameter,
+                    $"{r.Item} {r.Depth}".Trim() is { Length: > 0 } at ? at : null,
+                    r.DepthM is { } m ? Number(m) : null,
+                    Decimals.Text(r.Value),
+                    r.Censored switch
+                    {
+                        Censoring.Above => "above",
+                        Censoring.Below => "below",
+                        _ => null,
+                    },
+                    r.Unit,
+                    r.Text,
+                    r.Method,
+                    Yes(r.Usable),
+                    Yes(r.SignedOff),
                 ];
             }
         }
     }
 
     // Clarity, the levels of the profile from the surface down, what else was read, what a laboratory gave.
-    private static int Place(RecordRow row) => row.OfLaboratory ? 3 : row.DepthM is not null ? 1 : row.Parameter == Parameter.Clarity.Code ? 0 : 2;
+    private static int Place(RecordRow row) =>
+        row.OfLaboratory ? 3
+        : row.DepthM is not null ? 1
+        : row.Parameter == Parameter.Clarity.Code ? 0
+        : 2;
 
-    private static async IAsyncEnumerable<string?[]> EachAsync<TRow>(IQueryable<TRow> rows, Func<TRow, string?[]> fields, [EnumeratorCancellation] CancellationToken cancel)
+    private static async IAsyncEnumerable<string?[]> EachAsync<TRow>(
+        IQueryable<TRow> rows,
+        Func<TRow, string?[]> fields,
+        [EnumeratorCancellation] CancellationToken cancel
+    )
         where TRow : class
     {
         await foreach (var row in rows.AsNoTracking().AsAsyncEnumerable().WithCancellation(cancel))

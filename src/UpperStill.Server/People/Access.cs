@@ -30,6 +30,5 @@ internal static class AccessExtensions
 {
     /// <summary>Says who may use an address.</summary>
     internal static TBuilder For<TBuilder>(this TBuilder endpoint, AccessLevel level, bool form = true)
-        where TBuilder : IEndpointConventionBuilder =>
-        endpoint.WithMetadata(new Access(level, form)).Plain();
+        where TBuilder : IEndpointConventionBuilder => endpoint.WithMetadata(new Access(level, form)).Plain();
 }

@@ -31,7 +31,9 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
             return null;
         }
 
-        var person = await book.Users.AsNoTracking().FirstOrDefaultAsync(p => p.Id == id && p.Active && book.Sessions.Any(s => s.Id == session && s.Person == id), cancel);
+        var person = await book
+            .Users.AsNoTracking()
+            .FirstOrDefaultAsync(p => p.Id == id && p.Active && book.Sessions.Any(s => s.Id == session && s.Person == id), cancel);
         return person?.SecurityStamp == user.FindFirstValue(new ClaimsIdentityOptions().SecurityStampClaimType) ? person : null;
     }
 
@@ -47,7 +49,15 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
             book.Sessions.Remove(gone);
         }
 
-        var session = new SessionRow { Id = Guid.CreateVersion7(), Person = person.Id, Began = now, Seen = now, Device = words.Length > LongestDevice ? words[..LongestDevice] : words, Address = Address };
+        var session = new SessionRow
+        {
+            Id = Guid.CreateVersion7(),
+            Person = person.Id,
+            Began = now,
+            Seen = now,
+            Device = words.Length > LongestDevice ? words[..LongestDevice] : words,
+            Address = Address,
+        };
         book.Sessions.Add(session);
         await book.SaveChangesAsync(cancel);
         Claim[] claims = [new(SessionClaim, session.Id.ToString())];
@@ -60,7 +70,11 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
     public async Task SeenAsync(CancellationToken cancel)
     {
         var now = clock.GetUtcNow();
-        if (SessionOf(Http.User) is { } id && await book.Sessions.FirstOrDefaultAsync(s => s.Id == id, cancel) is { } session && now - session.Seen > TimeSpan.FromHours(1))
+        if (
+            SessionOf(Http.User) is { } id
+            && await book.Sessions.FirstOrDefaultAsync(s => s.Id == id, cancel) is { } session
+            && now - session.Seen > TimeSpan.FromHours(1)
+        )
         {
             session.Seen = now;
             await book.SaveChangesAsync(cancel);
@@ -80,7 +94,8 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
     /// <param name="person">Whose.</param>
     /// <param name="one">Only this; null for all.</param>
     /// <param name="cancel">Gives up.</param>
-    public Task<int> EndAsync(Guid person, Guid? one, CancellationToken cancel) => book.Sessions.Where(s => s.Person == person && (one == null || s.Id == one)).ExecuteDeleteAsync(cancel);
+    public Task<int> EndAsync(Guid person, Guid? one, CancellationToken cancel) =>
+        book.Sessions.Where(s => s.Person == person && (one == null || s.Id == one)).ExecuteDeleteAsync(cancel);
 
     /// <summary>Writes down what happened.</summary>
     /// <param name="what">A word of <see cref="AccountEvents"/>.</param>
@@ -91,11 +106,32 @@ public sealed class Accounts(FieldBook book, SignInManager<Person> signIn, IHttp
     public async Task NoteAsync(string what, string signInName, Guid? person, string? by, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(signInName);
-        book.AccountEvents.Add(new AccountEvent { At = clock.GetUtcNow(), What = what, SignInName = signInName.Length > LongestName ? signInName[..LongestName] : signInName, Person = person, By = by, Address = Address });
+        book.AccountEvents.Add(
+            new AccountEvent
+            {
+                At = clock.GetUtcNow(),
+                What = what,
+                SignInName = signInName.Length > LongestName ? signInName[..LongestName] : signInName,
+                Person = person,
+                By = by,
+                Address = Address,
+            }
+        );
         await book.SaveChangesAsync(cancel);
-        if (AccountEvents.ByStrangers.Contains(what) && await book.AccountEvents.Where(e => AccountEvents.ByStrangers.Contains(e.What)).OrderByDescending(e => e.Sequence).Skip(MostByStrangers).Select(e => (long?)e.Sequence).FirstOrDefaultAsync(cancel) is { } last)
+        if (
+            AccountEvents.ByStrangers.Contains(what)
+            && await book
+                .AccountEvents.Where(e => AccountEvents.ByStrangers.Contains(e.What))
+                .OrderByDescending(e => e.Sequence)
+                .Skip(MostByStrangers)
+                .Select(e => (long?)e.Sequence)
+                .FirstOrDefaultAsync(cancel)
+                is { } last
+        )
         {
-            await book.AccountEvents.Where(e => e.Sequence <= last && AccountEvents.ByStrangers.Contains(e.What)).ExecuteDeleteAsync(cancel);
+            await book
+                .AccountEvents.Where(e => e.Sequence <= last && AccountEvents.ByStrangers.Contains(e.What))
+                .ExecuteDeleteAsync(cancel);
         }
     }
 }

@@ -6,7 +6,8 @@ using UpperStill.Store.People;
 namespace UpperStill.Server.People;
 
 /// <summary>
-/// Refuses passwords that anybody would try first: those of a shipped list, with a number or a sign behind or before them too, the person's own name,
+/// Refuses passwords that anybody would try first: those of a shipped list, with a number or a sign behind or before them too, the person's
+/// own name,
 /// and few signs repeated. The list holds the beginnings of SHA-256 of some 49 000 passwords that were found in breaches
 /// (the common list of zxcvbn-ts 4.1.3, MIT licence), in lower case.
 /// </summary>
@@ -18,9 +19,19 @@ public sealed class CommonPasswords : IPasswordValidator<Person>
     private static readonly Lazy<HashSet<ulong>> List = new(Read);
 
     /// <inheritdoc/>
-    public Task<IdentityResult> ValidateAsync(UserManager<Person> manager, Person user, string? password) => Task.FromResult(
-        password is null || !IsTrivial(password, user) ? IdentityResult.Success
-        : IdentityResult.Failed(new IdentityError { Code = "PasswordCommon", Description = "That password is among the first that anybody would try. Take four plain words that do not belong together." }));
+    public Task<IdentityResult> ValidateAsync(UserManager<Person> manager, Person user, string? password) =>
+        Task.FromResult(
+            password is null || !IsTrivial(password, user)
+                ? IdentityResult.Success
+                : IdentityResult.Failed(
+                    new IdentityError
+                    {
+                        Code = "PasswordCommon",
+                        Description =
+                            "That password is among the first that anybody would try. Take four plain words that do not belong together.",
+                    }
+                )
+        );
 
     private static bool IsTrivial(string password, Person? person)
     {
@@ -30,7 +41,11 @@ public sealed class CommonPasswords : IPasswordValidator<Person>
             || IsListed(plain)
             || (core.Length >= LeastDifferent - 1 && plain.Length - core.Length <= LongestAround + 2 && IsListed(core))
             || IsListed(plain[..(plain.Length / 2)]) && plain[..(plain.Length / 2)] == plain[((plain.Length + 1) / 2)..]
-            || new[] { person?.UserName, person?.Name.Replace(" ", string.Empty, StringComparison.Ordinal) }.Any(own => own is { Length: > 3 } && plain.Length - own.Length <= LongestAround && plain.Contains(own.ToLowerInvariant(), StringComparison.Ordinal));
+            || new[] { person?.UserName, person?.Name.Replace(" ", string.Empty, StringComparison.Ordinal) }.Any(own =>
+                own is { Length: > 3 }
+                && plain.Length - own.Length <= LongestAround
+                && plain.Contains(own.ToLowerInvariant(), StringComparison.Ordinal)
+            );
     }
 
     private static bool IsListed(string plain) => List.Value.Contains(Key(SHA256.HashData(Encoding.UTF8.GetBytes(plain))));

@@ -8,7 +8,8 @@ using UpperStill.Store;
 
 namespace UpperStill.Server.People;
 
-/// <summary>The one-time link by which an empty instance gets its first coordinator: in a file that only its owner can read, gone with the first use. A log is read by too many.</summary>
+/// <summary>The one-time link by which an empty instance gets its first coordinator: in a file that only its owner can read, gone with the
+/// first use. A log is read by too many.</summary>
 public sealed class FirstCoordinator(Instance instance) : IDisposable
 {
     private readonly string file = Path.Combine(instance.DataFolder, "first-coordinator.txt");
@@ -40,7 +41,8 @@ public sealed class FirstCoordinator(Instance instance) : IDisposable
     }
 
     /// <summary>True for the token of this start.</summary>
-    public bool Knows(string given) => CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(given), Encoding.UTF8.GetBytes(Token));
+    public bool Knows(string given) =>
+        CryptographicOperations.FixedTimeEquals(Encoding.UTF8.GetBytes(given), Encoding.UTF8.GetBytes(Token));
 
     /// <inheritdoc/>
     public void Dispose() => Door.Dispose();

@@ -21,7 +21,10 @@ internal static class PeopleServices
         services.AddScoped<SecondFactor>();
 
         // Kept with the data: else each restart of the server would sign everybody out.
-        services.AddDataProtection().SetApplicationName("upper-still").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(instance.DataFolder, Instance.Keys)));
+        services
+            .AddDataProtection()
+            .SetApplicationName("upper-still")
+            .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(instance.DataFolder, Instance.Keys)));
         services.AddAuthentication(IdentityConstants.ApplicationScheme).AddIdentityCookies();
         services.ConfigureApplicationCookie(cookie =>
         {
@@ -38,7 +41,8 @@ internal static class PeopleServices
             cookie.Events.OnRedirectToLogin = context => Plain(context.Response, StatusCodes.Status401Unauthorized);
             cookie.Events.OnRedirectToAccessDenied = context => Plain(context.Response, StatusCodes.Status403Forbidden);
         });
-        services.AddIdentityCore<Person>(identity =>
+        services
+            .AddIdentityCore<Person>(identity =>
             {
                 // Length protects; rules about signs make people write passwords down.
                 identity.Password.RequiredLength = 10;
@@ -50,7 +54,10 @@ internal static class PeopleServices
                 // A stranger who guesses must not lock the holder out: see SignInGuard.
                 identity.Lockout.AllowedForNewUsers = false;
             })
-            .AddEntityFrameworkStores<FieldBook>().AddSignInManager().AddDefaultTokenProviders().AddPasswordValidator<CommonPasswords>();
+            .AddEntityFrameworkStores<FieldBook>()
+            .AddSignInManager()
+            .AddDefaultTokenProviders()
+            .AddPasswordValidator<CommonPasswords>();
         services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = LinkHolds);
         services.AddAntiforgery(form =>
         {

@@ -16,7 +16,13 @@ public sealed class SecondFactor(UserManager<Person> people, SignInGuard guard)
     private const int LongestCode = 40;
 
     /// <summary>The answer to whoever gave no code.</summary>
-    internal static IResult Asked { get; } = Results.Problem("Type the six digits that your app shows, or one of your recovery codes.", statusCode: StatusCodes.Status401Unauthorized, title: "This account asks for a second factor.", type: Type);
+    internal static IResult Asked { get; } =
+        Results.Problem(
+            "Type the six digits that your app shows, or one of your recovery codes.",
+            statusCode: StatusCodes.Status401Unauthorized,
+            title: "This account asks for a second factor.",
+            type: Type
+        );
 
     /// <summary>True where none is asked for, or the code fits.</summary>
     /// <param name="person">Who.</param>
@@ -24,7 +30,11 @@ public sealed class SecondFactor(UserManager<Person> people, SignInGuard guard)
     public async Task<bool> PassesAsync(Person person, string? code)
     {
         ArgumentNullException.ThrowIfNull(person);
-        return !person.TwoFactorEnabled || (code is { Length: > 0 and <= LongestCode } && (await FitsAsync(person, code) || (await people.RedeemTwoFactorRecoveryCodeAsync(person, code.Trim())).Succeeded));
+        return !person.TwoFactorEnabled
+            || (
+                code is { Length: > 0 and <= LongestCode }
+                && (await FitsAsync(person, code) || (await people.RedeemTwoFactorRecoveryCodeAsync(person, code.Trim())).Succeeded)
+            );
     }
 
     /// <summary>A new secret for an app; nothing is asked for until <see cref="ConfirmAsync"/>.</summary>
@@ -61,6 +71,7 @@ public sealed class SecondFactor(UserManager<Person> people, SignInGuard guard)
     private async Task<bool> FitsAsync(Person person, string code)
     {
         var digits = code.Replace(" ", string.Empty, StringComparison.Ordinal);
-        return await people.VerifyTwoFactorTokenAsync(person, TokenOptions.DefaultAuthenticatorProvider, digits) && guard.IsFresh(person.Id, digits);
+        return await people.VerifyTwoFactorTokenAsync(person, TokenOptions.DefaultAuthenticatorProvider, digits)
+            && guard.IsFresh(person.Id, digits);
     }
 }

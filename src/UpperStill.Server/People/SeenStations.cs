@@ -13,6 +13,20 @@ internal static class SeenStations
     /// <param name="may">What they may do.</param>
     /// <param name="cancel">Gives up.</param>
     /// <param name="water">The water; null for all.</param>
-    internal static async Task<List<StationRow>> StationsAsync(this FieldBook book, Permissions may, CancellationToken cancel, string? water = null) =>
-        [.. (await book.Stations.AsNoTracking().Where(s => water == null || s.Water == water).OrderBy(s => s.Ordinal).ThenBy(s => s.Code).ToListAsync(cancel)).Where(s => may.Sees(s.Water))];
+    internal static async Task<List<StationRow>> StationsAsync(
+        this FieldBook book,
+        Permissions may,
+        CancellationToken cancel,
+        string? water = null
+    ) =>
+        [
+            .. (
+                await book
+                    .Stations.AsNoTracking()
+                    .Where(s => water == null || s.Water == water)
+                    .OrderBy(s => s.Ordinal)
+                    .ThenBy(s => s.Code)
+                    .ToListAsync(cancel)
+            ).Where(s => may.Sees(s.Water)),
+        ];
 }

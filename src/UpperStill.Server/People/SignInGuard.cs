@@ -23,7 +23,8 @@ public sealed class SignInGuard(TimeProvider clock)
     /// <summary>True while the door is shut.</summary>
     /// <param name="address">From where.</param>
     /// <param name="name">The sign-in name as it was given.</param>
-    public bool IsShut(IPAddress? address, string name) => doors.TryGetValue(Door(address, name), out var door) && door.Wrong >= Tries && clock.GetUtcNow() - door.Last < Shut;
+    public bool IsShut(IPAddress? address, string name) =>
+        doors.TryGetValue(Door(address, name), out var door) && door.Wrong >= Tries && clock.GetUtcNow() - door.Last < Shut;
 
     /// <summary>A wrong try.</summary>
     /// <param name="address">From where.</param>
@@ -50,11 +51,17 @@ public sealed class SignInGuard(TimeProvider clock)
         return codes.TryAdd((person, code), now);
     }
 
-    // However long the name is that somebody sends, what is remembered of it is short. One who has a network of the newer sort has as many addresses as they like in it.
+    // However long the name is that somebody sends, what is remembered of it is short. One who has a network of the newer sort has as many
+    // addresses as they like in it.
     private static (string Address, string Name) Door(IPAddress? address, string name)
     {
         var bytes = (address is { IsIPv4MappedToIPv6: true } ? address.MapToIPv4() : address)?.GetAddressBytes() ?? [];
-        return (Convert.ToHexString(address is { AddressFamily: AddressFamily.InterNetworkV6, IsIPv4MappedToIPv6: false } ? bytes.AsSpan(0, 8) : bytes), Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(name.Trim().ToUpperInvariant()))));
+        return (
+            Convert.ToHexString(
+                address is { AddressFamily: AddressFamily.InterNetworkV6, IsIPv4MappedToIPv6: false } ? bytes.AsSpan(0, 8) : bytes
+            ),
+            Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(name.Trim().ToUpperInvariant())))
+        );
     }
 
     private static void Forget<TKey, TValue>(ConcurrentDictionary<TKey, TValue> all, Func<TValue, bool> old)

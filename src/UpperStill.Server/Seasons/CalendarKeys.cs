@@ -18,7 +18,12 @@ public sealed class CalendarKeys(IDataProtectionProvider protection, TimeProvide
     public string For(Person person)
     {
         ArgumentNullException.ThrowIfNull(person);
-        return protector.Protect(string.Create(CultureInfo.InvariantCulture, $"{person.Id:N} {person.CalendarKey} {(clock.GetUtcNow() + Holds).ToUnixTimeSeconds()}"));
+        return protector.Protect(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{person.Id:N} {person.CalendarKey} {(clock.GetUtcNow() + Holds).ToUnixTimeSeconds()}"
+            )
+        );
     }
 
     /// <summary>Whose key it is, and which of theirs; null where it is none, or has ended.</summary>
@@ -26,8 +31,12 @@ public sealed class CalendarKeys(IDataProtectionProvider protection, TimeProvide
     {
         try
         {
-            return key is not null && protector.Unprotect(key).Split(' ') is [var id, var number, var until]
-                && long.Parse(until, CultureInfo.InvariantCulture) > clock.GetUtcNow().ToUnixTimeSeconds() ? (Guid.Parse(id), int.Parse(number, CultureInfo.InvariantCulture)) : null;
+            return
+                key is not null
+                && protector.Unprotect(key).Split(' ') is [var id, var number, var until]
+                && long.Parse(until, CultureInfo.InvariantCulture) > clock.GetUtcNow().ToUnixTimeSeconds()
+                ? (Guid.Parse(id), int.Parse(number, CultureInfo.InvariantCulture))
+                : null;
         }
         catch (Exception e) when (e is CryptographicException or FormatException)
         {

@@ -8,7 +8,8 @@ using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
 
-/// <summary>What the demo's coordinator signed off: everything up to the last weeks, but for the visits whose stops nobody has answered.</summary>
+/// <summary>What the demo's coordinator signed off: everything up to the last weeks, but for the visits whose stops nobody has
+/// answered.</summary>
 public static class DemoReviews
 {
     private const int WeeksBehind = 6;
@@ -17,7 +18,11 @@ public static class DemoReviews
     /// <param name="scenario">The demo.</param>
     /// <param name="reviews">The reviews as they are before.</param>
     /// <param name="started">When each visit began.</param>
-    public static IReadOnlyList<Entry> Write(DemoScenario scenario, IReadOnlyList<VisitReview> reviews, IReadOnlyDictionary<Guid, DateTimeOffset> started)
+    public static IReadOnlyList<Entry> Write(
+        DemoScenario scenario,
+        IReadOnlyList<VisitReview> reviews,
+        IReadOnlyDictionary<Guid, DateTimeOffset> started
+    )
     {
         ArgumentNullException.ThrowIfNull(scenario);
         ArgumentNullException.ThrowIfNull(reviews);
@@ -27,12 +32,20 @@ public static class DemoReviews
         foreach (var review in reviews.OrderBy(r => started[r.Visit]).ThenBy(r => r.Visit))
         {
             var at = Evening(started[review.Visit].AddDays(9));
-            if (at > scenario.Now.AddDays(-7 * WeeksBehind) || review.State == ReviewState.NotEnded || review.Findings.Any(f => f.Finding is { Level: FindingLevel.Stop, Kept: null }))
+            if (
+                at > scenario.Now.AddDays(-7 * WeeksBehind)
+                || review.State == ReviewState.NotEnded
+                || review.Findings.Any(f => f.Finding is { Level: FindingLevel.Stop, Kept: null })
+            )
             {
                 continue;
             }
 
-            foreach (var open in review.Findings.Where(f => f.Finding.Kept is null).DistinctBy(f => (f.Finding.Code, string.Join(' ', f.Finding.About))))
+            foreach (
+                var open in review
+                    .Findings.Where(f => f.Finding.Kept is null)
+                    .DistinctBy(f => (f.Finding.Code, string.Join(' ', f.Finding.About)))
+            )
             {
                 at = at.AddMinutes(2);
                 entries.Add(Made(VisitKinds.Kept, new KeptBody(open.Finding.Code, open.Finding.About), "asked the sampler; it stands"));
@@ -42,7 +55,19 @@ public static class DemoReviews
             entries.Add(Made(ReviewKinds.SignedOff, new SignedOffBody(review.Field, review.Results), null));
 
             Entry Made<T>(EntryKind<T> kind, T body, string? why)
-                where T : class => new(chance.Uuid(at), review.Visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), at, scenario.People[0].Name, "office", null, why);
+                where T : class =>
+                new(
+                    chance.Uuid(at),
+                    review.Visit,
+                    kind.Name,
+                    kind.Version,
+                    JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
+                    at,
+                    scenario.People[0].Name,
+                    "office",
+                    null,
+                    why
+                );
         }
 
         return entries;

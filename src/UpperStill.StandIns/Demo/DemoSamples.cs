@@ -16,7 +16,8 @@ using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
 
-/// <summary>Writes the lives of the samples of one visit of the demo: bottles, filters, freezer, turn-in, results; a torn filter and a rejected vial among them.</summary>
+/// <summary>Writes the lives of the samples of one visit of the demo: bottles, filters, freezer, turn-in, results; a torn filter and a
+/// rejected vial among them.</summary>
 /// <param name="Scenario">The scenario.</param>
 /// <param name="Station">The station.</param>
 /// <param name="Visit">The visit.</param>
@@ -40,7 +41,18 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var water = planned.Where(p => p.Type.FilledAt == FilledAt.Water).ToList();
         foreach (var (bottle, i) in water.Select((b, i) => (b, i)))
         {
-            Make(FillKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Composite, FilledTo.AsAsked, Rinses: bottle.Type.Rinses, Drops: bottle.Type.Drops), At.AddMinutes(2 * i));
+            Make(
+                FillKinds.Fill,
+                new FillBody(
+                    bottle.Number,
+                    bottle.Type.Code,
+                    FilledFrom.Composite,
+                    FilledTo.AsAsked,
+                    Rinses: bottle.Type.Rinses,
+                    Drops: bottle.Type.Drops
+                ),
+                At.AddMinutes(2 * i)
+            );
         }
 
         var filters = planned.Where(p => p.Type.FilledAt == FilledAt.Bench).ToList();
@@ -64,31 +76,63 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         foreach (var (filter, bottle) in filters.Zip(water))
         {
             bench = bench.AddMinutes(3);
-            Make(FilterKinds.Filter, new FilterBody(filter.Number, bottle.Number, FilterBy.Syringe, WhiteDisc: true, Rinsed: true, Lot: "F-26"), bench);
+            Make(
+                FilterKinds.Filter,
+                new FilterBody(filter.Number, bottle.Number, FilterBy.Syringe, WhiteDisc: true, Rinsed: true, Lot: "F-26"),
+                bench
+            );
             var whole = ClarityM > 3.5 ? 2 : 1;
             for (var fill = 0; fill < whole; fill++)
             {
-                Make(FilterKinds.FilterFill, new FilterFillBody(filter.Number, "50", "0", Seconds: chance.Whole(37, 46)), bench = bench.AddMinutes(1));
+                Make(
+                    FilterKinds.FilterFill,
+                    new FilterFillBody(filter.Number, "50", "0", Seconds: chance.Whole(37, 46)),
+                    bench = bench.AddMinutes(1)
+                );
             }
 
             var left = chance.Whole(6, 20);
             var clogged = whole == 1 && chance.Even() < 0.3;
             if (clogged)
             {
-                Make(FilterKinds.FilterFill, new FilterFillBody(filter.Number, "50", Decimals.Text(left), Seconds: 70, Clogged: true), bench = bench.AddMinutes(2));
+                Make(
+                    FilterKinds.FilterFill,
+                    new FilterFillBody(filter.Number, "50", Decimals.Text(left), Seconds: 70, Clogged: true),
+                    bench = bench.AddMinutes(2)
+                );
             }
 
             volumes.Add((50 * whole) + (clogged ? 50 - left : 0));
-            Make(FilterKinds.Filter, new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null, Folded: true, Tinted: true), bench = bench.AddMinutes(1));
+            Make(
+                FilterKinds.Filter,
+                new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null, Folded: true, Tinted: true),
+                bench = bench.AddMinutes(1)
+            );
         }
 
         Make(CustodyKinds.Labelled, new LabelledBody(numbers), bench.AddMinutes(2));
-        Make(CustodyKinds.Stored, new StoredBody(numbers, StorePlace.Freezer, $"{Vials}, {Day.ToString("MMM", System.Globalization.CultureInfo.InvariantCulture)}", "-19", Foil: true), bench.AddMinutes(5));
+        Make(
+            CustodyKinds.Stored,
+            new StoredBody(
+                numbers,
+                StorePlace.Freezer,
+                $"{Vials}, {Day.ToString("MMM", System.Globalization.CultureInfo.InvariantCulture)}",
+                "-19",
+                Foil: true
+            ),
+            bench.AddMinutes(5)
+        );
 
         // This July's vials missed the turn-in: they wait for the next.
         if (TurnIn() is { } date && !(Day.Year == Scenario.Now.Year && Day.Month == 7))
         {
-            ToTheLab(numbers, new DateTimeOffset(date.ToDateTime(new TimeOnly(10, 20)), At.Offset), TravelOn.FrozenPacks, volumes, Day.Year == Scenario.Now.Year && Day.Month == 6);
+            ToTheLab(
+                numbers,
+                new DateTimeOffset(date.ToDateTime(new TimeOnly(10, 20)), At.Offset),
+                TravelOn.FrozenPacks,
+                volumes,
+                Day.Year == Scenario.Now.Year && Day.Month == 6
+            );
         }
     }
 
@@ -100,7 +144,8 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
     }
 
     // The last day of July, or early October.
-    private DateOnly? TurnIn() => Scenario.Laboratory.TurnIns?.Select(t => (DateOnly?)new DateOnly(Day.Year, t.Month, t.Day)).FirstOrDefault(t => t > Day);
+    private DateOnly? TurnIn() =>
+        Scenario.Laboratory.TurnIns?.Select(t => (DateOnly?)new DateOnly(Day.Year, t.Month, t.Day)).FirstOrDefault(t => t > Day);
 
     private void ToTheLab(string[] numbers, DateTimeOffset at, TravelOn on, List<decimal> volumes, bool stillThere)
     {
@@ -108,7 +153,12 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var analyst = Scenario.People.First(p => p.SignInName == "laboratory").Name;
         var manifest = new Chance(Scenario.Seed ^ (ulong)at.Date.Ticks).Uuid(at);
         Make(CustodyKinds.HandedOver, new HandedOverBody(manifest, numbers, lab, TravelBy.Hand, on, Station.Observers[0]), at);
-        Make(CustodyKinds.Received, new ReceivedBody(numbers, ArrivedAs.Good, analyst, manifest, on == TravelOn.Ice ? "4" : null), at.AddHours(1), analyst);
+        Make(
+            CustodyKinds.Received,
+            new ReceivedBody(numbers, ArrivedAs.Good, analyst, manifest, on == TravelOn.Ice ? "4" : null),
+            at.AddHours(1),
+            analyst
+        );
         if (stillThere)
         {
             return;
@@ -126,12 +176,31 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
             var value = Chlorophyll * (1 + (0.07 * chance.Bell()));
             if (volumes.Count > 0 && Day.Year == Scenario.Now.Year)
             {
-                Make(ResultKinds.Measured, new MeasuredBody(number, Readings(value, (double)volumes[i]), DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
+                Make(
+                    ResultKinds.Measured,
+                    new MeasuredBody(number, Readings(value, (double)volumes[i]), DateOnly.FromDateTime(reported.DateTime)),
+                    reported.AddMinutes(i),
+                    analyst
+                );
             }
             else
             {
                 var below = value < 0.5;
-                Make(ResultKinds.Result, new ResultBody(number, "chlorophyll-a", Two(below ? 0.5 : value), "µg/L", below ? Qualifier.Below : null, "0.5", "monochromatic", DateOnly.FromDateTime(reported.DateTime)), reported.AddMinutes(i), analyst);
+                Make(
+                    ResultKinds.Result,
+                    new ResultBody(
+                        number,
+                        "chlorophyll-a",
+                        Two(below ? 0.5 : value),
+                        "µg/L",
+                        below ? Qualifier.Below : null,
+                        "0.5",
+                        "monochromatic",
+                        DateOnly.FromDateTime(reported.DateTime)
+                    ),
+                    reported.AddMinutes(i),
+                    analyst
+                );
             }
         }
 
@@ -147,7 +216,15 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
         var x = chlorophyll * volumeMl / 1000 / (26.7 * 10) * 5;
         var y = 0.15 * x;
         var after = (x + y) / 0.7;
-        return new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "5", Four(after + x + 0.004), "0.0040", Four(after + 0.003), "0.0030");
+        return new ExtractReadings(
+            ChlorophyllMethod.Monochromatic,
+            "10",
+            "5",
+            Four(after + x + 0.004),
+            "0.0040",
+            Four(after + 0.003),
+            "0.0030"
+        );
     }
 
     private static string Two(double value) => value.ToString("0.00", System.Globalization.CultureInfo.InvariantCulture);
@@ -155,6 +232,19 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
     private static string Four(double value) => value.ToString("0.0000", System.Globalization.CultureInfo.InvariantCulture);
 
     private void Make<T>(EntryKind<T> kind, T body, DateTimeOffset at, string? by = null, string? why = null)
-        where T : class => entries.Add(new Entry(
-            chance.Uuid(at), Visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), at, by ?? Station.Observers[0], by is null ? "field book" : "laboratory", null, why));
+        where T : class =>
+        entries.Add(
+            new Entry(
+                chance.Uuid(at),
+                Visit,
+                kind.Name,
+                kind.Version,
+                JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
+                at,
+                by ?? Station.Observers[0],
+                by is null ? "field book" : "laboratory",
+                null,
+                why
+            )
+        );
 }

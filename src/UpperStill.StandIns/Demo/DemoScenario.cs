@@ -20,8 +20,16 @@ namespace UpperStill.StandIns.Demo;
 /// <param name="ThisSeason">Visits of the season under way.</param>
 /// <param name="Lake">The simulated lake.</param>
 public sealed record DemoStation(
-    Station Station, string Programme, string Line, bool SoundsInFeet, IReadOnlyList<string> Observers, int EveryDays, IReadOnlyList<int> Weekdays,
-    IReadOnlyList<DateOnly> ThisSeason, LakeModel Lake);
+    Station Station,
+    string Programme,
+    string Line,
+    bool SoundsInFeet,
+    IReadOnlyList<string> Observers,
+    int EveryDays,
+    IReadOnlyList<int> Weekdays,
+    IReadOnlyList<DateOnly> ThisSeason,
+    LakeModel Lake
+);
 
 /// <summary>Someone of the demo, with an account that exists in the demo only.</summary>
 /// <param name="Name">The name beside readings.</param>
@@ -57,11 +65,20 @@ public sealed record DemoDay(DateOnly Day, string Kind, string Why, string? Stat
 /// <param name="Kit">The kit.</param>
 /// <param name="Stations">Stations.</param>
 public sealed record DemoScenario(
-    ulong Seed, DateTimeOffset Now, int FirstYear, IReadOnlyList<Programme> Programmes, Laboratory Laboratory,
-    IReadOnlyList<DemoDay> Days, IReadOnlyList<DemoWater> Waters,
-    IReadOnlyList<DemoPerson> People, IReadOnlyList<KitItem> Kit, IReadOnlyList<DemoStation> Stations)
+    ulong Seed,
+    DateTimeOffset Now,
+    int FirstYear,
+    IReadOnlyList<Programme> Programmes,
+    Laboratory Laboratory,
+    IReadOnlyList<DemoDay> Days,
+    IReadOnlyList<DemoWater> Waters,
+    IReadOnlyList<DemoPerson> People,
+    IReadOnlyList<KitItem> Kit,
+    IReadOnlyList<DemoStation> Stations
+)
 {
-    /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo only.</summary>
+    /// <summary>The password of every account of the demo. No secret: the sign-in page shows it, and the accounts exist in the demo
+    /// only.</summary>
     public const string Password = "upper-still-demo";
 
     /// <summary>The scenario that ships with Upper Still.</summary>
@@ -73,19 +90,32 @@ public sealed record DemoScenario(
     }
 
     // Every line was taped each spring of the earlier seasons, and every mark was true.
-    private KitItem Sprung(KitItem item, int index) => item.Marks is null ? item : item with
-    {
-        Checks =
-        [
-            .. Enumerable.Range(FirstYear, Now.Year - FirstYear).Select(year => new KitCheck(
-                new Guid(index, (short)year, 0, [0, 0, 0, 0, 0, 0, 0, 0]), KitCheckKind.Taped, new DateOnly(year, 4, 11), People[0].Name, [new TapedMark(item.Marks.Usable, item.Marks.Usable)])),
-            .. item.Checks ?? [],
-        ],
-    };
+    private KitItem Sprung(KitItem item, int index) =>
+        item.Marks is null
+            ? item
+            : item with
+            {
+                Checks =
+                [
+                    .. Enumerable
+                        .Range(FirstYear, Now.Year - FirstYear)
+                        .Select(year => new KitCheck(
+                            new Guid(index, (short)year, 0, [0, 0, 0, 0, 0, 0, 0, 0]),
+                            KitCheckKind.Taped,
+                            new DateOnly(year, 4, 11),
+                            People[0].Name,
+                            [new TapedMark(item.Marks.Usable, item.Marks.Usable)]
+                        )),
+                    .. item.Checks ?? [],
+                ],
+            };
 }
 
 /// <summary>The scenario's JSON.</summary>
 [JsonSourceGenerationOptions(
-    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase, RespectNullableAnnotations = true, RespectRequiredConstructorParameters = true)]
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    RespectNullableAnnotations = true,
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(DemoScenario))]
 internal sealed partial class DemoJson : JsonSerializerContext;

@@ -50,7 +50,9 @@ public sealed class DemoSeasons
             for (; day.Month <= SeasonUntil; day = day.AddDays(station.EveryDays + chance.Whole(-2, 2)))
             {
                 // One visit in eighteen falls to the weather; two seasons lose a month and more to a broken engine.
-                var missed = chance.Even() < 1 / 18.0 || (year == scenario.FirstYear + 5 && day.Month is 7 or 8 && day.Year == scenario.FirstYear + 5);
+                var missed =
+                    chance.Even() < 1 / 18.0
+                    || (year == scenario.FirstYear + 5 && day.Month is 7 or 8 && day.Year == scenario.FirstYear + 5);
                 if (!missed)
                 {
                     new DemoVisit(entries, scenario, station, day, shift, chance).Write();
@@ -66,7 +68,14 @@ public sealed class DemoSeasons
     }
 
     /// <summary>One visit being written.</summary>
-    private sealed class DemoVisit(List<Entry> entries, DemoScenario scenario, DemoStation station, DateOnly day, double yearShift, Chance chance)
+    private sealed class DemoVisit(
+        List<Entry> entries,
+        DemoScenario scenario,
+        DemoStation station,
+        DateOnly day,
+        double yearShift,
+        Chance chance
+    )
     {
         private readonly Programme programme = scenario.Programmes.First(p => p.Code == station.Programme);
         private readonly LengthUnit unit = scenario.Kit.First(l => l.Code == station.Line).Marks!.Unit;
@@ -76,7 +85,10 @@ public sealed class DemoSeasons
         internal void Write()
         {
             visit = chance.Uuid(clock);
-            Add(VisitKinds.VisitStarted, new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line));
+            Add(
+                VisitKinds.VisitStarted,
+                new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line)
+            );
             var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3);
             Add(SoundingKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
             var clarity = station.Lake.Clarity(day, scenario.FirstYear, yearShift, chance);
@@ -135,7 +147,16 @@ public sealed class DemoSeasons
             Observe("read", "salinity", new ObservedValue { Written = ppt.ToString(CultureInfo.InvariantCulture), Unit = "ppt" }, "1");
 
             void Observe(string step, string field, ObservedValue value, string? item) =>
-                entries.Add(Made(own, ObservationKinds.Observation, new ObservationBody(new Protocol("refractometer"), 1, step, field, value, item), at = at.AddSeconds(40), null, null));
+                entries.Add(
+                    Made(
+                        own,
+                        ObservationKinds.Observation,
+                        new ObservationBody(new Protocol("refractometer"), 1, step, field, value, item),
+                        at = at.AddSeconds(40),
+                        null,
+                        null
+                    )
+                );
         }
 
         // The pier was given a viewing tube in 2020. Its own chance, so that everything else stays as it was.
@@ -143,34 +164,86 @@ public sealed class DemoSeasons
         {
             var own = new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 104729) ^ (ulong)station.Station.Code[0]);
             var tube = station.Station.Code == "SKA-1" && day.Year >= 2020;
-            entries.Add(Made(own, SecchiKinds.DiscConditions, new DiscConditionsBody(tube ? BoatSide.Sun : BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"), clock.AddSeconds(own.Whole(5, 20)), null, null));
+            entries.Add(
+                Made(
+                    own,
+                    SecchiKinds.DiscConditions,
+                    new DiscConditionsBody(tube ? BoatSide.Sun : BoatSide.Shade, tube, Sunglasses: false, Disc: "D-1"),
+                    clock.AddSeconds(own.Whole(5, 20)),
+                    null,
+                    null
+                )
+            );
         }
 
         // Monthly samples go with the first visit of a month; what has its own rhythm goes with every visit.
         private bool TakenAlong(ProtocolPlan protocol) =>
             protocol.Protocol != Protocol.Clarity
-            && day >= protocol.From.In(day.Year) && day <= protocol.Until.In(day.Year)
-            && (protocol.Rhythm == Rhythm.Days || (protocol.Rhythm == Rhythm.Monthly && !entries.Any(e =>
-                e.By == station.Observers[0] && e.At.Year == day.Year && e.At.Month == day.Month && (protocol.Protocol == Protocol.Profile ? e.Kind == ProfileKinds.Level.Name
-                    : (e.Kind == VisitKinds.Taken.Name || e.Kind == ObservationKinds.Observation.Name) && e.Body.GetProperty("protocol").GetString() == protocol.Protocol.Code))));
+            && day >= protocol.From.In(day.Year)
+            && day <= protocol.Until.In(day.Year)
+            && (
+                protocol.Rhythm == Rhythm.Days
+                || (
+                    protocol.Rhythm == Rhythm.Monthly
+                    && !entries.Any(e =>
+                        e.By == station.Observers[0]
+                        && e.At.Year == day.Year
+                        && e.At.Month == day.Month
+                        && (
+                            protocol.Protocol == Protocol.Profile
+                                ? e.Kind == ProfileKinds.Level.Name
+                                : (e.Kind == VisitKinds.Taken.Name || e.Kind == ObservationKinds.Observation.Name)
+                                    && e.Body.GetProperty("protocol").GetString() == protocol.Protocol.Code
+                        )
+                    )
+                )
+            );
 
         // Its own chance and clock: what else was read that day stays as it is, with or without a profile.
         private void Profile(double depth)
         {
             var (own, at) = (new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 7919)), clock);
-            var water = new LakeColumn(depth, scenario.Waters.First(w => w.Water.Code == station.Station.WaterCode).Water.Kind == WaterKind.Sea, day, yearShift);
+            var water = new LakeColumn(
+                depth,
+                scenario.Waters.First(w => w.Water.Code == station.Station.WaterCode).Water.Kind == WaterKind.Sea,
+                day,
+                yearShift
+            );
             var meter = scenario.Kit.First(k => k.Kind == KitKind.Meter).Code;
 
             // The meter was left on per cent once, and nobody saw it.
             var percent = !water.Sea && day is { Year: 2019, Month: 8 };
-            Write(ProfileKinds.MeterCheck, new MeterCheckBody(meter, Expected: new WrittenOxygen("100", OxygenUnit.Percent), Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent), Display: OxygenUnit.MgPerL));
-            foreach (var level in PlannedLevels.Of(programme.ChoiceOf(ProfileOptions.Levels), new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)))
+            Write(
+                ProfileKinds.MeterCheck,
+                new MeterCheckBody(
+                    meter,
+                    Expected: new WrittenOxygen("100", OxygenUnit.Percent),
+                    Read: new WrittenOxygen(Tenth(98.6 + own.Bell()), OxygenUnit.Percent),
+                    Display: OxygenUnit.MgPerL
+                )
+            );
+            foreach (
+                var level in PlannedLevels.Of(
+                    programme.ChoiceOf(ProfileOptions.Levels),
+                    new Length((decimal)Math.Round(depth, 1), station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 0.1m)
+                )
+            )
             {
                 var z = (double)level.Metres;
-                var (celsius, oxygen) = (water.TemperatureC(z) + (0.04 * own.Bell()), Math.Max(0.1, water.OxygenMgPerL(z) + (0.05 * own.Bell())));
+                var (celsius, oxygen) = (
+                    water.TemperatureC(z) + (0.04 * own.Bell()),
+                    Math.Max(0.1, water.OxygenMgPerL(z) + (0.05 * own.Bell()))
+                );
                 var shown = percent ? oxygen * 100 / Solubility.AtPressure(celsius, 0, LakeColumn.AirKpa) : oxygen;
-                Write(ProfileKinds.Level, new LevelBody(new WrittenLength(Decimals.Text(level.Value), level.Unit), new WrittenTemperature(Tenth(celsius), TemperatureUnit.Celsius), new WrittenOxygen(Tenth(shown), OxygenUnit.MgPerL),
-                    Salinity: water.Sea ? Tenth(water.Salinity(z) + (0.1 * own.Bell())) : null));
+                Write(
+                    ProfileKinds.Level,
+                    new LevelBody(
+                        new WrittenLength(Decimals.Text(level.Value), level.Unit),
+                        new WrittenTemperature(Tenth(celsius), TemperatureUnit.Celsius),
+                        new WrittenOxygen(Tenth(shown), OxygenUnit.MgPerL),
+                        Salinity: water.Sea ? Tenth(water.Salinity(z) + (0.1 * own.Bell())) : null
+                    )
+                );
             }
 
             void Write<T>(EntryKind<T> kind, T body)
@@ -188,7 +261,9 @@ public sealed class DemoSeasons
             var lowerings = programme.Clarity.Observers == ObserverMethod.Swap ? 2 : programme.Clarity.Readings;
             for (var lowering = 1; lowering <= lowerings; lowering++)
             {
-                var observer = station.Observers[programme.Clarity.Observers == ObserverMethod.Swap ? (lowering - 1) % station.Observers.Count : 0];
+                var observer = station.Observers[
+                    programme.Clarity.Observers == ObserverMethod.Swap ? (lowering - 1) % station.Observers.Count : 0
+                ];
 
                 // One observer reads short throughout 2021: eyes differ, and the swap shows it.
                 var eye = observer == station.Observers[^1] && station.Observers.Count > 1 && day.Year == 2021 ? 0.9 : 1;
@@ -209,7 +284,9 @@ public sealed class DemoSeasons
         private void Lost(int lowering, string observer, double depth)
         {
             var misread = chance.Even() < 0.03;
-            var first = misread ? Mark(lowering, DiscEvent.Disappeared, observer, Read(depth + (unit == LengthUnit.FootInch ? 3.048 : 1), unit, 1)) : null;
+            var first = misread
+                ? Mark(lowering, DiscEvent.Disappeared, observer, Read(depth + (unit == LengthUnit.FootInch ? 3.048 : 1), unit, 1))
+                : null;
             Mark(lowering, DiscEvent.Disappeared, observer, Read(depth, unit, 1), first, misread ? "misheard, read back" : null);
         }
 
@@ -226,14 +303,32 @@ public sealed class DemoSeasons
         }
 
         private Entry Made<T>(Chance by, EntryKind<T> kind, T body, DateTimeOffset at, Entry? strikes, string? why)
-            where T : class => new(
-                by.Uuid(at), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body), at, station.Observers[0], "field book", strikes?.Id, why);
+            where T : class =>
+            new(
+                by.Uuid(at),
+                visit,
+                kind.Name,
+                kind.Version,
+                JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
+                at,
+                station.Observers[0],
+                "field book",
+                strikes?.Id,
+                why
+            );
 
-        private static WrittenLength Read(double metres, LengthUnit unit, int decimals) => unit switch
-        {
-            LengthUnit.FootInch => new WrittenLength($"{(int)Math.Round(metres / 0.0254) / 12} {(int)Math.Round(metres / 0.0254) % 12}", unit),
-            LengthUnit.Foot => new WrittenLength(Math.Round(metres / 0.3048, 0).ToString("F0", CultureInfo.InvariantCulture), unit),
-            _ => new WrittenLength(metres.ToString("F" + (decimals == 1 && metres < 10 ? "2" : "1"), CultureInfo.InvariantCulture), unit),
-        };
+        private static WrittenLength Read(double metres, LengthUnit unit, int decimals) =>
+            unit switch
+            {
+                LengthUnit.FootInch => new WrittenLength(
+                    $"{(int)Math.Round(metres / 0.0254) / 12} {(int)Math.Round(metres / 0.0254) % 12}",
+                    unit
+                ),
+                LengthUnit.Foot => new WrittenLength(Math.Round(metres / 0.3048, 0).ToString("F0", CultureInfo.InvariantCulture), unit),
+                _ => new WrittenLength(
+                    metres.ToString("F" + (decimals == 1 && metres < 10 ? "2" : "1"), CultureInfo.InvariantCulture),
+                    unit
+                ),
+            };
     }
 }

@@ -10,7 +10,8 @@ using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Demo;
 
-/// <summary>A tow of the plankton net as it would have been written down. Its own chance, so that everything else stays as it was.</summary>
+/// <summary>A tow of the plankton net as it would have been written down. Its own chance, so that everything else stays as it
+/// was.</summary>
 internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOnly day, Guid visit, DateTimeOffset from)
 {
     private const int JarKeptDays = 40;
@@ -22,7 +23,8 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
     /// <summary>Adds its entries. The last tow before the demo’s day waits at the bench: its jar is still to be counted.</summary>
     internal void Write(List<Entry> all)
     {
-        var depth = station.Station.WaterCode == "skarn-sound" ? 6.0 : Math.Round(5.5 + (day.DayOfYear - 120) / 60.0 + (0.4 * chance.Bell()), 1);
+        var depth =
+            station.Station.WaterCode == "skarn-sound" ? 6.0 : Math.Round(5.5 + (day.DayOfYear - 120) / 60.0 + (0.4 * chance.Bell()), 1);
         Put("look", "look", new ObservedValue { Ticked = ["holes", "cup", "clip", "weight"] });
         Once("set", "net", new ObservedValue { Choice = "N-1", Name = "Plankton net, 80 µm" });
         Once("set", "direction", new ObservedValue { Choice = "vertical" });
@@ -67,24 +69,55 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Put("make-up", "made-up", Number(50, "F0", "mL"));
         Put("make-up", "sub", Number(1, "F0", "mL"));
         var season = Math.Sin((day.DayOfYear - 90) / 180.0 * Math.PI);
-        (string Kind, double Mean)[] kinds = [("water-fleas", 6 + (24 * Math.Max(0, season))), ("copepods", 14 + (8 * season)), ("nauplii", 8), ("rotifers", 20 - (12 * season))];
+        (string Kind, double Mean)[] kinds =
+        [
+            ("water-fleas", 6 + (24 * Math.Max(0, season))),
+            ("copepods", 14 + (8 * season)),
+            ("nauplii", 8),
+            ("rotifers", 20 - (12 * season)),
+        ];
         for (var sub = 1; sub <= 3; sub++)
         {
-            Put("count", "counts", new ObservedValue { Counts = kinds.ToDictionary(k => k.Kind, k => Math.Max(0, (int)Math.Round(k.Mean + (0.7 * Math.Sqrt(k.Mean) * chance.Bell())))) }, sub.ToString(CultureInfo.InvariantCulture));
+            Put(
+                "count",
+                "counts",
+                new ObservedValue
+                {
+                    Counts = kinds.ToDictionary(
+                        k => k.Kind,
+                        k => Math.Max(0, (int)Math.Round(k.Mean + (0.7 * Math.Sqrt(k.Mean) * chance.Bell())))
+                    ),
+                },
+                sub.ToString(CultureInfo.InvariantCulture)
+            );
         }
     }
 
     private void Once(string step, string field, ObservedValue value) => Put(step, field, value, "1");
 
-    private void Put(string step, string field, ObservedValue value, string? item = null) => Make(ObservationKinds.Observation, new ObservationBody(Tow, 1, step, field, value, item));
+    private void Put(string step, string field, ObservedValue value, string? item = null) =>
+        Make(ObservationKinds.Observation, new ObservationBody(Tow, 1, step, field, value, item));
 
     private void Make<T>(EntryKind<T> kind, T body)
         where T : class
     {
         at = at.AddSeconds(chance.Whole(15, 40));
-        entries.Add(new Entry(
-            chance.Uuid(at), visit, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, (System.Text.Json.Serialization.Metadata.JsonTypeInfo<T>)kind.Body), at, station.Observers[0], "field book", null, null));
+        entries.Add(
+            new Entry(
+                chance.Uuid(at),
+                visit,
+                kind.Name,
+                kind.Version,
+                JsonSerializer.SerializeToElement(body, (System.Text.Json.Serialization.Metadata.JsonTypeInfo<T>)kind.Body),
+                at,
+                station.Observers[0],
+                "field book",
+                null,
+                null
+            )
+        );
     }
 
-    private static ObservedValue Number(double value, string format, string unit) => new() { Written = value.ToString(format, CultureInfo.InvariantCulture), Unit = unit };
+    private static ObservedValue Number(double value, string format, string unit) =>
+        new() { Written = value.ToString(format, CultureInfo.InvariantCulture), Unit = unit };
 }

@@ -21,7 +21,14 @@ public sealed record BoatPlace(string Station, double LatitudeDeg, double Longit
 /// <param name="Silent">The sonde's cable drops out, or holds again.</param>
 /// <param name="Pace">Seconds of the boat for each second, 1–30.</param>
 /// <param name="Seconds">Seconds of the boat that go by now, at most 120; the stand-in behind the network minds the time by itself.</param>
-public sealed record BoatCommand(BoatPlace? Place = null, double? LowerToM = null, bool? Percent = null, bool? Silent = null, int? Pace = null, int? Seconds = null);
+public sealed record BoatCommand(
+    BoatPlace? Place = null,
+    double? LowerToM = null,
+    bool? Percent = null,
+    bool? Silent = null,
+    int? Pace = null,
+    int? Seconds = null
+);
 
 /// <summary>What the simulated instruments sent, and how they stand.</summary>
 /// <param name="Receiver">Lines of the receiver and sounder.</param>
@@ -30,9 +37,17 @@ public sealed record BoatCommand(BoatPlace? Place = null, double? LowerToM = nul
 /// <param name="Percent">True while the sonde's display shows per cent.</param>
 /// <param name="Silent">True while its cable is out.</param>
 /// <param name="Pace">Seconds of the boat for each second.</param>
-public sealed record BoatLines(IReadOnlyList<string> Receiver, IReadOnlyList<string> Sonde, double ProbeM, bool Percent, bool Silent, int Pace);
+public sealed record BoatLines(
+    IReadOnlyList<string> Receiver,
+    IReadOnlyList<string> Sonde,
+    double ProbeM,
+    bool Percent,
+    bool Silent,
+    int Pace
+);
 
-/// <summary>The stand-in for a boat with its instruments, the same on the device and behind the network. Not for two threads at once.</summary>
+/// <summary>The stand-in for a boat with its instruments, the same on the device and behind the network. Not for two threads at
+/// once.</summary>
 public sealed class SimulatedBoat
 {
     private const int MostSeconds = 120;
@@ -95,7 +110,11 @@ public sealed class SimulatedBoat
 }
 
 /// <summary>JSON of the simulated boat.</summary>
-[JsonSourceGenerationOptions(GenerationMode = JsonSourceGenerationMode.Metadata, PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase, DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull)]
+[JsonSourceGenerationOptions(
+    GenerationMode = JsonSourceGenerationMode.Metadata,
+    PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
+    DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull
+)]
 [JsonSerializable(typeof(BoatCommand))]
 [JsonSerializable(typeof(BoatLines), GenerationMode = JsonSourceGenerationMode.Serialization)]
 public sealed partial class BoatJson : JsonSerializerContext;

@@ -4,7 +4,8 @@ using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Instruments;
 
-/// <summary>A stand-in for a receiver and a depth sounder on one cable: a position and a depth each second in NMEA 0183, the boat swinging at its anchor, now and then a garbled line.</summary>
+/// <summary>A stand-in for a receiver and a depth sounder on one cable: a position and a depth each second in NMEA 0183, the boat swinging
+/// at its anchor, now and then a garbled line.</summary>
 public sealed class SimulatedReceiver(Position anchor, double depthM, ulong seed)
 {
     private const double SwingM = 4;
@@ -24,8 +25,18 @@ public sealed class SimulatedReceiver(Position anchor, double depthM, ulong seed
         var swing = 2 * Math.PI * seconds / SwingS;
         var here = Shape.FromPlane(anchor, (SwingM * Math.Sin(swing)) + chance.Bell(), (SwingM * 0.4 * Math.Cos(swing)) + chance.Bell());
         var time = TimeSpan.FromSeconds(secondsOfDay % 86400);
-        var gga = Line(string.Create(CultureInfo.InvariantCulture, $"GPGGA,{time:hhmmss},{Angle(here.LatitudeDeg, 2)},{(here.LatitudeDeg < 0 ? "S" : "N")},{Angle(here.LongitudeDeg, 3)},{(here.LongitudeDeg < 0 ? "W" : "E")},1,09,{0.8 + (0.1 * chance.Even()):F1},12.0,M,,M,,"));
-        var dpt = Line(string.Create(CultureInfo.InvariantCulture, $"SDDPT,{Math.Max(0.4, depthM - TransducerM + (0.03 * chance.Bell())):F2},{TransducerM:F1}"));
+        var gga = Line(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"GPGGA,{time:hhmmss},{Angle(here.LatitudeDeg, 2)},{(here.LatitudeDeg < 0 ? "S" : "N")},{Angle(here.LongitudeDeg, 3)},{(here.LongitudeDeg < 0 ? "W" : "E")},1,09,{0.8 + (0.1 * chance.Even()):F1},12.0,M,,M,,"
+            )
+        );
+        var dpt = Line(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"SDDPT,{Math.Max(0.4, depthM - TransducerM + (0.03 * chance.Bell())):F2},{TransducerM:F1}"
+            )
+        );
         return seconds % GarbledEvery == 0 ? [gga[..(gga.Length / 2)], dpt] : [gga, dpt];
     }
 
@@ -33,7 +44,8 @@ public sealed class SimulatedReceiver(Position anchor, double depthM, ulong seed
     {
         var size = Math.Abs(degrees);
         var whole = Math.Floor(size);
-        return whole.ToString(CultureInfo.InvariantCulture).PadLeft(digits, '0') + ((size - whole) * 60).ToString("00.00000", CultureInfo.InvariantCulture);
+        return whole.ToString(CultureInfo.InvariantCulture).PadLeft(digits, '0')
+            + ((size - whole) * 60).ToString("00.00000", CultureInfo.InvariantCulture);
     }
 
     private static string Line(string body)

@@ -5,7 +5,8 @@ using UpperStill.StandIns.Lakes;
 namespace UpperStill.StandIns.Instruments;
 
 /// <summary>
-/// A stand-in for a sonde with its handheld: it streams a line a second, needs to warm up, settles slowly, has noise and drift, and its display may be
+/// A stand-in for a sonde with its handheld: it streams a line a second, needs to warm up, settles slowly, has noise and drift, and its
+/// display may be
 /// left on per cent. Its header names no unit for oxygen, as with many real ones.
 /// </summary>
 public sealed class SimulatedSonde(LakeColumn column, ulong seed)
@@ -58,8 +59,11 @@ public sealed class SimulatedSonde(LakeColumn column, ulong seed)
             shown *= 100 / Solubility.AtPressure(celsius, salinity, LakeColumn.AirKpa);
         }
 
-        var row = string.Create(CultureInfo.InvariantCulture, $"{TimeSpan.FromSeconds(secondsOfDay % 86400):hh\\:mm\\:ss},{Math.Max(0, DepthM + (0.008 * chance.Bell())):F2},{celsius + (0.012 * chance.Bell()):F2},{shown:F2},{column.ConductivityUs(DepthM) + (0.4 * chance.Bell()):F0},{column.Ph(DepthM) + (0.006 * chance.Bell()):F2}")
-            + (salinity > 0 ? string.Create(CultureInfo.InvariantCulture, $",{salinity + (0.02 * chance.Bell()):F1}") : "");
+        var row =
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{TimeSpan.FromSeconds(secondsOfDay % 86400):hh\\:mm\\:ss},{Math.Max(0, DepthM + (0.008 * chance.Bell())):F2},{celsius + (0.012 * chance.Bell()):F2},{shown:F2},{column.ConductivityUs(DepthM) + (0.4 * chance.Bell()):F0},{column.Ph(DepthM) + (0.006 * chance.Bell()):F2}"
+            ) + (salinity > 0 ? string.Create(CultureInfo.InvariantCulture, $",{salinity + (0.02 * chance.Bell()):F1}") : "");
         return lines++ % HeaderEvery == 0 ? ["time,depth m,temp C,DO,SpCond uS/cm,pH" + (salinity > 0 ? ",salinity" : ""), row] : [row];
     }
 }

@@ -3,8 +3,10 @@ using UpperStill.Core.Science.Oxygen;
 namespace UpperStill.StandIns.Lakes;
 
 /// <summary>
-/// The water column of a simulated water on one day: what a probe would find at each depth. A deep lake warms above and stays cold below, and from
-/// May on its deep water loses oxygen, a little faster each year; a shallow one is mixed; the sea is mixed by the tide, with fresher water on top.
+/// The water column of a simulated water on one day: what a probe would find at each depth. A deep lake warms above and stays cold below,
+/// and from
+/// May on its deep water loses oxygen, a little faster each year; a shallow one is mixed; the sea is mixed by the tide, with fresher water
+/// on top.
 /// </summary>
 /// <param name="DepthM">Depth of the water here today, m.</param>
 /// <param name="Sea">True where it is salt.</param>
@@ -22,7 +24,10 @@ public sealed record LakeColumn(double DepthM, bool Sea, DateOnly Day, double Ye
     private const double LeastLayeredM = 7;
 
     /// <summary>Depth of the middle of the thermocline, m; it sinks through the summer. Null where the water is mixed.</summary>
-    public double? ThermoclineM => !Sea && DepthM >= LeastLayeredM && SurfaceC > DeepC + 3 ? Math.Min(DepthM * 0.55, 5.2 + (0.022 * Math.Max(0, Day.DayOfYear - 150))) : null;
+    public double? ThermoclineM =>
+        !Sea && DepthM >= LeastLayeredM && SurfaceC > DeepC + 3
+            ? Math.Min(DepthM * 0.55, 5.2 + (0.022 * Math.Max(0, Day.DayOfYear - 150)))
+            : null;
 
     /// <summary>Temperature at the surface, °C.</summary>
     public double SurfaceC => (Sea ? 8.5 + (7 * Warmth) : 4.2 + (18.2 * Warmth)) + (0.7 * YearShift);
@@ -31,9 +36,10 @@ public sealed record LakeColumn(double DepthM, bool Sea, DateOnly Day, double Ye
 
     /// <summary>Temperature, °C.</summary>
     /// <param name="depthM">Depth, m.</param>
-    public double TemperatureC(double depthM) => ThermoclineM is { } middle
-        ? DeepC + ((SurfaceC - (0.06 * depthM) - DeepC) / (1 + Math.Exp((depthM - middle) / 0.85)))
-        : SurfaceC - ((Sea ? 0.12 : 0.25) * depthM);
+    public double TemperatureC(double depthM) =>
+        ThermoclineM is { } middle
+            ? DeepC + ((SurfaceC - (0.06 * depthM) - DeepC) / (1 + Math.Exp((depthM - middle) / 0.85)))
+            : SurfaceC - ((Sea ? 0.12 : 0.25) * depthM);
 
     /// <summary>Practical salinity; 0 in fresh water.</summary>
     /// <param name="depthM">Depth, m.</param>
@@ -60,7 +66,8 @@ public sealed record LakeColumn(double DepthM, bool Sea, DateOnly Day, double Ye
 
     /// <summary>Specific conductance at 25 °C, µS/cm: the water over an airless bottom holds more.</summary>
     /// <param name="depthM">Depth, m.</param>
-    public double ConductivityUs(double depthM) => Sea ? 1490 * Salinity(depthM) : 212 + (depthM / Math.Max(1, DepthM) * 14) + (OxygenMgPerL(depthM) < 1 ? 22 : 0);
+    public double ConductivityUs(double depthM) =>
+        Sea ? 1490 * Salinity(depthM) : 212 + (depthM / Math.Max(1, DepthM) * 14) + (OxygenMgPerL(depthM) < 1 ? 22 : 0);
 
     /// <summary>pH.</summary>
     /// <param name="depthM">Depth, m.</param>

@@ -9,7 +9,14 @@ namespace UpperStill.StandIns.Lakes;
 /// <param name="DepthM">Depth at the station, m.</param>
 /// <param name="LevelSwingM">How much lower the water stands in September than in May, m.</param>
 public sealed record LakeModel(
-    double ClarityM, double TrendMPerYear, double SummerDip, double YearScatter, double DayScatter, double DepthM, double LevelSwingM)
+    double ClarityM,
+    double TrendMPerYear,
+    double SummerDip,
+    double YearScatter,
+    double DayScatter,
+    double DepthM,
+    double LevelSwingM
+)
 {
     /// <summary>Clarity on a day, m, before the bottom cuts it off.</summary>
     /// <param name="day">The day.</param>
@@ -22,7 +29,10 @@ public sealed record LakeModel(
         var mean = ClarityM + (TrendMPerYear * (day.Year - firstYear));
 
         // A clear time in June after the spring algae, the least in August, clearing again toward autumn.
-        var season = 1 - (SummerDip * Math.Exp(-Math.Pow((day.DayOfYear - 228) / 42.0, 2))) - (0.5 * SummerDip * Math.Exp(-Math.Pow((day.DayOfYear - 118) / 20.0, 2)));
+        var season =
+            1
+            - (SummerDip * Math.Exp(-Math.Pow((day.DayOfYear - 228) / 42.0, 2)))
+            - (0.5 * SummerDip * Math.Exp(-Math.Pow((day.DayOfYear - 118) / 20.0, 2)));
         var scatter = 1 + (YearScatter * yearShift) + (DayScatter * chance.Bell());
         return Math.Max(0.3, mean * season * Math.Max(0.4, scatter) * (1 + (SummerDip / 3)));
     }

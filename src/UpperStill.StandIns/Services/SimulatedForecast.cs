@@ -4,7 +4,8 @@ using UpperStill.StandIns.Lakes;
 
 namespace UpperStill.StandIns.Services;
 
-/// <summary>Made-up weather: the same place and day always have the same, and neighbouring places much the same. It reaches ten days ahead.</summary>
+/// <summary>Made-up weather: the same place and day always have the same, and neighbouring places much the same. It reaches ten days
+/// ahead.</summary>
 public sealed class SimulatedForecast(TimeProvider clock) : IForecastService
 {
     private const int DaysAhead = 10;
@@ -32,15 +33,28 @@ public sealed class SimulatedForecast(TimeProvider clock) : IForecastService
             var rise = Math.Exp(-Math.Pow((hour - HottestHour) / 5.0, 2));
             var wind = weather.WindMs * (0.6 + (0.5 * rise));
             var wet = weather.Wet && hour is >= 13 and <= 18;
-            hours.Add(new ForecastHour(
-                new DateTimeOffset(day.ToDateTime(new TimeOnly(hour, 0)), offset), Round(wind), Round(wind * 1.5), weather.FromDeg, wet ? Round(weather.RainMm / 6) : 0, wet ? 7 : weather.CloudEighths,
-                Round(weather.MeanC + (7 * rise) - 2), weather.Fog && hour < 11 ? 0.6 : 20, weather.Thunder && wet ? 45 : weather.Wet ? 8 : 2));
+            hours.Add(
+                new ForecastHour(
+                    new DateTimeOffset(day.ToDateTime(new TimeOnly(hour, 0)), offset),
+                    Round(wind),
+                    Round(wind * 1.5),
+                    weather.FromDeg,
+                    wet ? Round(weather.RainMm / 6) : 0,
+                    wet ? 7 : weather.CloudEighths,
+                    Round(weather.MeanC + (7 * rise) - 2),
+                    weather.Fog && hour < 11 ? 0.6 : 20,
+                    weather.Thunder && wet ? 45
+                        : weather.Wet ? 8
+                        : 2
+                )
+            );
         }
 
         return new Forecast(hours, Before(place, day, 1), Before(place, day, 3), Round(4 + (weather.MeanC * 0.85)));
     }
 
-    private static double Before(Position place, DateOnly day, int days) => Round(Enumerable.Range(1, days).Sum(d => DayOf(place, day.AddDays(-d)) is { Wet: true } wet ? wet.RainMm : 0));
+    private static double Before(Position place, DateOnly day, int days) =>
+        Round(Enumerable.Range(1, days).Sum(d => DayOf(place, day.AddDays(-d)) is { Wet: true } wet ? wet.RainMm : 0));
 
     private static DayWeather DayOf(Position place, DateOnly day)
     {
@@ -49,11 +63,27 @@ public sealed class SimulatedForecast(TimeProvider clock) : IForecastService
         var season = Math.Cos(2 * Math.PI * (day.DayOfYear - 205) / 365.25) * (place.LatitudeDeg < 0 ? -1 : 1);
         var wet = chance.Even() < 0.3;
         return new DayWeather(
-            Round(1.5 + (7 * chance.Even() * chance.Even()) + (wet ? 1.5 : 0)), Math.Round(chance.Even() * 36) * 10, wet, Round(2 + (30 * chance.Even() * chance.Even())),
-            chance.Whole(0, 6), Round(10 + (7 * season) + (2 * chance.Bell())), chance.Even() < 0.04, chance.Even() < 0.2);
+            Round(1.5 + (7 * chance.Even() * chance.Even()) + (wet ? 1.5 : 0)),
+            Math.Round(chance.Even() * 36) * 10,
+            wet,
+            Round(2 + (30 * chance.Even() * chance.Even())),
+            chance.Whole(0, 6),
+            Round(10 + (7 * season) + (2 * chance.Bell())),
+            chance.Even() < 0.04,
+            chance.Even() < 0.2
+        );
     }
 
     private static double Round(double value) => Math.Round(value, 1);
 
-    private sealed record DayWeather(double WindMs, double FromDeg, bool Wet, double RainMm, int CloudEighths, double MeanC, bool Fog, bool Thunder);
+    private sealed record DayWeather(
+        double WindMs,
+        double FromDeg,
+        bool Wet,
+        double RainMm,
+        int CloudEighths,
+        double MeanC,
+        bool Fog,
+        bool Thunder
+    );
 }

@@ -8,7 +8,8 @@ using UpperStill.StandIns.Lakes;
 namespace UpperStill.StandIns.Services;
 
 /// <summary>
-/// A made-up laboratory: it takes a manifest, works for a while and answers with a file in its own layout, from what the simulated lakes would hold. Now and then it rejects a vial, breaks a
+/// A made-up laboratory: it takes a manifest, works for a while and answers with a file in its own layout, from what the simulated lakes
+/// would hold. Now and then it rejects a vial, breaks a
 /// row, or sends a result later. The same manifest always has the same answer.
 /// </summary>
 /// <param name="clock">Tells how long it has worked.</param>
@@ -33,8 +34,17 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
         cancel.ThrowIfCancellationRequested();
         var now = clock.GetUtcNow();
         var seed = BinaryPrimitives.ReadUInt64BigEndian(manifest.ToByteArray(bigEndian: true).AsSpan(8));
-        var chance = items.OrderBy(i => i.Number, StringComparer.Ordinal).Select((item, i) => (Item: item, Chance: new Chance(seed + (ulong)i))).Select(c => (c.Item, Fate: FateOf(c.Chance, items.Count), c.Chance)).ToList();
-        List<LabRejection> rejected = [.. chance.Where(c => c.Fate == Fate.Rejected).Select(c => new LabRejection(c.Item.Number, "the vial came open, and the filter had dried on its wall"))];
+        var chance = items
+            .OrderBy(i => i.Number, StringComparer.Ordinal)
+            .Select((item, i) => (Item: item, Chance: new Chance(seed + (ulong)i)))
+            .Select(c => (c.Item, Fate: FateOf(c.Chance, items.Count), c.Chance))
+            .ToList();
+        List<LabRejection> rejected =
+        [
+            .. chance
+                .Where(c => c.Fate == Fate.Rejected)
+                .Select(c => new LabRejection(c.Item.Number, "the vial came open, and the filter had dried on its wall")),
+        ];
         if (now < leftAt + works)
         {
             return Task.FromResult(new LabAnswer([], null, null, true, leftAt + works));
@@ -43,7 +53,9 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
         var late = chance.Exists(c => c.Fate == Fate.Late);
         var all = now >= leftAt + (2 * works);
         var analysed = DateOnly.FromDateTime((leftAt + works).DateTime);
-        var rows = chance.Where(c => c.Fate != Fate.Rejected && (all || c.Fate != Fate.Late)).SelectMany(c => Rows(c.Item, c.Fate, c.Chance, analysed));
+        var rows = chance
+            .Where(c => c.Fate != Fate.Rejected && (all || c.Fate != Fate.Late))
+            .SelectMany(c => Rows(c.Item, c.Fate, c.Chance, analysed));
         var text = new StringBuilder("Lab no;Sample ID;Parameter;Result;Units;MDL;Method;Analysed\r\n");
         var count = 0;
         foreach (var row in rows)
@@ -51,7 +63,15 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
             text.Append(CultureInfo.InvariantCulture, $"{++count};{row}\r\n");
         }
 
-        return Task.FromResult(new LabAnswer(rejected, $"results-{manifest.ToString()[^6..]}{(all && late ? "-complete" : string.Empty)}.csv", text.ToString(), late && !all, late && !all ? leftAt + (2 * works) : null));
+        return Task.FromResult(
+            new LabAnswer(
+                rejected,
+                $"results-{manifest.ToString()[^6..]}{(all && late ? "-complete" : string.Empty)}.csv",
+                text.ToString(),
+                late && !all,
+                late && !all ? leftAt + (2 * works) : null
+            )
+        );
     }
 
     private IEnumerable<string> Rows(LabItem item, Fate fate, Chance chance, DateOnly analysed)
@@ -93,8 +113,16 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
     // A small manifest comes through whole: one vial in four lost would teach the wrong thing.
     private static Fate FateOf(Chance chance, int count)
     {
-        var (rejected, late, broken) = (chance.Whole(1, OneInRejected) == 1, chance.Whole(1, OneInLate) == 1, chance.Whole(1, OneInBroken) == 1);
-        return count < FewestForTrouble ? Fate.Good : rejected ? Fate.Rejected : late ? Fate.Late : broken ? Fate.Broken : Fate.Good;
+        var (rejected, late, broken) = (
+            chance.Whole(1, OneInRejected) == 1,
+            chance.Whole(1, OneInLate) == 1,
+            chance.Whole(1, OneInBroken) == 1
+        );
+        return count < FewestForTrouble ? Fate.Good
+            : rejected ? Fate.Rejected
+            : late ? Fate.Late
+            : broken ? Fate.Broken
+            : Fate.Good;
     }
 
     private static string Comma(double value) => Math.Max(0, value).ToString("0.00", CultureInfo.InvariantCulture).Replace('.', ',');

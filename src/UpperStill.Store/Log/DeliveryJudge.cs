@@ -8,7 +8,8 @@ namespace UpperStill.Store.Log;
 /// <summary>Judges each entry of a delivery by what the log holds and by what its deliverer may write.</summary>
 internal static class DeliveryJudge
 {
-    /// <summary>What becomes of each entry. Beginnings first, then whatever strikes nothing that is still to come, until nothing more can be judged.</summary>
+    /// <summary>What becomes of each entry. Beginnings first, then whatever strikes nothing that is still to come, until nothing more can
+    /// be judged.</summary>
     internal static Delivered[] Judge(LogView view, WaitingDelivery delivery)
     {
         var entries = delivery.Entries;
@@ -16,7 +17,7 @@ internal static class DeliveryJudge
         Dictionary<Guid, Entry> taken = [];
         var results = new Delivered[entries.Count];
         var open = Enumerable.Range(0, entries.Count).OrderBy(i => entries[i].Kind != VisitKinds.VisitStarted.Name).ToList();
-        for (var before = -1; open.Count != before;)
+        for (var before = -1; open.Count != before; )
         {
             before = open.Count;
             List<int> later = [];
@@ -31,7 +32,9 @@ internal static class DeliveryJudge
                 }
 
                 finding ??= already ? null : Refusal(view, entry, reach);
-                results[i] = finding is not null ? new Delivered(Delivery.Refused, finding) : new Delivered(already ? Delivery.Already : Delivery.Kept);
+                results[i] = finding is not null
+                    ? new Delivered(Delivery.Refused, finding)
+                    : new Delivered(already ? Delivery.Already : Delivery.Kept);
                 if (results[i].Delivery == Delivery.Kept)
                 {
                     taken[entry.Id] = entry;
@@ -53,7 +56,8 @@ internal static class DeliveryJudge
     // An id is written once: the same again is no harm, other words under it are refused.
     private static Finding? Same(LogView view, Dictionary<Guid, Entry> taken, Entry entry, out bool already)
     {
-        var row = view.Find(entry.Id) ?? (taken.TryGetValue(entry.Id, out var first) ? EntryRow.From(first, new EntryReceipt(default, 0)) : null);
+        var row = view.Find(entry.Id)
+            ?? (taken.TryGetValue(entry.Id, out var first) ? EntryRow.From(first, new EntryReceipt(default, 0)) : null);
         already = row?.Says(entry) == true;
         return row is null || already ? null : Differs;
     }
@@ -105,7 +109,10 @@ internal static class DeliveryJudge
                 reach.Know(row.Id, Known(row));
 
                 // What came before people had ids says by name whose it is.
-                var mine = row.DeliveredById is { } by ? by == receipt.DeliveredById : who.Is is null ? row.DeliveredBy == receipt.DeliveredBy : who.IsCalled(row.By);
+                var mine =
+                    row.DeliveredById is { } by ? by == receipt.DeliveredById
+                    : who.Is is null ? row.DeliveredBy == receipt.DeliveredBy
+                    : who.IsCalled(row.By);
                 (own, others) = (own || mine, others || !mine);
                 if (row.Strikes is not null || row.Kind == VisitKinds.VisitStarted.Name || row.Kind == VisitKinds.VisitMoved.Name)
                 {
@@ -152,19 +159,38 @@ internal static class DeliveryJudge
     }
 
     // Of what is struck or speaks of others, the words count, too.
-    private static KnownEntry Known(EntryRow row) => row.Kind == VisitKinds.Kept.Name || row.Strikes is not null ? Known(row.ToEntry()) : new(row.Visit, row.Kind, null, []);
+    private static KnownEntry Known(EntryRow row) =>
+        row.Kind == VisitKinds.Kept.Name || row.Strikes is not null ? Known(row.ToEntry()) : new(row.Visit, row.Kind, null, []);
 
-    private static Finding NotYet { get; } = Finding.Note(
-        "strike-waits", "It strikes an entry that is not here yet.", "Whether it may be struck is judged by what it is.", "It is sent again by itself, once the other has come.");
+    private static Finding NotYet { get; } =
+        Finding.Note(
+            "strike-waits",
+            "It strikes an entry that is not here yet.",
+            "Whether it may be struck is judged by what it is.",
+            "It is sent again by itself, once the other has come."
+        );
 
-    private static Finding Differs { get; } = Finding.Stop(
-        "entry-differs", "Another entry with this id is in the log and says something else.", "An entry is written once; the one that came first stands.",
-        "Strike it with a new entry.") with
-    { NoWayRound = true };
+    private static Finding Differs { get; } =
+        Finding.Stop(
+            "entry-differs",
+            "Another entry with this id is in the log and says something else.",
+            "An entry is written once; the one that came first stands.",
+            "Strike it with a new entry."
+        ) with
+        {
+            NoWayRound = true,
+        };
 
     private static Finding? UnknownProgramme(LogView view, VisitStartedBody start) =>
-        view.Programmes.Contains((start.Programme, start.ProgrammeVersion)) ? null : Finding.Stop(
-            "programme-unknown", $"No programme “{start.Programme}” version {start.ProgrammeVersion} is known here.", "The rules of the visit would be guessed.",
-            "Ask the coordinator; until then the visit stays on the device.") with
-        { NoWayRound = true };
+        view.Programmes.Contains((start.Programme, start.ProgrammeVersion))
+            ? null
+            : Finding.Stop(
+                "programme-unknown",
+                $"No programme “{start.Programme}” version {start.ProgrammeVersion} is known here.",
+                "The rules of the visit would be guessed.",
+                "Ask the coordinator; until then the visit stays on the device."
+            ) with
+            {
+                NoWayRound = true,
+            };
 }

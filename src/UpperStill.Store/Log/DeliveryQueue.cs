@@ -1,6 +1,7 @@
 namespace UpperStill.Store.Log;
 
-/// <summary>Deliveries that wait for the one writer. Those that do not touch each other are written together: one transaction, one sync of the disk.</summary>
+/// <summary>Deliveries that wait for the one writer. Those that do not touch each other are written together: one transaction, one sync of
+/// the disk.</summary>
 internal sealed class DeliveryQueue
 {
     private const int MostEntries = 2000;
@@ -30,7 +31,11 @@ internal sealed class DeliveryQueue
             var (visits, entries) = (first.Visits.Count, first.Entries.Count);
             foreach (var next in waiting)
             {
-                if (visits + next.Visits.Count <= MostVisits && entries + next.Entries.Count <= MostEntries && !touched.Overlaps(next.Touches))
+                if (
+                    visits + next.Visits.Count <= MostVisits
+                    && entries + next.Entries.Count <= MostEntries
+                    && !touched.Overlaps(next.Touches)
+                )
                 {
                     group.Add(next);
                     (visits, entries) = (visits + next.Visits.Count, entries + next.Entries.Count);

@@ -58,25 +58,26 @@ public sealed class EntryRow
     public Guid? DeliveredById { get; set; }
 
     /// <summary>The row for an entry just received.</summary>
-    public static EntryRow From(Entry entry, EntryReceipt receipt) => new()
-    {
-        entry = entry with { Receipt = receipt },
-        Id = entry.Id,
-        Visit = entry.Visit,
-        Kind = entry.Kind,
-        Version = entry.Version,
-        Body = entry.Body.GetRawText(),
-        At = entry.At,
-        By = entry.By,
-        Device = entry.Device,
-        Strikes = entry.Strikes,
-        Why = entry.Why,
-        ReceivedAt = receipt.At,
-        ClockOffS = receipt.ClockOffS,
-        DeliveredBy = receipt.DeliveredBy,
-        Person = entry.Person,
-        DeliveredById = receipt.DeliveredById,
-    };
+    public static EntryRow From(Entry entry, EntryReceipt receipt) =>
+        new()
+        {
+            entry = entry with { Receipt = receipt },
+            Id = entry.Id,
+            Visit = entry.Visit,
+            Kind = entry.Kind,
+            Version = entry.Version,
+            Body = entry.Body.GetRawText(),
+            At = entry.At,
+            By = entry.By,
+            Device = entry.Device,
+            Strikes = entry.Strikes,
+            Why = entry.Why,
+            ReceivedAt = receipt.At,
+            ClockOffS = receipt.ClockOffS,
+            DeliveredBy = receipt.DeliveredBy,
+            Person = entry.Person,
+            DeliveredById = receipt.DeliveredById,
+        };
 
     /// <summary>The entry as it was sent, with the server's receipt.</summary>
     public Entry ToEntry() => entry ??= Read();
@@ -84,11 +85,32 @@ public sealed class EntryRow
     private Entry Read()
     {
         using var body = JsonDocument.Parse(Body);
-        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why, new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById), Person);
+        return new Entry(
+            Id,
+            Visit,
+            Kind,
+            Version,
+            body.RootElement.Clone(),
+            At,
+            By,
+            Device,
+            Strikes,
+            Why,
+            new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById),
+            Person
+        );
     }
 
     /// <summary>True where the other says exactly the same; the receipt apart.</summary>
     public bool Says(Entry entry) =>
-        entry.Visit == Visit && entry.Kind == Kind && entry.Version == Version && entry.At == At && entry.By == By && entry.Person == Person && entry.Device == Device
-        && entry.Strikes == Strikes && entry.Why == Why && JsonElement.DeepEquals(ToEntry().Body, entry.Body);
+        entry.Visit == Visit
+        && entry.Kind == Kind
+        && entry.Version == Version
+        && entry.At == At
+        && entry.By == By
+        && entry.Person == Person
+        && entry.Device == Device
+        && entry.Strikes == Strikes
+        && entry.Why == Why
+        && JsonElement.DeepEquals(ToEntry().Body, entry.Body);
 }

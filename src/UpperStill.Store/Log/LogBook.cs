@@ -54,7 +54,13 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
     /// <param name="receipt">The server's note on this delivery.</param>
     /// <param name="who">Who delivers.</param>
     /// <param name="cancel">Gives up before its turn has come.</param>
-    public async Task<IReadOnlyList<Delivered>> DeliverAsync(FieldBook book, IReadOnlyList<Entry> entries, EntryReceipt receipt, Deliverer who, CancellationToken cancel)
+    public async Task<IReadOnlyList<Delivered>> DeliverAsync(
+        FieldBook book,
+        IReadOnlyList<Entry> entries,
+        EntryReceipt receipt,
+        Deliverer who,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(entries);
@@ -108,7 +114,10 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
     {
         var view = await LogView.ReadAsync(book, [.. group.SelectMany(d => d.Entries)], newest, cancel);
         var answers = group.Select(d => DeliveryJudge.Judge(view, d)).ToArray();
-        var kept = group.SelectMany((d, g) => d.Entries.Select((entry, i) => new Kept(entry, d.Receipt, g, i))).Where(k => answers[k.Delivery][k.Index].Delivery == Delivery.Kept).ToList();
+        var kept = group
+            .SelectMany((d, g) => d.Entries.Select((entry, i) => new Kept(entry, d.Receipt, g, i)))
+            .Where(k => answers[k.Delivery][k.Index].Delivery == Delivery.Kept)
+            .ToList();
         foreach (var (one, fault) in await WriteAsync(book, view, kept, cancel))
         {
             answers[one.Delivery][one.Index] = new Delivered(Delivery.Refused, Unworkable(fault));
@@ -132,7 +141,12 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
 
     // All at once; should that fail, visit by visit, and of the visit that fails entry by entry, so that one bad entry is one bad entry.
     // A full or failing disk is no entry's fault: then nothing is written, and all come again.
-    private async Task<List<(Kept Entry, Exception Fault)>> WriteAsync(FieldBook book, LogView view, List<Kept> kept, CancellationToken cancel)
+    private async Task<List<(Kept Entry, Exception Fault)>> WriteAsync(
+        FieldBook book,
+        LogView view,
+        List<Kept> kept,
+        CancellationToken cancel
+    )
     {
         List<(Kept, Exception)> faults = [];
         if (kept.Count == 0 || await TryAsync(kept) is null)
@@ -184,11 +198,21 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
     // What somebody brought in for others stands in the record of changes, too.
     private static async Task NoteAsync(FieldBook book, WaitingDelivery delivery, Delivered[] answers, CancellationToken cancel)
     {
-        var brought = delivery.Entries.Where((e, i) => answers[i].Delivery == Delivery.Kept && !delivery.Who.Made(e)).GroupBy(e => e.Visit).ToList();
+        var brought = delivery
+            .Entries.Where((e, i) => answers[i].Delivery == Delivery.Kept && !delivery.Who.Made(e))
+            .GroupBy(e => e.Visit)
+            .ToList();
         foreach (var visit in brought)
         {
             var of = string.Join(" and ", visit.Select(e => e.By).Distinct());
-            book.Note(delivery.Who.Is!.Names[0], delivery.Receipt.At, "brought-in", visit.Key.ToString(), null, $"{visit.Count()} entries of {of}, from a saved file");
+            book.Note(
+                delivery.Who.Is!.Names[0],
+                delivery.Receipt.At,
+                "brought-in",
+                visit.Key.ToString(),
+                null,
+                $"{visit.Count()} entries of {of}, from a saved file"
+            );
         }
 
         if (brought.Count > 0)
@@ -197,13 +221,20 @@ public sealed class LogBook(IMeterFactory? meters = null) : IDisposable
         }
     }
 
-    private static Finding Unworkable(Exception fault) => Finding.Stop(
-        "entry-unworkable", $"With this entry the visit could not be worked out: {(fault.InnerException ?? fault).Message}", "That is a fault of Upper Still, not of the reading; the other entries were kept.",
-        "It stays on the device. Tell whoever runs this instance.") with
-    { NoWayRound = true };
+    private static Finding Unworkable(Exception fault) =>
+        Finding.Stop(
+            "entry-unworkable",
+            $"With this entry the visit could not be worked out: {(fault.InnerException ?? fault).Message}",
+            "That is a fault of Upper Still, not of the reading; the other entries were kept.",
+            "It stays on the device. Tell whoever runs this instance."
+        ) with
+        {
+            NoWayRound = true,
+        };
 
     /// <summary>Does something that the projections rest on while nobody else writes; all of it or nothing.</summary>
-    public Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel) => UntouchedAsync(() => WholeAsync(book, work, cancel), cancel);
+    public Task<T> AloneAsync<T>(FieldBook book, Func<Task<T>> work, CancellationToken cancel) =>
+        UntouchedAsync(() => WholeAsync(book, work, cancel), cancel);
 
     /// <summary>Does something to the whole database while nobody writes, without a transaction around it.</summary>
     public async Task<T> UntouchedAsync<T>(Func<Task<T>> work, CancellationToken cancel)

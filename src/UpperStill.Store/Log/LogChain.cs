@@ -38,14 +38,19 @@ public static class LogChain
     }
 
     /// <summary>How far the log reaches.</summary>
-    public static async Task<LogMark> MarkAsync(this FieldBook book, CancellationToken cancel) => await LastAsync(book, cancel) is { } last ? LogMark.Of(last) : LogMark.None;
+    public static async Task<LogMark> MarkAsync(this FieldBook book, CancellationToken cancel) =>
+        await LastAsync(book, cancel) is { } last ? LogMark.Of(last) : LogMark.None;
 
     /// <summary>True where this log holds the mark, and so everything up to it.</summary>
     public static async Task<bool> HoldsAsync(this FieldBook book, LogMark mark, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(mark);
-        return mark.Sequence == 0 || (await book.Links.AsNoTracking().FirstOrDefaultAsync(l => l.Sequence == mark.Sequence, cancel) is { } link && LogMark.Of(link).Hash == mark.Hash);
+        return mark.Sequence == 0
+            || (
+                await book.Links.AsNoTracking().FirstOrDefaultAsync(l => l.Sequence == mark.Sequence, cancel) is { } link
+                && LogMark.Of(link).Hash == mark.Hash
+            );
     }
 
     /// <summary>Links the entries of a log that an earlier build kept without links.</summary>
@@ -53,9 +58,14 @@ public static class LogChain
     {
         ArgumentNullException.ThrowIfNull(book);
         await using var transaction = await book.Database.BeginTransactionAsync(cancel);
-        for (var after = 0L; ;)
+        for (var after = 0L; ; )
         {
-            var rows = await book.Entries.AsNoTracking().Where(e => e.Sequence > after).OrderBy(e => e.Sequence).Take(AtOnce).ToListAsync(cancel);
+            var rows = await book
+                .Entries.AsNoTracking()
+                .Where(e => e.Sequence > after)
+                .OrderBy(e => e.Sequence)
+                .Take(AtOnce)
+                .ToListAsync(cancel);
             if (rows.Count == 0)
             {
                 await transaction.CommitAsync(cancel);
@@ -108,14 +118,34 @@ public static class LogChain
     {
         ArgumentNullException.ThrowIfNull(book);
         List<string> faults = [];
-        var ends = new[] { await book.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0, await book.Links.MaxAsync(l => (long?)l.Sequence, cancel) ?? 0 };
+        var ends = new[]
+        {
+            await book.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0,
+            await book.Links.MaxAsync(l => (long?)l.Sequence, cancel) ?? 0,
+        };
         var from = newest is { } count ? Math.Max(0, ends.Max() - count) : 0;
-        var before = from == 0 ? [] : (await book.Links.AsNoTracking().Where(l => l.Sequence <= from).OrderByDescending(l => l.Sequence).FirstOrDefaultAsync(cancel))?.Hash ?? [];
-        for (var after = from; after < ends.Max() && faults.Count < MostSaid;)
+        var before =
+            from == 0
+                ? []
+                : (
+                    await book
+                        .Links.AsNoTracking()
+                        .Where(l => l.Sequence <= from)
+                        .OrderByDescending(l => l.Sequence)
+                        .FirstOrDefaultAsync(cancel)
+                )?.Hash
+                    ?? [];
+        for (var after = from; after < ends.Max() && faults.Count < MostSaid; )
         {
             var until = after + AtOnce;
-            var entries = await book.Entries.AsNoTracking().Where(e => e.Sequence > after && e.Sequence <= until).ToDictionaryAsync(e => e.Sequence, cancel);
-            var links = await book.Links.AsNoTracking().Where(l => l.Sequence > after && l.Sequence <= until).ToDictionaryAsync(l => l.Sequence, cancel);
+            var entries = await book
+                .Entries.AsNoTracking()
+                .Where(e => e.Sequence > after && e.Sequence <= until)
+                .ToDictionaryAsync(e => e.Sequence, cancel);
+            var links = await book
+                .Links.AsNoTracking()
+                .Where(l => l.Sequence > after && l.Sequence <= until)
+                .ToDictionaryAsync(l => l.Sequence, cancel);
             foreach (var at in entries.Keys.Union(links.Keys).Order())
             {
                 var entry = entries.GetValueOrDefault(at);
@@ -126,11 +156,15 @@ public static class LogChain
                 }
                 else if (link is null)
                 {
-                    faults.Add($"Entry {at} of the log ({Named(entry)}) has no link: it was put in past Upper Still, or its link was taken out.");
+                    faults.Add(
+                        $"Entry {at} of the log ({Named(entry)}) has no link: it was put in past Upper Still, or its link was taken out."
+                    );
                 }
                 else if (!Link(before, entry).AsSpan().SequenceEqual(link.Hash))
                 {
-                    faults.Add($"Entry {at} of the log ({Named(entry)}) is not what it was when it was kept, or the one before it is gone.");
+                    faults.Add(
+                        $"Entry {at} of the log ({Named(entry)}) is not what it was when it was kept, or the one before it is gone."
+                    );
                 }
 
                 before = link?.Hash ?? before;
@@ -144,7 +178,8 @@ public static class LogChain
 
     private static string Named(EntryRow row) => $"{row.Kind} of visit {row.Visit}, by {row.By}";
 
-    private static Task<LinkRow?> LastAsync(FieldBook book, CancellationToken cancel) => book.Links.AsNoTracking().OrderByDescending(l => l.Sequence).FirstOrDefaultAsync(cancel);
+    private static Task<LinkRow?> LastAsync(FieldBook book, CancellationToken cancel) =>
+        book.Links.AsNoTracking().OrderByDescending(l => l.Sequence).FirstOrDefaultAsync(cancel);
 
     private static IEnumerable<string?> Fields(EntryRow row)
     {

@@ -9,7 +9,15 @@ public static class LogGuard
     /// <summary>How many of the newest entries are looked at whenever the server starts.</summary>
     public const int AtStart = 1000;
 
-    private static readonly string[] Triggers = ["Entries_no_update", "Entries_no_delete", "Links_no_update", "Links_no_delete", "KitChecks_no_update", "KitChecks_no_delete"];
+    private static readonly string[] Triggers =
+    [
+        "Entries_no_update",
+        "Entries_no_delete",
+        "Links_no_update",
+        "Links_no_delete",
+        "KitChecks_no_update",
+        "KitChecks_no_delete",
+    ];
 
     /// <summary>What can be seen without reading it all: the guards of the log, and its newest links.</summary>
     public static async Task<IReadOnlyList<string>> LookAsync(this FieldBook book, CancellationToken cancel)
@@ -63,10 +71,21 @@ public static class LogGuard
             there.Add(name);
         }
 
-        return [.. Triggers.Where(t => !there.Contains(t)).Select(t => $"The guard {t}, which keeps what was written from being changed, is gone: somebody has worked on the database by hand.")];
+        return
+        [
+            .. Triggers
+                .Where(t => !there.Contains(t))
+                .Select(t =>
+                    $"The guard {t}, which keeps what was written from being changed, is gone: somebody has worked on the database by hand."
+                ),
+        ];
     }
 
-    private static async IAsyncEnumerable<string> LinesAsync(FieldBook book, string sql, [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken cancel)
+    private static async IAsyncEnumerable<string> LinesAsync(
+        FieldBook book,
+        string sql,
+        [System.Runtime.CompilerServices.EnumeratorCancellation] CancellationToken cancel
+    )
     {
         await book.Database.OpenConnectionAsync(cancel);
         try

@@ -2,7 +2,8 @@ using System.Diagnostics.Metrics;
 
 namespace UpperStill.Store.Log;
 
-/// <summary>What the log is doing, for whoever watches: counters and durations under the meter <c>UpperStill.Log</c>. They name nobody and no water.</summary>
+/// <summary>What the log is doing, for whoever watches: counters and durations under the meter <c>UpperStill.Log</c>. They name nobody and
+/// no water.</summary>
 public sealed class LogMeter : IDisposable
 {
     /// <summary>The meter's name.</summary>
@@ -13,7 +14,8 @@ public sealed class LogMeter : IDisposable
     private readonly Counter<long> deliveries;
     private readonly Histogram<double> writing;
 
-    /// <param name="meters">Makes the meter as its host's own: where several hosts share a process, each counts for itself. Null where nobody watches.</param>
+    /// <param name="meters">Makes the meter as its host's own: where several hosts share a process, each counts for itself. Null where
+    /// nobody watches.</param>
     public LogMeter(IMeterFactory? meters)
     {
         meter = meters?.Create(Name) ?? new Meter(Name);

@@ -25,7 +25,8 @@ internal sealed class LogView
     internal EntryRow? Find(Guid id) => entries.GetValueOrDefault(id);
 
     /// <summary>Whole visits as they will be with these rows.</summary>
-    internal Dictionary<Guid, IReadOnlyList<EntryRow>> With(IEnumerable<EntryRow> rows) => rows.GroupBy(r => r.Visit).ToDictionary(g => g.Key, g => (IReadOnlyList<EntryRow>)[.. OfVisit(g.Key), .. g]);
+    internal Dictionary<Guid, IReadOnlyList<EntryRow>> With(IEnumerable<EntryRow> rows) =>
+        rows.GroupBy(r => r.Visit).ToDictionary(g => g.Key, g => (IReadOnlyList<EntryRow>)[.. OfVisit(g.Key), .. g]);
 
     /// <summary>These rows are in the log now.</summary>
     internal void Add(IEnumerable<EntryRow> rows)
@@ -37,20 +38,57 @@ internal sealed class LogView
         }
     }
 
-    internal static async Task<LogView> ReadAsync(FieldBook book, IReadOnlyList<Entry> entries, NewestVisits newest, CancellationToken cancel)
+    internal static async Task<LogView> ReadAsync(
+        FieldBook book,
+        IReadOnlyList<Entry> entries,
+        NewestVisits newest,
+        CancellationToken cancel
+    )
     {
         var visits = entries.Select(e => e.Visit).ToHashSet();
         var ids = entries.Select(e => e.Id).Concat(entries.Select(e => e.Strikes).OfType<Guid>()).ToHashSet();
         var rows = visits.SelectMany(v => newest.Of(v) ?? []).ToList();
         var unread = visits.Where(v => newest.Of(v) is null).ToHashSet();
         ids.ExceptWith(rows.Select(r => r.Id));
-        rows.AddRange(await book.Entries.AsNoTracking().Where(e => unread.Contains(e.Visit) || ids.Contains(e.Id)).OrderBy(e => e.Sequence).ToListAsync(cancel));
-        var places = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => new { v.Visit, v.Station }).ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
-        var named = entries.Select(StationIn).Concat(rows.Where(r => r.Kind == VisitKinds.VisitStarted.Name || r.Kind == VisitKinds.VisitMoved.Name).Select(r => StationIn(r.ToEntry()))).Concat(places.Values).OfType<string>().ToHashSet();
-        var stations = await book.Stations.Where(s => named.Contains(s.Code)).Select(s => new { s.Code, s.Water }).ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
-        var codes = entries.Where(e => e.Kind == VisitKinds.VisitStarted.Name).Select(e => VisitKinds.VisitStarted.Read(e.Body)?.Programme).OfType<string>().ToHashSet();
-        var programmes = await book.Programmes.Where(p => codes.Contains(p.Code)).Select(p => new { p.Code, p.Version }).ToListAsync(cancel);
-        var view = new LogView { Places = places, Stations = stations, Programmes = programmes.Select(p => (p.Code, p.Version)).ToHashSet() };
+        rows.AddRange(
+            await book
+                .Entries.AsNoTracking()
+                .Where(e => unread.Contains(e.Visit) || ids.Contains(e.Id))
+                .OrderBy(e => e.Sequence)
+                .ToListAsync(cancel)
+        );
+        var places = await book
+            .Visits.Where(v => visits.Contains(v.Visit))
+            .Select(v => new { v.Visit, v.Station })
+            .ToDictionaryAsync(v => v.Visit, v => v.Station, cancel);
+        var named = entries
+            .Select(StationIn)
+            .Concat(
+                rows.Where(r => r.Kind == VisitKinds.VisitStarted.Name || r.Kind == VisitKinds.VisitMoved.Name)
+                    .Select(r => StationIn(r.ToEntry()))
+            )
+            .Concat(places.Values)
+            .OfType<string>()
+            .ToHashSet();
+        var stations = await book
+            .Stations.Where(s => named.Contains(s.Code))
+            .Select(s => new { s.Code, s.Water })
+            .ToDictionaryAsync(s => s.Code, s => s.Water, cancel);
+        var codes = entries
+            .Where(e => e.Kind == VisitKinds.VisitStarted.Name)
+            .Select(e => VisitKinds.VisitStarted.Read(e.Body)?.Programme)
+            .OfType<string>()
+            .ToHashSet();
+        var programmes = await book
+            .Programmes.Where(p => codes.Contains(p.Code))
+            .Select(p => new { p.Code, p.Version })
+            .ToListAsync(cancel);
+        var view = new LogView
+        {
+            Places = places,
+            Stations = stations,
+            Programmes = programmes.Select(p => (p.Code, p.Version)).ToHashSet(),
+        };
         view.Add(rows);
         return view;
     }
@@ -58,5 +96,6 @@ internal sealed class LogView
     /// <summary>The station that a beginning or a move names.</summary>
     internal static string? StationIn(Entry entry) =>
         entry.Kind == VisitKinds.VisitStarted.Name ? VisitKinds.VisitStarted.Read(entry.Body)?.Station
-        : entry.Kind == VisitKinds.VisitMoved.Name ? VisitKinds.VisitMoved.Read(entry.Body)?.Station : null;
+        : entry.Kind == VisitKinds.VisitMoved.Name ? VisitKinds.VisitMoved.Read(entry.Body)?.Station
+        : null;
 }

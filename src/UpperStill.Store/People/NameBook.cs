@@ -29,10 +29,14 @@ public static class NameBook
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(person);
-        return new PersonNames(person.Id, [person.Name, .. await book.KnownNames.Where(n => n.Person == person.Id).Select(n => n.Name).ToListAsync(cancel)]);
+        return new PersonNames(
+            person.Id,
+            [person.Name, .. await book.KnownNames.Where(n => n.Person == person.Id).Select(n => n.Name).ToListAsync(cancel)]
+        );
     }
 
-    /// <summary>The names under which visits were begun or read that are nobody's account, and those that somebody said are theirs; the most frequent first.</summary>
+    /// <summary>The names under which visits were begun or read that are nobody's account, and those that somebody said are theirs; the
+    /// most frequent first.</summary>
     /// <param name="book">The book.</param>
     /// <param name="most">At most so many.</param>
     /// <param name="cancel">Gives up.</param>
@@ -41,13 +45,25 @@ public static class NameBook
         ArgumentNullException.ThrowIfNull(book);
         var said = await book.KnownNames.AsNoTracking().ToDictionaryAsync(n => n.Name, n => n.Person, cancel);
         var bearers = (await book.Users.Select(p => p.Name).ToListAsync(cancel)).Select(KnownPeople.Plain).ToHashSet();
-        var counted = await book.Database.SqlQuery<Counted>($"""
-            SELECT Name, count(DISTINCT Visit) AS Visits FROM (
-                SELECT o.value AS Name, e.Visit FROM Entries e, json_each(e.Body, '$.observers') o WHERE e.Kind = {VisitKinds.VisitStarted.Name}
-                UNION SELECT e."By", e.Visit FROM Entries e WHERE e.Kind = {VisitKinds.VisitStarted.Name}) GROUP BY Name
-            """).ToListAsync(cancel);
-        return [.. counted.Where(c => said.ContainsKey(c.Name) || !bearers.Contains(KnownPeople.Plain(c.Name)))
-            .Select(c => new RecordName(c.Name, c.Visits, said.TryGetValue(c.Name, out var whose) ? whose : null)).OrderByDescending(c => c.Visits).ThenBy(c => c.Name, StringComparer.Ordinal).Take(most)];
+        var counted = await book
+            .Database.SqlQuery<Counted>(
+                $"""
+                SELECT Name, count(DISTINCT Visit) AS Visits FROM (
+                    SELECT o.value AS Name, e.Visit FROM Entries e, json_each(e.Body, '$.observers') o
+                    WHERE e.Kind = {VisitKinds.VisitStarted.Name}
+                    UNION SELECT e."By", e.Visit FROM Entries e WHERE e.Kind = {VisitKinds.VisitStarted.Name}) GROUP BY Name
+                """
+            )
+            .ToListAsync(cancel);
+        return
+        [
+            .. counted
+                .Where(c => said.ContainsKey(c.Name) || !bearers.Contains(KnownPeople.Plain(c.Name)))
+                .Select(c => new RecordName(c.Name, c.Visits, said.TryGetValue(c.Name, out var whose) ? whose : null))
+                .OrderByDescending(c => c.Visits)
+                .ThenBy(c => c.Name, StringComparer.Ordinal)
+                .Take(most),
+        ];
     }
 
     /// <summary>Looks anew at the visits that somebody signed off and that bear one of these names: whose they are has changed.</summary>
@@ -56,12 +72,27 @@ public static class NameBook
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(names);
         var plain = names.Select(KnownPeople.Plain).ToHashSet();
-        var signed = await book.Entries.Where(e => e.Kind == ReviewKinds.SignedOff.Name).Select(e => e.Visit).Distinct().ToListAsync(cancel);
+        var signed = await book
+            .Entries.Where(e => e.Kind == ReviewKinds.SignedOff.Name)
+            .Select(e => e.Visit)
+            .Distinct()
+            .ToListAsync(cancel);
         HashSet<Guid> touched = [];
         foreach (var part in signed.Chunk(500))
         {
-            var starts = await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit) && e.Kind == VisitKinds.VisitStarted.Name).ToListAsync(cancel);
-            touched.UnionWith(starts.Where(s => (VisitKinds.VisitStarted.Read(s.ToEntry().Body)?.Observers ?? []).Append(s.By).Any(n => plain.Contains(KnownPeople.Plain(n)))).Select(s => s.Visit));
+            var starts = await book
+                .Entries.AsNoTracking()
+                .Where(e => part.Contains(e.Visit) && e.Kind == VisitKinds.VisitStarted.Name)
+                .ToListAsync(cancel);
+            touched.UnionWith(
+                starts
+                    .Where(s =>
+                        (VisitKinds.VisitStarted.Read(s.ToEntry().Body)?.Observers ?? [])
+                            .Append(s.By)
+                            .Any(n => plain.Contains(KnownPeople.Plain(n)))
+                    )
+                    .Select(s => s.Visit)
+            );
         }
 
         await book.ProjectAsync(touched, cancel);

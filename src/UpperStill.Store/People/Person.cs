@@ -20,7 +20,8 @@ public sealed class Person : IdentityUser<Guid>
     /// <summary>False once the person has left the group; the name stays beside what they wrote.</summary>
     public bool Active { get; set; } = true;
 
-    /// <summary>From when the link of a coordinator may set the password anew, where there is one already; null where there is no such link.</summary>
+    /// <summary>From when the link of a coordinator may set the password anew, where there is one already; null where there is no such
+    /// link.</summary>
     public DateTimeOffset? LinkFrom { get; set; }
 
     /// <summary>Who made that link.</summary>

@@ -21,7 +21,8 @@ public sealed class AnswerRow
     /// <summary>The build of the rules that worked it out.</summary>
     public required string Rules { get; set; }
 
-    /// <summary>Its test as JSON of Core, apart from the rest, so that thousands can be put together; null where the station has no such series.</summary>
+    /// <summary>Its test as JSON of Core, apart from the rest, so that thousands can be put together; null where the station has no such
+    /// series.</summary>
     public string? Test { get; set; }
 
     /// <summary>The answer as JSON of Core; null where the station has no such series.</summary>

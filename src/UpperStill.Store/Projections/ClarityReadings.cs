@@ -8,12 +8,22 @@ namespace UpperStill.Store.Projections;
 public static class ClarityReadings
 {
     /// <summary>The clarities.</summary>
-    public static IQueryable<ReadingRow> Clarity(this IQueryable<ReadingRow> readings) => readings.Where(r => r.Parameter == Parameter.Clarity.Code);
+    public static IQueryable<ReadingRow> Clarity(this IQueryable<ReadingRow> readings) =>
+        readings.Where(r => r.Parameter == Parameter.Clarity.Code);
 
     /// <summary>A clarity as Core knows it.</summary>
     public static ClarityPoint Point(this ReadingRow row)
     {
         ArgumentNullException.ThrowIfNull(row);
-        return new ClarityPoint(row.Visit, row.Day, row.Value, row.Censored == Censoring.Above, row.Usable, row.Text, row.Method, row.SignedOff);
+        return new ClarityPoint(
+            row.Visit,
+            row.Day,
+            row.Value,
+            row.Censored == Censoring.Above,
+            row.Usable,
+            row.Text,
+            row.Method,
+            row.SignedOff
+        );
     }
 }

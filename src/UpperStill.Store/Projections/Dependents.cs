@@ -11,13 +11,31 @@ namespace UpperStill.Store.Projections;
 /// <param name="Warmest">Warmest level, °C.</param>
 /// <param name="StartedAt">When it began: of two visits of a day the later one gives way.</param>
 /// <param name="Filled">The numbers that it filled: other visits of the day may not use them.</param>
-internal sealed record VisitFacts(string Station, DateOnly Day, (decimal ClarityM, bool Censored, bool Usable)? Clarity, double? Coldest, double? Warmest, DateTimeOffset StartedAt, string Filled)
+internal sealed record VisitFacts(
+    string Station,
+    DateOnly Day,
+    (decimal ClarityM, bool Censored, bool Usable)? Clarity,
+    double? Coldest,
+    double? Warmest,
+    DateTimeOffset StartedAt,
+    string Filled
+)
 {
     internal static VisitFacts Of(VisitRow visit, ReadingRow? clarity, IReadOnlyList<LevelRow> levels, IEnumerable<SampleRow> samples)
     {
         var warm = levels.Select(l => l.TemperatureC).OfType<double>().ToList();
-        return new VisitFacts(visit.Station, visit.Day, clarity is null ? null : (clarity.Value, clarity.Censored == Censoring.Above, clarity.Usable), warm.Count == 0 ? null : warm.Min(), warm.Count == 0 ? null : warm.Max(), visit.StartedAt,
-            string.Join(' ', samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number).Order(StringComparer.Ordinal)));
+        return new VisitFacts(
+            visit.Station,
+            visit.Day,
+            clarity is null ? null : (clarity.Value, clarity.Censored == Censoring.Above, clarity.Usable),
+            warm.Count == 0 ? null : warm.Min(),
+            warm.Count == 0 ? null : warm.Max(),
+            visit.StartedAt,
+            string.Join(
+                ' ',
+                samples.Where(s => !OtherVisits.Unfilled.Contains(s.State)).Select(s => s.Number).Order(StringComparer.Ordinal)
+            )
+        );
     }
 }
 
@@ -31,7 +49,12 @@ internal sealed class Dependents(FieldBook book)
     /// <param name="before">As it was; null where it is new.</param>
     /// <param name="after">As it is; null where it is gone.</param>
     /// <param name="cancel">Gives up.</param>
-    internal async Task<IEnumerable<(Guid Visit, DateOnly Day)>> OfAsync(Guid visit, VisitFacts? before, VisitFacts? after, CancellationToken cancel)
+    internal async Task<IEnumerable<(Guid Visit, DateOnly Day)>> OfAsync(
+        Guid visit,
+        VisitFacts? before,
+        VisitFacts? after,
+        CancellationToken cancel
+    )
     {
         if (before == after)
         {
@@ -39,12 +62,18 @@ internal sealed class Dependents(FieldBook book)
         }
 
         // What it filled, and when it began, its own day alone is judged by.
-        var bottlesOnly = before is not null && after is not null && before == after with { Filled = before.Filled, StartedAt = before.StartedAt };
+        var bottlesOnly =
+            before is not null && after is not null && before == after with { Filled = before.Filled, StartedAt = before.StartedAt };
         List<(Guid, DateOnly)> found = [];
         foreach (var facts in new[] { before, after }.OfType<VisitFacts>())
         {
             // The bottles of a day, whose numbers are told apart.
-            if (before?.Filled != after?.Filled || before?.StartedAt != after?.StartedAt || before?.Day != after?.Day || before?.Station != after?.Station)
+            if (
+                before?.Filled != after?.Filled
+                || before?.StartedAt != after?.StartedAt
+                || before?.Day != after?.Day
+                || before?.Station != after?.Station
+            )
             {
                 found.AddRange((await DaysAsync(facts.Station, cancel)).Where(v => v.Day == facts.Day && v.Visit != visit));
             }
@@ -63,7 +92,14 @@ internal sealed class Dependents(FieldBook book)
             if (before?.Clarity is null != after?.Clarity is null || before?.Day != after?.Day || before?.Station != after?.Station)
             {
                 // Those between here and the next clarity have this one, or another, as their last.
-                var until = (await book.Readings.Clarity().Where(c => c.Station == facts.Station && c.Day > facts.Day).OrderBy(c => c.Day).Select(c => (DateOnly?)c.Day).FirstOrDefaultAsync(cancel)) ?? DateOnly.MaxValue;
+                var until = (
+                    await book
+                        .Readings.Clarity()
+                        .Where(c => c.Station == facts.Station && c.Day > facts.Day)
+                        .OrderBy(c => c.Day)
+                        .Select(c => (DateOnly?)c.Day)
+                        .FirstOrDefaultAsync(cancel)
+                ) ?? DateOnly.MaxValue;
                 found.AddRange(later.Where(v => v.Day <= until));
             }
         }
@@ -71,6 +107,16 @@ internal sealed class Dependents(FieldBook book)
         return found.Distinct();
     }
 
-    private async Task<List<(Guid Visit, DateOnly Day)>> DaysAsync(string station, CancellationToken cancel) => stations.TryGetValue(station, out var known) ? known
-        : stations[station] = [.. (await book.Visits.AsNoTracking().Where(v => v.Station == station).Select(v => new { v.Visit, v.Day }).ToListAsync(cancel)).Select(v => (v.Visit, v.Day))];
+    private async Task<List<(Guid Visit, DateOnly Day)>> DaysAsync(string station, CancellationToken cancel) =>
+        stations.TryGetValue(station, out var known)
+            ? known
+            : stations[station] = [
+                .. (
+                    await book
+                        .Visits.AsNoTracking()
+                        .Where(v => v.Station == station)
+                        .Select(v => new { v.Visit, v.Day })
+                        .ToListAsync(cancel)
+                ).Select(v => (v.Visit, v.Day)),
+            ];
 }

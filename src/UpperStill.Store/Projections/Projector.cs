@@ -31,15 +31,25 @@ public static class Projector
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(visits);
         var given = visits.ToHashSet();
-        await (given.Count >= Many ? ManyAsync(book, given, cancel) : book.ProjectAsync(await LogAsync(book, given, cancel), new ContextMemory(), cancel));
+        await (
+            given.Count >= Many
+                ? ManyAsync(book, given, cancel)
+                : book.ProjectAsync(await LogAsync(book, given, cancel), new ContextMemory(), cancel)
+        );
     }
 
-    /// <summary>Projects these visits anew from their entries, oldest first, and the later ones whose judgement rests on what changed with them.</summary>
+    /// <summary>Projects these visits anew from their entries, oldest first, and the later ones whose judgement rests on what changed with
+    /// them.</summary>
     /// <param name="book">The book.</param>
     /// <param name="log">All entries of these visits.</param>
     /// <param name="contexts">What is remembered from before.</param>
     /// <param name="cancel">Gives up.</param>
-    public static async Task ProjectAsync(this FieldBook book, IReadOnlyDictionary<Guid, IReadOnlyList<EntryRow>> log, ContextMemory contexts, CancellationToken cancel)
+    public static async Task ProjectAsync(
+        this FieldBook book,
+        IReadOnlyDictionary<Guid, IReadOnlyList<EntryRow>> log,
+        ContextMemory contexts,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(log);
@@ -57,7 +67,11 @@ public static class Projector
         var dependents = new Dependents(book);
         HashSet<Guid> done = [];
         var later = new SortedSet<(DateOnly Day, Guid Visit)>();
-        var open = new Queue<Guid>(log.OrderBy(v => v.Value.Where(r => r.Kind == VisitKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault()).ThenBy(v => v.Key).Select(v => v.Key));
+        var open = new Queue<Guid>(
+            log.OrderBy(v => v.Value.Where(r => r.Kind == VisitKinds.VisitStarted.Name).Select(r => r.At).Order().FirstOrDefault())
+                .ThenBy(v => v.Key)
+                .Select(v => v.Key)
+        );
         while (open.Count > 0)
         {
             List<Unfolded> together = [];
@@ -85,7 +99,10 @@ public static class Projector
         {
             var (_, visit) = later.Min;
             later.Remove(later.Min);
-            await WriteAsync([(await ReadAsync(visit, (await LogAsync(book, [visit], cancel))[visit], []))!], await ProjectedVisits.ReadAsync(book, [visit], cancel));
+            await WriteAsync(
+                [(await ReadAsync(visit, (await LogAsync(book, [visit], cancel))[visit], []))!],
+                await ProjectedVisits.ReadAsync(book, [visit], cancel)
+            );
         }
 
         async Task<Unfolded?> ReadAsync(Guid visit, IReadOnlyList<EntryRow> rows, Dictionary<string, DateOnly> days)
@@ -97,7 +114,9 @@ public static class Projector
             {
                 own.Add((start.Station, day));
                 waits |= days.TryGetValue(start.Station, out var first) && first <= day;
-                return waits ? null : await WithOthersAsync(book, visit, await contexts.OfAsync(book, start, day, cancel), start.Station, day, cancel);
+                return waits
+                    ? null
+                    : await WithOthersAsync(book, visit, await contexts.OfAsync(book, start, day, cancel), start.Station, day, cancel);
             });
             own.ForEach(o => days.TryAdd(o.Station, o.Day));
             return waits ? null : new Unfolded(visit, rows, entries, context);
@@ -113,7 +132,11 @@ public static class Projector
             foreach (var (visit, (before, after)) in together.Select(u => u.Visit).Zip(changes))
             {
                 // Those still to come will see it; one that was worked out beside it, or before, did not.
-                later.UnionWith((await dependents.OfAsync(visit, before, after, cancel)).Where(d => !log.ContainsKey(d.Visit) || done.Contains(d.Visit)).Select(d => (d.Day, d.Visit)));
+                later.UnionWith(
+                    (await dependents.OfAsync(visit, before, after, cancel))
+                        .Where(d => !log.ContainsKey(d.Visit) || done.Contains(d.Visit))
+                        .Select(d => (d.Day, d.Visit))
+                );
                 foreach (var facts in new[] { before, after }.OfType<VisitFacts>().Where(_ => before != after))
                 {
                     contexts.Changed(facts.Station, facts.Day);
@@ -133,25 +156,60 @@ public static class Projector
     }
 
     /// <summary>Projects anew some visits of long imports, of one station or more: the earliest that are left there.</summary>
-    internal static async Task ProjectWaitingAsync(this FieldBook book, List<Guid> visits, CancellationToken cancel) => await MakeAsync(book, visits, await StationsAsync(book, [.. visits], cancel), null, cancel);
+    internal static async Task ProjectWaitingAsync(this FieldBook book, List<Guid> visits, CancellationToken cancel) =>
+        await MakeAsync(book, visits, await StationsAsync(book, [.. visits], cancel), null, cancel);
 
-    private static async Task<Dictionary<Guid, IReadOnlyList<EntryRow>>> LogAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
+    private static async Task<Dictionary<Guid, IReadOnlyList<EntryRow>>> LogAsync(
+        FieldBook book,
+        HashSet<Guid> visits,
+        CancellationToken cancel
+    )
     {
-        var rows = (await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit)).OrderBy(e => e.Sequence).ToListAsync(cancel)).ToLookup(e => e.Visit);
+        var rows = (
+            await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit)).OrderBy(e => e.Sequence).ToListAsync(cancel)
+        ).ToLookup(e => e.Visit);
         return visits.ToDictionary(v => v, v => (IReadOnlyList<EntryRow>)[.. rows[v]]);
     }
 
-    /// <summary>Projects anew the visits of a span of days that were made with a line, after its check changed what its marks mean.</summary>
+    /// <summary>Projects anew the visits of a span of days that were made with a line, after its check changed what its marks
+    /// mean.</summary>
     /// <returns>A line for each published clarity that changed.</returns>
-    public static async Task<IReadOnlyList<string>> ProjectLineAsync(this FieldBook book, string line, DateOnly from, DateOnly until, CancellationToken cancel)
+    public static async Task<IReadOnlyList<string>> ProjectLineAsync(
+        this FieldBook book,
+        string line,
+        DateOnly from,
+        DateOnly until,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
-        var begun = await book.Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {VisitKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}").AsNoTracking().Select(e => e.Visit).Distinct().ToListAsync(cancel);
-        var visits = await book.Visits.Where(v => begun.Contains(v.Visit) && v.Day >= from && v.Day <= until).Select(v => v.Visit).ToListAsync(cancel);
-        var before = await book.Readings.AsNoTracking().Clarity().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
+        var begun = await book
+            .Entries.FromSql($"SELECT * FROM Entries WHERE Kind = {VisitKinds.VisitStarted.Name} AND json_extract(Body, '$.line') = {line}")
+            .AsNoTracking()
+            .Select(e => e.Visit)
+            .Distinct()
+            .ToListAsync(cancel);
+        var visits = await book
+            .Visits.Where(v => begun.Contains(v.Visit) && v.Day >= from && v.Day <= until)
+            .Select(v => v.Visit)
+            .ToListAsync(cancel);
+        var before = await book
+            .Readings.AsNoTracking()
+            .Clarity()
+            .Where(c => visits.Contains(c.Visit))
+            .ToDictionaryAsync(c => c.Visit, cancel);
         await book.ProjectAsync(visits, cancel);
-        var after = await book.Readings.AsNoTracking().Clarity().Where(c => visits.Contains(c.Visit)).ToDictionaryAsync(c => c.Visit, cancel);
-        return [.. visits.Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), $"after the check of {line}")).OfType<string>()];
+        var after = await book
+            .Readings.AsNoTracking()
+            .Clarity()
+            .Where(c => visits.Contains(c.Visit))
+            .ToDictionaryAsync(c => c.Visit, cancel);
+        return
+        [
+            .. visits
+                .Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), $"after the check of {line}"))
+                .OfType<string>(),
+        ];
     }
 
     /// <summary>Empties the projections and makes them anew from the log, oldest visit first.</summary>
@@ -159,7 +217,11 @@ public static class Projector
     /// <param name="cancel">Gives up.</param>
     /// <param name="reviewed">Told the review of each visit on the way.</param>
     /// <returns>A line for each published clarity that changed, with its old and new value.</returns>
-    public static async Task<IReadOnlyList<string>> RebuildAsync(this FieldBook book, CancellationToken cancel, Action<VisitReview>? reviewed = null)
+    public static async Task<IReadOnlyList<string>> RebuildAsync(
+        this FieldBook book,
+        CancellationToken cancel,
+        Action<VisitReview>? reviewed = null
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
         // Whoever brings a whole record in has begun one already.
@@ -173,20 +235,47 @@ public static class Projector
             await transaction.CommitAsync(cancel);
         }
 
-        return [.. before.Keys.Union(after.Keys).Order().Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version")).OfType<string>()];
+        return
+        [
+            .. before
+                .Keys.Union(after.Keys)
+                .Order()
+                .Select(v => Change(before.GetValueOrDefault(v), after.GetValueOrDefault(v), "by the rules of this version"))
+                .OfType<string>(),
+        ];
     }
 
     // Where visits are, and where they were.
     private static async Task<List<string>> StationsAsync(FieldBook book, HashSet<Guid> visits, CancellationToken cancel)
     {
-        var begun = await book.Entries.AsNoTracking().Where(e => visits.Contains(e.Visit) && (e.Kind == VisitKinds.VisitStarted.Name || e.Kind == VisitKinds.VisitMoved.Name || e.Strikes != null)).ToListAsync(cancel);
+        var begun = await book
+            .Entries.AsNoTracking()
+            .Where(e =>
+                visits.Contains(e.Visit)
+                && (e.Kind == VisitKinds.VisitStarted.Name || e.Kind == VisitKinds.VisitMoved.Name || e.Strikes != null)
+            )
+            .ToListAsync(cancel);
         var were = await book.Visits.Where(v => visits.Contains(v.Visit)).Select(v => v.Station).Distinct().ToListAsync(cancel);
-        return [.. begun.GroupBy(e => e.Visit).Select(g => VisitPlace.Of(new VisitPlaceRequest([.. g.Select(e => e.ToEntry())])).Station).OfType<string>().Union(were)];
+        return
+        [
+            .. begun
+                .GroupBy(e => e.Visit)
+                .Select(g => VisitPlace.Of(new VisitPlaceRequest([.. g.Select(e => e.ToEntry())])).Station)
+                .OfType<string>()
+                .Union(were),
+        ];
     }
 
-    // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before it at its station:
+    // Empties the projections of these visits, of all where none are named, and makes them anew, oldest first. Each rests on those before
+    // it at its station:
     // a station's come together, or the station is named of whose record a part stays.
-    private static async Task MakeAsync(FieldBook book, List<Guid>? visits, List<string> standing, Action<VisitReview>? reviewed, CancellationToken cancel)
+    private static async Task MakeAsync(
+        FieldBook book,
+        List<Guid>? visits,
+        List<string> standing,
+        Action<VisitReview>? reviewed,
+        CancellationToken cancel
+    )
     {
         await book.Visits.Where(v => visits == null || visits.Contains(v.Visit)).ExecuteDeleteAsync(cancel);
         await book.Readings.Where(c => visits == null || visits.Contains(c.Visit)).ExecuteDeleteAsync(cancel);
@@ -196,16 +285,32 @@ public static class Projector
         await book.Profiles.Where(p => visits == null || visits.Contains(p.Visit)).ExecuteDeleteAsync(cancel);
         book.ChangeTracker.Clear();
         var reference = await ReferenceSnapshot.ReadAsync(book, standing, cancel);
-        var starts = await book.Entries.AsNoTracking().Where(e => e.Kind == VisitKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit))).Select(e => new { e.Visit, e.At }).ToListAsync(cancel);
+        var starts = await book
+            .Entries.AsNoTracking()
+            .Where(e => e.Kind == VisitKinds.VisitStarted.Name && (visits == null || visits.Contains(e.Visit)))
+            .Select(e => new { e.Visit, e.At })
+            .ToListAsync(cancel);
         foreach (var part in starts.OrderBy(s => s.At).ThenBy(s => s.Visit).Select(s => s.Visit).Distinct().Chunk(VisitsAtOnce))
         {
             var rows = (await book.Entries.AsNoTracking().Where(e => part.Contains(e.Visit)).ToListAsync(cancel)).ToLookup(e => e.Visit);
             foreach (var visit in part)
             {
-                if (await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) => Task.FromResult(reference.Context(start, day))) is { } folded)
+                if (
+                    await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) =>
+                        Task.FromResult(reference.Context(start, day))
+                    ) is
+                    { } folded
+                )
                 {
                     var made = Rows(rows[visit].Max(e => e.Sequence), folded);
-                    book.AddRange([made.Visit, .. made.Readings, .. made.Levels, .. made.Samples, .. made.Findings, .. new object?[] { made.Profile }.OfType<object>()]);
+                    book.AddRange([
+                        made.Visit,
+                        .. made.Readings,
+                        .. made.Levels,
+                        .. made.Samples,
+                        .. made.Findings,
+                        .. new object?[] { made.Profile }.OfType<object>(),
+                    ]);
                     reference.Remember(made.Clarity, folded.Context.Station.Code, folded.Sheet, made.Samples);
                     reviewed?.Invoke(folded.Review);
                 }
@@ -230,7 +335,9 @@ public static class Projector
     {
         var visit = unfolded.Visit;
         var old = there.Visits.GetValueOrDefault(visit);
-        var before = old is null ? null : VisitFacts.Of(old, Clarity(there.Readings[visit]), [.. there.Levels[visit]], there.Samples[visit]);
+        var before = old is null
+            ? null
+            : VisitFacts.Of(old, Clarity(there.Readings[visit]), [.. there.Levels[visit]], there.Samples[visit]);
         var made = folded is null ? null : Rows(unfolded.Rows.Max(e => e.Sequence), folded);
         Only(book, there.Readings[visit], made?.Readings ?? [], r => (r.Protocol, r.Parameter, r.Item));
         Only(book, there.Levels[visit], made?.Levels ?? [], l => l.Ordinal);
@@ -264,12 +371,19 @@ public static class Projector
     }
 
     private sealed record Projected(
-        VisitRow Visit, IReadOnlyList<ReadingRow> Readings, IReadOnlyList<LevelRow> Levels, IReadOnlyList<SampleRow> Samples, ProfileRow? Profile, IReadOnlyList<FindingRow> Findings)
+        VisitRow Visit,
+        IReadOnlyList<ReadingRow> Readings,
+        IReadOnlyList<LevelRow> Levels,
+        IReadOnlyList<SampleRow> Samples,
+        ProfileRow? Profile,
+        IReadOnlyList<FindingRow> Findings
+    )
     {
         internal ReadingRow? Clarity => Projector.Clarity(Readings);
     }
 
-    private static ReadingRow? Clarity(IEnumerable<ReadingRow> readings) => readings.FirstOrDefault(r => r.Parameter == Parameter.Clarity.Code);
+    private static ReadingRow? Clarity(IEnumerable<ReadingRow> readings) =>
+        readings.FirstOrDefault(r => r.Parameter == Parameter.Clarity.Code);
 
     private static Projected Rows(long lastSequence, Folded folded)
     {
@@ -295,77 +409,105 @@ public static class Projector
             OpenQuestions = review.Questions.Count(q => q.Answer is null),
         };
         var record = sheet.Record!.Value;
-        List<ReadingRow> readings = [.. record.Readings.Concat(samples.Readings).DistinctBy(r => (r.Protocol, r.Parameter, r.Item)).Select(r => new ReadingRow
-        {
-            Visit = visit,
-            Protocol = r.Protocol?.Code ?? string.Empty,
-            Parameter = r.Parameter,
-            Item = r.Item,
-            Station = context.Station.Code,
-            Day = day,
-            Depth = r.Depth,
-            Value = r.Value,
-            Unit = r.Unit,
-            Censored = r.Censored,
-            Usable = r.Usable,
-            OfLaboratory = r.OfLaboratory,
-            SignedOff = r.OfLaboratory ? review.ResultsSigned : review.FieldSigned,
-            Method = r.Method,
-            Text = r.Text,
-            Entry = r.Entry,
-        })];
-        List<LevelRow> levels = [.. (sheet.Profile?.Levels ?? []).Where(l => !l.Marked).Select((l, i) => new LevelRow
-        {
-            Visit = visit,
-            Ordinal = i,
-            Station = context.Station.Code,
-            Day = day,
-            DepthM = (double)l.DepthM,
-            TemperatureC = (double?)l.CountedC,
-            OxygenMgL = (double?)l.CountedMgL,
-        })];
-        List<SampleRow> held = [.. samples.Samples.Select(s => new SampleRow
-        {
-            Visit = visit,
-            Number = s.Number,
-            Body = SampleNumber.Body(s.Number).ToUpperInvariant(),
-            Station = s.Station,
-            Water = s.WaterCode,
-            Day = day,
-            State = s.State.ToString(),
-            Open = !s.State.Ended(),
-            Manifest = s.Manifest,
-            Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
-        })];
-        var profile = record.Profile is not { } numbers ? null : new ProfileRow
-        {
-            Visit = visit,
-            Station = context.Station.Code,
-            Day = day,
-            Usable = record.ProfileUsable,
-            SurfaceC = numbers.SurfaceC,
-            BottomC = numbers.BottomC,
-            ThermoclineM = numbers.ThermoclineM,
-            BottomOxygenMgL = numbers.BottomOxygenMgL,
-            BottomM = numbers.BottomM,
-            HypoxicM = numbers.HypoxicM,
-            AnoxicM = numbers.AnoxicM,
-            StabilityJM2 = numbers.StabilityJM2,
-            AnoxicArea = numbers.AnoxicArea,
-            DeepOxygenMgL = numbers.DeepOxygenMgL,
-            DeepThicknessM = numbers.DeepThicknessM,
-            SignedOff = review.FieldSigned,
-        };
+        List<ReadingRow> readings =
+        [
+            .. record
+                .Readings.Concat(samples.Readings)
+                .DistinctBy(r => (r.Protocol, r.Parameter, r.Item))
+                .Select(r => new ReadingRow
+                {
+                    Visit = visit,
+                    Protocol = r.Protocol?.Code ?? string.Empty,
+                    Parameter = r.Parameter,
+                    Item = r.Item,
+                    Station = context.Station.Code,
+                    Day = day,
+                    Depth = r.Depth,
+                    Value = r.Value,
+                    Unit = r.Unit,
+                    Censored = r.Censored,
+                    Usable = r.Usable,
+                    OfLaboratory = r.OfLaboratory,
+                    SignedOff = r.OfLaboratory ? review.ResultsSigned : review.FieldSigned,
+                    Method = r.Method,
+                    Text = r.Text,
+                    Entry = r.Entry,
+                }),
+        ];
+        List<LevelRow> levels =
+        [
+            .. (sheet.Profile?.Levels ?? [])
+                .Where(l => !l.Marked)
+                .Select(
+                    (l, i) =>
+                        new LevelRow
+                        {
+                            Visit = visit,
+                            Ordinal = i,
+                            Station = context.Station.Code,
+                            Day = day,
+                            DepthM = (double)l.DepthM,
+                            TemperatureC = (double?)l.CountedC,
+                            OxygenMgL = (double?)l.CountedMgL,
+                        }
+                ),
+        ];
+        List<SampleRow> held =
+        [
+            .. samples.Samples.Select(s => new SampleRow
+            {
+                Visit = visit,
+                Number = s.Number,
+                Body = SampleNumber.Body(s.Number).ToUpperInvariant(),
+                Station = s.Station,
+                Water = s.WaterCode,
+                Day = day,
+                State = s.State.ToString(),
+                Open = !s.State.Ended(),
+                Manifest = s.Manifest,
+                Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
+            }),
+        ];
+        var profile = record.Profile is not { } numbers
+            ? null
+            : new ProfileRow
+            {
+                Visit = visit,
+                Station = context.Station.Code,
+                Day = day,
+                Usable = record.ProfileUsable,
+                SurfaceC = numbers.SurfaceC,
+                BottomC = numbers.BottomC,
+                ThermoclineM = numbers.ThermoclineM,
+                BottomOxygenMgL = numbers.BottomOxygenMgL,
+                BottomM = numbers.BottomM,
+                HypoxicM = numbers.HypoxicM,
+                AnoxicM = numbers.AnoxicM,
+                StabilityJM2 = numbers.StabilityJM2,
+                AnoxicArea = numbers.AnoxicArea,
+                DeepOxygenMgL = numbers.DeepOxygenMgL,
+                DeepThicknessM = numbers.DeepThicknessM,
+                SignedOff = review.FieldSigned,
+            };
 
-        List<FindingRow> findings = [.. sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Select((f, i) => new FindingRow
-        {
-            Visit = visit,
-            Ordinal = i,
-            Code = f.Code,
-            Level = f.Level.ToString(),
-            Seen = f.Seen,
-            Kept = f.Kept,
-        })];
+        List<FindingRow> findings =
+        [
+            .. sheet
+                .Findings.Concat(samples.Findings)
+                .Concat(samples.Samples.SelectMany(s => s.Findings))
+                .Select(
+                    (f, i) =>
+                        new FindingRow
+                        {
+                            Visit = visit,
+                            Ordinal = i,
+                            Code = f.Code,
+                            Level = f.Level.ToString(),
+                            Seen = f.Seen,
+                            Kept = f.Kept,
+                        }
+                ),
+        ];
         return new Projected(row, readings, levels, held, profile, findings);
     }
 
@@ -374,12 +516,28 @@ public static class Projector
     {
         ArgumentNullException.ThrowIfNull(book);
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
-        return (await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
-            await WithOthersAsync(book, visit, await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel), start.Station, day, cancel)))?.Review;
+        return (
+            await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
+                await WithOthersAsync(
+                    book,
+                    visit,
+                    await book.ContextAsync(start.Station, start.Programme, start.ProgrammeVersion, cancel),
+                    start.Station,
+                    day,
+                    cancel
+                )
+            )
+        )?.Review;
     }
 
-    private static async Task<VisitContext?> WithOthersAsync(FieldBook book, Guid visit, VisitContext? context, string station, DateOnly day, CancellationToken cancel) =>
-        context is null ? null : context with { Others = await book.BesideAsync(visit, station, day, cancel) };
+    private static async Task<VisitContext?> WithOthersAsync(
+        FieldBook book,
+        Guid visit,
+        VisitContext? context,
+        string station,
+        DateOnly day,
+        CancellationToken cancel
+    ) => context is null ? null : context with { Others = await book.BesideAsync(visit, station, day, cancel) };
 
     // A visit whose beginning has not arrived waits in the log.
     private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf) =>
@@ -391,7 +549,11 @@ public static class Projector
         var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
         foreach (var start in entries.Where(e => e.Kind == VisitKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
         {
-            if (VisitKinds.VisitStarted.Read(start.Body) is { } body && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime)) is { } context)
+            if (
+                VisitKinds.VisitStarted.Read(start.Body) is { } body
+                && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime))
+                    is { } context
+            )
             {
                 return context;
             }

@@ -27,7 +27,13 @@ internal sealed class ReferenceSnapshot
     private readonly IReadOnlyList<Gear> gear;
     private readonly IReadOnlyList<PersonNames> people;
 
-    private ReferenceSnapshot(Dictionary<string, Station> stations, Dictionary<(string, int), Programme> programmes, Dictionary<string, WaterFacts> waters, IReadOnlyList<KitItem> kit, IReadOnlyList<PersonNames> people)
+    private ReferenceSnapshot(
+        Dictionary<string, Station> stations,
+        Dictionary<(string, int), Programme> programmes,
+        Dictionary<string, WaterFacts> waters,
+        IReadOnlyList<KitItem> kit,
+        IReadOnlyList<PersonNames> people
+    )
     {
         (this.stations, this.programmes, this.waters, this.people) = (stations, programmes, waters, people);
         lines = [.. kit.Select(i => i.AsLine()).OfType<Line>()];
@@ -42,10 +48,14 @@ internal sealed class ReferenceSnapshot
     {
         var snapshot = new ReferenceSnapshot(
             (await book.Stations.AsNoTracking().ToListAsync(cancel)).ToDictionary(s => s.Code, s => s.Read()),
-            (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(p => (p.Code, p.Version), p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!),
+            (await book.Programmes.AsNoTracking().ToListAsync(cancel)).ToDictionary(
+                p => (p.Code, p.Version),
+                p => JsonSerializer.Deserialize(p.Definition, CoreJson.Default.Programme)!
+            ),
             (await book.Waters.AsNoTracking().ToListAsync(cancel)).ToDictionary(w => w.Code, w => WaterFacts.Of(w.Read())),
             await book.KitItemsAsync(cancel),
-            await book.NamesAsync(cancel));
+            await book.NamesAsync(cancel)
+        );
         foreach (var station in standing)
         {
             snapshot.records[station] = [.. await book.ClaritiesAsync(station, cancel)];
@@ -60,8 +70,19 @@ internal sealed class ReferenceSnapshot
     }
 
     internal VisitContext? Context(VisitStartedBody start, DateOnly day) =>
-        stations.TryGetValue(start.Station, out var station) && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
-            ? new VisitContext(station, programme, lines, records.GetValueOrDefault(start.Station) ?? [], waters.GetValueOrDefault(station.WaterCode), gear, Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(), People: people, Others: others.GetValueOrDefault((start.Station, day)))
+        stations.TryGetValue(start.Station, out var station)
+        && programmes.TryGetValue((start.Programme, start.ProgrammeVersion), out var programme)
+            ? new VisitContext(
+                station,
+                programme,
+                lines,
+                records.GetValueOrDefault(start.Station) ?? [],
+                waters.GetValueOrDefault(station.WaterCode),
+                gear,
+                Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(),
+                People: people,
+                Others: others.GetValueOrDefault((start.Station, day))
+            )
             : null;
 
     internal void Remember(ReadingRow? row, string station, FieldSheet sheet, IReadOnlyList<SampleRow> samples)
@@ -118,6 +139,11 @@ internal sealed class ReferenceSnapshot
 
         var (year, month) = (sheet.StartedAt!.Value.Year, sheet.StartedAt.Value.Month);
         var before = months.GetValueOrDefault((year, month));
-        months[(year, month)] = new MonthTemperatures(year, month, Math.Min(before?.LowC ?? warm.Min(), warm.Min()), Math.Max(before?.HighC ?? warm.Max(), warm.Max()));
+        months[(year, month)] = new MonthTemperatures(
+            year,
+            month,
+            Math.Min(before?.LowC ?? warm.Min(), warm.Min()),
+            Math.Max(before?.HighC ?? warm.Max(), warm.Max())
+        );
     }
 }

@@ -21,7 +21,12 @@ public static class SeriesBook
     /// <param name="stations">The stations; not so many that their values would not fit in memory.</param>
     /// <param name="subjects">What of them; null for everything.</param>
     /// <param name="cancel">Gives up.</param>
-    public static async Task<IReadOnlyDictionary<string, SeriesOfStation>> SeriesAsync(this FieldBook book, IReadOnlyCollection<StationRow> stations, IReadOnlyCollection<Parameter>? subjects, CancellationToken cancel)
+    public static async Task<IReadOnlyDictionary<string, SeriesOfStation>> SeriesAsync(
+        this FieldBook book,
+        IReadOnlyCollection<StationRow> stations,
+        IReadOnlyCollection<Parameter>? subjects,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(stations);
@@ -30,18 +35,48 @@ public static class SeriesBook
         Dictionary<(string Station, Parameter Subject), List<SeriesPoint>> all = [];
         var bySource = subjects.ToDictionary(Subjects.ReadingCode);
         List<string> sources = [.. bySource.Keys];
-        foreach (var r in (await book.Readings.AsNoTracking().Where(r => codes.Contains(r.Station) && sources.Contains(r.Parameter)).ToListAsync(cancel))
-            .GroupBy(r => (r.Visit, r.Parameter)).Select(g => g.Count() == 1 ? g.First() : Subjects.Followed(g, r => r.Item)))
+        foreach (
+            var r in (
+                await book
+                    .Readings.AsNoTracking()
+                    .Where(r => codes.Contains(r.Station) && sources.Contains(r.Parameter))
+                    .ToListAsync(cancel)
+            )
+                .GroupBy(r => (r.Visit, r.Parameter))
+                .Select(g => g.Count() == 1 ? g.First() : Subjects.Followed(g, r => r.Item))
+        )
         {
-            Add(r.Station, bySource[r.Parameter], new SeriesPoint(r.Visit, r.Day, r.Value, r.Censored, r.Usable, r.SignedOff, r.Method, r.Text));
+            Add(
+                r.Station,
+                bySource[r.Parameter],
+                new SeriesPoint(r.Visit, r.Day, r.Value, r.Censored, r.Usable, r.SignedOff, r.Method, r.Text)
+            );
         }
 
-        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => codes.Contains(j.Station)).ToListAsync(cancel)).ToLookup(j => (j.Station, j.Subject), j => j.Day);
+        var joins = (await book.SeriesJoins.AsNoTracking().Where(j => codes.Contains(j.Station)).ToListAsync(cancel)).ToLookup(
+            j => (j.Station, j.Subject),
+            j => j.Day
+        );
         var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
-        return stations.ToDictionary(s => s.Code, station => new SeriesOfStation(
-            [.. subjects.Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => new StationSeries(
-                subject, Subjects.Window(Subjects.Of(subject), programmes[station.Programme]), Sorted(all[(station.Code, subject)]), [.. joins[(station.Code, subject.ToString())].Order()]) { Running = Subjects.Running(Subjects.Of(subject), programmes[station.Programme]) })],
-            station.Read().NativeUnit()));
+        return stations.ToDictionary(
+            s => s.Code,
+            station => new SeriesOfStation(
+                [
+                    .. subjects
+                        .Where(subject => all.ContainsKey((station.Code, subject)))
+                        .Select(subject => new StationSeries(
+                            subject,
+                            Subjects.Window(Subjects.Of(subject), programmes[station.Programme]),
+                            Sorted(all[(station.Code, subject)]),
+                            [.. joins[(station.Code, subject.ToString())].Order()]
+                        )
+                        {
+                            Running = Subjects.Running(Subjects.Of(subject), programmes[station.Programme]),
+                        }),
+                ],
+                station.Read().NativeUnit()
+            )
+        );
 
         void Add(string station, Parameter subject, SeriesPoint point)
         {
@@ -64,7 +99,15 @@ public static class SeriesBook
     public static OxygenVisit Oxygen(this ProfileRow profile)
     {
         ArgumentNullException.ThrowIfNull(profile);
-        return new OxygenVisit(profile.Day, profile.AnoxicM, profile.AnoxicArea, profile.DeepOxygenMgL, profile.DeepThicknessM, profile.BottomOxygenMgL, profile.HypoxicM);
+        return new OxygenVisit(
+            profile.Day,
+            profile.AnoxicM,
+            profile.AnoxicArea,
+            profile.DeepOxygenMgL,
+            profile.DeepThicknessM,
+            profile.BottomOxygenMgL,
+            profile.HypoxicM
+        );
     }
 
     /// <summary>The numbers of a profile, as Core knows them.</summary>
@@ -72,7 +115,17 @@ public static class SeriesBook
     {
         ArgumentNullException.ThrowIfNull(profile);
         return new ProfileNumbers(
-            profile.SurfaceC, profile.BottomC, profile.ThermoclineM, profile.BottomOxygenMgL, profile.BottomM, profile.HypoxicM, profile.AnoxicM, profile.StabilityJM2, profile.AnoxicArea, profile.DeepOxygenMgL,
-            profile.DeepThicknessM);
+            profile.SurfaceC,
+            profile.BottomC,
+            profile.ThermoclineM,
+            profile.BottomOxygenMgL,
+            profile.BottomM,
+            profile.HypoxicM,
+            profile.AnoxicM,
+            profile.StabilityJM2,
+            profile.AnoxicArea,
+            profile.DeepOxygenMgL,
+            profile.DeepThicknessM
+        );
     }
 }

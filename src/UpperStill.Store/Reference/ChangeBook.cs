@@ -20,7 +20,17 @@ public static class ChangeBook
             return false;
         }
 
-        book.Changes.Add(new ChangeRow { By = by, At = at, Subject = subject, Key = key, Before = before, After = after });
+        book.Changes.Add(
+            new ChangeRow
+            {
+                By = by,
+                At = at,
+                Subject = subject,
+                Key = key,
+                Before = before,
+                After = after,
+            }
+        );
         return true;
     }
 }

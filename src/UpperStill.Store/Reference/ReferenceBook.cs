@@ -29,11 +29,15 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<string>> WatersOfLineAsync(this FieldBook book, string line, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return await book.Database.SqlQuery<string>($"""
-            SELECT Water AS Value FROM Stations WHERE Line = {line}
-            UNION SELECT s.Water FROM Entries e JOIN Visits v ON v.Visit = e.Visit JOIN Stations s ON s.Code = v.Station
-            WHERE e.Kind = {VisitKinds.VisitStarted.Name} AND json_extract(e.Body, '$.line') = {line}
-            """).ToListAsync(cancel);
+        return await book
+            .Database.SqlQuery<string>(
+                $"""
+                SELECT Water AS Value FROM Stations WHERE Line = {line}
+                UNION SELECT s.Water FROM Entries e JOIN Visits v ON v.Visit = e.Visit JOIN Stations s ON s.Code = v.Station
+                WHERE e.Kind = {VisitKinds.VisitStarted.Name} AND json_extract(e.Body, '$.line') = {line}
+                """
+            )
+            .ToListAsync(cancel);
     }
 
     /// <summary>An item with its checks.</summary>
@@ -49,7 +53,14 @@ public static class ReferenceBook
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(check);
-        book.KitChecks.Add(new KitCheckRow { Item = item, Check = check.Id, Definition = JsonSerializer.Serialize(check, SetupJson.Default.KitCheck) });
+        book.KitChecks.Add(
+            new KitCheckRow
+            {
+                Item = item,
+                Check = check.Id,
+                Definition = JsonSerializer.Serialize(check, SetupJson.Default.KitCheck),
+            }
+        );
     }
 
     /// <summary>Adds an item with the checks that it has.</summary>
@@ -57,7 +68,14 @@ public static class ReferenceBook
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(item);
-        book.Kit.Add(new KitRow { Code = item.Code, Kind = item.Kind, Definition = Definition(item) });
+        book.Kit.Add(
+            new KitRow
+            {
+                Code = item.Code,
+                Kind = item.Kind,
+                Definition = Definition(item),
+            }
+        );
         foreach (var check in item.Checks ?? [])
         {
             book.AddCheck(item.Code, check);
@@ -71,24 +89,38 @@ public static class ReferenceBook
         return JsonSerializer.Serialize(item with { Checks = null }, SetupJson.Default.KitItem);
     }
 
-    private static KitItem Read(KitRow row, IEnumerable<KitCheckRow> checks) => JsonSerializer.Deserialize(row.Definition, SetupJson.Default.KitItem)! with
-    {
-        // In the order in which they were first written, each as it stands now.
-        Checks = [.. checks.OrderBy(c => c.Sequence).GroupBy(c => c.Check).Select(g => JsonSerializer.Deserialize(g.Last().Definition, SetupJson.Default.KitCheck)!)],
-    };
+    private static KitItem Read(KitRow row, IEnumerable<KitCheckRow> checks) =>
+        JsonSerializer.Deserialize(row.Definition, SetupJson.Default.KitItem)! with
+        {
+            // In the order in which they were first written, each as it stands now.
+            Checks =
+            [
+                .. checks
+                    .OrderBy(c => c.Sequence)
+                    .GroupBy(c => c.Check)
+                    .Select(g => JsonSerializer.Deserialize(g.Last().Definition, SetupJson.Default.KitCheck)!),
+            ],
+        };
 
     /// <summary>A version of a programme, or its newest where <paramref name="version"/> is null; null if there is none.</summary>
     public static async Task<Programme?> ProgrammeAsync(this FieldBook book, string code, int? version, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        var row = await book.Programmes.AsNoTracking().Where(p => p.Code == code && (version == null || p.Version == version))
-            .OrderByDescending(p => p.Version).FirstOrDefaultAsync(cancel);
+        var row = await book
+            .Programmes.AsNoTracking()
+            .Where(p => p.Code == code && (version == null || p.Version == version))
+            .OrderByDescending(p => p.Version)
+            .FirstOrDefaultAsync(cancel);
         return row is null ? null : JsonSerializer.Deserialize(row.Definition, CoreJson.Default.Programme);
     }
 
     /// <summary>The newest versions of programmes, by code.</summary>
     /// <exception cref="JsonException">One is missing, though a station names it.</exception>
-    public static async Task<IReadOnlyDictionary<string, Programme>> ProgrammesAsync(this FieldBook book, IEnumerable<string> codes, CancellationToken cancel)
+    public static async Task<IReadOnlyDictionary<string, Programme>> ProgrammesAsync(
+        this FieldBook book,
+        IEnumerable<string> codes,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(codes);
         Dictionary<string, Programme> programmes = [];
@@ -133,7 +165,18 @@ public static class ReferenceBook
     public static async Task<IReadOnlyList<ClarityPoint>> ClaritiesAsync(this FieldBook book, string station, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return [.. (await book.Readings.AsNoTracking().Clarity().Where(c => c.Station == station).OrderBy(c => c.Day).ThenBy(c => c.Visit).ToListAsync(cancel)).Select(c => c.Point())];
+        return
+        [
+            .. (
+                await book
+                    .Readings.AsNoTracking()
+                    .Clarity()
+                    .Where(c => c.Station == station)
+                    .OrderBy(c => c.Day)
+                    .ThenBy(c => c.Visit)
+                    .ToListAsync(cancel)
+            ).Select(c => c.Point()),
+        ];
     }
 
     /// <summary>The newest clarity of each station that has one.</summary>
@@ -142,18 +185,32 @@ public static class ReferenceBook
         ArgumentNullException.ThrowIfNull(book);
 
         // One look at the end of the index for each station, instead of a walk through all clarities.
-        return await book.Readings.FromSql($"""
-            SELECT c.* FROM Stations s JOIN Readings c ON c.Parameter = 'clarity' AND c.Visit =
-                (SELECT n.Visit FROM Readings n WHERE n.Station = s.Code AND n.Parameter = 'clarity' ORDER BY n.Day DESC, n.Visit DESC LIMIT 1)
-            """).AsNoTracking().ToListAsync(cancel);
+        return await book
+            .Readings.FromSql(
+                $"""
+                SELECT c.* FROM Stations s JOIN Readings c ON c.Parameter = 'clarity' AND c.Visit =
+                    (SELECT n.Visit FROM Readings n WHERE n.Station = s.Code AND n.Parameter = 'clarity'
+                    ORDER BY n.Day DESC, n.Visit DESC LIMIT 1)
+                """
+            )
+            .AsNoTracking()
+            .ToListAsync(cancel);
     }
 
     /// <summary>What a visit at a station is judged by; null if station or programme is unknown.</summary>
-    public static async Task<VisitContext?> ContextAsync(this FieldBook book, string station, string? programme, int? version, CancellationToken cancel)
+    public static async Task<VisitContext?> ContextAsync(
+        this FieldBook book,
+        string station,
+        string? programme,
+        int? version,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
-        if (await book.Stations.AsNoTracking().FirstOrDefaultAsync(s => s.Code == station, cancel) is not { } row
-            || await book.ProgrammeAsync(programme ?? row.Programme, version, cancel) is not { } rules)
+        if (
+            await book.Stations.AsNoTracking().FirstOrDefaultAsync(s => s.Code == station, cancel) is not { } row
+            || await book.ProgrammeAsync(programme ?? row.Programme, version, cancel) is not { } rules
+        )
         {
             return null;
         }
@@ -163,27 +220,56 @@ public static class ReferenceBook
         // Lines that were given up are among them: old readings were made on them.
         var kit = await book.KitItemsAsync(cancel);
         return new VisitContext(
-            row.Read(), rules, [.. kit.Select(i => i.AsLine()).OfType<Line>()], await book.ClaritiesAsync(station, cancel),
-            water is null ? null : WaterFacts.Of(water.Read()), [.. kit.Select(Gear.Of).OfType<Gear>()], Temperatures: await book.TemperaturesAsync(station, cancel),
-            WorkedBefore: await book.Visits.Where(v => v.Station == station && v.CompositeRaiseS != null).OrderByDescending(v => v.Day).ThenByDescending(v => v.Visit)
-                .Select(v => new RiseThatWorked(v.Day, (decimal)v.CompositeFromM!.Value, (decimal)v.CompositeRaiseS!.Value)).FirstOrDefaultAsync(cancel),
-            People: await book.NamesAsync(cancel));
+            row.Read(),
+            rules,
+            [.. kit.Select(i => i.AsLine()).OfType<Line>()],
+            await book.ClaritiesAsync(station, cancel),
+            water is null ? null : WaterFacts.Of(water.Read()),
+            [.. kit.Select(Gear.Of).OfType<Gear>()],
+            Temperatures: await book.TemperaturesAsync(station, cancel),
+            WorkedBefore: await book
+                .Visits.Where(v => v.Station == station && v.CompositeRaiseS != null)
+                .OrderByDescending(v => v.Day)
+                .ThenByDescending(v => v.Visit)
+                .Select(v => new RiseThatWorked(v.Day, (decimal)v.CompositeFromM!.Value, (decimal)v.CompositeRaiseS!.Value))
+                .FirstOrDefaultAsync(cancel),
+            People: await book.NamesAsync(cancel)
+        );
     }
 
     /// <summary>The water of a visit; null before its beginning has arrived.</summary>
     public static Task<string?> WaterOfAsync(this FieldBook book, Guid visit, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
-        return book.Visits.Where(v => v.Visit == visit).Join(book.Stations, v => v.Station, s => s.Code, (_, s) => s.Water).FirstOrDefaultAsync(cancel);
+        return book
+            .Visits.Where(v => v.Visit == visit)
+            .Join(book.Stations, v => v.Station, s => s.Code, (_, s) => s.Water)
+            .FirstOrDefaultAsync(cancel);
     }
 
     /// <summary>How cold and warm the water was at a station, month by month.</summary>
-    public static async Task<IReadOnlyList<MonthTemperatures>> TemperaturesAsync(this FieldBook book, string station, CancellationToken cancel)
+    public static async Task<IReadOnlyList<MonthTemperatures>> TemperaturesAsync(
+        this FieldBook book,
+        string station,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
-        var months = await book.Levels.Where(l => l.Station == station && l.TemperatureC != null).GroupBy(l => new { l.Day.Year, l.Day.Month })
-            .Select(m => new { m.Key.Year, m.Key.Month, Low = m.Min(l => l.TemperatureC!.Value), High = m.Max(l => l.TemperatureC!.Value) }).ToListAsync(cancel);
-        return [.. months.OrderBy(m => (m.Year, m.Month)).Select(m => new MonthTemperatures(m.Year, m.Month, (decimal)m.Low, (decimal)m.High))];
+        var months = await book
+            .Levels.Where(l => l.Station == station && l.TemperatureC != null)
+            .GroupBy(l => new { l.Day.Year, l.Day.Month })
+            .Select(m => new
+            {
+                m.Key.Year,
+                m.Key.Month,
+                Low = m.Min(l => l.TemperatureC!.Value),
+                High = m.Max(l => l.TemperatureC!.Value),
+            })
+            .ToListAsync(cancel);
+        return
+        [
+            .. months.OrderBy(m => (m.Year, m.Month)).Select(m => new MonthTemperatures(m.Year, m.Month, (decimal)m.Low, (decimal)m.High)),
+        ];
     }
 
     /// <summary>The last profiles of a station, newest first.</summary>
@@ -191,11 +277,33 @@ public static class ReferenceBook
     /// <param name="station">The station's code.</param>
     /// <param name="most">At most so many.</param>
     /// <param name="cancel">Gives up.</param>
-    public static async Task<IReadOnlyList<EarlierProfile>> LastProfilesAsync(this FieldBook book, string station, int most, CancellationToken cancel)
+    public static async Task<IReadOnlyList<EarlierProfile>> LastProfilesAsync(
+        this FieldBook book,
+        string station,
+        int most,
+        CancellationToken cancel
+    )
     {
         ArgumentNullException.ThrowIfNull(book);
-        var visits = await book.Levels.Where(l => l.Station == station && l.Ordinal == 0).OrderByDescending(l => l.Day).ThenBy(l => l.Visit).Take(most).Select(l => l.Visit).ToListAsync(cancel);
+        var visits = await book
+            .Levels.Where(l => l.Station == station && l.Ordinal == 0)
+            .OrderByDescending(l => l.Day)
+            .ThenBy(l => l.Visit)
+            .Take(most)
+            .Select(l => l.Visit)
+            .ToListAsync(cancel);
         var levels = (await book.Levels.AsNoTracking().Where(l => visits.Contains(l.Visit)).ToListAsync(cancel)).ToLookup(l => l.Visit);
-        return [.. visits.Select(v => new EarlierProfile(v, levels[v].First().Day, [.. levels[v].OrderBy(l => l.Ordinal).Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL))]))];
+        return
+        [
+            .. visits.Select(v => new EarlierProfile(
+                v,
+                levels[v].First().Day,
+                [
+                    .. levels[v]
+                        .OrderBy(l => l.Ordinal)
+                        .Select(l => new EarlierLevel((decimal)l.DepthM, (decimal?)l.TemperatureC, (decimal?)l.OxygenMgL)),
+                ]
+            )),
+        ];
     }
 }

@@ -59,7 +59,8 @@ public sealed class StationRow
     /// <summary>The line proposed for a visit.</summary>
     public string? Line { get; set; }
 
-    /// <summary>Days of the week on which its people can go, as numbers from Sunday = 0 with commas between; empty where any will do.</summary>
+    /// <summary>Days of the week on which its people can go, as numbers from Sunday = 0 with commas between; empty where any will
+    /// do.</summary>
     public string Weekdays { get; set; } = string.Empty;
 
     /// <summary>Place in the list.</summary>

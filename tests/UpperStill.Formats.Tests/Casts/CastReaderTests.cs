@@ -13,7 +13,8 @@ public class CastReaderTests
     public void The_way_down_is_binned_by_median_and_the_soak_and_the_way_up_are_left_out()
     {
         // A soak at 1 m with odd numbers, up to the surface, down, and up again through warmed water.
-        var result = Read("""
+        var result = Read(
+            """
             Depth m,Temp C,DO mg/L
             1.0,25.0,1.0
             1.0,25.0,1.0
@@ -25,7 +26,11 @@ public class CastReaderTests
             2.0,19.0,8.0
             1.0,30.0,2.0
             0.1,30.0,2.0
-            """, "0.3", "1", "2");
+            """,
+            "0.3",
+            "1",
+            "2"
+        );
 
         Assert.Equal((10, 6, false, 2.0m), (result.Rows, result.Used, result.WayUp, result.DeepestM));
         Assert.Equal(["21.0", "20.8", "19.0"], result.Levels.Select(l => l.Body.Temperature!.Written));
@@ -39,7 +44,10 @@ public class CastReaderTests
     {
         var level = Read("Depth ft;Temp F;DO %;Cond mS/cm\n0,0;70,5;98,2;0,214\n3,3;70,1;97,0;0,215\n", "1").Levels.Single();
 
-        Assert.Equal((new WrittenTemperature("70.1", TemperatureUnit.Fahrenheit), OxygenUnit.Percent, "215.0"), (level.Body.Temperature!, level.Body.Oxygen!.Unit!.Value, level.Body.Conductivity!));
+        Assert.Equal(
+            (new WrittenTemperature("70.1", TemperatureUnit.Fahrenheit), OxygenUnit.Percent, "215.0"),
+            (level.Body.Temperature!, level.Body.Oxygen!.Unit!.Value, level.Body.Conductivity!)
+        );
         Assert.Equal(new WrittenLength("1", LengthUnit.Metre), level.Body.Depth);
     }
 
@@ -51,13 +59,22 @@ public class CastReaderTests
     [InlineData("Depth m,Temp C,DO\n0,16,9\n1,14,8\n", "unit-missing")]
     [InlineData("Temp C,DO mg/L\n16,9\n14,8\n", "cast-no-depth")]
     [InlineData("Depth m,Remark\n0,0\n1,0\n", "cast-no-levels")]
-    public void What_is_odd_about_a_file_is_said(string text, string code) => Assert.Contains(Read(text).Findings, f => f.Finding.Code == code);
+    public void What_is_odd_about_a_file_is_said(string text, string code) =>
+        Assert.Contains(Read(text).Findings, f => f.Finding.Code == code);
 
     [Fact]
     public void A_file_that_begins_with_its_mark_and_no_header_loses_no_row()
     {
         var bytes = Encoding.UTF8.GetBytes("\uFEFF0.0,16\n1.0,14\n2.0,12\n");
-        var reader = new CastReader(new CastRequest(",", false, 0, [new CastColumn("column 1", CastQuantity.Depth, "m"), new CastColumn("column 2", CastQuantity.Temperature, "°C")], []));
+        var reader = new CastReader(
+            new CastRequest(
+                ",",
+                false,
+                0,
+                [new CastColumn("column 1", CastQuantity.Depth, "m"), new CastColumn("column 2", CastQuantity.Temperature, "°C")],
+                []
+            )
+        );
         reader.Push(bytes);
 
         var result = reader.Finish();
@@ -78,15 +95,22 @@ public class CastReaderTests
     [Fact]
     public void However_the_file_is_cut_into_chunks_it_reads_the_same()
     {
-        var text = Encoding.UTF8.GetBytes("Depth m,Temp C\r\n" + string.Concat(Enumerable.Range(0, 60).Select(i => $"{(i / 10.0).ToString(CultureInfo.InvariantCulture)},{20 - (i / 8)}\r\n")));
+        var text = Encoding.UTF8.GetBytes(
+            "Depth m,Temp C\r\n"
+                + string.Concat(
+                    Enumerable.Range(0, 60).Select(i => $"{(i / 10.0).ToString(CultureInfo.InvariantCulture)},{20 - (i / 8)}\r\n")
+                )
+        );
         var whole = Read(text, [text.Length]);
 
-        Gen.Int[1, 90].Array[1, 40].Sample(cuts =>
-        {
-            var read = Read(text, cuts);
-            Assert.Equal(whole.Levels, read.Levels);
-            Assert.Equal((whole.Rows, whole.Used), (read.Rows, read.Used));
-        });
+        Gen.Int[1, 90]
+            .Array[1, 40]
+            .Sample(cuts =>
+            {
+                var read = Read(text, cuts);
+                Assert.Equal(whole.Levels, read.Levels);
+                Assert.Equal((whole.Rows, whole.Used), (read.Rows, read.Used));
+            });
     }
 
     [Theory]
@@ -95,7 +119,9 @@ public class CastReaderTests
     public void A_log_of_a_million_rows_is_read_and_a_longer_one_says_where_it_stopped(int rows, bool cut)
     {
         var layout = CastLook.At("Depth m,Temp C\n0.0,21.0\n0.1,21.0\n"u8);
-        var reader = new CastReader(new CastRequest(layout.Separator, false, 1, layout.Columns, [new CastTarget(new WrittenLength("5", LengthUnit.Metre), 5)]));
+        var reader = new CastReader(
+            new CastRequest(layout.Separator, false, 1, layout.Columns, [new CastTarget(new WrittenLength("5", LengthUnit.Metre), 5)])
+        );
         reader.Push("Depth m,Temp C\n"u8);
         var chunk = new StringBuilder();
         for (var i = 0; i < rows; i++)
@@ -129,22 +155,33 @@ public class CastReaderTests
         var result = reader.Finish();
 
         Assert.Equal(2.1m, result.DeepestM);
-        Assert.Equal("1 row is deeper than any water on Earth.", Assert.Single(result.Findings, f => f.Finding.Code == "cast-too-deep").Finding.Seen);
+        Assert.Equal(
+            "1 row is deeper than any water on Earth.",
+            Assert.Single(result.Findings, f => f.Finding.Code == "cast-too-deep").Finding.Seen
+        );
     }
 
     [Fact]
     public void Any_bytes_at_all_are_looked_at_and_read_without_failing() =>
-        Gen.OneOf(Gen.Byte.Array[0, 300], Gen.String[Gen.Char["Depth,TemC;\t0123456789.-e\n\r\""], 0, 300].Select(Encoding.UTF8.GetBytes)).Sample(bytes =>
-        {
-            var layout = CastLook.At(bytes);
-            if (layout.Fault is null)
+        Gen.OneOf(Gen.Byte.Array[0, 300], Gen.String[Gen.Char["Depth,TemC;\t0123456789.-e\n\r\""], 0, 300].Select(Encoding.UTF8.GetBytes))
+            .Sample(bytes =>
             {
-                var columns = layout.Columns.Select((c, i) => i == 0 ? c with { Quantity = CastQuantity.Depth } : i == 1 ? c with { Quantity = CastQuantity.Temperature } : c).ToList();
-                var reader = new CastReader(new CastRequest(layout.Separator, layout.DecimalComma, layout.FirstRow, columns, []));
-                reader.Push(bytes);
-                Assert.True(reader.Finish().Rows > 0);
-            }
-        });
+                var layout = CastLook.At(bytes);
+                if (layout.Fault is null)
+                {
+                    var columns = layout
+                        .Columns.Select(
+                            (c, i) =>
+                                i == 0 ? c with { Quantity = CastQuantity.Depth }
+                                : i == 1 ? c with { Quantity = CastQuantity.Temperature }
+                                : c
+                        )
+                        .ToList();
+                    var reader = new CastReader(new CastRequest(layout.Separator, layout.DecimalComma, layout.FirstRow, columns, []));
+                    reader.Push(bytes);
+                    Assert.True(reader.Finish().Rows > 0);
+                }
+            });
 
     [Theory]
     [InlineData("1.50", 1.5, 2)]
@@ -168,12 +205,17 @@ public class CastReaderTests
     [InlineData("NaN")]
     [InlineData("12:30")]
     [InlineData("1e999")]
-    public void What_is_no_number_is_none(string text) => Assert.False(CastNumber.TryRead(Encoding.ASCII.GetBytes(text), (byte)'.', out _, out _));
+    public void What_is_no_number_is_none(string text) =>
+        Assert.False(CastNumber.TryRead(Encoding.ASCII.GetBytes(text), (byte)'.', out _, out _));
 
     private static CastResult Read(string text, params string[] levels)
     {
         var bytes = Encoding.UTF8.GetBytes(text);
-        return Read(bytes, [bytes.Length], [.. levels.Select(l => new CastTarget(new WrittenLength(l, LengthUnit.Metre), decimal.Parse(l, CultureInfo.InvariantCulture)))]);
+        return Read(
+            bytes,
+            [bytes.Length],
+            [.. levels.Select(l => new CastTarget(new WrittenLength(l, LengthUnit.Metre), decimal.Parse(l, CultureInfo.InvariantCulture)))]
+        );
     }
 
     private static CastResult Read(byte[] bytes, int[] cuts, IReadOnlyList<CastTarget>? levels = null)

@@ -15,7 +15,10 @@ public class NmeaLineTests
         var reading = NmeaLine.Read(line.Contains('*', StringComparison.Ordinal) ? line : Checked(line[1..]));
 
         Assert.Null(reading.Refused);
-        Assert.Equal((latitude, longitude, (decimal?)accuracy), (reading.Fix!.LatitudeDeg, reading.Fix.LongitudeDeg, reading.Fix.AccuracyM));
+        Assert.Equal(
+            (latitude, longitude, (decimal?)accuracy),
+            (reading.Fix!.LatitudeDeg, reading.Fix.LongitudeDeg, reading.Fix.AccuracyM)
+        );
     }
 
     [Theory]
@@ -23,7 +26,8 @@ public class NmeaLineTests
     [InlineData("SDDPT,11.60,-0.4", 11.60)]
     [InlineData("SDDPT,11.60", 11.60)]
     [InlineData("SDDBT,38.1,f,11.6,M,6.3,F", 11.6)]
-    public void A_depth_is_of_the_water_and_not_of_the_keel(string body, double depth) => Assert.Equal((decimal)depth, NmeaLine.Read(Checked(body)).DepthM);
+    public void A_depth_is_of_the_water_and_not_of_the_keel(string body, double depth) =>
+        Assert.Equal((decimal)depth, NmeaLine.Read(Checked(body)).DepthM);
 
     [Theory]
     [InlineData("$GPGGA,123519,4807.038,N,01131.000,E,1,08,0.9,545.4,M,46.9,M,,*48", "checksum is wrong")]
@@ -56,21 +60,29 @@ public class NmeaLineTests
 
     [Fact]
     public void Any_text_at_all_gives_a_reading_or_a_reason() =>
-        Gen.OneOf(Gen.String[Gen.Char["$!*,.GPRMCADBTSN0123456789-\r"], 0, 140], Gen.String[0, 140], Gen.String[Gen.Char["GPSDRMCADBTN,.0123456789-EW"], 0, 90].Select(Checked)).Sample(text =>
-        {
-            var reading = NmeaLine.Read(text);
-            Assert.False(reading.Refused is not null && (reading.Fix is not null || reading.DepthM is not null));
-            Assert.True(reading.Fix is null || (Math.Abs(reading.Fix.LatitudeDeg) <= 90 && Math.Abs(reading.Fix.LongitudeDeg) <= 180));
-        });
+        Gen.OneOf(
+                Gen.String[Gen.Char["$!*,.GPRMCADBTSN0123456789-\r"], 0, 140],
+                Gen.String[0, 140],
+                Gen.String[Gen.Char["GPSDRMCADBTN,.0123456789-EW"], 0, 90].Select(Checked)
+            )
+            .Sample(text =>
+            {
+                var reading = NmeaLine.Read(text);
+                Assert.False(reading.Refused is not null && (reading.Fix is not null || reading.DepthM is not null));
+                Assert.True(reading.Fix is null || (Math.Abs(reading.Fix.LatitudeDeg) <= 90 && Math.Abs(reading.Fix.LongitudeDeg) <= 180));
+            });
 
     [Fact]
     public void One_letter_changed_on_the_way_is_never_another_position() =>
-        Gen.Select(Gen.Int[1, 63], Gen.Char['0', '9']).Sample((at, digit) =>
-        {
-            const string line = "$GPGGA,123519,4807.038,N,01131.000,E,1,08,0.9,545.4,M,46.9,M,,*47";
-            var changed = line[..at] + digit + line[(at + 1)..];
-            Assert.True(changed == line || NmeaLine.Read(changed).Fix is null, changed);
-        });
+        Gen.Select(Gen.Int[1, 63], Gen.Char['0', '9'])
+            .Sample(
+                (at, digit) =>
+                {
+                    const string line = "$GPGGA,123519,4807.038,N,01131.000,E,1,08,0.9,545.4,M,46.9,M,,*47";
+                    var changed = line[..at] + digit + line[(at + 1)..];
+                    Assert.True(changed == line || NmeaLine.Read(changed).Fix is null, changed);
+                }
+            );
 
     private static void Refused(string line, string why)
     {

@@ -23,7 +23,14 @@ public class SimulatedBoatTests
         Assert.Equal(60, sonde.Readings.Count);
         Assert.Empty(sonde.Refused);
         Assert.InRange(Number(receiver.Depth?.Written)!.Value, 30.7m, 31.3m);
-        Assert.InRange(Shape.DistanceM(new Position(receiver.Fix!.LatitudeDeg, receiver.Fix.LongitudeDeg), new Position(Deep.LatitudeDeg, Deep.LongitudeDeg)), 2, 20);
+        Assert.InRange(
+            Shape.DistanceM(
+                new Position(receiver.Fix!.LatitudeDeg, receiver.Fix.LongitudeDeg),
+                new Position(Deep.LatitudeDeg, Deep.LongitudeDeg)
+            ),
+            2,
+            20
+        );
         Assert.Equal(["half a line: its checksum is missing"], receiver.Refused);
     }
 
@@ -89,10 +96,32 @@ public class SimulatedBoatTests
 
     private static readonly string Header = At(Deep, 1).Sonde[0];
 
-    private static IReadOnlyList<SondeReading> Read(BoatLines lines) => InstrumentLines.OfSonde(string.Join('\n', lines.Sonde.Prepend(Header.Replace("pH", lines.Sonde.Any(l => l.Split(',').Length == 7) ? "pH,salinity" : "pH", StringComparison.Ordinal))), new SondeTable()).Readings;
+    private static IReadOnlyList<SondeReading> Read(BoatLines lines) =>
+        InstrumentLines
+            .OfSonde(
+                string.Join(
+                    '\n',
+                    lines.Sonde.Prepend(
+                        Header.Replace(
+                            "pH",
+                            lines.Sonde.Any(l => l.Split(',').Length == 7) ? "pH,salinity" : "pH",
+                            StringComparison.Ordinal
+                        )
+                    )
+                ),
+                new SondeTable()
+            )
+            .Readings;
 
-    private static bool Settled(IReadOnlyList<SondeReading> readings) => Settling.Work(new SettlingRequest([
-        .. readings.Select(r => new SettlingReading(r.Seconds!.Value, r.DepthM, r.Temperature, r.Oxygen))], OxygenUnit.MgPerL)).Settled;
+    private static bool Settled(IReadOnlyList<SondeReading> readings) =>
+        Settling
+            .Work(
+                new SettlingRequest(
+                    [.. readings.Select(r => new SettlingReading(r.Seconds!.Value, r.DepthM, r.Temperature, r.Oxygen))],
+                    OxygenUnit.MgPerL
+                )
+            )
+            .Settled;
 
     private static decimal? Number(string? text) => NumberText.Read(text).Value;
 }

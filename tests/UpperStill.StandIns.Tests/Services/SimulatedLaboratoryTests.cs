@@ -26,7 +26,11 @@ public class SimulatedLaboratoryTests
     {
         var answer = await Ask(Done(), 4);
 
-        var values = answer.File!.Split("\r\n").Where(l => l.Contains("CHL a", StringComparison.Ordinal)).Select(l => double.Parse(l.Split(';')[3].Replace(',', '.'), System.Globalization.CultureInfo.InvariantCulture)).ToList();
+        var values = answer
+            .File!.Split("\r\n")
+            .Where(l => l.Contains("CHL a", StringComparison.Ordinal))
+            .Select(l => double.Parse(l.Split(';')[3].Replace(',', '.'), System.Globalization.CultureInfo.InvariantCulture))
+            .ToList();
         Assert.Equal(4, values.Count);
         Assert.All(values, v => Assert.InRange(v, 1, 6)); // Deep Hole is clear to 3 to 5 m in August
     }
@@ -52,9 +56,19 @@ public class SimulatedLaboratoryTests
 
     private static SimulatedLaboratory Done() => new(new StoppedClock { Now = Left.AddMinutes(5) }, TimeSpan.FromMinutes(1));
 
-    private static Task<LabAnswer> Ask(SimulatedLaboratory lab, int items) => lab.AskAsync(Manifest, Left, [.. Items(items)], CancellationToken.None);
+    private static Task<LabAnswer> Ask(SimulatedLaboratory lab, int items) =>
+        lab.AskAsync(Manifest, Left, [.. Items(items)], CancellationToken.None);
 
-    private static IEnumerable<LabItem> Items(int count) => Enumerable.Range(1, count).Select(n => new LabItem(SampleNumber.Checked($"HAR-1-260812-F{n}"), "HAR-1", new DateOnly(2026, 8, 12), "chlorophyll-filter", 100));
+    private static IEnumerable<LabItem> Items(int count) =>
+        Enumerable
+            .Range(1, count)
+            .Select(n => new LabItem(
+                SampleNumber.Checked($"HAR-1-260812-F{n}"),
+                "HAR-1",
+                new DateOnly(2026, 8, 12),
+                "chlorophyll-filter",
+                100
+            ));
 
     private sealed class StoppedClock : TimeProvider
     {

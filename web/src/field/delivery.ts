@@ -43,7 +43,10 @@ function setReach(next: Reach): void {
   }
 }
 
-/** Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server, a server without room. */
+/**
+ * Answers that say nothing of a single entry: no sign-in, no right, too many requests, a gateway without a server, a server
+ * without room.
+ */
 const NOT_ITS_FAULT = new Set([400, 401, 403, 404, 429, 502, 503, 504, 507]);
 
 /** A backup is made each night, and somebody looks after it within two weeks. */
@@ -316,7 +319,10 @@ export function deliverAfterDrawing(): void {
   soon = setTimeout(deliverSoon, DRAWING_MS);
 }
 
-/** Reads the clock kept on the device, then delivers at once, on every sign of a signal, and by a timer: a server that comes back sends no event. */
+/**
+ * Reads the clock kept on the device, then delivers at once, on every sign of a signal, and by a timer: a server that comes back
+ * sends no event.
+ */
 export function startDelivering(): void {
   void Promise.allSettled([loadClock(), loadSession()]).then(deliverSoon);
   setInterval(deliverSoon, RETRY_MS);

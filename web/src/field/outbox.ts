@@ -17,7 +17,10 @@ const COPY = 'on-this-device-only.json';
 const FORMAT = 1;
 const AFTER_MS = 300;
 
-/** True for what whoever uses this device wrote on it, or what came from the server: nothing is sent in somebody else's name, or shown to them before it is sent. */
+/**
+ * True for what whoever uses this device wrote on it, or what came from the server: nothing is sent in somebody else's name, or
+ * shown to them before it is sent.
+ */
 export function isMine({ person, state, entry }: { person?: string | undefined; state?: string; entry?: Entry }): boolean {
   const { known } = currentSession();
   // What an earlier build wrote, and has not been sent, says who wrote it by the name alone.
@@ -132,7 +135,10 @@ async function writeCopy(): Promise<void> {
   }
 }
 
-/** What was found when the page was opened: how many entries had not been sent and are gone from the store, and how many of them the second copy gave back. */
+/**
+ * What was found when the page was opened: how many entries had not been sent and are gone from the store, and how many of them
+ * the second copy gave back.
+ */
 export interface Emptied {
   lost: number;
   back: number;

@@ -6,7 +6,10 @@ interface Shown {
   depth: boolean;
 }
 
-/** A series in a few strokes: a depth hangs from the surface, anything else stands. Decoration beside the words; the record has the chart. */
+/**
+ * A series in a few strokes: a depth hangs from the surface, anything else stands. Decoration beside the words; the record has
+ * the chart.
+ */
 export function MiniYears({ years, line, depth, width = 180, height = 44 }: Shown & { width?: number; height?: number }) {
   const step = width / Math.max(1, years.length);
   const most = Math.max(...years.map(({ value }) => value ?? 0), ...(line ?? []).map(({ value }) => value)) || 1;

@@ -22,7 +22,10 @@ interface Drawn {
   plain?: boolean;
 }
 
-/** A series by year: a depth hangs from the surface, anything else stands on the axis. Each year's value with its spread, every reading beside it, the trend with its band. */
+/**
+ * A series by year: a depth hangs from the surface, anything else stands on the axis. Each year's value with its spread, every
+ * reading beside it, the trend with its band.
+ */
 export function YearsChart(props: Drawn) {
   const { trend, height = 416, plain = false } = props;
   return (

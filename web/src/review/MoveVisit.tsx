@@ -5,7 +5,10 @@ import { store } from '../field/store';
 import { Reason } from '../ui/Reason';
 import { SelectField } from '../ui/SelectField';
 
-/** A visit that was begun at the wrong station is moved to the right one, with a reason. Offered are stations of the waters one coordinates. */
+/**
+ * A visit that was begun at the wrong station is moved to the right one, with a reason. Offered are stations of the waters one
+ * coordinates.
+ */
 export function MoveVisit({ visit, from }: { visit: string; from: string }) {
   const [asking, setAsking] = useState(false);
   const [to, setTo] = useState('');

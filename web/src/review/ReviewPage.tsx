@@ -15,7 +15,10 @@ import { EntryLog } from '../water/EntryLog';
 import { MoveVisit } from './MoveVisit';
 import { useReview } from './useReview';
 
-/** A visit under review: each finding with its evidence on the column and in the history; accept, ask, or correct it in the visit; then sign it off. */
+/**
+ * A visit under review: each finding with its evidence on the column and in the history; accept, ask, or correct it in the visit;
+ * then sign it off.
+ */
 export function ReviewPage() {
   const { visit } = useParams({ from: '/review/$visit' });
   const { reader } = useAppearance();

@@ -1,5 +1,8 @@
 import { useId } from 'react';
 
+const TOUCHED =
+  'flex min-h-(--target) cursor-pointer items-center rounded-md border-[1.5px] px-3 boat:min-w-14 boat:justify-center has-focus-visible:outline-3 has-focus-visible:outline-slate has-focus-visible:outline-offset-2';
+
 /** One of a few, by one touch. At the desk the arrow keys move, as in any group of radio buttons. */
 export function Choice<Value extends string | number | boolean>({
   label,
@@ -25,9 +28,7 @@ export function Choice<Value extends string | number | boolean>({
         {options.map(([option, words]) => (
           <label
             key={String(option)}
-            className={`flex min-h-(--target) cursor-pointer items-center rounded-md border-[1.5px] px-3 has-focus-visible:outline-3 has-focus-visible:outline-slate has-focus-visible:outline-offset-2 boat:min-w-14 boat:justify-center ${
-              option === value ? 'border-ink bg-ink font-bold text-paper' : 'border-dim bg-sheet'
-            }`}
+            className={`${TOUCHED} ${option === value ? 'border-ink bg-ink font-bold text-paper' : 'border-dim bg-sheet'}`}
           >
             <input
               type="radio"

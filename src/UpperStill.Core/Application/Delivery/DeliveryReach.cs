@@ -53,7 +53,8 @@ public sealed class DeliveryReach(Deliverer who)
             Of(this.begun, visit).Add(station);
         }
 
-        static HashSet<string> Of(Dictionary<Guid, HashSet<string>> all, Guid visit) => all.TryGetValue(visit, out var set) ? set : all[visit] = new(StringComparer.Ordinal);
+        static HashSet<string> Of(Dictionary<Guid, HashSet<string>> all, Guid visit) =>
+            all.TryGetValue(visit, out var set) ? set : all[visit] = new(StringComparer.Ordinal);
     }
 
     /// <summary>True where it is known where a visit lies.</summary>
@@ -63,7 +64,8 @@ public sealed class DeliveryReach(Deliverer who)
     /// <summary>Somebody else delivered to this visit, whose beginning has not come yet.</summary>
     public void OfOthers(Guid visit) => ofOthers.Add(visit);
 
-    /// <summary>The beginning of a visit was refused: where it has no place already, nothing of it is kept, so that it stays whole on the device.</summary>
+    /// <summary>The beginning of a visit was refused: where it has no place already, nothing of it is kept, so that it stays whole on the
+    /// device.</summary>
     public void NotBegun(Guid visit, Finding finding) => notBegun.TryAdd(visit, finding);
 
     /// <summary>An entry of the log, or one that was just judged good.</summary>
@@ -72,13 +74,22 @@ public sealed class DeliveryReach(Deliverer who)
     /// <summary>True where an entry strikes one that is not here yet: it can be judged when that comes.</summary>
     public bool Waits(Entry entry) => entry.Strikes is { } struck && !entries.ContainsKey(struck);
 
-    /// <summary>A station that is not there, for whoever would see it; others are told the same of it as of one that they do not see.</summary>
+    /// <summary>A station that is not there, for whoever would see it; others are told the same of it as of one that they do not
+    /// see.</summary>
     /// <param name="station">The station that is named.</param>
     /// <param name="water">Its water; null where none is known.</param>
-    public Finding? Unknown(string station, string? water) => water is not null || !may.CoordinatesAll ? null : Finding.Stop(
-        "station-unknown", $"No station “{station}” is known here.", "A reading without a place cannot join a record.",
-        "Choose the station, or ask the coordinator to add it; until then the visit stays on the device.") with
-    { NoWayRound = true };
+    public Finding? Unknown(string station, string? water) =>
+        water is not null || !may.CoordinatesAll
+            ? null
+            : Finding.Stop(
+                "station-unknown",
+                $"No station “{station}” is known here.",
+                "A reading without a place cannot join a record.",
+                "Choose the station, or ask the coordinator to add it; until then the visit stays on the device."
+            ) with
+            {
+                NoWayRound = true,
+            };
 
     /// <summary>A beginning: never the one by which a visit changes its place or its owner.</summary>
     /// <param name="start">The entry.</param>
@@ -92,9 +103,15 @@ public sealed class DeliveryReach(Deliverer who)
             return place.Station == station || (moved.Contains(start.Visit) && begun[start.Visit].Contains(station))
                 ? Refusal(start)
                 : Finding.Stop(
-                    "visit-elsewhere", $"This visit lies {(Sees(place.Water) ? $"at {place.Station}" : "elsewhere")}; a beginning at {station} does not move it.", "What was read would be taken for another water’s.",
-                    "Begin another visit there, or ask the coordinator.") with
-                { NoWayRound = true };
+                    "visit-elsewhere",
+                    $"This visit lies {(Sees(place.Water) ? $"at {place.Station}" : "elsewhere")}; a beginning at {station} does "
+                        + "not move it.",
+                    "What was read would be taken for another water’s.",
+                    "Begin another visit there, or ask the coordinator."
+                ) with
+                {
+                    NoWayRound = true,
+                };
         }
 
         if (water is null || !may.Samples(water))
@@ -105,9 +122,14 @@ public sealed class DeliveryReach(Deliverer who)
         if (ofOthers.Contains(start.Visit) && !may.Coordinates(water))
         {
             return Finding.Stop(
-                "visit-of-another", "Somebody else has written to this visit, and its beginning has not come yet.", "Who begins a visit says where its readings belong.",
-                "Let their device send first; until then this waits here.") with
-            { NoWayRound = true };
+                "visit-of-another",
+                "Somebody else has written to this visit, and its beginning has not come yet.",
+                "Who begins a visit says where its readings belong.",
+                "Let their device send first; until then this waits here."
+            ) with
+            {
+                NoWayRound = true,
+            };
         }
 
         places[start.Visit] = (station, water);
@@ -139,7 +161,15 @@ public sealed class DeliveryReach(Deliverer who)
 
         if (!places.ContainsKey(move.Visit))
         {
-            return Finding.Stop("move-nothing", "It moves a visit whose beginning is not here yet.", "Nobody knows from where it would be moved.", "Move it once its beginning has come.") with { NoWayRound = true };
+            return Finding.Stop(
+                "move-nothing",
+                "It moves a visit whose beginning is not here yet.",
+                "Nobody knows from where it would be moved.",
+                "Move it once its beginning has come."
+            ) with
+            {
+                NoWayRound = true,
+            };
         }
 
         Moved(move.Visit, station, water);
@@ -162,7 +192,15 @@ public sealed class DeliveryReach(Deliverer who)
     {
         if (entry.Strikes is { } struck && entries.TryGetValue(struck, out var target) && target.Visit != entry.Visit)
         {
-            return Finding.Stop("strike-elsewhere", "It strikes an entry of another visit.", "A visit is corrected where it stands.", "Strike it in its own visit.") with { NoWayRound = true };
+            return Finding.Stop(
+                "strike-elsewhere",
+                "It strikes an entry of another visit.",
+                "A visit is corrected where it stands.",
+                "Strike it in its own visit."
+            ) with
+            {
+                NoWayRound = true,
+            };
         }
 
         places.TryGetValue(entry.Visit, out var place);
@@ -174,46 +212,74 @@ public sealed class DeliveryReach(Deliverer who)
         // Before its beginning has arrived a visit has no water; a laboratory and a reviewer have nothing to say of it yet.
         if (place.Station is null)
         {
-            return notBegun.TryGetValue(entry.Visit, out var finding) ? finding : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null : Missing("this visit, which is not known here yet");
+            return notBegun.TryGetValue(entry.Visit, out var finding) ? finding
+                : may.CoordinatesAll || (may.Works && OwnerOf(entry) == EntryOwner.Sampler) ? null
+                : Missing("this visit, which is not known here yet");
         }
 
-        return place.Water is { } water && Owns(OwnerOf(entry), entry.Visit, water) && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water)) ? null : Missing(Sees(place.Water) ? place.Station : "this visit");
+        return
+            place.Water is { } water
+            && Owns(OwnerOf(entry), entry.Visit, water)
+            && (entry.Strikes is not { } id || Owns(OwnerOf(id), entry.Visit, water))
+            ? null
+            : Missing(Sees(place.Water) ? place.Station : "this visit");
     }
 
     private bool Sees(string? water) => water is not null && may.Sees(water);
 
-    private bool Owns(EntryOwner owner, Guid visit, string water) => owner switch
-    {
-        // Every water it ever touched: undoing a move changes the record of both.
-        EntryOwner.Mover => may.Coordinates(water) && waters[visit].All(may.Coordinates),
-        EntryOwner.Reviewer => may.Coordinates(water),
-        EntryOwner.Laboratory => may.Reports(water),
-        EntryOwner.Either => may.Samples(water) || may.Reports(water),
-        _ => may.Samples(water),
-    };
+    private bool Owns(EntryOwner owner, Guid visit, string water) =>
+        owner switch
+        {
+            // Every water it ever touched: undoing a move changes the record of both.
+            EntryOwner.Mover => may.Coordinates(water) && waters[visit].All(may.Coordinates),
+            EntryOwner.Reviewer => may.Coordinates(water),
+            EntryOwner.Laboratory => may.Reports(water),
+            EntryOwner.Either => may.Samples(water) || may.Reports(water),
+            _ => may.Samples(water),
+        };
 
-    private EntryOwner OwnerOf(Entry entry) => OwnerOf(new KnownEntry(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body)), 0);
+    private EntryOwner OwnerOf(Entry entry) =>
+        OwnerOf(new KnownEntry(entry.Visit, entry.Kind, entry.Strikes, EntryKinds.About(entry.Kind, entry.Body)), 0);
 
     private EntryOwner OwnerOf(Guid id) => entries.TryGetValue(id, out var entry) ? OwnerOf(entry, 0) : EntryOwner.Sampler;
 
     // A bare strike belongs to whoever owns what it strikes, and an answer to a finding to whoever wrote all that the finding is about.
     private EntryOwner OwnerOf(KnownEntry entry, int deep)
     {
-        if (deep < entries.Count && entry.Kind == VisitKinds.Strike.Name && entry.Strikes is { } struck && entries.TryGetValue(struck, out var target))
+        if (
+            deep < entries.Count
+            && entry.Kind == VisitKinds.Strike.Name
+            && entry.Strikes is { } struck
+            && entries.TryGetValue(struck, out var target)
+        )
         {
             return OwnerOf(target, deep + 1);
         }
 
         if (entry.Kind == VisitKinds.Kept.Name)
         {
-            return entry.About.Count > 0 && entry.About.All(a => entries.TryGetValue(a, out var about) && about.Kind != VisitKinds.Kept.Name && OwnerOf(about, deep + 1) == EntryOwner.Laboratory) ? EntryOwner.Either : EntryOwner.Sampler;
+            return
+                entry.About.Count > 0
+                && entry.About.All(a =>
+                    entries.TryGetValue(a, out var about)
+                    && about.Kind != VisitKinds.Kept.Name
+                    && OwnerOf(about, deep + 1) == EntryOwner.Laboratory
+                )
+                ? EntryOwner.Either
+                : EntryOwner.Sampler;
         }
 
         return EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Owner : EntryOwner.Sampler;
     }
 
-    private static Finding Missing(string where) => Finding.Stop(
-        "role-missing", $"Your role does not reach {where}.", "Samplers and coordinators of a water write to its record, laboratories what they receive and find, coordinators review.",
-        "Ask the coordinator for that role, or let someone who has it sign in here; until then the entries stay on the device.") with
-    { NoWayRound = true };
+    private static Finding Missing(string where) =>
+        Finding.Stop(
+            "role-missing",
+            $"Your role does not reach {where}.",
+            "Samplers and coordinators of a water write to its record, laboratories what they receive and find, coordinators review.",
+            "Ask the coordinator for that role, or let someone who has it sign in here; until then the entries stay on the device."
+        ) with
+        {
+            NoWayRound = true,
+        };
 }

@@ -3,7 +3,8 @@ using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Application.Import;
 
-/// <summary>Leaves out what was read deeper than the water is, until somebody says that it is right: a point was lost, or it is another unit.</summary>
+/// <summary>Leaves out what was read deeper than the water is, until somebody says that it is right: a point was lost, or it is another
+/// unit.</summary>
 internal static class DepthChecks
 {
     // Levels of water rise and fall, and a drifting boat finds a deeper spot.
@@ -39,9 +40,20 @@ internal static class DepthChecks
                 return;
             }
 
-            findings.Add(new HistoricFinding(
-                Finding.Stop("deeper-than-water", $"{written} is deeper than {line.Station.Name}, which has {Decimals.Text(decimal.Round(water, 1))} m.", "A point was lost, or it is another unit.", "Correct it in the table, or bring it in as it stands."),
-                line.Line, request.Mapping.Columns[at].Head, at, Answerable: true));
+            findings.Add(
+                new HistoricFinding(
+                    Finding.Stop(
+                        "deeper-than-water",
+                        $"{written} is deeper than {line.Station.Name}, which has {Decimals.Text(decimal.Round(water, 1))} m.",
+                        "A point was lost, or it is another unit.",
+                        "Correct it in the table, or bring it in as it stands."
+                    ),
+                    line.Line,
+                    request.Mapping.Columns[at].Head,
+                    at,
+                    Answerable: true
+                )
+            );
             line.Cells.Where(which).ToList().ForEach(c => c.Used = false);
         }
     }

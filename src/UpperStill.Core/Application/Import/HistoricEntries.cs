@@ -30,7 +30,13 @@ public static class HistoricEntries
     /// <param name="programme">The programme of its station.</param>
     /// <param name="offset">The offset from UTC at a local time.</param>
     /// <param name="next">Makes ids, UUIDs of version 7, each after the one before: levels keep their order by it.</param>
-    public static IEnumerable<Entry> Of(HistoricVisit visit, HistoricSource source, Programme programme, Func<DateTime, TimeSpan> offset, Func<Guid> next)
+    public static IEnumerable<Entry> Of(
+        HistoricVisit visit,
+        HistoricSource source,
+        Programme programme,
+        Func<DateTime, TimeSpan> offset,
+        Func<Guid> next
+    )
     {
         ArgumentNullException.ThrowIfNull(visit);
         ArgumentNullException.ThrowIfNull(source);
@@ -39,8 +45,22 @@ public static class HistoricEntries
         ArgumentNullException.ThrowIfNull(next);
         var local = visit.Day.ToDateTime(visit.Time ?? Noon);
         var (at, id) = (new DateTimeOffset(local, offset(local)), next());
-        yield return Make(VisitKinds.VisitStarted, VisitJson.Default.VisitStartedBody, new VisitStartedBody(
-            visit.Station, programme.Code, programme.Version, visit.Observers.Count > 0 ? visit.Observers : [Unknown], null, [], true, null, visit.Time is null ? true : null, new ImportedFrom(source.Import, source.File, visit.Line)));
+        yield return Make(
+            VisitKinds.VisitStarted,
+            VisitJson.Default.VisitStartedBody,
+            new VisitStartedBody(
+                visit.Station,
+                programme.Code,
+                programme.Version,
+                visit.Observers.Count > 0 ? visit.Observers : [Unknown],
+                null,
+                [],
+                true,
+                null,
+                visit.Time is null ? true : null,
+                new ImportedFrom(source.Import, source.File, visit.Line)
+            )
+        );
         if (visit.Clarity is { } clarity)
         {
             yield return Make(SecchiKinds.ClarityStated, SecchiJson.Default.ClarityStatedBody, clarity);
@@ -59,6 +79,17 @@ public static class HistoricEntries
         yield return Make(VisitKinds.VisitClosed, VisitJson.Default.EmptyBody, new EmptyBody());
 
         Entry Make<T>(EntryKind<T> kind, JsonTypeInfo<T> shape, T body)
-            where T : class => new(next(), id, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, shape), at, source.By, source.Device, Person: source.Person);
+            where T : class =>
+            new(
+                next(),
+                id,
+                kind.Name,
+                kind.Version,
+                JsonSerializer.SerializeToElement(body, shape),
+                at,
+                source.By,
+                source.Device,
+                Person: source.Person
+            );
     }
 }

@@ -8,40 +8,52 @@ namespace UpperStill.Core.Application.Import;
 public enum HistoricRole
 {
     /// <summary>Nothing that is brought in.</summary>
-    [JsonStringEnumMemberName("none")] None,
+    [JsonStringEnumMemberName("none")]
+    None,
 
     /// <summary>The station, by code or name.</summary>
-    [JsonStringEnumMemberName("station")] Station,
+    [JsonStringEnumMemberName("station")]
+    Station,
 
     /// <summary>The day.</summary>
-    [JsonStringEnumMemberName("date")] Date,
+    [JsonStringEnumMemberName("date")]
+    Date,
 
     /// <summary>The local time.</summary>
-    [JsonStringEnumMemberName("time")] Time,
+    [JsonStringEnumMemberName("time")]
+    Time,
 
     /// <summary>Who read.</summary>
-    [JsonStringEnumMemberName("observers")] Observers,
+    [JsonStringEnumMemberName("observers")]
+    Observers,
 
     /// <summary>The depth at which the values of the row were read.</summary>
-    [JsonStringEnumMemberName("depth")] Depth,
+    [JsonStringEnumMemberName("depth")]
+    Depth,
 
     /// <summary>Clarity (Secchi depth): a length, whatever the box was called.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
+    [JsonStringEnumMemberName("clarity")]
+    Clarity,
 
     /// <summary>How clarity was read, in words.</summary>
-    [JsonStringEnumMemberName("clarity-method")] ClarityMethod,
+    [JsonStringEnumMemberName("clarity-method")]
+    ClarityMethod,
 
     /// <summary>Temperature of the water.</summary>
-    [JsonStringEnumMemberName("temperature")] Temperature,
+    [JsonStringEnumMemberName("temperature")]
+    Temperature,
 
     /// <summary>Dissolved oxygen.</summary>
-    [JsonStringEnumMemberName("oxygen")] Oxygen,
+    [JsonStringEnumMemberName("oxygen")]
+    Oxygen,
 
     /// <summary>Practical salinity.</summary>
-    [JsonStringEnumMemberName("salinity")] Salinity,
+    [JsonStringEnumMemberName("salinity")]
+    Salinity,
 
     /// <summary>Something that a laboratory measured.</summary>
-    [JsonStringEnumMemberName("analyte")] Analyte,
+    [JsonStringEnumMemberName("analyte")]
+    Analyte,
 }
 
 /// <summary>How a column is read.</summary>
@@ -50,7 +62,13 @@ public enum HistoricRole
 /// <param name="Unit">Its unit; null where none was chosen yet, or it has none.</param>
 /// <param name="Analyte">The analyte's code, where it is one.</param>
 /// <param name="Sure">True where somebody looked at an unusual column and says that it is right.</param>
-public sealed record HistoricColumn(string Head, HistoricRole Role = HistoricRole.None, string? Unit = null, string? Analyte = null, bool Sure = false);
+public sealed record HistoricColumn(
+    string Head,
+    HistoricRole Role = HistoricRole.None,
+    string? Unit = null,
+    string? Analyte = null,
+    bool Sure = false
+);
 
 /// <summary>How a table is read.</summary>
 /// <param name="Columns">Column by column, in their order.</param>

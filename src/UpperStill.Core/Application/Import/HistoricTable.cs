@@ -19,7 +19,14 @@ public sealed record HistoricRow(int Line, IReadOnlyList<string> Fields);
 /// <param name="Usual">Medians of its record, in each subject's own unit.</param>
 /// <param name="DepthM">Its known depth, m; null where nobody knows it.</param>
 /// <param name="Mine">False where whoever brings the table does not coordinate its water.</param>
-public sealed record HistoricStation(string Code, string Name, IReadOnlySet<DateOnly> Days, IReadOnlyDictionary<Parameter, decimal> Usual, decimal? DepthM = null, bool Mine = true);
+public sealed record HistoricStation(
+    string Code,
+    string Name,
+    IReadOnlySet<DateOnly> Days,
+    IReadOnlyDictionary<Parameter, decimal> Usual,
+    decimal? DepthM = null,
+    bool Mine = true
+);
 
 /// <summary>A field of a table.</summary>
 /// <param name="Line">Its line in the file, from 1.</param>
@@ -32,7 +39,13 @@ public readonly record struct HistoricField(int Line, int Column);
 /// <param name="Stations">Stations that it may be of.</param>
 /// <param name="Today">No reading is later.</param>
 /// <param name="AsTheyStand">Unusual fields that somebody looked at: they are brought in as they stand.</param>
-public sealed record HistoricRequest(HistoricMapping Mapping, IReadOnlyList<HistoricRow> Rows, IReadOnlyList<HistoricStation> Stations, DateOnly Today, IReadOnlySet<HistoricField>? AsTheyStand = null)
+public sealed record HistoricRequest(
+    HistoricMapping Mapping,
+    IReadOnlyList<HistoricRow> Rows,
+    IReadOnlyList<HistoricStation> Stations,
+    DateOnly Today,
+    IReadOnlySet<HistoricField>? AsTheyStand = null
+)
 {
     /// <summary>True where somebody said that a field is right.</summary>
     internal bool Stands(int line, int column) => AsTheyStand?.Contains(new HistoricField(line, column)) == true;
@@ -48,15 +61,39 @@ public sealed record HistoricRequest(HistoricMapping Mapping, IReadOnlyList<Hist
 /// <param name="Values">What a laboratory measured.</param>
 /// <param name="Line">The first line that tells of it.</param>
 public sealed record HistoricVisit(
-    string Station, DateOnly Day, TimeOnly? Time, IReadOnlyList<string> Observers, ClarityStatedBody? Clarity, IReadOnlyList<LevelBody> Levels, IReadOnlyList<ValueStatedBody> Values, int Line)
+    string Station,
+    DateOnly Day,
+    TimeOnly? Time,
+    IReadOnlyList<string> Observers,
+    ClarityStatedBody? Clarity,
+    IReadOnlyList<LevelBody> Levels,
+    IReadOnlyList<ValueStatedBody> Values,
+    int Line
+)
 {
     /// <summary>What it holds, in a few words.</summary>
-    public string Words => string.Join(", ", new[]
-    {
-        Clarity is null ? null : $"clarity {(Clarity.OnBottom ? "> " : string.Empty)}{Clarity.Depth.Written}",
-        Levels.Count switch { 0 => null, 1 => "1 level", var n => $"{n} levels" },
-        Values.Count > 3 ? $"{Values.Count} results" : Values.Count == 0 ? null : string.Join(", ", Values.Select(v => $"{Analytes.Find(v.Analyte)!.Name} {(v.Qualifier == Qualifier.Below ? "< " : string.Empty)}{v.Value} {v.Unit}")),
-    }.OfType<string>());
+    public string Words =>
+        string.Join(
+            ", ",
+            new[]
+            {
+                Clarity is null ? null : $"clarity {(Clarity.OnBottom ? "> " : string.Empty)}{Clarity.Depth.Written}",
+                Levels.Count switch
+                {
+                    0 => null,
+                    1 => "1 level",
+                    var n => $"{n} levels",
+                },
+                Values.Count > 3 ? $"{Values.Count} results"
+                : Values.Count == 0 ? null
+                : string.Join(
+                    ", ",
+                    Values.Select(v =>
+                        $"{Analytes.Find(v.Analyte)!.Name} {(v.Qualifier == Qualifier.Below ? "< " : string.Empty)}{v.Value} {v.Unit}"
+                    )
+                ),
+            }.OfType<string>()
+        );
 }
 
 /// <summary>Something to look at in a table.</summary>
@@ -75,7 +112,15 @@ public sealed record HistoricFinding(Finding Finding, int? Line = null, string? 
 /// <param name="Median">The middle one.</param>
 /// <param name="High">The greatest.</param>
 /// <param name="Unit">Their unit.</param>
-public sealed record HistoricCount(string Head, int Values, int LeftOut, decimal? Low = null, decimal? Median = null, decimal? High = null, string? Unit = null);
+public sealed record HistoricCount(
+    string Head,
+    int Values,
+    int LeftOut,
+    decimal? Low = null,
+    decimal? Median = null,
+    decimal? High = null,
+    string? Unit = null
+);
 
 /// <summary>A table as it was read.</summary>
 /// <param name="Visits">Its visits, oldest first.</param>
@@ -83,9 +128,16 @@ public sealed record HistoricCount(string Head, int Values, int LeftOut, decimal
 /// <param name="Columns">What was read of each column.</param>
 /// <param name="Rows">Rows in the table.</param>
 /// <param name="RowsUsed">Rows of which something is brought in.</param>
-public sealed record HistoricResult(IReadOnlyList<HistoricVisit> Visits, IReadOnlyList<HistoricFinding> Findings, IReadOnlyList<HistoricCount> Columns, int Rows, int RowsUsed);
+public sealed record HistoricResult(
+    IReadOnlyList<HistoricVisit> Visits,
+    IReadOnlyList<HistoricFinding> Findings,
+    IReadOnlyList<HistoricCount> Columns,
+    int Rows,
+    int RowsUsed
+);
 
-/// <summary>Reads an old table: rows of one station and day become one visit. Nothing is guessed; what cannot be read is left out and listed with its line.</summary>
+/// <summary>Reads an old table: rows of one station and day become one visit. Nothing is guessed; what cannot be read is left out and
+/// listed with its line.</summary>
 public static class HistoricTable
 {
     /// <summary>The stations that a table names, as it writes them.</summary>
@@ -113,6 +165,12 @@ public static class HistoricTable
         DepthChecks.LeaveOut(request, rows, findings);
         var counts = SlipChecks.LeaveOutValues(request, rows, findings);
         var visits = VisitGroups.Of(request, rows, findings);
-        return new HistoricResult(visits, [.. findings.OrderBy(f => f.Line ?? 0)], counts, request.Rows.Count, rows.Count(r => r.Cells.Any(c => c.Used)));
+        return new HistoricResult(
+            visits,
+            [.. findings.OrderBy(f => f.Line ?? 0)],
+            counts,
+            request.Rows.Count,
+            rows.Count(r => r.Cells.Any(c => c.Used))
+        );
     }
 }

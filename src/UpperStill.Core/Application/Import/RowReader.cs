@@ -29,7 +29,16 @@ internal sealed class HistoricCell(HistoricColumn column, int at, string written
 }
 
 /// <summary>A row with what could be read of it.</summary>
-internal sealed record HistoricLine(int Line, HistoricStation Station, DateOnly Day, TimeOnly? Time, string[] Observers, WrittenLength? Depth, string? Method, List<HistoricCell> Cells);
+internal sealed record HistoricLine(
+    int Line,
+    HistoricStation Station,
+    DateOnly Day,
+    TimeOnly? Time,
+    string[] Observers,
+    WrittenLength? Depth,
+    string? Method,
+    List<HistoricCell> Cells
+);
 
 /// <summary>Reads rows field by field.</summary>
 internal static class RowReader
@@ -38,7 +47,9 @@ internal static class RowReader
 
     internal static List<HistoricLine> Read(HistoricRequest request, List<HistoricFinding> findings)
     {
-        var byName = request.Stations.SelectMany(s => new[] { (s.Code, s), (s.Name, s) }).GroupBy(s => s.Item1.Trim(), StringComparer.OrdinalIgnoreCase)
+        var byName = request
+            .Stations.SelectMany(s => new[] { (s.Code, s), (s.Name, s) })
+            .GroupBy(s => s.Item1.Trim(), StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.Select(s => s.Item2).Distinct().ToList(), StringComparer.OrdinalIgnoreCase);
         List<HistoricLine> lines = [];
         foreach (var row in request.Rows)
@@ -52,38 +63,68 @@ internal static class RowReader
         return lines;
     }
 
-    private static HistoricLine? One(HistoricRequest request, HistoricRow row, Dictionary<string, List<HistoricStation>> stations, List<HistoricFinding> findings)
+    private static HistoricLine? One(
+        HistoricRequest request,
+        HistoricRow row,
+        Dictionary<string, List<HistoricStation>> stations,
+        List<HistoricFinding> findings
+    )
     {
         var name = Station(request.Mapping, row);
         if (!stations.TryGetValue(name, out var found) || found.Count > 1)
         {
-            Stop("station-unknown", found is null ? $"No station “{Short(name)}” is known here." : $"“{name}” is the name of {found.Count} stations.", "A reading without a place joins no record.", "Set the station up first, or write its code into the table.");
+            Stop(
+                "station-unknown",
+                found is null ? $"No station “{Short(name)}” is known here." : $"“{name}” is the name of {found.Count} stations.",
+                "A reading without a place joins no record.",
+                "Set the station up first, or write its code into the table."
+            );
             return null;
         }
 
         var station = found[0];
         if (!station.Mine)
         {
-            Stop("station-beyond", $"You do not coordinate the water of {station.Name}.", "Whoever does answers for its record.", "Give the table to its coordinator, or leave its rows out.");
+            Stop(
+                "station-beyond",
+                $"You do not coordinate the water of {station.Name}.",
+                "Whoever does answers for its record.",
+                "Give the table to its coordinator, or leave its rows out."
+            );
             return null;
         }
 
         var date = Field(HistoricRole.Date);
         if (WrittenDate.Read(date, request.Mapping.Dates, request.Today) is not { } day)
         {
-            Stop(WrittenDate.CouldBeTwo(date) ? "date-two-ways" : "date-unreadable", WrittenDate.CouldBeTwo(date) ? $"“{date}” could be two days." : $"“{Short(date)}” is not a day.", "A reading on a wrong day is in the wrong season.", "Say whether day or month comes first, or write it as 2013-06-15.");
+            Stop(
+                WrittenDate.CouldBeTwo(date) ? "date-two-ways" : "date-unreadable",
+                WrittenDate.CouldBeTwo(date) ? $"“{date}” could be two days." : $"“{Short(date)}” is not a day.",
+                "A reading on a wrong day is in the wrong season.",
+                "Say whether day or month comes first, or write it as 2013-06-15."
+            );
             return null;
         }
 
         if (day > request.Today || day.Year < EarliestYear)
         {
-            Stop("date-out-of-time", $"{day:yyyy-MM-dd} {(day > request.Today ? "has not come yet" : "is before anybody lowered a disc")}.", "The year is a slip.", "Correct it in the table.");
+            Stop(
+                "date-out-of-time",
+                $"{day:yyyy-MM-dd} {(day > request.Today ? "has not come yet" : "is before anybody lowered a disc")}.",
+                "The year is a slip.",
+                "Correct it in the table."
+            );
             return null;
         }
 
         if (station.Days.Contains(day))
         {
-            Stop("visit-there", $"The record of {station.Name} has a visit on {day:yyyy-MM-dd} already.", "The same reading would count twice.", "Look at that visit; strike it first if the table is right.");
+            Stop(
+                "visit-there",
+                $"The record of {station.Name} has a visit on {day:yyyy-MM-dd} already.",
+                "The same reading would count twice.",
+                "Look at that visit; strike it first if the table is right."
+            );
             return null;
         }
 
@@ -91,7 +132,17 @@ internal static class RowReader
         TimeOnly? at = TimeOnly.TryParse(time, CultureInfo.InvariantCulture, out var read) ? read : null;
         if (time.Length > 0 && at is null)
         {
-            findings.Add(new HistoricFinding(Finding.Note("time-unreadable", $"“{Short(time)}” is not a time.", "The light at noon and at dusk differ.", "The visit is brought in without a time."), row.Line));
+            findings.Add(
+                new HistoricFinding(
+                    Finding.Note(
+                        "time-unreadable",
+                        $"“{Short(time)}” is not a time.",
+                        "The light at noon and at dusk differ.",
+                        "The visit is brought in without a time."
+                    ),
+                    row.Line
+                )
+            );
         }
 
         WrittenLength? depth = null;
@@ -114,21 +165,42 @@ internal static class RowReader
             }
         }
 
-        if (depth is null && cells.RemoveAll(c => c.Column.Role is HistoricRole.Temperature or HistoricRole.Oxygen or HistoricRole.Salinity) > 0)
+        if (
+            depth is null
+            && cells.RemoveAll(c => c.Column.Role is HistoricRole.Temperature or HistoricRole.Oxygen or HistoricRole.Salinity) > 0
+        )
         {
-            Stop("depth-missing", "The row has a level and no depth.", "A level without a depth is no profile.", "Write the depth into the table.");
+            Stop(
+                "depth-missing",
+                "The row has a level and no depth.",
+                "A level without a depth is no profile.",
+                "Write the depth into the table."
+            );
         }
 
         string[] observers = [.. Field(HistoricRole.Observers).Split(',', ';', '&', '/').Select(o => o.Trim()).Where(o => o.Length > 0)];
-        return new HistoricLine(row.Line, station, day, at, observers, depth, Field(HistoricRole.ClarityMethod) is { Length: > 0 } method ? method : null, cells);
+        return new HistoricLine(
+            row.Line,
+            station,
+            day,
+            at,
+            observers,
+            depth,
+            Field(HistoricRole.ClarityMethod) is { Length: > 0 } method ? method : null,
+            cells
+        );
 
         string Field(HistoricRole role) => RowReader.Field(request.Mapping, row, role);
 
-        void Stop(string code, string seen, string why, string act) => findings.Add(new HistoricFinding(Finding.Stop(code, seen, why, act) with { NoWayRound = true }, row.Line));
+        void Stop(string code, string seen, string why, string act) =>
+            findings.Add(new HistoricFinding(Finding.Stop(code, seen, why, act) with { NoWayRound = true }, row.Line));
     }
 
     /// <summary>The station of a row, as it is written; empty where nothing says it.</summary>
-    internal static string Station(HistoricMapping mapping, HistoricRow row) => mapping.Columns.Any(c => c.Role == HistoricRole.Station) ? Field(mapping, row, HistoricRole.Station) : mapping.Station?.Trim() ?? string.Empty;
+    internal static string Station(HistoricMapping mapping, HistoricRow row) =>
+        mapping.Columns.Any(c => c.Role == HistoricRole.Station)
+            ? Field(mapping, row, HistoricRole.Station)
+            : mapping.Station?.Trim() ?? string.Empty;
 
     private static string Field(HistoricMapping mapping, HistoricRow row, HistoricRole role)
     {
@@ -146,7 +218,13 @@ internal static class RowReader
     // A limit is kept as one: > before a clarity is the disc on the bottom, < before a result lies below what can be seen.
     private static HistoricCell? Cell(HistoricColumn column, int at, string written, int line, List<HistoricFinding> findings)
     {
-        var bottom = column.Role == HistoricRole.Clarity && (written.StartsWith('>') || written.EndsWith("bottom", StringComparison.OrdinalIgnoreCase) || (written.EndsWith('b') || written.EndsWith('B')) && written.Length > 1);
+        var bottom =
+            column.Role == HistoricRole.Clarity
+            && (
+                written.StartsWith('>')
+                || written.EndsWith("bottom", StringComparison.OrdinalIgnoreCase)
+                || (written.EndsWith('b') || written.EndsWith('B')) && written.Length > 1
+            );
         var below = column.Role == HistoricRole.Analyte && written.StartsWith('<');
         var plain = written.TrimStart('<', '>', ' ');
         if (bottom)
@@ -157,7 +235,12 @@ internal static class RowReader
         var (value, finding) = Number(column, plain);
         if (finding is null && value < 0 && column.Role != HistoricRole.Temperature)
         {
-            finding = Finding.Stop("value-negative", $"{plain} is below nothing.", "It is a slip, or a mark for “not measured”.", "Correct it in the table; it is left out.");
+            finding = Finding.Stop(
+                "value-negative",
+                $"{plain} is below nothing.",
+                "It is a slip, or a mark for “not measured”.",
+                "Correct it in the table; it is left out."
+            );
         }
 
         if (value is not { } number || finding is not null)
@@ -166,7 +249,15 @@ internal static class RowReader
             return null;
         }
 
-        return new HistoricCell(column, at, plain, number, bottom ? Censoring.Above : below ? Censoring.Below : Censoring.None);
+        return new HistoricCell(
+            column,
+            at,
+            plain,
+            number,
+            bottom ? Censoring.Above
+                : below ? Censoring.Below
+                : Censoring.None
+        );
     }
 
     private static (decimal? Value, Finding? Finding) Number(HistoricColumn column, string plain)
@@ -187,7 +278,16 @@ internal static class RowReader
     }
 
     /// <summary>The unit of a column of lengths.</summary>
-    internal static LengthUnit? Length(string? unit) => unit switch { "m" => LengthUnit.Metre, "cm" => LengthUnit.Centimetre, "ft" => LengthUnit.Foot, "ft-in" => LengthUnit.FootInch, "in" => LengthUnit.Inch, _ => null };
+    internal static LengthUnit? Length(string? unit) =>
+        unit switch
+        {
+            "m" => LengthUnit.Metre,
+            "cm" => LengthUnit.Centimetre,
+            "ft" => LengthUnit.Foot,
+            "ft-in" => LengthUnit.FootInch,
+            "in" => LengthUnit.Inch,
+            _ => null,
+        };
 
     private static string Short(string text) => text.Length <= 60 ? text : text[..60] + "…";
 }

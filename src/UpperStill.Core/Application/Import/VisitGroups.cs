@@ -15,7 +15,15 @@ internal static class VisitGroups
     private const decimal SurfaceM = 1;
 
     internal static IReadOnlyList<HistoricVisit> Of(HistoricRequest request, List<HistoricLine> lines, List<HistoricFinding> findings) =>
-        [.. lines.Where(l => l.Cells.Any(c => c.Used)).GroupBy(l => (l.Station.Code, l.Day)).OrderBy(g => g.Key.Day).ThenBy(g => g.Key.Code, StringComparer.Ordinal).Select(g => One(request, [.. g], findings)).OfType<HistoricVisit>()];
+        [
+            .. lines
+                .Where(l => l.Cells.Any(c => c.Used))
+                .GroupBy(l => (l.Station.Code, l.Day))
+                .OrderBy(g => g.Key.Day)
+                .ThenBy(g => g.Key.Code, StringComparer.Ordinal)
+                .Select(g => One(request, [.. g], findings))
+                .OfType<HistoricVisit>(),
+        ];
 
     private static HistoricVisit? One(HistoricRequest request, List<HistoricLine> lines, List<HistoricFinding> findings)
     {
@@ -36,15 +44,32 @@ internal static class VisitGroups
                 var (place, depth) = Place(line.Depth);
                 if (Fresh(line, $"{cell.Column.Analyte} {depth}", Analytes.Find(cell.Column.Analyte!)!.Name))
                 {
-                    values.Add(new ValueStatedBody(cell.Column.Analyte!, cell.Written, cell.Column.Unit!, cell.Limit == Censoring.Below ? Qualifier.Below : null, place, depth));
+                    values.Add(
+                        new ValueStatedBody(
+                            cell.Column.Analyte!,
+                            cell.Written,
+                            cell.Column.Unit!,
+                            cell.Limit == Censoring.Below ? Qualifier.Below : null,
+                            place,
+                            depth
+                        )
+                    );
                 }
             }
         }
 
-        return clarity is null && levels.Count == 0 && values.Count == 0 ? null
+        return clarity is null && levels.Count == 0 && values.Count == 0
+            ? null
             : new HistoricVisit(
-                first.Station.Code, first.Day, lines.Select(l => l.Time).FirstOrDefault(t => t is not null), [.. lines.SelectMany(l => l.Observers).Distinct()], clarity,
-                [.. levels.OrderBy(l => l.Depth.Read().Length!.Value.Metres)], values, first.Line);
+                first.Station.Code,
+                first.Day,
+                lines.Select(l => l.Time).FirstOrDefault(t => t is not null),
+                [.. lines.SelectMany(l => l.Observers).Distinct()],
+                clarity,
+                [.. levels.OrderBy(l => l.Depth.Read().Length!.Value.Metres)],
+                values,
+                first.Line
+            );
 
         bool Fresh(HistoricLine line, string what, string words)
         {
@@ -53,8 +78,17 @@ internal static class VisitGroups
                 return true;
             }
 
-            findings.Add(new HistoricFinding(
-                Finding.Check("day-twice", $"{first.Station.Name} has {words} twice on {line.Day:yyyy-MM-dd} at the same depth.", "Two values of one bottle are one too many.", "The first line stands; correct the table if it should be the other."), line.Line));
+            findings.Add(
+                new HistoricFinding(
+                    Finding.Check(
+                        "day-twice",
+                        $"{first.Station.Name} has {words} twice on {line.Day:yyyy-MM-dd} at the same depth.",
+                        "Two values of one bottle are one too many.",
+                        "The first line stands; correct the table if it should be the other."
+                    ),
+                    line.Line
+                )
+            );
             return false;
         }
     }
@@ -69,13 +103,31 @@ internal static class VisitGroups
             {
                 if (stands is null)
                 {
-                    (stands, value) = (new ClarityStatedBody(new WrittenLength(cell.Written, RowReader.Length(cell.Column.Unit)), cell.Limit == Censoring.Above, line.Method), cell.Value);
+                    (stands, value) = (
+                        new ClarityStatedBody(
+                            new WrittenLength(cell.Written, RowReader.Length(cell.Column.Unit)),
+                            cell.Limit == Censoring.Above,
+                            line.Method
+                        ),
+                        cell.Value
+                    );
                 }
                 else if (cell.Value != value)
                 {
                     // A table with a row for each level repeats the clarity in each; only another value is a question.
-                    findings.Add(new HistoricFinding(
-                        Finding.Check("day-twice", $"{line.Station.Name} has two clarities on {line.Day:yyyy-MM-dd}.", "One day is one piece of evidence.", "The first line stands; correct the table if it should be the other."), line.Line, cell.Column.Head, cell.At));
+                    findings.Add(
+                        new HistoricFinding(
+                            Finding.Check(
+                                "day-twice",
+                                $"{line.Station.Name} has two clarities on {line.Day:yyyy-MM-dd}.",
+                                "One day is one piece of evidence.",
+                                "The first line stands; correct the table if it should be the other."
+                            ),
+                            line.Line,
+                            cell.Column.Head,
+                            cell.At
+                        )
+                    );
                     cell.Used = false;
                 }
             }
@@ -88,11 +140,25 @@ internal static class VisitGroups
     {
         string? Of(HistoricRole role) => line.Cells.FirstOrDefault(c => c.Used && c.Column.Role == role)?.Written;
         string? Unit(HistoricRole role) => line.Cells.FirstOrDefault(c => c.Used && c.Column.Role == role)?.Column.Unit;
-        return line.Depth is not { } depth || (Of(HistoricRole.Temperature) ?? Of(HistoricRole.Oxygen) ?? Of(HistoricRole.Salinity)) is null ? null : new LevelBody(
-            depth, Of(HistoricRole.Temperature) is { } t ? new WrittenTemperature(t, Unit(HistoricRole.Temperature) == "°F" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius) : null,
-            Of(HistoricRole.Oxygen) is { } o ? new WrittenOxygen(o, Unit(HistoricRole.Oxygen) == "%" ? OxygenUnit.Percent : OxygenUnit.MgPerL) : null, Salinity: Of(HistoricRole.Salinity));
+        return line.Depth is not { } depth || (Of(HistoricRole.Temperature) ?? Of(HistoricRole.Oxygen) ?? Of(HistoricRole.Salinity)) is null
+            ? null
+            : new LevelBody(
+                depth,
+                Of(HistoricRole.Temperature) is { } t
+                    ? new WrittenTemperature(
+                        t,
+                        Unit(HistoricRole.Temperature) == "°F" ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius
+                    )
+                    : null,
+                Of(HistoricRole.Oxygen) is { } o
+                    ? new WrittenOxygen(o, Unit(HistoricRole.Oxygen) == "%" ? OxygenUnit.Percent : OxygenUnit.MgPerL)
+                    : null,
+                Salinity: Of(HistoricRole.Salinity)
+            );
     }
 
-    private static (string Place, string Depth) Place(WrittenLength? depth) => depth?.Read().Length is not { } length ? ("unstated", "depth not stated")
-        : (length.Metres <= SurfaceM ? "surface" : LengthText.Write(length), LengthText.Write(length));
+    private static (string Place, string Depth) Place(WrittenLength? depth) =>
+        depth?.Read().Length is not { } length
+            ? ("unstated", "depth not stated")
+            : (length.Metres <= SurfaceM ? "surface" : LengthText.Write(length), LengthText.Write(length));
 }

@@ -32,14 +32,16 @@ using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Operations;
 
-/// <summary>The JSON of Core, the same on the server and in the browser: camel case, numbers as numbers, names of choices in kebab case.</summary>
+/// <summary>The JSON of Core, the same on the server and in the browser: camel case, numbers as numbers, names of choices in kebab
+/// case.</summary>
 [JsonSourceGenerationOptions(
     JsonSerializerDefaults.General,
     PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 // Answers are only ever written: without the means to read them a third of the payload is saved. A type that is both asked and
 // answered with stands in the second list by itself, or it could not be read.
 [JsonSerializable(typeof(NumberOutside), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -78,7 +80,6 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(ChlorophyllResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(LoadResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
-
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
 [JsonSerializable(typeof(ProfileLevel))]

@@ -39,7 +39,9 @@ public sealed class FoldMemory
             entries[entry.Id] = entry;
         }
 
-        var sheet = FieldSheet.Fold(new FoldRequest([.. entries.Values], this.context ?? throw new JsonException("There is no context yet."), reader));
+        var sheet = FieldSheet.Fold(
+            new FoldRequest([.. entries.Values], this.context ?? throw new JsonException("There is no context yet."), reader)
+        );
         return JsonSerializer.SerializeToUtf8Bytes(sheet, CoreJson.Default.FieldSheet);
     }
 }

@@ -22,7 +22,8 @@ public sealed record NumberOutside(string At, string Words);
 /// <summary>One operation of Core: a name, a request, a response. The server and the browser offer the same table of them.</summary>
 public abstract class Operation
 {
-    private protected Operation(string name, string description, OperationCost cost) => (Name, Description, Cost) = (name, description, cost);
+    private protected Operation(string name, string description, OperationCost cost) =>
+        (Name, Description, Cost) = (name, description, cost);
 
     /// <summary>The name, in kebab case.</summary>
     public string Name { get; }
@@ -42,14 +43,18 @@ public abstract class Operation
     /// <summary>Shape of the response.</summary>
     public abstract JsonTypeInfo Response { get; }
 
-    /// <summary>What a request holds that its shape does not know, or that nobody can mean, with its place; null where there is nothing.</summary>
+    /// <summary>What a request holds that its shape does not know, or that nobody can mean, with its place; null where there is
+    /// nothing.</summary>
     /// <param name="given">The request.</param>
-    public string? Fault(JsonElement given) => BodyShape.Fault(given, Request, Judged.Asked) ?? (Outside(given) is { } outside ? $"“{outside.At}” {outside.Words}" : null);
+    public string? Fault(JsonElement given) =>
+        BodyShape.Fault(given, Request, Judged.Asked) ?? (Outside(given) is { } outside ? $"“{outside.At}” {outside.Words}" : null);
 
     /// <summary>The first number of a request outside its range; null where there is none.</summary>
     /// <param name="given">The request.</param>
     public NumberOutside? Outside(JsonElement given) =>
-        Record.Entries.Ranges.Outside(given, Request) is var (at, seen, range) ? new NumberOutside(at, $"is {seen}: it runs from {range.Words}") : null;
+        Record.Entries.Ranges.Outside(given, Request) is var (at, seen, range)
+            ? new NumberOutside(at, $"is {seen}: it runs from {range.Words}")
+            : null;
 
     /// <summary>Every number that it is asked with: where it stands, and what it may be.</summary>
     public IReadOnlyList<DeclaredRange> Ranges => Record.Entries.Ranges.Of(Request);
@@ -64,8 +69,13 @@ public abstract class Operation
 /// <summary>An operation from <typeparamref name="TRequest"/> to <typeparamref name="TResponse"/>.</summary>
 // The shapes are asked for when they are needed: to know them all takes a browser more than a second.
 internal sealed class Operation<TRequest, TResponse>(
-    string name, string description, Func<CoreJson, JsonTypeInfo<TRequest>> request, Func<CoreJson, JsonTypeInfo<TResponse>> response, Func<TRequest, TResponse> work, OperationCost cost = OperationCost.Light)
-    : Operation(name, description, cost)
+    string name,
+    string description,
+    Func<CoreJson, JsonTypeInfo<TRequest>> request,
+    Func<CoreJson, JsonTypeInfo<TResponse>> response,
+    Func<TRequest, TResponse> work,
+    OperationCost cost = OperationCost.Light
+) : Operation(name, description, cost)
 {
     public override JsonTypeInfo Request => request(CoreJson.Default);
 
@@ -73,5 +83,7 @@ internal sealed class Operation<TRequest, TResponse>(
 
     public override byte[] Invoke(ReadOnlySpan<byte> given) =>
         JsonSerializer.SerializeToUtf8Bytes(
-            work(JsonSerializer.Deserialize(given, request(CoreJson.Default)) ?? throw new JsonException("The request is empty.")), response(CoreJson.Default));
+            work(JsonSerializer.Deserialize(given, request(CoreJson.Default)) ?? throw new JsonException("The request is empty.")),
+            response(CoreJson.Default)
+        );
 }

@@ -9,13 +9,15 @@ using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Operations;
 
-/// <summary>The JSON of what is set up ashore and never computed with on a device; apart from <see cref="CoreJson"/> so that it does not travel there.</summary>
+/// <summary>The JSON of what is set up ashore and never computed with on a device; apart from <see cref="CoreJson"/> so that it does not
+/// travel there.</summary>
 [JsonSourceGenerationOptions(
     JsonSerializerDefaults.General,
     PropertyNamingPolicy = JsonKnownNamingPolicy.CamelCase,
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(Water))]
 [JsonSerializable(typeof(IReadOnlyList<Grant>))]
 [JsonSerializable(typeof(Laboratory))]

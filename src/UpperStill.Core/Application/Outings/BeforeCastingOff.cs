@@ -27,7 +27,15 @@ public static class BeforeCastingOff
     {
         ArgumentNullException.ThrowIfNull(request);
         var open = request.Ticks.Where(t => Needed.Contains(t.Key) && !t.Ticked).Select(t => t.Words).ToList();
-        return new CastingOffResult(open.Count == 0 ? null : Finding.Check(
-            "safety-unticked", $"Not confirmed: {string.Join("; ", open)}.", "On the water it cannot be fetched.", "Check before casting off."));
+        return new CastingOffResult(
+            open.Count == 0
+                ? null
+                : Finding.Check(
+                    "safety-unticked",
+                    $"Not confirmed: {string.Join("; ", open)}.",
+                    "On the water it cannot be fetched.",
+                    "Check before casting off."
+                )
+        );
     }
 }

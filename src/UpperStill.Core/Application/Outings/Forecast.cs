@@ -13,7 +13,16 @@ namespace UpperStill.Core.Application.Outings;
 /// <param name="VisibilityKm">Visibility, km.</param>
 /// <param name="ThunderPercent">Chance of thunder, per cent.</param>
 public sealed record ForecastHour(
-    DateTimeOffset At, double WindMs, double GustMs, double WindFromDeg, double RainMm, int CloudEighths, double AirC, double VisibilityKm, int ThunderPercent);
+    DateTimeOffset At,
+    double WindMs,
+    double GustMs,
+    double WindFromDeg,
+    double RainMm,
+    int CloudEighths,
+    double AirC,
+    double VisibilityKm,
+    int ThunderPercent
+);
 
 /// <summary>The weather expected on a day, and what fell before it.</summary>
 /// <param name="Hours">Hour by hour.</param>
@@ -21,7 +30,13 @@ public sealed record ForecastHour(
 /// <param name="RainBefore72Mm">Rain of the 72 h before it, mm.</param>
 /// <param name="WaterC">Surface water, °C; null where it is not known.</param>
 /// <param name="Ice">True where the water is frozen.</param>
-public sealed record Forecast(IReadOnlyList<ForecastHour> Hours, double RainBefore24Mm, double RainBefore72Mm, double? WaterC = null, bool Ice = false);
+public sealed record Forecast(
+    IReadOnlyList<ForecastHour> Hours,
+    double RainBefore24Mm,
+    double RainBefore72Mm,
+    double? WaterC = null,
+    bool Ice = false
+);
 
 /// <summary>A weather service.</summary>
 public interface IForecastService

@@ -22,7 +22,14 @@ namespace UpperStill.Core.Application.Outings;
 /// <param name="Line">The line proposed there.</param>
 /// <param name="LeaveBy">Local time by which to set out for the lab; null where nothing goes there fresh.</param>
 /// <param name="Alternate">Another day that keeps every rule.</param>
-public sealed record OutingPlace(Station Station, Programme Programme, IReadOnlyList<Protocol> Protocols, string? Line = null, DateTime? LeaveBy = null, DateOnly? Alternate = null);
+public sealed record OutingPlace(
+    Station Station,
+    Programme Programme,
+    IReadOnlyList<Protocol> Protocols,
+    string? Line = null,
+    DateTime? LeaveBy = null,
+    DateOnly? Alternate = null
+);
 
 /// <summary>An outing to be prepared.</summary>
 /// <param name="Day">The local day.</param>
@@ -36,8 +43,17 @@ public sealed record OutingPlace(Station Station, Programme Programme, IReadOnly
 /// <param name="Laboratory">The laboratory; null where none is set up.</param>
 /// <param name="Zone">The water's time zone.</param>
 public sealed record OutingRequest(
-    DateOnly Day, TimeSpan Offset, IReadOnlyList<OutingPlace> Places, IReadOnlyList<KitItem> Kit, Forecast? Forecast, TideConstants? Tide, bool Passes, IReadOnlyList<string> Simulated, Laboratory? Laboratory = null,
-    TimeZoneInfo? Zone = null);
+    DateOnly Day,
+    TimeSpan Offset,
+    IReadOnlyList<OutingPlace> Places,
+    IReadOnlyList<KitItem> Kit,
+    Forecast? Forecast,
+    TideConstants? Tide,
+    bool Passes,
+    IReadOnlyList<string> Simulated,
+    Laboratory? Laboratory = null,
+    TimeZoneInfo? Zone = null
+);
 
 /// <summary>A station in travelling order.</summary>
 /// <param name="Station">The station.</param>
@@ -51,8 +67,17 @@ public sealed record OutingRequest(
 /// <param name="Line">The line proposed.</param>
 /// <param name="FromLastM">Metres from the station before, as the crow flies; null for the first.</param>
 public sealed record OutingStop(
-    Station Station, string Programme, int ProgrammeVersion, string ProgrammeName, IReadOnlyList<Protocol> Protocols, HoursWindow Hours, IReadOnlyList<PlannedSample> Samples, IReadOnlyList<string> Levels,
-    string? Line = null, int? FromLastM = null)
+    Station Station,
+    string Programme,
+    int ProgrammeVersion,
+    string ProgrammeName,
+    IReadOnlyList<Protocol> Protocols,
+    HoursWindow Hours,
+    IReadOnlyList<PlannedSample> Samples,
+    IReadOnlyList<string> Levels,
+    string? Line = null,
+    int? FromLastM = null
+)
 {
     /// <summary>True where the paper sheet has a box for the half of the day.</summary>
     public bool AsksHalf { get; init; }
@@ -73,8 +98,20 @@ public sealed record OutingStop(
 /// <param name="Alternate">Another day that keeps every rule.</param>
 /// <param name="TooLate">Why what is collected that day would not be at the lab in time; null where it would.</param>
 public sealed record Outing(
-    DateOnly Day, IReadOnlyList<OutingStop> Stops, GoAnswer Go, IReadOnlyList<ForecastHour> Weather, IReadOnlyList<TideTurn> Tides, DateTimeOffset HighSun, bool Passes,
-    IReadOnlyList<PackNeed> Pack, IReadOnlyList<string> Cautions, IReadOnlyList<string> Simulated, DateTime? LatestBack = null, DateOnly? Alternate = null, Finding? TooLate = null)
+    DateOnly Day,
+    IReadOnlyList<OutingStop> Stops,
+    GoAnswer Go,
+    IReadOnlyList<ForecastHour> Weather,
+    IReadOnlyList<TideTurn> Tides,
+    DateTimeOffset HighSun,
+    bool Passes,
+    IReadOnlyList<PackNeed> Pack,
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<string> Simulated,
+    DateTime? LatestBack = null,
+    DateOnly? Alternate = null,
+    Finding? TooLate = null
+)
 {
     /// <summary>Prepares an outing with at least one station.</summary>
     public static Outing Prepare(OutingRequest request)
@@ -82,16 +119,31 @@ public sealed record Outing(
         ArgumentNullException.ThrowIfNull(request);
         ArgumentOutOfRangeException.ThrowIfZero(request.Places.Count, nameof(request));
 
-        List<OutingPlace> places = [.. OutingDay.InOrder(request.Places.Select(p => p.Station)).Select(s => request.Places.First(p => p.Station == s))];
+        List<OutingPlace> places =
+        [
+            .. OutingDay.InOrder(request.Places.Select(p => p.Station)).Select(s => request.Places.First(p => p.Station == s)),
+        ];
         List<OutingStop> stops = [];
         foreach (var place in places)
         {
             var last = stops.Count == 0 ? null : stops[^1].Station;
-            stops.Add(new OutingStop(
-                place.Station, place.Programme.Code, place.Programme.Version, place.Programme.Name, place.Protocols, place.Programme.Hours,
-                PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles), Levels(place), place.Line,
-                last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At)))
-            { AsksHalf = place.Programme.AsksHalf() });
+            stops.Add(
+                new OutingStop(
+                    place.Station,
+                    place.Programme.Code,
+                    place.Programme.Version,
+                    place.Programme.Name,
+                    place.Protocols,
+                    place.Programme.Hours,
+                    PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles),
+                    Levels(place),
+                    place.Line,
+                    last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At))
+                )
+                {
+                    AsksHalf = place.Programme.AsksHalf(),
+                }
+            );
         }
 
         var hours = new HoursWindow(request.Places.Min(p => p.Programme.Hours.From), request.Places.Max(p => p.Programme.Hours.Until));
@@ -100,16 +152,46 @@ public sealed record Outing(
         var alternate = places.Select(p => p.Alternate).Where(a => a is not null).Min();
         var midnight = new DateTimeOffset(request.Day.ToDateTime(TimeOnly.MinValue), request.Offset);
         return new Outing(
-            request.Day, stops, GoNoGo.Judge(request.Forecast, hours, strictest, shore, alternate),
-            [.. (request.Forecast?.Hours ?? []).Where(h => TimeOnly.FromDateTime(h.At.DateTime) is var t && t >= hours.From && t < hours.Until)],
-            request.Tide is null ? [] : [.. Tide.Turns(request.Tide, midnight, midnight.AddDays(1)).Select(t => t with { At = t.At.ToOffset(request.Offset) })],
-            Sun.Noon(stops[0].Station.At, request.Day, request.Offset), request.Passes,
-            PackList.Of([.. stops.Select((s, i) => new PackStop(s.Station, places[i].Programme, s.Protocols, s.Samples, s.Line))], request.Kit, request.Day),
-            OutingCautions.For(shore, stops), request.Simulated, places.Select(p => p.LeaveBy).Where(t => t is not null).Min(), alternate,
-            request.Laboratory is { } laboratory ? places.Select(p => LabReach.Check(laboratory, request.Day, p.Programme.Hours, (p.Programme.Season ?? []).Where(s => p.Protocols.Contains(s.Protocol)), request.Zone)).FirstOrDefault(f => f is not null) : null);
+            request.Day,
+            stops,
+            GoNoGo.Judge(request.Forecast, hours, strictest, shore, alternate),
+            [
+                .. (request.Forecast?.Hours ?? []).Where(h =>
+                    TimeOnly.FromDateTime(h.At.DateTime) is var t && t >= hours.From && t < hours.Until
+                ),
+            ],
+            request.Tide is null
+                ? []
+                : [.. Tide.Turns(request.Tide, midnight, midnight.AddDays(1)).Select(t => t with { At = t.At.ToOffset(request.Offset) })],
+            Sun.Noon(stops[0].Station.At, request.Day, request.Offset),
+            request.Passes,
+            PackList.Of(
+                [.. stops.Select((s, i) => new PackStop(s.Station, places[i].Programme, s.Protocols, s.Samples, s.Line))],
+                request.Kit,
+                request.Day
+            ),
+            OutingCautions.For(shore, stops),
+            request.Simulated,
+            places.Select(p => p.LeaveBy).Where(t => t is not null).Min(),
+            alternate,
+            request.Laboratory is { } laboratory
+                ? places
+                    .Select(p =>
+                        LabReach.Check(
+                            laboratory,
+                            request.Day,
+                            p.Programme.Hours,
+                            (p.Programme.Season ?? []).Where(s => p.Protocols.Contains(s.Protocol)),
+                            request.Zone
+                        )
+                    )
+                    .FirstOrDefault(f => f is not null)
+                : null
+        );
     }
 
-    private static string[] Levels(OutingPlace place) => place.Protocols.Contains(Protocol.Profile) && place.Station.KnownDepth.Read().Length is { } depth
-        ? [.. PlannedLevels.Of(place.Programme.ChoiceOf(ProfileOptions.Levels), depth).Select(LengthText.Write)]
-        : [];
+    private static string[] Levels(OutingPlace place) =>
+        place.Protocols.Contains(Protocol.Profile) && place.Station.KnownDepth.Read().Length is { } depth
+            ? [.. PlannedLevels.Of(place.Programme.ChoiceOf(ProfileOptions.Levels), depth).Select(LengthText.Write)]
+            : [];
 }

@@ -6,10 +6,10 @@ namespace UpperStill.Core.Application.Outings;
 internal static class OutingCautions
 {
     internal static IReadOnlyList<string> For(bool shore, IReadOnlyList<OutingStop> stops) =>
-    [
-        Caution.Of(shore),
-        .. stops.SelectMany(s => s.Samples).Select(s => s.Type.Caution).OfType<string>().Distinct(),
-        "Clean, drain and dry all gear before another water: hitch-hikers move on wet gear.",
-        Caution.Law,
-    ];
+        [
+            Caution.Of(shore),
+            .. stops.SelectMany(s => s.Samples).Select(s => s.Type.Caution).OfType<string>().Distinct(),
+            "Clean, drain and dry all gear before another water: hitch-hikers move on wet gear.",
+            Caution.Law,
+        ];
 }

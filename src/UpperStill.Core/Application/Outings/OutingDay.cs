@@ -15,8 +15,16 @@ namespace UpperStill.Core.Application.Outings;
 /// <param name="Today">True where it is today.</param>
 /// <param name="LeaveBy">Local time by which to set out for the lab; null where nothing goes there fresh.</param>
 public sealed record OutingDay(
-    DateOnly Day, string WaterCode, string Water, IReadOnlyList<string> Stations, IReadOnlyList<string> Names, IReadOnlyList<Protocol> Protocols, IReadOnlyList<string> Welcome, bool Today,
-    DateTime? LeaveBy = null)
+    DateOnly Day,
+    string WaterCode,
+    string Water,
+    IReadOnlyList<string> Stations,
+    IReadOnlyList<string> Names,
+    IReadOnlyList<Protocol> Protocols,
+    IReadOnlyList<string> Welcome,
+    bool Today,
+    DateTime? LeaveBy = null
+)
 {
     /// <summary>The outings of a plan that are still to come, today's first, each water for itself.</summary>
     /// <param name="plan">The plan.</param>
@@ -24,8 +32,16 @@ public sealed record OutingDay(
     public static IReadOnlyList<OutingDay> Of(SeasonPlan plan, IReadOnlyList<Station> stations)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return [.. plan.Stations.Zip(stations).SelectMany(s => s.First.Dates.Where(d => d.Ahead).Select(d => (Station: s.Second, Date: d)))
-            .GroupBy(s => (s.Date.Day, s.Station.WaterCode)).Select(One).OrderBy(o => o.Day).ThenBy(o => o.Water, StringComparer.Ordinal)];
+        return
+        [
+            .. plan
+                .Stations.Zip(stations)
+                .SelectMany(s => s.First.Dates.Where(d => d.Ahead).Select(d => (Station: s.Second, Date: d)))
+                .GroupBy(s => (s.Date.Day, s.Station.WaterCode))
+                .Select(One)
+                .OrderBy(o => o.Day)
+                .ThenBy(o => o.Water, StringComparer.Ordinal),
+        ];
     }
 
     /// <summary>Stations in the order in which a boat goes: from the deepest by the shortest way.</summary>
@@ -39,8 +55,15 @@ public sealed record OutingDay(
     {
         var stations = InOrder(due.Select(d => d.Station));
         return new OutingDay(
-            due.Key.Day, due.Key.Water, stations[0].Water, [.. stations.Select(s => s.Code)], [.. stations.Select(s => s.Name)],
-            [.. due.SelectMany(d => d.Date.Protocols).Distinct().Order()], [.. due.SelectMany(d => d.Date.Welcome).Distinct()],
-            due.Any(d => d.Date.State == DateState.Today), due.Select(d => d.Date.LeaveBy).Where(t => t is not null).Min());
+            due.Key.Day,
+            due.Key.Water,
+            stations[0].Water,
+            [.. stations.Select(s => s.Code)],
+            [.. stations.Select(s => s.Name)],
+            [.. due.SelectMany(d => d.Date.Protocols).Distinct().Order()],
+            [.. due.SelectMany(d => d.Date.Welcome).Distinct()],
+            due.Any(d => d.Date.State == DateState.Today),
+            due.Select(d => d.Date.LeaveBy).Where(t => t is not null).Min()
+        );
     }
 }

@@ -19,10 +19,16 @@ public static class TravelOrder
             return [.. Enumerable.Range(0, places.Count)];
         }
 
-        return places.Count <= EveryOrderUpTo ? Best(places, [0], Enumerable.Range(1, places.Count - 1).ToHashSet()).Order : Untangled(places, NearestNext(places));
+        return places.Count <= EveryOrderUpTo
+            ? Best(places, [0], Enumerable.Range(1, places.Count - 1).ToHashSet()).Order
+            : Untangled(places, NearestNext(places));
     }
 
-    private static (double LengthM, IReadOnlyList<int> Order) Best(IReadOnlyList<Position> places, IReadOnlyList<int> begun, HashSet<int> left)
+    private static (double LengthM, IReadOnlyList<int> Order) Best(
+        IReadOnlyList<Position> places,
+        IReadOnlyList<int> begun,
+        HashSet<int> left
+    )
     {
         if (left.Count == 0)
         {
@@ -49,7 +55,7 @@ public static class TravelOrder
     // Two legs that cross are shorter the other way round (2-opt; Croes 1958, Operations Research 6: 791–812).
     private static List<int> Untangled(IReadOnlyList<Position> places, List<int> order)
     {
-        for (var better = true; better;)
+        for (var better = true; better; )
         {
             better = false;
             for (var i = 1; i < order.Count - 1; i++)
@@ -73,7 +79,9 @@ public static class TravelOrder
     {
         var (before, first, last) = (places[order[i - 1]], places[order[i]], places[order[j]]);
         var change = Shape.DistanceM(before, last) - Shape.DistanceM(before, first);
-        return j + 1 == order.Count ? change : change + Shape.DistanceM(first, places[order[j + 1]]) - Shape.DistanceM(last, places[order[j + 1]]);
+        return j + 1 == order.Count
+            ? change
+            : change + Shape.DistanceM(first, places[order[j + 1]]) - Shape.DistanceM(last, places[order[j + 1]]);
     }
 
     private static double LengthM(IReadOnlyList<Position> places, IReadOnlyList<int> order) =>

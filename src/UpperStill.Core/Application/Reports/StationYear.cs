@@ -12,7 +12,16 @@ namespace UpperStill.Core.Application.Reports;
 /// <param name="Open">Open findings of the year.</param>
 /// <param name="Lost">Samples lost or rejected.</param>
 /// <param name="Years">The year beside those before it, by the subject's name in JSON.</param>
-public sealed record StationYear(string Station, string Name, string Water, int Visits, int Waiting, int Open, int Lost, IReadOnlyDictionary<string, YearBeside> Years)
+public sealed record StationYear(
+    string Station,
+    string Name,
+    string Water,
+    int Visits,
+    int Waiting,
+    int Open,
+    int Lost,
+    IReadOnlyDictionary<string, YearBeside> Years
+)
 {
     /// <summary>The numbers of a station in a year.</summary>
     /// <param name="of">The station.</param>
@@ -20,7 +29,15 @@ public sealed record StationYear(string Station, string Name, string Water, int 
     {
         ArgumentNullException.ThrowIfNull(of);
         return new StationYear(
-            of.Station.Code, of.Station.Name, of.Station.Water, of.Visits, of.Waiting, of.Open, of.Lost,
-            of.Trends.Where(t => t.Year is not null).ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!));
+            of.Station.Code,
+            of.Station.Name,
+            of.Station.Water,
+            of.Visits,
+            of.Waiting,
+            of.Open,
+            of.Lost,
+            of.Trends.Where(t => t.Year is not null)
+                .ToDictionary(t => JsonNamingPolicy.KebabCaseLower.ConvertName(t.Subject.ToString()), t => t.Year!)
+        );
     }
 }

@@ -24,8 +24,13 @@ internal sealed class ReviewFold
         this.sheet = sheet;
         findings =
         [
-            .. sheet.Findings.Concat(samples.Findings).Select(f => new ReviewFinding(f)).Concat(samples.Samples.SelectMany(s => s.Findings.Select(f => new ReviewFinding(f, s.Number))))
-                .Where(f => f.Finding.Level != FindingLevel.Note && f.Finding.Beside != Beside.Leaving).OrderBy(f => f.Finding.Kept is not null).ThenByDescending(f => f.Finding.Level),
+            .. sheet
+                .Findings.Concat(samples.Findings)
+                .Select(f => new ReviewFinding(f))
+                .Concat(samples.Samples.SelectMany(s => s.Findings.Select(f => new ReviewFinding(f, s.Number))))
+                .Where(f => f.Finding.Level != FindingLevel.Note && f.Finding.Beside != Beside.Leaving)
+                .OrderBy(f => f.Finding.Kept is not null)
+                .ThenByDescending(f => f.Finding.Level),
         ];
     }
 
@@ -43,20 +48,55 @@ internal sealed class ReviewFold
         var resultsSigned = blocks.Count == 0 && !recalled && signed.Any(s => s.Body.Results == results && s.Body.Field == field);
         if (last is not null && !recalled && !(fieldSigned && resultsSigned))
         {
-            said.Add(Finding.Check(
-                "changed-since-sign-off", fieldSigned ? "Results came or changed after it was signed off." : "Something changed after it was signed off.", "What nobody vouches for stays out of the trends.", "Look at what is new, and sign it off again.").On(
-                Beside.Header, last.Entry.Id));
+            said.Add(
+                Finding
+                    .Check(
+                        "changed-since-sign-off",
+                        fieldSigned ? "Results came or changed after it was signed off." : "Something changed after it was signed off.",
+                        "What nobody vouches for stays out of the trends.",
+                        "Look at what is new, and sign it off again."
+                    )
+                    .On(Beside.Header, last.Entry.Id)
+            );
         }
 
-        var state = sheet.State != VisitState.Closed ? ReviewState.NotEnded : blocks.Count > 0 ? ReviewState.Open : fieldSigned && resultsSigned ? ReviewState.SignedOff : ReviewState.Ready;
-        return new VisitReview(sheet.Visit, state, findings, questions, blocks, fieldSigned, resultsSigned, field, results, last?.Entry.By, last?.Entry.At, said);
+        var state =
+            sheet.State != VisitState.Closed ? ReviewState.NotEnded
+            : blocks.Count > 0 ? ReviewState.Open
+            : fieldSigned && resultsSigned ? ReviewState.SignedOff
+            : ReviewState.Ready;
+        return new VisitReview(
+            sheet.Visit,
+            state,
+            findings,
+            questions,
+            blocks,
+            fieldSigned,
+            resultsSigned,
+            field,
+            results,
+            last?.Entry.By,
+            last?.Entry.At,
+            said
+        );
     }
 
     private List<ReviewQuestion> Questions()
     {
         var answers = draft.Standing(ReviewKinds.Answered).ToLookup(a => a.Body.Asked);
-        return [.. draft.Standing(ReviewKinds.Asked).Select(q => new ReviewQuestion(
-            q.Entry.Id, q.Body.Question, q.Entry.By, q.Entry.At, answers[q.Entry.Id].LastOrDefault()?.Body.Answer, answers[q.Entry.Id].LastOrDefault()?.Entry.By))];
+        return
+        [
+            .. draft
+                .Standing(ReviewKinds.Asked)
+                .Select(q => new ReviewQuestion(
+                    q.Entry.Id,
+                    q.Body.Question,
+                    q.Entry.By,
+                    q.Entry.At,
+                    answers[q.Entry.Id].LastOrDefault()?.Body.Answer,
+                    answers[q.Entry.Id].LastOrDefault()?.Entry.By
+                )),
+        ];
     }
 
     private IEnumerable<string> Blocks(List<ReviewQuestion> questions)
@@ -77,7 +117,8 @@ internal sealed class ReviewFold
         }
     }
 
-    // A check of the line that was written down or struck since, and changes what was signed off. What a new release works out otherwise ends no sign-off.
+    // A check of the line that was written down or struck since, and changes what was signed off. What a new release works out otherwise
+    // ends no sign-off.
     private bool LineChanged(Read<SignedOffBody> sign, List<Finding> said)
     {
         var at = sign.Entry.Receipt?.At ?? sign.Entry.At;
@@ -93,22 +134,50 @@ internal sealed class ReviewFold
             return false;
         }
 
-        said.Add(Finding.Check(
-            "line-changed-value", $"By a check of {line.Code} since the sign-off the clarity is {now.Text ?? "none"}; signed off was {then.Text ?? "none"}.", "Whoever signed it off has not seen this value.", "Look at it, and sign it off again.").On(
-            Beside.Header, sign.Entry.Id));
+        said.Add(
+            Finding
+                .Check(
+                    "line-changed-value",
+                    $"By a check of {line.Code} since the sign-off the clarity is {now.Text ?? "none"}; signed off was "
+                        + $"{then.Text ?? "none"}.",
+                    "Whoever signed it off has not seen this value.",
+                    "Look at it, and sign it off again."
+                )
+                .On(Beside.Header, sign.Entry.Id)
+        );
         return true;
     }
 
-    private IEnumerable<Finding> BroughtIn() => draft.Log.All.Where(e => e.BroughtInBy is not null).GroupBy(e => (e.By, Through: e.BroughtInBy)).Select(g => Finding.Note(
-        "brought-in", $"{(g.Count() == 1 ? "1 entry" : $"{g.Count()} entries")} of {g.Key.By} came through {g.Key.Through}.", "They were saved as a file and brought in by a coordinator.", "Ask both where something is odd.").On(
-        Beside.Header, g.Select(e => e.Id)));
+    private IEnumerable<Finding> BroughtIn() =>
+        draft
+            .Log.All.Where(e => e.BroughtInBy is not null)
+            .GroupBy(e => (e.By, Through: e.BroughtInBy))
+            .Select(g =>
+                Finding
+                    .Note(
+                        "brought-in",
+                        $"{(g.Count() == 1 ? "1 entry" : $"{g.Count()} entries")} of {g.Key.By} came through {g.Key.Through}.",
+                        "They were saved as a file and brought in by a coordinator.",
+                        "Ask both where something is odd."
+                    )
+                    .On(Beside.Header, g.Select(e => e.Id))
+            );
 
     private bool ByAnother(Read<SignedOffBody> sign, List<Finding> said)
     {
         var own = draft.Start is { } start && Vouching.IsOwn(sign.Entry.Maker, start.Entry, start.Body, people);
         if (own)
         {
-            said.Add(Finding.Check("signed-by-sampler", $"{sign.Entry.By} made this visit.", "Nobody sees their own slips.", "Somebody else signs it off; until then it does not count.").On(Beside.Header, sign.Entry.Id));
+            said.Add(
+                Finding
+                    .Check(
+                        "signed-by-sampler",
+                        $"{sign.Entry.By} made this visit.",
+                        "Nobody sees their own slips.",
+                        "Somebody else signs it off; until then it does not count."
+                    )
+                    .On(Beside.Header, sign.Entry.Id)
+            );
         }
 
         return !own;

@@ -13,7 +13,8 @@ internal static class Standing
 
     private static Vouched Of(Entry entry) => EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Vouched : Vouched.Field;
 
-    // FNV-1a, 64 bit, over the ids in order: it tells one set of entries from another, it does not guard against forgery. The log does that.
+    // FNV-1a, 64 bit, over the ids in order: it tells one set of entries from another, it does not guard against forgery. The log does
+    // that.
     private static string Mark(IEnumerable<Entry> entries)
     {
         var hash = 14695981039346656037UL;

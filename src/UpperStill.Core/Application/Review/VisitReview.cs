@@ -11,16 +11,20 @@ namespace UpperStill.Core.Application.Review;
 public enum ReviewState
 {
     /// <summary>Under way on the water, or not begun.</summary>
-    [JsonStringEnumMemberName("not-ended")] NotEnded,
+    [JsonStringEnumMemberName("not-ended")]
+    NotEnded,
 
     /// <summary>Something is open: a finding, or a question.</summary>
-    [JsonStringEnumMemberName("open")] Open,
+    [JsonStringEnumMemberName("open")]
+    Open,
 
     /// <summary>Everything is answered; a reviewer may sign it off.</summary>
-    [JsonStringEnumMemberName("ready")] Ready,
+    [JsonStringEnumMemberName("ready")]
+    Ready,
 
     /// <summary>Signed off.</summary>
-    [JsonStringEnumMemberName("signed-off")] SignedOff,
+    [JsonStringEnumMemberName("signed-off")]
+    SignedOff,
 }
 
 /// <summary>A finding as a reviewer sees it.</summary>
@@ -35,7 +39,14 @@ public sealed record ReviewFinding(Finding Finding, string? Sample = null);
 /// <param name="At">When.</param>
 /// <param name="Answer">The answer; null while it is open.</param>
 /// <param name="AnsweredBy">Who answered.</param>
-public sealed record ReviewQuestion(Guid Entry, string Question, string By, DateTimeOffset At, string? Answer = null, string? AnsweredBy = null);
+public sealed record ReviewQuestion(
+    Guid Entry,
+    string Question,
+    string By,
+    DateTimeOffset At,
+    string? Answer = null,
+    string? AnsweredBy = null
+);
 
 /// <summary>The review of a visit. Only what is signed off enters a trend by default.</summary>
 /// <param name="Visit">The visit.</param>
@@ -51,8 +62,19 @@ public sealed record ReviewQuestion(Guid Entry, string Question, string By, Date
 /// <param name="SignedAt">When.</param>
 /// <param name="Said">What is to be said of a sign-off.</param>
 public sealed record VisitReview(
-    Guid Visit, ReviewState State, IReadOnlyList<ReviewFinding> Findings, IReadOnlyList<ReviewQuestion> Questions, IReadOnlyList<string> Blocks,
-    bool FieldSigned, bool ResultsSigned, string Field, string Results, string? SignedBy = null, DateTimeOffset? SignedAt = null, IReadOnlyList<Finding>? Said = null)
+    Guid Visit,
+    ReviewState State,
+    IReadOnlyList<ReviewFinding> Findings,
+    IReadOnlyList<ReviewQuestion> Questions,
+    IReadOnlyList<string> Blocks,
+    bool FieldSigned,
+    bool ResultsSigned,
+    string Field,
+    string Results,
+    string? SignedBy = null,
+    DateTimeOffset? SignedAt = null,
+    IReadOnlyList<Finding>? Said = null
+)
 {
     /// <summary>Folds the review of one visit from its entries. The result does not depend on their order or repetition.</summary>
     /// <param name="request">Entries of one visit, and what it is judged by.</param>
@@ -66,5 +88,6 @@ public sealed record VisitReview(
     /// <param name="request">Entries of one visit, and what it is judged by.</param>
     /// <param name="sheet">The visit, folded from the same request.</param>
     /// <param name="samples">Its samples, folded from the same request.</param>
-    public static VisitReview Fold(FoldRequest request, FieldSheet sheet, VisitSamples samples) => new ReviewFold(request, sheet, samples).Review();
+    public static VisitReview Fold(FoldRequest request, FieldSheet sheet, VisitSamples samples) =>
+        new ReviewFold(request, sheet, samples).Review();
 }

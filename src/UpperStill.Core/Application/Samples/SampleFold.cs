@@ -65,20 +65,39 @@ internal sealed class SampleFold
         values.AddRange(ValueStated.Of(draft, findings));
         var clarity = sheet.Clarity.Result;
         return new VisitSamples(
-            sheet.Visit, [.. samples.Values.Select(s => s.Show(draft, day, Hold(s), Answered(s.Findings)) with { Bench = Bench(s) })], Answered(findings), values, clarity.Censored ? null : clarity.ClarityM);
+            sheet.Visit,
+            [.. samples.Values.Select(s => s.Show(draft, day, Hold(s), Answered(s.Findings)) with { Bench = Bench(s) })],
+            Answered(findings),
+            values,
+            clarity.Censored ? null : clarity.ClarityM
+        );
     }
 
     // Visits of before it was asked what is due: what was filled was due.
     private List<Protocol> Filled()
     {
         var types = FillChecks.Counting(draft).Select(f => f.Body.Type).ToHashSet();
-        return [.. (draft.Context.Programme.Season ?? []).Where(p => VisitParts.Bottles(p, draft.Context.Programme).Any(b => types.Contains(b.Type))).Select(p => p.Protocol)];
+        return
+        [
+            .. (draft.Context.Programme.Season ?? [])
+                .Where(p => VisitParts.Bottles(p, draft.Context.Programme).Any(b => types.Contains(b.Type)))
+                .Select(p => p.Protocol),
+        ];
     }
 
     private void Planned(IReadOnlyList<Protocol> due, DateOnly day)
     {
         SampleDraft? first = null;
-        foreach (var planned in PlannedSamples.Of(draft.Labelled, draft.Context.Programme, [.. due], day, draft.Bottles, draft.Start?.Body.Series))
+        foreach (
+            var planned in PlannedSamples.Of(
+                draft.Labelled,
+                draft.Context.Programme,
+                [.. due],
+                day,
+                draft.Bottles,
+                draft.Start?.Body.Series
+            )
+        )
         {
             var sample = new SampleDraft(planned.Number, planned.Type, planned.Place, Depth(planned), planned.Replicate);
             if (planned.Replicate == 0)
@@ -94,10 +113,14 @@ internal sealed class SampleFold
         }
     }
 
-    private string Depth(PlannedSample planned) => planned.FilledBy is { } protocol ? sheet.Protocols?.FirstOrDefault(p => p.Protocol == protocol.Code)?.SampleDepth ?? planned.Depth
+    private string Depth(PlannedSample planned) =>
+        planned.FilledBy is { } protocol ? sheet.Protocols?.FirstOrDefault(p => p.Protocol == protocol.Code)?.SampleDepth ?? planned.Depth
         : planned.Place == "composite"
-        ? sheet.Composite.Text is { } deep ? $"0 to {deep}, composite" : "composite"
-        : sheet.Bottles?.Places.FirstOrDefault(p => p.Place == planned.Place)?.Text is { } text ? $"{planned.Depth.TrimEnd(',')} {text}".Replace("deep, at", "deep,", StringComparison.Ordinal) : planned.Depth.Replace(", at", string.Empty, StringComparison.Ordinal);
+            ? sheet.Composite.Text is { } deep ? $"0 to {deep}, composite"
+                : "composite"
+        : sheet.Bottles?.Places.FirstOrDefault(p => p.Place == planned.Place)?.Text is { } text
+            ? $"{planned.Depth.TrimEnd(',')} {text}".Replace("deep, at", "deep,", StringComparison.Ordinal)
+        : planned.Depth.Replace(", at", string.Empty, StringComparison.Ordinal);
 
     // Bottles beside the plan: filled all the same, or written down as a replicate, a part or a blank of another.
     private void Added()
@@ -115,16 +138,46 @@ internal sealed class SampleFold
             var key = SampleNumber.Body(added.Body.Sample);
             if (samples.TryGetValue(key, out var known) || draft.Context.Programme.TypeOf(added.Body.Type) is not { } type)
             {
-                known?.Findings.Add(Finding.Stop("sample-number-used", $"{added.Body.Sample} is already a {known.Type.Container}.", "Two bottles would become one.", "Strike it and take a new number.").On(Beside.Sample, added.Entry.Id) with { NoWayRound = true });
+                known?.Findings.Add(
+                    Finding
+                        .Stop(
+                            "sample-number-used",
+                            $"{added.Body.Sample} is already a {known.Type.Container}.",
+                            "Two bottles would become one.",
+                            "Strike it and take a new number."
+                        )
+                        .On(Beside.Sample, added.Entry.Id) with
+                    {
+                        NoWayRound = true,
+                    }
+                );
                 continue;
             }
 
             if (!samples.TryGetValue(SampleNumber.Body(added.Body.Of), out var of))
             {
-                findings.Add(Finding.Check("sample-kin", $"{added.Body.Sample} is a {added.Body.Kin.ToString().ToLowerInvariant()} of {added.Body.Of}, which is no sample of this visit.", "A replicate without its sample says nothing.", "Strike it, or add the sample.").On(Beside.Sample, added.Entry.Id));
+                findings.Add(
+                    Finding
+                        .Check(
+                            "sample-kin",
+                            $"{added.Body.Sample} is a {added.Body.Kin.ToString().ToLowerInvariant()} of {added.Body.Of}, which is "
+                                + "no sample of this visit.",
+                            "A replicate without its sample says nothing.",
+                            "Strike it, or add the sample."
+                        )
+                        .On(Beside.Sample, added.Entry.Id)
+                );
             }
 
-            samples[key] = new SampleDraft(added.Body.Sample, type, of?.Place ?? "other", of?.Depth ?? string.Empty, added.Body.Kin == SampleKin.Replicate ? 1 + samples.Values.Count(s => s.Of == of?.Number && s.Kin == SampleKin.Replicate) : 0)
+            samples[key] = new SampleDraft(
+                added.Body.Sample,
+                type,
+                of?.Place ?? "other",
+                of?.Depth ?? string.Empty,
+                added.Body.Kin == SampleKin.Replicate
+                    ? 1 + samples.Values.Count(s => s.Of == of?.Number && s.Kin == SampleKin.Replicate)
+                    : 0
+            )
             {
                 Kin = added.Body.Kin,
                 Of = of?.Number ?? added.Body.Of,
@@ -135,16 +188,32 @@ internal sealed class SampleFold
     // Another visit of that day, begun before this one, has filled a bottle under the same number.
     private void Used(Entry start, DateOnly day)
     {
-        foreach (var other in (draft.Context.Others ?? []).Where(o => o.Visit != start.Visit && DateOnly.FromDateTime(o.StartedAt.DateTime) == day && (o.StartedAt.UtcTicks, o.Visit).CompareTo((start.At.UtcTicks, start.Visit)) < 0))
+        foreach (
+            var other in (draft.Context.Others ?? []).Where(o =>
+                o.Visit != start.Visit
+                && DateOnly.FromDateTime(o.StartedAt.DateTime) == day
+                && (o.StartedAt.UtcTicks, o.Visit).CompareTo((start.At.UtcTicks, start.Visit)) < 0
+            )
+        )
         {
             foreach (var number in other.Filled ?? [])
             {
                 if (samples.GetValueOrDefault(SampleNumber.Body(number)) is { } sample && sample.State.Whereabouts() != Whereabouts.Planned)
                 {
-                    sample.Findings.Add(Finding.Stop(
-                        "sample-number-used", $"{sample.Number} was filled on the visit begun at {other.StartedAt.ToString("HH:mm", CultureInfo.InvariantCulture)} that day, too.", "Two bottles would become one.",
-                        "Strike the fill here and write it under a new label; tell the laboratory which is which.").On(Beside.Sample) with
-                    { NoWayRound = true });
+                    sample.Findings.Add(
+                        Finding
+                            .Stop(
+                                "sample-number-used",
+                                $"{sample.Number} was filled on the visit begun at "
+                                    + $"{other.StartedAt.ToString("HH:mm", CultureInfo.InvariantCulture)} that day, too.",
+                                "Two bottles would become one.",
+                                "Strike the fill here and write it under a new label; tell the laboratory which is which."
+                            )
+                            .On(Beside.Sample) with
+                        {
+                            NoWayRound = true,
+                        }
+                    );
                 }
             }
         }
@@ -153,13 +222,21 @@ internal sealed class SampleFold
     private void Filters()
     {
         var answers = draft.Standing(FilterKinds.Filter).ToLookup(a => SampleNumber.Body(a.Body.Sample), StringComparer.OrdinalIgnoreCase);
-        var fills = draft.Standing(FilterKinds.FilterFill).ToLookup(f => SampleNumber.Body(f.Body.Sample), StringComparer.OrdinalIgnoreCase);
+        var fills = draft
+            .Standing(FilterKinds.FilterFill)
+            .ToLookup(f => SampleNumber.Body(f.Body.Sample), StringComparer.OrdinalIgnoreCase);
         foreach (var (key, sample) in samples.Where(s => s.Value.Type.FilledAt == FilledAt.Bench))
         {
             sample.Filter = new FilterPart(draft.Context.Programme, sample.Number, [.. answers[key]], [.. fills[key]]);
         }
 
-        foreach (var loose in answers.Select(a => (Key: a.Key, a.First().Entry)).Concat(fills.Select(f => (f.Key, f.First().Entry))).Where(l => !samples.ContainsKey(l.Key)).DistinctBy(l => l.Key))
+        foreach (
+            var loose in answers
+                .Select(a => (Key: a.Key, a.First().Entry))
+                .Concat(fills.Select(f => (f.Key, f.First().Entry)))
+                .Where(l => !samples.ContainsKey(l.Key))
+                .DistinctBy(l => l.Key)
+        )
         {
             findings.Add(Unknown(loose.Key, loose.Entry));
         }
@@ -184,37 +261,83 @@ internal sealed class SampleFold
 
             if (verdict == StepVerdict.Early)
             {
-                sample.Findings.Add(Finding.Check(
-                    "step-early", $"{sample.Number} was {step.Step.Words()}; before that it is only {sample.State.Words()}.", "A link of the chain is not written down.", "Write it down if you know it, or say why it is missing.").On(Beside.Sample, step.Entry.Id));
+                sample.Findings.Add(
+                    Finding
+                        .Check(
+                            "step-early",
+                            $"{sample.Number} was {step.Step.Words()}; before that it is only {sample.State.Words()}.",
+                            "A link of the chain is not written down.",
+                            "Write it down if you know it, or say why it is missing."
+                        )
+                        .On(Beside.Sample, step.Entry.Id)
+                );
             }
 
             sample.State = after;
             step.Change?.Invoke(sample);
-            sample.Life.Add(new SampleEvent(step.Entry.Id, step.Step, step.Text, step.Entry.At, step.Entry.By, step.Where, step.TemperatureC));
+            sample.Life.Add(
+                new SampleEvent(step.Entry.Id, step.Step, step.Text, step.Entry.At, step.Entry.By, step.Where, step.TemperatureC)
+            );
         }
     }
 
     // A jar that was taken waits until it is counted.
-    private Protocol? Bench(SampleDraft sample) => sample.State.Whereabouts() == Whereabouts.Hand && sheet.Protocols?.FirstOrDefault(p => p.Protocol == sample.Place) is { BenchOpen: true } waiting ? new Protocol(waiting.Protocol) : null;
+    private Protocol? Bench(SampleDraft sample) =>
+        sample.State.Whereabouts() == Whereabouts.Hand
+        && sheet.Protocols?.FirstOrDefault(p => p.Protocol == sample.Place) is { BenchOpen: true } waiting
+            ? new Protocol(waiting.Protocol)
+            : null;
 
-    private static Finding Refused(SampleDraft sample, SampleStepTaken step) => (step.Step == SampleStep.HandOver && sample.Manifest is not null
-        ? Finding.Stop("handed-over-already", $"{sample.Number} was handed over already, to {sample.To}.", "Two manifests for one sample: one of them is short of it.", "Look which one it went with, and strike the other.")
-        : Finding.Stop("step-refused", $"{sample.Number} cannot be {step.Step.Words()}: it is {sample.State.Words()}.", "What was written does not count.", "Strike whichever is wrong, or say why.")).On(step.Step is SampleStep.Measure or SampleStep.Report ? Beside.Result : Beside.Sample, step.Entry.Id);
+    private static Finding Refused(SampleDraft sample, SampleStepTaken step) =>
+        (
+            step.Step == SampleStep.HandOver && sample.Manifest is not null
+                ? Finding.Stop(
+                    "handed-over-already",
+                    $"{sample.Number} was handed over already, to {sample.To}.",
+                    "Two manifests for one sample: one of them is short of it.",
+                    "Look which one it went with, and strike the other."
+                )
+                : Finding.Stop(
+                    "step-refused",
+                    $"{sample.Number} cannot be {step.Step.Words()}: it is {sample.State.Words()}.",
+                    "What was written does not count.",
+                    "Strike whichever is wrong, or say why."
+                )
+        ).On(step.Step is SampleStep.Measure or SampleStep.Report ? Beside.Result : Beside.Sample, step.Entry.Id);
 
-    private static Finding Unknown(string number, Entry entry) => Finding.Check(
-        "label-differs", $"{number} is no sample of this visit.", "A label of another water or day sends the result to the wrong record.", "Look at the label; strike it here and write it where it belongs.").On(Beside.Sample, entry.Id);
+    private static Finding Unknown(string number, Entry entry) =>
+        Finding
+            .Check(
+                "label-differs",
+                $"{number} is no sample of this visit.",
+                "A label of another water or day sends the result to the wrong record.",
+                "Look at the label; strike it here and write it where it belongs."
+            )
+            .On(Beside.Sample, entry.Id);
 
     private SampleHold? Hold(SampleDraft sample)
     {
-        if (sample.CollectedAt is not { } from || sample.State.Ended() || sample.State is SampleState.Planned or SampleState.Labelled or SampleState.Analysed)
+        if (
+            sample.CollectedAt is not { } from
+            || sample.State.Ended()
+            || sample.State is SampleState.Planned or SampleState.Labelled or SampleState.Analysed
+        )
         {
             return null;
         }
 
         if (SampleTypes.ForFilters(sample.Type.Code))
         {
-            var (better, within) = (draft.Context.Programme.Of(FilteringOptions.FilterWithinNote), draft.Context.Programme.Of(FilteringOptions.FilterWithin));
-            return new SampleHold(from, from.AddHours((double)within), $"filter within {Decimals.Text(within)} h, better {Decimals.Text(better)} h", from.AddHours((double)better));
+            var (better, within) = (
+                draft.Context.Programme.Of(FilteringOptions.FilterWithinNote),
+                draft.Context.Programme.Of(FilteringOptions.FilterWithin)
+            );
+            return new SampleHold(
+                from,
+                from.AddHours((double)within),
+                $"filter within {Decimals.Text(within)} h, better {Decimals.Text(better)} h",
+                from.AddHours((double)better)
+            );
         }
 
         return SampleHolds.ToTheLab(sample, draft);
@@ -223,6 +346,17 @@ internal sealed class SampleFold
     private List<Finding> Answered(IEnumerable<Finding> given)
     {
         var answers = draft.Standing(VisitKinds.Kept);
-        return [.. given.Select(f => !f.NoWayRound && answers.LastOrDefault(a => a.Body.Finding == f.Code && a.Body.About.ToHashSet().SetEquals(f.About)) is { } answer ? f with { Kept = answer.Entry.Why } : f)];
+        return
+        [
+            .. given.Select(f =>
+                !f.NoWayRound
+                && answers.LastOrDefault(a => a.Body.Finding == f.Code && a.Body.About.ToHashSet().SetEquals(f.About)) is { } answer
+                    ? f with
+                    {
+                        Kept = answer.Entry.Why,
+                    }
+                    : f
+            ),
+        ];
     }
 }

@@ -18,7 +18,15 @@ namespace UpperStill.Core.Application.Samples;
 /// <param name="Where">Where they then are.</param>
 /// <param name="TemperatureC">What a thermometer showed, °C, as read.</param>
 /// <param name="Change">What else it says of each sample.</param>
-internal sealed record SampleStepTaken(Entry Entry, SampleStep Step, IReadOnlyList<string> Numbers, string Text, string? Where = null, string? TemperatureC = null, Action<SampleDraft>? Change = null);
+internal sealed record SampleStepTaken(
+    Entry Entry,
+    SampleStep Step,
+    IReadOnlyList<string> Numbers,
+    string Text,
+    string? Where = null,
+    string? TemperatureC = null,
+    Action<SampleDraft>? Change = null
+);
 
 /// <summary>Reads the steps in the lives of a visit's samples from its entries.</summary>
 internal static class SampleSteps
@@ -38,27 +46,58 @@ internal static class SampleSteps
                 continue;
             }
 
-            yield return new(fill.Entry, SampleStep.Take, [fill.Body.Sample], FillChecks.Words(fill.Body), Change: s => s.CollectedAt = fill.Entry.At);
+            yield return new(fill.Entry, SampleStep.Take, [fill.Body.Sample], FillChecks.Words(fill.Body), Change: s =>
+                s.CollectedAt = fill.Entry.At
+            );
             if (type.HoldsAcid || fill.Body.Drops > 0 || fill.Body.Preserved == true)
             {
-                var added = type.HoldsAcid ? "acid" : fill.Body.Drops is { } drops ? $"{drops} drops of {type.Added?.Split(',')[0]}" : type.Added ?? "preserved";
+                var added =
+                    type.HoldsAcid ? "acid"
+                    : fill.Body.Drops is { } drops ? $"{drops} drops of {type.Added?.Split(',')[0]}"
+                    : type.Added ?? "preserved";
                 yield return new(fill.Entry, SampleStep.Preserve, [fill.Body.Sample], added, Change: s => s.Added = added);
             }
         }
 
-        foreach (var added in draft.Standing(CustodyKinds.SampleAdded).Where(a => draft.Context.Programme.TypeOf(a.Body.Type) is { FilledAt: FilledAt.Water }))
+        foreach (
+            var added in draft
+                .Standing(CustodyKinds.SampleAdded)
+                .Where(a => draft.Context.Programme.TypeOf(a.Body.Type) is { FilledAt: FilledAt.Water })
+        )
         {
-            yield return new(added.Entry, SampleStep.Take, [added.Body.Sample], $"{added.Body.Kin.ToString().ToLowerInvariant()} of {added.Body.Of}", Change: s => s.CollectedAt = start.At);
+            yield return new(
+                added.Entry,
+                SampleStep.Take,
+                [added.Body.Sample],
+                $"{added.Body.Kin.ToString().ToLowerInvariant()} of {added.Body.Of}",
+                Change: s => s.CollectedAt = start.At
+            );
         }
     }
 
     private static IEnumerable<SampleStepTaken> Bench(SheetDraft draft, Entry start)
     {
-        foreach (var filter in draft.Standing(FilterKinds.Filter).Where(f => f.Body.Folded == true).DistinctBy(f => SampleNumber.Body(f.Body.Sample)))
+        foreach (
+            var filter in draft
+                .Standing(FilterKinds.Filter)
+                .Where(f => f.Body.Folded == true)
+                .DistinctBy(f => SampleNumber.Body(f.Body.Sample))
+        )
         {
-            var from = draft.Standing(FilterKinds.Filter).LastOrDefault(f => SampleNumber.Same(f.Body.Sample, filter.Body.Sample) && f.Body.From is not null)?.Body.From;
-            var collected = from is null ? null : FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry;
-            yield return new(filter.Entry, SampleStep.Take, [filter.Body.Sample], from is null ? "filtered, in its vial" : $"filtered from {from}, in its vial", Change: s => s.CollectedAt = (collected ?? start).At);
+            var from = draft
+                .Standing(FilterKinds.Filter)
+                .LastOrDefault(f => SampleNumber.Same(f.Body.Sample, filter.Body.Sample) && f.Body.From is not null)
+                ?.Body.From;
+            var collected = from is null
+                ? null
+                : FillChecks.Counting(draft).FirstOrDefault(f => SampleNumber.Same(f.Body.Sample, from))?.Entry;
+            yield return new(
+                filter.Entry,
+                SampleStep.Take,
+                [filter.Body.Sample],
+                from is null ? "filtered, in its vial" : $"filtered from {from}, in its vial",
+                Change: s => s.CollectedAt = (collected ?? start).At
+            );
             if (collected is not null)
             {
                 yield return new(filter.Entry, SampleStep.Filter, [from!], $"filtered onto {filter.Body.Sample}");
@@ -68,7 +107,13 @@ internal static class SampleSteps
         foreach (var label in draft.Standing(CustodyKinds.Labelled))
         {
             var missing = label.Body.Missing is { Count: > 0 } list ? list : null;
-            yield return new(label.Entry, SampleStep.Label, label.Body.Samples, missing is null ? "label complete" : $"label lacks {string.Join(", ", missing)}", Change: s => s.Labelled = missing is null);
+            yield return new(
+                label.Entry,
+                SampleStep.Label,
+                label.Body.Samples,
+                missing is null ? "label complete" : $"label lacks {string.Join(", ", missing)}",
+                Change: s => s.Labelled = missing is null
+            );
         }
     }
 
@@ -76,21 +121,40 @@ internal static class SampleSteps
     {
         foreach (var preserved in draft.Standing(FillKinds.Preserved))
         {
-            yield return new(preserved.Entry, SampleStep.Preserve, preserved.Body.Samples, preserved.Body.Added, Change: s => s.Added = preserved.Body.Added);
+            yield return new(preserved.Entry, SampleStep.Preserve, preserved.Body.Samples, preserved.Body.Added, Change: s =>
+                s.Added = preserved.Body.Added
+            );
         }
 
         foreach (var stored in draft.Standing(CustodyKinds.Stored))
         {
             var place = string.Join(", ", new[] { stored.Body.In.ToString().ToLowerInvariant(), stored.Body.Spot }.OfType<string>());
-            yield return new(stored.Entry, SampleStep.Store, stored.Body.Samples, $"into the {place}{(stored.Body.Foil == true ? ", in foil" : string.Empty)}", place, stored.Body.TemperatureC, s =>
-                (s.In, s.Spot, s.Foil) = (stored.Body.In, stored.Body.Spot, stored.Body.Foil ?? s.Foil));
+            yield return new(
+                stored.Entry,
+                SampleStep.Store,
+                stored.Body.Samples,
+                $"into the {place}{(stored.Body.Foil == true ? ", in foil" : string.Empty)}",
+                place,
+                stored.Body.TemperatureC,
+                s => (s.In, s.Spot, s.Foil) = (stored.Body.In, stored.Body.Spot, stored.Body.Foil ?? s.Foil)
+            );
         }
 
         foreach (var handed in draft.Standing(CustodyKinds.HandedOver))
         {
-            var how = handed.Body.By == TravelBy.Carrier ? $"by carrier{(handed.Body.Waybill is { } bill ? $", {bill}" : string.Empty)}" : "by hand";
-            yield return new(handed.Entry, SampleStep.HandOver, handed.Body.Samples, $"handed over to {handed.Body.To}, {how}, signed {handed.Body.Signature}", handed.Body.To, handed.Body.TemperatureC, s =>
-                (s.Manifest, s.To, s.In, s.Spot) = (handed.Body.Manifest, handed.Body.To, null, null));
+            var how =
+                handed.Body.By == TravelBy.Carrier
+                    ? $"by carrier{(handed.Body.Waybill is { } bill ? $", {bill}" : string.Empty)}"
+                    : "by hand";
+            yield return new(
+                handed.Entry,
+                SampleStep.HandOver,
+                handed.Body.Samples,
+                $"handed over to {handed.Body.To}, {how}, signed {handed.Body.Signature}",
+                handed.Body.To,
+                handed.Body.TemperatureC,
+                s => (s.Manifest, s.To, s.In, s.Spot) = (handed.Body.Manifest, handed.Body.To, null, null)
+            );
         }
 
         foreach (var lost in draft.Standing(CustodyKinds.SampleLost))
@@ -104,7 +168,14 @@ internal static class SampleSteps
         foreach (var received in draft.Standing(CustodyKinds.Received))
         {
             var how = received.Body.As == ArrivedAs.Good ? "in good order" : received.Body.As.ToString().ToLowerInvariant();
-            yield return new(received.Entry, SampleStep.Receive, received.Body.Samples, $"received {how}, signed {received.Body.Signature}", "the laboratory", received.Body.TemperatureC);
+            yield return new(
+                received.Entry,
+                SampleStep.Receive,
+                received.Body.Samples,
+                $"received {how}, signed {received.Body.Signature}",
+                "the laboratory",
+                received.Body.TemperatureC
+            );
         }
 
         foreach (var rejected in draft.Standing(CustodyKinds.SampleRejected))
@@ -114,13 +185,23 @@ internal static class SampleSteps
 
         foreach (var measured in draft.Standing(ResultKinds.Measured))
         {
-            yield return new(measured.Entry, SampleStep.Measure, [measured.Body.Sample], $"extract measured, {measured.Body.Readings.Method.ToString().ToLowerInvariant()}");
+            yield return new(
+                measured.Entry,
+                SampleStep.Measure,
+                [measured.Body.Sample],
+                $"extract measured, {measured.Body.Readings.Method.ToString().ToLowerInvariant()}"
+            );
         }
 
         // Of a file with many analytes the life says it once.
         foreach (var result in draft.Standing(ResultKinds.Result).DistinctBy(r => (SampleNumber.Body(r.Body.Sample), r.Entry.At)))
         {
-            yield return new(result.Entry, SampleStep.Report, [result.Body.Sample], result.Body.File is { } file ? $"results, {file}" : "results");
+            yield return new(
+                result.Entry,
+                SampleStep.Report,
+                [result.Body.Sample],
+                result.Body.File is { } file ? $"results, {file}" : "results"
+            );
         }
 
         foreach (var reported in draft.Standing(ResultKinds.Reported))

@@ -14,23 +14,33 @@ namespace UpperStill.Core.Application.Samples;
 /// <param name="Findings">What to look at that belongs to no single sample.</param>
 /// <param name="Values">What the visit says of each analyte.</param>
 /// <param name="ClarityM">The visit's clarity, m, for the advice on the volume.</param>
-public sealed record VisitSamples(Guid Visit, IReadOnlyList<LedgerSample> Samples, IReadOnlyList<Finding> Findings, IReadOnlyList<VisitValue> Values, decimal? ClarityM = null)
+public sealed record VisitSamples(
+    Guid Visit,
+    IReadOnlyList<LedgerSample> Samples,
+    IReadOnlyList<Finding> Findings,
+    IReadOnlyList<VisitValue> Values,
+    decimal? ClarityM = null
+)
 {
     /// <summary>What its results give to the record.</summary>
     [JsonIgnore]
-    public IEnumerable<Reading> Readings => Values.Select(v => new Reading
-    {
-        Protocol = VisitParts.Parameters.FirstOrDefault(p => p.Analyte == v.Analyte)?.Protocol,
-        Parameter = v.Analyte,
-        Item = v.Place,
-        Depth = v.Depth,
-        Value = v.Value,
-        Unit = v.Unit,
-        Censored = v.Above ? Censoring.Above : v.Below ? Censoring.Below : Censoring.None,
-        OfLaboratory = true,
-        Method = v.Method,
-        Text = v.Text,
-    });
+    public IEnumerable<Reading> Readings =>
+        Values.Select(v => new Reading
+        {
+            Protocol = VisitParts.Parameters.FirstOrDefault(p => p.Analyte == v.Analyte)?.Protocol,
+            Parameter = v.Analyte,
+            Item = v.Place,
+            Depth = v.Depth,
+            Value = v.Value,
+            Unit = v.Unit,
+            Censored =
+                v.Above ? Censoring.Above
+                : v.Below ? Censoring.Below
+                : Censoring.None,
+            OfLaboratory = true,
+            Method = v.Method,
+            Text = v.Text,
+        });
 
     /// <summary>Folds the samples of one visit from its entries. The result does not depend on their order or repetition.</summary>
     /// <param name="request">Entries of one visit, and what it is judged by.</param>

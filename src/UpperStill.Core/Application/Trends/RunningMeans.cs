@@ -33,8 +33,22 @@ internal static class RunningMeans
             var days = last[^1].Day.DayNumber - last[0].Day.DayNumber;
             if (days <= (asked.WithinDays ?? int.MaxValue) && GeometricMean.Of([.. last.Select(p => (p.Value, p.Censored))]) is { } mean)
             {
-                var sign = mean.Side switch { Censoring.Below => "at most ", Censoring.Above => "at least ", _ => string.Empty };
-                means.Add(new RunningAt(last[^1].Day, Decimals.Published((decimal)mean.Value), mean.Side, asked.Count, days, $"{sign}{words.Value((decimal)mean.Value)}, geometric mean of {asked.Count} in {days} days"));
+                var sign = mean.Side switch
+                {
+                    Censoring.Below => "at most ",
+                    Censoring.Above => "at least ",
+                    _ => string.Empty,
+                };
+                means.Add(
+                    new RunningAt(
+                        last[^1].Day,
+                        Decimals.Published((decimal)mean.Value),
+                        mean.Side,
+                        asked.Count,
+                        days,
+                        $"{sign}{words.Value((decimal)mean.Value)}, geometric mean of {asked.Count} in {days} days"
+                    )
+                );
             }
         }
 
@@ -42,7 +56,13 @@ internal static class RunningMeans
     }
 
     /// <summary>What is to be said of the last mean: that there is none yet, or how it stands to each limit.</summary>
-    internal static IEnumerable<Finding> Findings(IReadOnlyList<SeriesPoint> points, IReadOnlyList<RunningAt> means, RunningRequest asked, IReadOnlyList<TrendLimit> limits, TrendWords words)
+    internal static IEnumerable<Finding> Findings(
+        IReadOnlyList<SeriesPoint> points,
+        IReadOnlyList<RunningAt> means,
+        RunningRequest asked,
+        IReadOnlyList<TrendLimit> limits,
+        TrendWords words
+    )
     {
         var usable = points.Where(p => p.Usable).ToList();
         if (usable.Count == 0)
@@ -54,20 +74,37 @@ internal static class RunningMeans
         var have = usable.Count(p => asked.WithinDays is not { } days || last.DayNumber - p.Day.DayNumber <= days);
         if (have < asked.Count)
         {
-            yield return Finding.Note("mean-few", $"{have} of {asked.Count}{(asked.WithinDays is { } within ? $" within {within} days" : string.Empty)}: no mean yet.", "One count says little: what is counted comes in clouds.", "Take the next ones as planned.");
+            yield return Finding.Note(
+                "mean-few",
+                $"{have} of {asked.Count}{(asked.WithinDays is { } within ? $" within {within} days" : string.Empty)}: no mean yet.",
+                "One count says little: what is counted comes in clouds.",
+                "Take the next ones as planned."
+            );
         }
 
         foreach (var limit in means.Count > 0 && means[^1].Day == last ? limits : [])
         {
             var mean = means[^1];
-            var source = limit.Name is null ? string.Empty : $" ({limit.Name}{(limit.Source is null ? string.Empty : $", {limit.Source}")})";
+            var source = limit.Name is null
+                ? string.Empty
+                : $" ({limit.Name}{(limit.Source is null ? string.Empty : $", {limit.Source}")})";
             if (limit.KeptBy(mean.Value, mean.Censored) is not { } kept)
             {
-                yield return Finding.Note("limit-undecided", $"{mean.Text}, but the limit is {words.Value(limit.Value)}{source}: undecided.", "The sign leaves both sides open.", "Ask for a finer method, or for a count of a thinner sample.");
+                yield return Finding.Note(
+                    "limit-undecided",
+                    $"{mean.Text}, but the limit is {words.Value(limit.Value)}{source}: undecided.",
+                    "The sign leaves both sides open.",
+                    "Ask for a finer method, or for a count of a thinner sample."
+                );
             }
             else if (!kept)
             {
-                yield return Finding.Check("limit-exceeded", $"{mean.Text}, is beyond {words.Value(limit.Value)}{source}.", "Somebody who decides has set it.", "Tell the coordinator; whoever is responsible decides.");
+                yield return Finding.Check(
+                    "limit-exceeded",
+                    $"{mean.Text}, is beyond {words.Value(limit.Value)}{source}.",
+                    "Somebody who decides has set it.",
+                    "Tell the coordinator; whoever is responsible decides."
+                );
             }
         }
     }

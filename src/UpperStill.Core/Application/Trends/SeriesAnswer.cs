@@ -6,14 +6,23 @@ namespace UpperStill.Core.Application.Trends;
 /// <summary>A year of a series, in short.</summary>
 /// <param name="Year">The year.</param>
 /// <param name="Count">Usable values inside the window.</param>
-/// <param name="Value">What stands for the year; a limit where <paramref name="Censored"/> says so; null where there are too few values.</param>
+/// <param name="Value">What stands for the year; a limit where <paramref name="Censored"/> says so; null where there are too few
+/// values.</param>
 /// <param name="Text">The same in words.</param>
 /// <param name="Censored">What is known of <paramref name="Value"/>.</param>
 /// <param name="Provisional">True where a value of it waits for review.</param>
-public sealed record YearBrief(int Year, int Count, decimal? Value = null, string? Text = null, Censoring Censored = Censoring.None, bool Provisional = false)
+public sealed record YearBrief(
+    int Year,
+    int Count,
+    decimal? Value = null,
+    string? Text = null,
+    Censoring Censored = Censoring.None,
+    bool Provisional = false
+)
 {
     /// <summary>The year in short.</summary>
-    internal static YearBrief Of(YearSummary year) => new(year.Year, year.Count, year.Value, year.Enough ? year.Written() : null, year.Censored, year.Provisional);
+    internal static YearBrief Of(YearSummary year) =>
+        new(year.Year, year.Count, year.Value, year.Enough ? year.Written() : null, year.Censored, year.Provisional);
 }
 
 /// <summary>What a series says, in short: what lists and summaries of many stations need of it.</summary>
@@ -31,5 +40,17 @@ public sealed record YearBrief(int Year, int Count, decimal? Value = null, strin
 /// <param name="Line">The two ends of the trend, to be drawn; null where there is none.</param>
 /// <param name="Annual">The annual test; null where there are too few years.</param>
 public sealed record SeriesAnswer(
-    Parameter Subject, string Name, TrendVerdict Verdict, string Headline, string Detail, int Waiting, IReadOnlyList<YearBrief> Years, bool Depth, bool Matters, int Least, string? WouldKnow = null,
-    IReadOnlyList<TrendAt>? Line = null, TestNumbers? Annual = null);
+    Parameter Subject,
+    string Name,
+    TrendVerdict Verdict,
+    string Headline,
+    string Detail,
+    int Waiting,
+    IReadOnlyList<YearBrief> Years,
+    bool Depth,
+    bool Matters,
+    int Least,
+    string? WouldKnow = null,
+    IReadOnlyList<TrendAt>? Line = null,
+    TestNumbers? Annual = null
+);

@@ -1,12 +1,16 @@
 namespace UpperStill.Core.Application.Trends;
 
-/// <summary>Splits a series where the way of measuring changed for good: a value by another method is another series, unless somebody joins them.</summary>
+/// <summary>Splits a series where the way of measuring changed for good: a value by another method is another series, unless somebody joins
+/// them.</summary>
 internal static class SeriesBreaks
 {
     // One visit with a borrowed tube is no new method.
     private const int LeastRun = 3;
 
-    internal static (IReadOnlyList<SeriesBreak> Breaks, IReadOnlyList<IReadOnlyList<SeriesPoint>> Parts) Of(IReadOnlyList<SeriesPoint> points, IReadOnlyCollection<DateOnly> joins)
+    internal static (IReadOnlyList<SeriesBreak> Breaks, IReadOnlyList<IReadOnlyList<SeriesPoint>> Parts) Of(
+        IReadOnlyList<SeriesPoint> points,
+        IReadOnlyCollection<DateOnly> joins
+    )
     {
         List<SeriesBreak> breaks = [];
         List<IReadOnlyList<SeriesPoint>> parts = [];

@@ -36,7 +36,14 @@ public static class SeriesText
             }
             else if (findings.Count < MostNamed)
             {
-                findings.Add(Finding.Check("row-unreadable", $"Line {number}, “{(line.Length > 40 ? line[..40] + "…" : line)}”, is not a day and a value.", "It is left out.", "Write the day as 2013-06-15 or the year alone, then the value."));
+                findings.Add(
+                    Finding.Check(
+                        "row-unreadable",
+                        $"Line {number}, “{(line.Length > 40 ? line[..40] + "…" : line)}”, is not a day and a value.",
+                        "It is left out.",
+                        "Write the day as 2013-06-15 or the year alone, then the value."
+                    )
+                );
             }
         }
 
@@ -55,10 +62,23 @@ public static class SeriesText
         var written = parts[1].Trim(',', ' ', ';');
         var plain = written.TrimStart('<', '>', ' ');
         return NumberText.Read(plain).Value is { } value
-            ? new SeriesPoint(new Guid(number, 0, 0, new byte[8]), day, value, written[0] switch { '<' => Censoring.Below, '>' => Censoring.Above, _ => Censoring.None }) : null;
+            ? new SeriesPoint(
+                new Guid(number, 0, 0, new byte[8]),
+                day,
+                value,
+                written[0] switch
+                {
+                    '<' => Censoring.Below,
+                    '>' => Censoring.Above,
+                    _ => Censoring.None,
+                }
+            )
+            : null;
     }
 
     // A year alone is one value of that year; its middle stands for it.
     private static DateOnly? DayOf(string written, DateOrder? order) =>
-        written.Length == 4 && int.TryParse(written, NumberStyles.None, CultureInfo.InvariantCulture, out var year) && year > 1000 ? new DateOnly(year, 7, 1) : WrittenDate.Read(written, order);
+        written.Length == 4 && int.TryParse(written, NumberStyles.None, CultureInfo.InvariantCulture, out var year) && year > 1000
+            ? new DateOnly(year, 7, 1)
+            : WrittenDate.Read(written, order);
 }

@@ -21,7 +21,17 @@ public sealed record StationSaid(Station Station, string Programme, string Progr
 /// <param name="Years">Year by year, to be drawn small; null where a page would be too long.</param>
 /// <param name="Line">The two ends of the trend, to be drawn.</param>
 /// <param name="Beside">The year beside those before it; null where nothing was read in it.</param>
-public sealed record StationBeside(string Station, string Name, string Water, string Programme, string Headline, bool Depth, IReadOnlyList<YearBrief>? Years = null, IReadOnlyList<TrendAt>? Line = null, YearBeside? Beside = null);
+public sealed record StationBeside(
+    string Station,
+    string Name,
+    string Water,
+    string Programme,
+    string Headline,
+    bool Depth,
+    IReadOnlyList<YearBrief>? Years = null,
+    IReadOnlyList<TrendAt>? Line = null,
+    YearBeside? Beside = null
+);
 
 /// <summary>Stations side by side: one subject, one year beside those before it.</summary>
 /// <param name="Subject">What of them.</param>
@@ -30,7 +40,14 @@ public sealed record StationBeside(string Station, string Name, string Water, st
 /// <param name="Years">Years with values, the newest first.</param>
 /// <param name="Programmes">Programmes of the stations, by code.</param>
 /// <param name="Stations">The stations, in their order.</param>
-public sealed record SideBySide(Parameter Subject, string Unit, int Year, IReadOnlyList<int> Years, IReadOnlyDictionary<string, string> Programmes, IReadOnlyList<StationBeside> Stations)
+public sealed record SideBySide(
+    Parameter Subject,
+    string Unit,
+    int Year,
+    IReadOnlyList<int> Years,
+    IReadOnlyDictionary<string, string> Programmes,
+    IReadOnlyList<StationBeside> Stations
+)
 {
     /// <summary>What else can be put side by side.</summary>
     public IReadOnlyList<SubjectName> Subjects { get; } = Trends.Subjects.Names;
@@ -41,21 +58,50 @@ public sealed record SideBySide(Parameter Subject, string Unit, int Year, IReadO
     /// <summary>Puts stations side by side.</summary>
     /// <param name="subject">What of them.</param>
     /// <param name="stations">The stations, in their order.</param>
-    /// <param name="year">The year; null for the newest that somewhere has enough values, all signed off: a season that has only begun says little.</param>
+    /// <param name="year">The year; null for the newest that somewhere has enough values, all signed off: a season that has only begun says
+    /// little.</param>
     /// <param name="reader">Unit for the words.</param>
-    public static SideBySide Of(Parameter subject, IReadOnlyList<StationSaid> stations, int? year = null, ReaderUnit reader = ReaderUnit.AsRead)
+    public static SideBySide Of(
+        Parameter subject,
+        IReadOnlyList<StationSaid> stations,
+        int? year = null,
+        ReaderUnit reader = ReaderUnit.AsRead
+    )
     {
         ArgumentNullException.ThrowIfNull(stations);
-        List<int> years = [.. stations.SelectMany(s => s.Answer.Years.Where(y => y.Count > 0).Select(y => y.Year)).Distinct().OrderDescending()];
-        var which = year ?? stations.SelectMany(s => s.Answer.Years.Where(y => y is { Value: not null, Provisional: false }).Select(y => y.Year)).DefaultIfEmpty(years.FirstOrDefault()).Max();
+        List<int> years =
+        [
+            .. stations.SelectMany(s => s.Answer.Years.Where(y => y.Count > 0).Select(y => y.Year)).Distinct().OrderDescending(),
+        ];
+        var which = year
+            ?? stations
+                .SelectMany(s => s.Answer.Years.Where(y => y is { Value: not null, Provisional: false }).Select(y => y.Year))
+                .DefaultIfEmpty(years.FirstOrDefault())
+                .Max();
         Dictionary<string, int> drawn = [];
-        return new SideBySide(subject, Trends.Subjects.Of(subject).Unit, which, years, stations.DistinctBy(s => s.Programme).ToDictionary(s => s.Programme, s => s.ProgrammeName), [.. stations.Select(Beside)]);
+        return new SideBySide(
+            subject,
+            Trends.Subjects.Of(subject).Unit,
+            which,
+            years,
+            stations.DistinctBy(s => s.Programme).ToDictionary(s => s.Programme, s => s.ProgrammeName),
+            [.. stations.Select(Beside)]
+        );
 
         StationBeside Beside(StationSaid said)
         {
             var draw = (drawn[said.Programme] = drawn.GetValueOrDefault(said.Programme) + 1) <= MostDrawn;
             return new StationBeside(
-                said.Station.Code, said.Station.Name, said.Station.Water, said.Programme, said.Answer.Headline, said.Answer.Depth, draw ? said.Answer.Years : null, draw ? said.Answer.Line : null, YearBeside.Of(said.Answer, which, said.Station.NativeUnit(), reader));
+                said.Station.Code,
+                said.Station.Name,
+                said.Station.Water,
+                said.Programme,
+                said.Answer.Headline,
+                said.Answer.Depth,
+                draw ? said.Answer.Years : null,
+                draw ? said.Answer.Line : null,
+                YearBeside.Of(said.Answer, which, said.Station.NativeUnit(), reader)
+            );
         }
     }
 }

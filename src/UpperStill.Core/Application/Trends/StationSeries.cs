@@ -9,7 +9,12 @@ namespace UpperStill.Core.Application.Trends;
 /// <param name="Window">Months that count, and how many values a year needs, by its programme.</param>
 /// <param name="Points">Oldest first.</param>
 /// <param name="Joins">Changes of method across which it is joined.</param>
-public sealed record StationSeries(Parameter Subject, SummarySettings Window, IReadOnlyList<SeriesPoint> Points, IReadOnlyList<DateOnly> Joins)
+public sealed record StationSeries(
+    Parameter Subject,
+    SummarySettings Window,
+    IReadOnlyList<SeriesPoint> Points,
+    IReadOnlyList<DateOnly> Joins
+)
 {
     /// <summary>Its name in a sentence.</summary>
     public string Name => Subjects.Of(Subject).Name;
@@ -20,5 +25,6 @@ public sealed record StationSeries(Parameter Subject, SummarySettings Window, IR
     /// <summary>The question that is put to it.</summary>
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>
-    public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) => new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader) { Running = Running };
+    public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) =>
+        new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader) { Running = Running };
 }

@@ -35,16 +35,28 @@ public static class Subjects
     public static IReadOnlyList<SubjectName> Names { get; } = [.. VisitParts.Parameters.Select(p => new SubjectName(p.Code, p.Name))];
 
     /// <summary>What is known of a parameter; of one that this build does not know, its code.</summary>
-    public static ParameterDescription Of(Parameter parameter) => Known.TryGetValue(parameter, out var known) ? known : new ParameterDescription { Code = parameter, Name = parameter.Code.Replace('-', ' '), Unit = string.Empty };
+    public static ParameterDescription Of(Parameter parameter) =>
+        Known.TryGetValue(parameter, out var known)
+            ? known
+            : new ParameterDescription
+            {
+                Code = parameter,
+                Name = parameter.Code.Replace('-', ' '),
+                Unit = string.Empty,
+            };
 
     /// <summary>The code under which its readings are kept.</summary>
     public static string ReadingCode(Parameter parameter) => Of(parameter).Analyte ?? parameter.Code;
 
-    /// <summary>Which of a parameter's values of one visit is followed: the whole's, else the composite's, else the surface's, else the first by name.</summary>
+    /// <summary>Which of a parameter's values of one visit is followed: the whole's, else the composite's, else the surface's, else the
+    /// first by name.</summary>
     /// <param name="values">The values, at least one.</param>
     /// <param name="place">Where one was taken, or what it is of.</param>
     public static T Followed<T>(IEnumerable<T> values, Func<T, string> place) =>
-        values.OrderBy(v => Array.IndexOf(Places, place(v)) is >= 0 and var at ? at : Places.Length).ThenBy(place, StringComparer.Ordinal).First();
+        values
+            .OrderBy(v => Array.IndexOf(Places, place(v)) is >= 0 and var at ? at : Places.Length)
+            .ThenBy(place, StringComparer.Ordinal)
+            .First();
 
     /// <summary>The months and the least count by which a programme sums a parameter up.</summary>
     public static SummarySettings Window(ParameterDescription parameter, Programme programme)
@@ -64,7 +76,13 @@ public static class Subjects
     }
 
     private static SummarySettings Planned(ProtocolPlan plan) =>
-        new(plan.From.Month, plan.Until.Month, plan.Least > 0 ? plan.Least : plan.Rhythm == Rhythm.Once ? 1 : LeastUsual);
+        new(
+            plan.From.Month,
+            plan.Until.Month,
+            plan.Least > 0 ? plan.Least
+                : plan.Rhythm == Rhythm.Once ? 1
+                : LeastUsual
+        );
 }
 
 /// <summary>What can be looked at, for a choice.</summary>

@@ -10,22 +10,32 @@ namespace UpperStill.Core.Application.Trends;
 public enum AnnualStatistic
 {
     /// <summary>As the parameter is summed up; the median where a reading is censored, because then no mean is known.</summary>
-    [JsonStringEnumMemberName("usual")] Usual,
+    [JsonStringEnumMemberName("usual")]
+    Usual,
 
     /// <summary>The mean.</summary>
-    [JsonStringEnumMemberName("mean")] Mean,
+    [JsonStringEnumMemberName("mean")]
+    Mean,
 
     /// <summary>The median.</summary>
-    [JsonStringEnumMemberName("median")] Median,
+    [JsonStringEnumMemberName("median")]
+    Median,
 
     /// <summary>The geometric mean: exp of the mean of the logarithms; the median where a value is not above 0.</summary>
-    [JsonStringEnumMemberName("geometric-mean")] GeometricMean,
+    [JsonStringEnumMemberName("geometric-mean")]
+    GeometricMean,
 }
 
 /// <summary>Statistics in words.</summary>
 internal static class AnnualStatisticWords
 {
-    internal static string Words(this AnnualStatistic statistic) => statistic switch { AnnualStatistic.Median => "median", AnnualStatistic.GeometricMean => "geometric mean", _ => "mean" };
+    internal static string Words(this AnnualStatistic statistic) =>
+        statistic switch
+        {
+            AnnualStatistic.Median => "median",
+            AnnualStatistic.GeometricMean => "geometric mean",
+            _ => "mean",
+        };
 }
 
 /// <summary>Which test is made.</summary>
@@ -33,10 +43,12 @@ internal static class AnnualStatisticWords
 public enum TrendTest
 {
     /// <summary>Mann–Kendall on one value a year.</summary>
-    [JsonStringEnumMemberName("annual")] Annual,
+    [JsonStringEnumMemberName("annual")]
+    Annual,
 
     /// <summary>Seasonal Kendall on one value for each month of each year.</summary>
-    [JsonStringEnumMemberName("seasonal")] Seasonal,
+    [JsonStringEnumMemberName("seasonal")]
+    Seasonal,
 }
 
 /// <summary>A value of a station's record.</summary>
@@ -56,7 +68,8 @@ public sealed record SeriesPoint(
     bool Usable = true,
     bool SignedOff = true,
     string? Method = null,
-    string? Text = null);
+    string? Text = null
+);
 
 /// <summary>A limit that years are held against: somebody else's number.</summary>
 /// <param name="Above">True where a good value lies at it or above, false where at it or below.</param>
@@ -66,15 +79,16 @@ public sealed record SeriesPoint(
 public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decimal Value, string? Name = null, string? Source = null)
 {
     /// <summary>Whether a value keeps it; null where what is known of the value leaves both open.</summary>
-    internal bool? KeptBy(decimal value, Censoring censored) => (censored, Above) switch
-    {
-        (Censoring.None, true) => value >= Value,
-        (Censoring.None, false) => value <= Value,
-        (Censoring.Above, true) => value >= Value ? true : null,
-        (Censoring.Above, false) => value >= Value ? false : null,
-        (_, true) => value <= Value ? false : null,
-        (_, false) => value <= Value ? true : null,
-    };
+    internal bool? KeptBy(decimal value, Censoring censored) =>
+        (censored, Above) switch
+        {
+            (Censoring.None, true) => value >= Value,
+            (Censoring.None, false) => value <= Value,
+            (Censoring.Above, true) => value >= Value ? true : null,
+            (Censoring.Above, false) => value >= Value ? false : null,
+            (_, true) => value <= Value ? false : null,
+            (_, false) => value <= Value ? true : null,
+        };
 }
 
 /// <summary>A series to be looked at: is it changing, how sure is that, what would it take to know.</summary>
@@ -92,14 +106,20 @@ public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decima
 /// <param name="YearsOnly">True for a list: the years and no test.</param>
 /// <param name="Limits">Limits that the years are held against.</param>
 public sealed record TrendRequest(
-    Parameter Subject, IReadOnlyList<SeriesPoint> Points, SummarySettings Window, AnnualStatistic Statistic = AnnualStatistic.Usual, TrendTest Test = TrendTest.Annual, bool Provisional = false,
+    Parameter Subject,
+    IReadOnlyList<SeriesPoint> Points,
+    SummarySettings Window,
+    AnnualStatistic Statistic = AnnualStatistic.Usual,
+    TrendTest Test = TrendTest.Annual,
+    bool Provisional = false,
     IReadOnlyList<DateOnly>? Joins = null,
     [property: Within(3, 200)] int LeastYears = TrendRequest.UsualLeastYears,
     [property: Within(-1e9, 1e9)] decimal? AskedPerDecade = null,
     LengthUnit Native = LengthUnit.Metre,
     ReaderUnit Reader = ReaderUnit.AsRead,
     bool YearsOnly = false,
-    IReadOnlyList<TrendLimit>? Limits = null)
+    IReadOnlyList<TrendLimit>? Limits = null
+)
 {
     /// <summary>The mean of the last results that it is judged by; null where it is not.</summary>
     public RunningRequest? Running { get; init; }

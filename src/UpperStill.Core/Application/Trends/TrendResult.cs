@@ -12,22 +12,28 @@ namespace UpperStill.Core.Application.Trends;
 public enum TrendVerdict
 {
     /// <summary>It rises.</summary>
-    [JsonStringEnumMemberName("rising")] Rising,
+    [JsonStringEnumMemberName("rising")]
+    Rising,
 
     /// <summary>It falls.</summary>
-    [JsonStringEnumMemberName("falling")] Falling,
+    [JsonStringEnumMemberName("falling")]
+    Falling,
 
     /// <summary>Nothing can be told from chance.</summary>
-    [JsonStringEnumMemberName("none")] None,
+    [JsonStringEnumMemberName("none")]
+    None,
 
     /// <summary>Seasons move in opposite directions.</summary>
-    [JsonStringEnumMemberName("mixed")] Mixed,
+    [JsonStringEnumMemberName("mixed")]
+    Mixed,
 
     /// <summary>Too few years.</summary>
-    [JsonStringEnumMemberName("too-few")] TooFew,
+    [JsonStringEnumMemberName("too-few")]
+    TooFew,
 
     /// <summary>Too many values are only known to lie beyond a limit.</summary>
-    [JsonStringEnumMemberName("censored")] Censored,
+    [JsonStringEnumMemberName("censored")]
+    Censored,
 }
 
 /// <summary>One year of a series.</summary>
@@ -46,8 +52,21 @@ public enum TrendVerdict
 /// <param name="Value">What stands for the year; a limit where <paramref name="Censored"/> says so.</param>
 /// <param name="Censored">What is known of <paramref name="Value"/>.</param>
 public sealed record YearSummary(
-    int Year, string Name, int Count, int CensoredCount, bool Enough, string Text, bool Provisional = false, decimal? Mean = null, decimal? Median = null, decimal? Low = null, decimal? High = null,
-    decimal? StandardError = null, decimal? Value = null, Censoring Censored = Censoring.None)
+    int Year,
+    string Name,
+    int Count,
+    int CensoredCount,
+    bool Enough,
+    string Text,
+    bool Provisional = false,
+    decimal? Mean = null,
+    decimal? Median = null,
+    decimal? Low = null,
+    decimal? High = null,
+    decimal? StandardError = null,
+    decimal? Value = null,
+    Censoring Censored = Censoring.None
+)
 {
     /// <summary>What stands for the year, without how many values it rests on.</summary>
     internal string Written() => Text.Split(' ', 2)[1].Split(" of ", 2)[0];
@@ -79,8 +98,24 @@ public sealed record SeriesBreak(DateOnly Day, string Before, string After, bool
 /// <param name="HeterogeneityChiSquare">Seasonal: the χ² that this is read from, with one degree less than there are seasons.</param>
 /// <param name="Seasons">Seasonal: month, Z.</param>
 public sealed record TestNumbers(
-    TrendTest Test, int Years, int Count, long S, double Variance, double Z, double P, double? PerDecade, double? LowPerDecade, double? HighPerDecade, double CertainShare, long Pairs, long Slopes, double HalfWidth,
-    double? HeterogeneityP = null, double? HeterogeneityChiSquare = null, IReadOnlyList<SeasonNumbers>? Seasons = null);
+    TrendTest Test,
+    int Years,
+    int Count,
+    long S,
+    double Variance,
+    double Z,
+    double P,
+    double? PerDecade,
+    double? LowPerDecade,
+    double? HighPerDecade,
+    double CertainShare,
+    long Pairs,
+    long Slopes,
+    double HalfWidth,
+    double? HeterogeneityP = null,
+    double? HeterogeneityChiSquare = null,
+    IReadOnlyList<SeasonNumbers>? Seasons = null
+);
 
 /// <summary>A season in a seasonal test.</summary>
 /// <param name="Month">The month, 1–12.</param>
@@ -101,9 +136,18 @@ public sealed record TrendAt(int Year, decimal Value, decimal Low, decimal High)
 /// <param name="Have">Years there are.</param>
 /// <param name="Scatter">Scatter of a year round the trend, its standard deviation.</param>
 /// <param name="Text">In words.</param>
-/// <param name="YearsFrom">Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides together.</param>
+/// <param name="YearsFrom">Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides
+/// together.</param>
 /// <param name="YearsUntil">Years needed where it is as great; null where sixty are not enough.</param>
-public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, decimal Scatter, string Text, int? YearsFrom = null, int? YearsUntil = null);
+public sealed record WouldKnow(
+    decimal AskedPerDecade,
+    int? Years,
+    int Have,
+    decimal Scatter,
+    string Text,
+    int? YearsFrom = null,
+    int? YearsUntil = null
+);
 
 /// <summary>What a series says, in words first.</summary>
 /// <param name="Subject">What it is of.</param>
@@ -131,9 +175,31 @@ public sealed record WouldKnow(decimal AskedPerDecade, int? Years, int Have, dec
 /// <param name="Greatest">The greatest value, to draw to.</param>
 /// <param name="Limits">How the years stand to each limit that was asked for, in words.</param>
 public sealed record TrendResult(
-    Parameter Subject, string Name, string Unit, TrendVerdict Verdict, string Headline, string Detail, IReadOnlyList<string> HeldBack, IReadOnlyList<YearSummary> Years, IReadOnlyList<SeriesPoint> Points,
-    IReadOnlyList<SeriesBreak> Breaks, IReadOnlyList<Finding> Findings, string Window, int Least, AnnualStatistic Statistic, int Waiting, decimal Greatest,
-    TestNumbers? Annual = null, TestNumbers? Seasonal = null, IReadOnlyList<TrendAt>? Line = null, IReadOnlyList<TrendAt>? Smooth = null, WouldKnow? WouldKnow = null, Working? Working = null, DepthScale? Scale = null, IReadOnlyList<string>? Limits = null)
+    Parameter Subject,
+    string Name,
+    string Unit,
+    TrendVerdict Verdict,
+    string Headline,
+    string Detail,
+    IReadOnlyList<string> HeldBack,
+    IReadOnlyList<YearSummary> Years,
+    IReadOnlyList<SeriesPoint> Points,
+    IReadOnlyList<SeriesBreak> Breaks,
+    IReadOnlyList<Finding> Findings,
+    string Window,
+    int Least,
+    AnnualStatistic Statistic,
+    int Waiting,
+    decimal Greatest,
+    TestNumbers? Annual = null,
+    TestNumbers? Seasonal = null,
+    IReadOnlyList<TrendAt>? Line = null,
+    IReadOnlyList<TrendAt>? Smooth = null,
+    WouldKnow? WouldKnow = null,
+    Working? Working = null,
+    DepthScale? Scale = null,
+    IReadOnlyList<string>? Limits = null
+)
 {
     /// <summary>True where its axis is logarithmic.</summary>
     public bool Log { get; init; }

@@ -5,7 +5,8 @@ using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Application.Trends;
 
-/// <summary>Looks at a series: is it changing, how sure is that, what would it take to know. Says no more than the numbers carry, and never a cause.</summary>
+/// <summary>Looks at a series: is it changing, how sure is that, what would it take to know. Says no more than the numbers carry, and never
+/// a cause.</summary>
 public static class TrendRule
 {
     private const double Significant = 0.05;
@@ -36,12 +37,26 @@ public static class TrendRule
     {
         var (score, line) = (KendallScore.Of(years), TheilSen.Of(years));
         return new TestNumbers(
-            TrendTest.Annual, years.Count, years.Count, score.S, score.Variance, score.Z, score.P, line.Slope * 10, line.Low * 10, line.High * 10,
-            Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)), Pairs([years.Count]), line.Slopes, line.HalfWidth);
+            TrendTest.Annual,
+            years.Count,
+            years.Count,
+            score.S,
+            score.Variance,
+            score.Z,
+            score.P,
+            line.Slope * 10,
+            line.Low * 10,
+            line.High * 10,
+            Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)),
+            Pairs([years.Count]),
+            line.Slopes,
+            line.HalfWidth
+        );
     }
 
     // Of values that are all known every order is known, ties as well.
-    private static double Certain(long certain, IEnumerable<int> counts, bool censored) => censored && Pairs(counts) is > 0 and var pairs ? certain / (double)pairs : 1;
+    private static double Certain(long certain, IEnumerable<int> counts, bool censored) =>
+        censored && Pairs(counts) is > 0 and var pairs ? certain / (double)pairs : 1;
 
     private static long Pairs(IEnumerable<int> counts) => counts.Sum(n => n * (n - 1L) / 2);
 
@@ -65,13 +80,23 @@ public static class TrendRule
             subject = Subjects.Of(request.Subject);
             words = new TrendWords(request, subject);
             all = YearSums.ByDay(request.Points.Where(p => p.Usable));
-            statistic = request.Statistic != AnnualStatistic.Usual ? request.Statistic
+            statistic =
+                request.Statistic != AnnualStatistic.Usual ? request.Statistic
                 : all.Any(p => p.Censored != Censoring.None && request.Window.Holds(p.Day.Month)) ? AnnualStatistic.Median
-                : subject.Summary switch { SeasonSummary.Median => AnnualStatistic.Median, SeasonSummary.GeometricMean when all.All(p => p.Value > 0) => AnnualStatistic.GeometricMean, SeasonSummary.GeometricMean => AnnualStatistic.Median, _ => AnnualStatistic.Mean };
-            var counted = request.Provisional || all.All(p => p.SignedOff) ? all : YearSums.ByDay(request.Points.Where(p => p.Usable && p.SignedOff));
+                : subject.Summary switch
+                {
+                    SeasonSummary.Median => AnnualStatistic.Median,
+                    SeasonSummary.GeometricMean when all.All(p => p.Value > 0) => AnnualStatistic.GeometricMean,
+                    SeasonSummary.GeometricMean => AnnualStatistic.Median,
+                    _ => AnnualStatistic.Mean,
+                };
+            var counted =
+                request.Provisional || all.All(p => p.SignedOff) ? all : YearSums.ByDay(request.Points.Where(p => p.Usable && p.SignedOff));
             (breaks, var parts) = SeriesBreaks.Of(counted, (request.Joins ?? []).ToHashSet());
             shown = Sum(all);
-            var enough = parts.Select(p => (Points: p, Years: (parts.Count == 1 && counted == all ? shown : Sum(p)).Where(y => y.Enough).ToList())).ToList();
+            var enough = parts
+                .Select(p => (Points: p, Years: (parts.Count == 1 && counted == all ? shown : Sum(p)).Where(y => y.Enough).ToList()))
+                .ToList();
 
             // The newest part that carries a test; the newest of all where none does.
             var chosen = enough.FindLastIndex(p => p.Years.Count >= request.LeastYears);
@@ -85,10 +110,34 @@ public static class TrendRule
             var running = request.Running is null ? null : RunningMeans.Of(request.Points, request.Running, words);
             var greatest = all.Count == 0 ? 5m : all.Max(p => p.Value);
             return new TrendResult(
-                request.Subject, subject.Name, subject.Unit, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), [.. HeldBack(waiting)], shown,
-                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })], breaks, [.. Findings(), .. running is null ? [] : RunningMeans.Findings(request.Points, running, request.Running!, request.Limits ?? [], words)], words.Window(), request.Window.LeastReadings, statistic, waiting,
-                Decimals.Published(greatest), annual, seasonal, line, request.YearsOnly ? null : Smooth(), would, TrendWorking.Of(test, annual, years, statistic, words), subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
-                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))])
+                request.Subject,
+                subject.Name,
+                subject.Unit,
+                verdict,
+                words.Headline(verdict, test, years.Count),
+                words.Detail(verdict, test, seasonal, years, earlier),
+                [.. HeldBack(waiting)],
+                shown,
+                [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })],
+                breaks,
+                [
+                    .. Findings(),
+                    .. running is null ? [] : RunningMeans.Findings(request.Points, running, request.Running!, request.Limits ?? [], words),
+                ],
+                words.Window(),
+                request.Window.LeastReadings,
+                statistic,
+                waiting,
+                Decimals.Published(greatest),
+                annual,
+                seasonal,
+                line,
+                request.YearsOnly ? null : Smooth(),
+                would,
+                TrendWorking.Of(test, annual, years, statistic, words),
+                subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
+                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]
+            )
             {
                 Log = subject.Log,
                 Better = subject.Better,
@@ -100,11 +149,31 @@ public static class TrendRule
         {
             var (annual, seasonal, test, verdict, line, would, waiting) = Said();
             return new SeriesAnswer(
-                request.Subject, subject.Name, verdict, words.Headline(verdict, test, years.Count), words.Detail(verdict, test, seasonal, years, earlier), waiting, [.. shown.Select(YearBrief.Of)], subject.Hanging,
-                subject.AskedAfter || verdict is TrendVerdict.Rising or TrendVerdict.Falling, request.Window.LeastReadings, would?.Text, line is null ? null : [line[0], line[^1]], annual);
+                request.Subject,
+                subject.Name,
+                verdict,
+                words.Headline(verdict, test, years.Count),
+                words.Detail(verdict, test, seasonal, years, earlier),
+                waiting,
+                [.. shown.Select(YearBrief.Of)],
+                subject.Hanging,
+                subject.AskedAfter || verdict is TrendVerdict.Rising or TrendVerdict.Falling,
+                request.Window.LeastReadings,
+                would?.Text,
+                line is null ? null : [line[0], line[^1]],
+                annual
+            );
         }
 
-        private (TestNumbers? Annual, TestNumbers? Seasonal, TestNumbers? Test, TrendVerdict Verdict, IReadOnlyList<TrendAt>? Line, WouldKnow? Would, int Waiting) Said()
+        private (
+            TestNumbers? Annual,
+            TestNumbers? Seasonal,
+            TestNumbers? Test,
+            TrendVerdict Verdict,
+            IReadOnlyList<TrendAt>? Line,
+            WouldKnow? Would,
+            int Waiting
+        ) Said()
         {
             var tested = !request.YearsOnly && years.Count >= request.LeastYears;
             var annual = tested ? Annual([.. years.Select(Point)]) : null;
@@ -116,7 +185,8 @@ public static class TrendRule
             return (annual, seasonal, test, verdict, line, would, request.Points.Count(p => p.Usable && !p.SignedOff));
         }
 
-        private IReadOnlyList<YearSummary> Sum(IReadOnlyList<SeriesPoint> points) => YearSums.Of(points, request.Window, statistic, words.Value);
+        private IReadOnlyList<YearSummary> Sum(IReadOnlyList<SeriesPoint> points) =>
+            YearSums.Of(points, request.Window, statistic, words.Value);
 
         private static TrendPoint Point(YearSummary year) => new(year.Year, (double)year.Value!.Value, year.Censored);
 
@@ -124,14 +194,36 @@ public static class TrendRule
         {
             // The months of years that carry a mean: a year with two readings says as little here as there.
             var enough = years.Select(y => y.Year).ToHashSet();
-            var points = used.Where(p => request.Window.Holds(p.Day.Month) && enough.Contains(request.Window.SeasonOf(p.Day))).GroupBy(p => (Year: request.Window.SeasonOf(p.Day), p.Day.Month))
-                .Select(g => (g.Key.Month, YearSums.Median([.. g]) is var (value, side) ? new TrendPoint(g.Key.Year, (double)value, side) : default)).ToList();
+            var points = used.Where(p => request.Window.Holds(p.Day.Month) && enough.Contains(request.Window.SeasonOf(p.Day)))
+                .GroupBy(p => (Year: request.Window.SeasonOf(p.Day), p.Day.Month))
+                .Select(g =>
+                    (g.Key.Month, YearSums.Median([.. g]) is var (value, side) ? new TrendPoint(g.Key.Year, (double)value, side) : default)
+                )
+                .ToList();
             var test = SeasonalKendall.Of(points);
             return new TestNumbers(
-                TrendTest.Seasonal, test.Years, points.Count, test.S, test.UsedVariance, test.Z, test.P, test.Slope.Slope * 10, test.Slope.Low * 10, test.Slope.High * 10,
-                Certain(test.Seasons.Sum(s => s.Score.Certain), test.Seasons.Select(s => s.Score.Count), points.Any(p => p.Item2.Censored != Censoring.None)),
-                Pairs(test.Seasons.Select(s => s.Score.Count)), test.Slope.Slopes, test.Slope.HalfWidth, test.HeterogeneityP, test.HeterogeneityChiSquare,
-                [.. test.Seasons.Select(s => new SeasonNumbers(s.Season, s.Score.Count, s.Score.Z))]);
+                TrendTest.Seasonal,
+                test.Years,
+                points.Count,
+                test.S,
+                test.UsedVariance,
+                test.Z,
+                test.P,
+                test.Slope.Slope * 10,
+                test.Slope.Low * 10,
+                test.Slope.High * 10,
+                Certain(
+                    test.Seasons.Sum(s => s.Score.Certain),
+                    test.Seasons.Select(s => s.Score.Count),
+                    points.Any(p => p.Item2.Censored != Censoring.None)
+                ),
+                Pairs(test.Seasons.Select(s => s.Score.Count)),
+                test.Slope.Slopes,
+                test.Slope.HalfWidth,
+                test.HeterogeneityP,
+                test.HeterogeneityChiSquare,
+                [.. test.Seasons.Select(s => new SeasonNumbers(s.Season, s.Score.Count, s.Score.Z))]
+            );
         }
 
         private static TrendVerdict Verdict(TestNumbers? test, TestNumbers? seasonal)
@@ -142,10 +234,16 @@ public static class TrendRule
             }
 
             // One trend for seasons that move apart would mislead.
-            var apart = seasonal is { HeterogeneityP: < Significant, Seasons: { } seasons } && seasons.Any(s => s.Z > 1) && seasons.Any(s => s.Z < -1);
+            var apart =
+                seasonal is { HeterogeneityP: < Significant, Seasons: { } seasons }
+                && seasons.Any(s => s.Z > 1)
+                && seasons.Any(s => s.Z < -1);
             return apart ? TrendVerdict.Mixed
-                : test.P < Significant && (test.PerDecade ?? test.S) is not 0 ? test.S > 0 ? TrendVerdict.Rising : TrendVerdict.Falling
-                : test.CertainShare < FewCertain ? TrendVerdict.Censored : TrendVerdict.None;
+                : test.P < Significant && (test.PerDecade ?? test.S) is not 0
+                    ? test.S > 0 ? TrendVerdict.Rising
+                        : TrendVerdict.Falling
+                : test.CertainShare < FewCertain ? TrendVerdict.Censored
+                : TrendVerdict.None;
         }
 
         // The slope's limits swing round the middle of the series, and the level there is uncertain by itself.
@@ -155,19 +253,35 @@ public static class TrendRule
             var (t, y) = (TheilSen.Median(plain.Select(p => p.T)), TheilSen.Median(plain.Select(p => p.Y)));
             var level = 1.2533 * 1.96 * YearScatter.Of(plain) / Math.Sqrt(plain.Count);
             var (down, up) = (slope - (annual.LowPerDecade / 10 ?? slope), (annual.HighPerDecade / 10 ?? slope) - slope);
-            return [.. Enumerable.Range(years[0].Year, years[^1].Year - years[0].Year + 1).Select(year =>
-            {
-                var (far, value) = (year - t, y + (slope * (year - t)));
-                var (below, above) = far < 0 ? (up * -far, down * -far) : (down * far, up * far);
-                return new TrendAt(year, Publish(value), Publish(value - Math.Sqrt((below * below) + (level * level))), Publish(value + Math.Sqrt((above * above) + (level * level))));
-            })];
+            return
+            [
+                .. Enumerable
+                    .Range(years[0].Year, years[^1].Year - years[0].Year + 1)
+                    .Select(year =>
+                    {
+                        var (far, value) = (year - t, y + (slope * (year - t)));
+                        var (below, above) = far < 0 ? (up * -far, down * -far) : (down * far, up * far);
+                        return new TrendAt(
+                            year,
+                            Publish(value),
+                            Publish(value - Math.Sqrt((below * below) + (level * level))),
+                            Publish(value + Math.Sqrt((above * above) + (level * level)))
+                        );
+                    }),
+            ];
         }
 
         private IReadOnlyList<TrendAt>? Smooth()
         {
             var plain = years.Where(y => y.Censored == Censoring.None).ToList();
-            return plain.Count < LeastForScatter ? null
-                : [.. Lowess.Of([.. plain.Select(Point)]).Select((value, i) => new TrendAt(plain[i].Year, Publish(value), Publish(value), Publish(value)))];
+            return plain.Count < LeastForScatter
+                ? null
+                :
+                [
+                    .. Lowess
+                        .Of([.. plain.Select(Point)])
+                        .Select((value, i) => new TrendAt(plain[i].Year, Publish(value), Publish(value), Publish(value))),
+                ];
         }
 
         private WouldKnow? Would(double? shown)
@@ -182,7 +296,15 @@ public static class TrendRule
             var scatter = YearScatter.Of(plain);
             var (small, great) = YearScatter.Limits(scatter, plain.Count);
             var (needed, from, until) = (Needed(scatter), Needed(small), Needed(great));
-            return new WouldKnow(asked, needed, years.Count, Publish(scatter), words.Would(asked, needed, from, until, years.Count, shown), from, until);
+            return new WouldKnow(
+                asked,
+                needed,
+                years.Count,
+                Publish(scatter),
+                words.Would(asked, needed, from, until, years.Count, shown),
+                from,
+                until
+            );
 
             int? Needed(double spread) => YearsToKnow.Of((double)asked / 10, spread, request.LeastYears);
         }
@@ -209,12 +331,14 @@ public static class TrendRule
             {
                 yield return request.Provisional
                     ? $"{waiting} {(waiting == 1 ? "value is" : "values are")} provisional and counted here, because that was asked."
-                    : $"{waiting} {(waiting == 1 ? "value waits" : "values wait")} for review and {(waiting == 1 ? "does" : "do")} not count yet.";
+                    : $"{waiting} {(waiting == 1 ? "value waits" : "values wait")} for review and {(waiting == 1 ? "does" : "do")} "
+                        + "not count yet.";
             }
 
             if (request.Points.Count(p => !p.Usable) is > 0 and var stopped)
             {
-                yield return $"{stopped} {(stopped == 1 ? "value has" : "values have")} an open stop and {(stopped == 1 ? "does" : "do")} not count.";
+                yield return $"{stopped} {(stopped == 1 ? "value has" : "values have")} an open stop and "
+                    + $"{(stopped == 1 ? "does" : "do")} not count.";
             }
 
             if (all.Count(p => p.Censored != Censoring.None && request.Window.Holds(p.Day.Month)) is > 0 and var censored)
@@ -230,13 +354,21 @@ public static class TrendRule
             if (inside.Count > 0 && censored > MuchCensored * inside.Count)
             {
                 yield return Finding.Check(
-                    "slope-censored", $"{Decimals.Fixed(100m * censored / inside.Count, 0)} % of the values are only known to lie beyond a limit.", "The slope rests on the others alone, and they are not like these.",
-                    "Read the direction, not the amount.");
+                    "slope-censored",
+                    $"{Decimals.Fixed(100m * censored / inside.Count, 0)} % of the values are only known to lie beyond a limit.",
+                    "The slope rests on the others alone, and they are not like these.",
+                    "Read the direction, not the amount."
+                );
             }
 
             if (request.Points.Where(p => p.Usable).GroupBy(p => p.Day).Count(g => g.Count() > 1) is > 0 and var twice)
             {
-                yield return Finding.Note("days-twice", $"{twice} {(twice == 1 ? "day has" : "days have")} two values.", "Two values of one day are not two pieces of evidence.", "Their mean counts once.");
+                yield return Finding.Note(
+                    "days-twice",
+                    $"{twice} {(twice == 1 ? "day has" : "days have")} two values.",
+                    "Two values of one day are not two pieces of evidence.",
+                    "Their mean counts once."
+                );
             }
         }
 

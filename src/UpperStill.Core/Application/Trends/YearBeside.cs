@@ -15,7 +15,18 @@ namespace UpperStill.Core.Application.Trends;
 /// <param name="Below">How many of them lie below the year.</param>
 /// <param name="Words">The comparison in words; null where there is none.</param>
 /// <param name="Provisional">True where some of the year waits for review.</param>
-public sealed record YearBeside(int Year, string Text, int Count, int Least, decimal? Value = null, decimal? Median = null, int Earlier = 0, int Below = 0, string? Words = null, bool Provisional = false)
+public sealed record YearBeside(
+    int Year,
+    string Text,
+    int Count,
+    int Least,
+    decimal? Value = null,
+    decimal? Median = null,
+    int Earlier = 0,
+    int Below = 0,
+    string? Words = null,
+    bool Provisional = false
+)
 {
     private const int LeastEarlier = 3;
 
@@ -33,15 +44,36 @@ public sealed record YearBeside(int Year, string Text, int Count, int Least, dec
         }
 
         var text = here.Text ?? $"{here.Count} of {answer.Least}";
-        var earlier = answer.Years.Where(y => y.Year < year && y is { Value: not null, Censored: Censoring.None }).Select(y => y.Value!.Value).ToArray();
+        var earlier = answer
+            .Years.Where(y => y.Year < year && y is { Value: not null, Censored: Censoring.None })
+            .Select(y => y.Value!.Value)
+            .ToArray();
         if (here is not { Value: { } value, Censored: Censoring.None } || earlier.Length < LeastEarlier)
         {
-            return new YearBeside(year, text, here.Count, answer.Least, here.Censored == Censoring.None ? here.Value : null, Provisional: here.Provisional);
+            return new YearBeside(
+                year,
+                text,
+                here.Count,
+                answer.Least,
+                here.Censored == Censoring.None ? here.Value : null,
+                Provisional: here.Provisional
+            );
         }
 
         var (median, below) = (Decimals.Median(earlier), earlier.Count(v => v < value));
         return new YearBeside(
-            year, text, here.Count, answer.Least, value, Decimals.Published(median), earlier.Length, below, $"{Show(answer.Subject, median, native, reader)} is the median of {earlier.Length} earlier years; {below} of them lay below this one", here.Provisional);
+            year,
+            text,
+            here.Count,
+            answer.Least,
+            value,
+            Decimals.Published(median),
+            earlier.Length,
+            below,
+            $"{Show(answer.Subject, median, native, reader)} is the median of {earlier.Length} earlier years; {below} of them lay "
+                + "below this one",
+            here.Provisional
+        );
     }
 
     private static string Show(Parameter subject, decimal value, LengthUnit native, ReaderUnit reader)

@@ -22,16 +22,33 @@ public static class DescribedProtocols
     public static ProtocolsResult Work(ProtocolsRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        return new([.. VisitParts.Described.Select(p => p.Description).Where(d => request.Protocol is null || d.Code == request.Protocol).OrderBy(d => d.Rank)], CommonFindings.All);
+        return new(
+            [
+                .. VisitParts
+                    .Described.Select(p => p.Description)
+                    .Where(d => request.Protocol is null || d.Code == request.Protocol)
+                    .OrderBy(d => d.Rank),
+            ],
+            CommonFindings.All
+        );
     }
 
     /// <summary>Values of protocols that are not known here: kept, and never without a word.</summary>
     internal static void Unknown(SheetDraft draft)
     {
         var known = VisitParts.Described.Select(p => p.Code).ToHashSet(StringComparer.Ordinal);
-        foreach (var unknown in draft.Standing(ObservationKinds.Observation).Where(o => !known.Contains(o.Body.Protocol.Code)).GroupBy(o => (o.Body.Protocol, o.Body.Version)))
+        foreach (
+            var unknown in draft
+                .Standing(ObservationKinds.Observation)
+                .Where(o => !known.Contains(o.Body.Protocol.Code))
+                .GroupBy(o => (o.Body.Protocol, o.Body.Version))
+        )
         {
-            draft.Findings.Add(CommonFindings.ProtocolUnknown.With(("protocol", unknown.Key.Protocol.Words()), ("version", Decimals.Text(unknown.Key.Version))).On(Beside.Header, unknown.Select(o => o.Entry.Id)));
+            draft.Findings.Add(
+                CommonFindings
+                    .ProtocolUnknown.With(("protocol", unknown.Key.Protocol.Words()), ("version", Decimals.Text(unknown.Key.Version)))
+                    .On(Beside.Header, unknown.Select(o => o.Entry.Id))
+            );
         }
     }
 }

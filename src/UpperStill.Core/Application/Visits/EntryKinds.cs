@@ -11,5 +11,6 @@ public static class EntryKinds
         VisitParts.All.SelectMany(p => p.Kinds).ToDictionary(k => k.Name, StringComparer.Ordinal);
 
     /// <summary>The entries that an answer to a finding speaks of; of other kinds none.</summary>
-    public static IReadOnlyList<Guid> About(string kind, JsonElement body) => kind == VisitKinds.Kept.Name ? VisitKinds.Kept.Read(body)?.About ?? [] : [];
+    public static IReadOnlyList<Guid> About(string kind, JsonElement body) =>
+        kind == VisitKinds.Kept.Name ? VisitKinds.Kept.Read(body)?.About ?? [] : [];
 }

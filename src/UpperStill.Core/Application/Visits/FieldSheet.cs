@@ -88,9 +88,11 @@ public sealed record FieldSheet(
     Guid? ClosedEntry = null,
     Line? Line = null,
     SheetSounding? Sounding = null,
-    IReadOnlyList<SheetProtocol>? Protocols = null)
+    IReadOnlyList<SheetProtocol>? Protocols = null
+)
 {
-    /// <summary>What it gives to the record; worked out when it is asked for, because the page does not need it; null where the sheet was read from JSON.</summary>
+    /// <summary>What it gives to the record; worked out when it is asked for, because the page does not need it; null where the sheet was
+    /// read from JSON.</summary>
     [JsonIgnore]
     public Lazy<VisitRecord>? Record { get; init; }
 

@@ -16,7 +16,16 @@ internal static class Leaving
         var empty = steps.Unfilled.Where(s => s.Missing is null && (draft.Asks || s.AskedBefore)).Select(s => s.Name).ToList();
         if (empty.Count > 0)
         {
-            draft.Findings.Add(Finding.Stop("field-empty", $"Still empty: {string.Join(", ", empty)}.", "It cannot be fetched back from shore.", "Fill it, or say why not.").On(Beside.Leaving));
+            draft.Findings.Add(
+                Finding
+                    .Stop(
+                        "field-empty",
+                        $"Still empty: {string.Join(", ", empty)}.",
+                        "It cannot be fetched back from shore.",
+                        "Fill it, or say why not."
+                    )
+                    .On(Beside.Leaving)
+            );
         }
 
         draft.Findings.AddRange(steps.Missing);

@@ -32,7 +32,11 @@ internal sealed class SheetFold
         RangeChecks.Fold(draft, EntryKinds.All.Values);
         Leaving.Fold(draft, steps);
         var aboard = GearAboard.Fold(draft);
-        var (clarity, composite, remarks) = (draft.Section<SheetClarity>()!, draft.Section<CompositeResult>()!, draft.Section<SheetDiscRemarks>()!);
+        var (clarity, composite, remarks) = (
+            draft.Section<SheetClarity>()!,
+            draft.Section<CompositeResult>()!,
+            draft.Section<SheetDiscRemarks>()!
+        );
         var sounding = draft.Section<Sounded>()?.Sheet;
         var closed = draft.Standing(VisitKinds.VisitClosed);
         List<Finding> findings = [.. draft.Findings.Select(f => draft.AnswerTo(f) is { } why ? f with { Kept = why } : f)];
@@ -42,7 +46,9 @@ internal sealed class SheetFold
         var usable = !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding);
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
-            draft.Start is null ? VisitState.NotStarted : closed.Count > 0 ? VisitState.Closed : VisitState.Open,
+            draft.Start is null ? VisitState.NotStarted
+                : closed.Count > 0 ? VisitState.Closed
+                : VisitState.Open,
             [.. draft.Log.All.Select(e => Shown(e, clarity.Blind))],
             steps.Visit(stops, closed.Count > 0),
             findings,
@@ -67,7 +73,9 @@ internal sealed class SheetFold
             draft.Section<SheetProfile>(),
             draft.Section<SheetBottles>(),
             SecchiParameters.Point(draft),
-            sounding is null ? null : composite.LimitM is { } limit ? Math.Max(0, limit) : null,
+            sounding is null ? null
+                : composite.LimitM is { } limit ? Math.Max(0, limit)
+                : null,
             known is { } k ? Decimals.Published(k.Metres) : null,
             known is { } kk ? draft.Show(kk) : null,
             draft.Start?.Entry.At,
@@ -75,9 +83,16 @@ internal sealed class SheetFold
             closed.Count > 0 ? closed[^1].Entry.Id : null,
             draft.Line,
             sounding,
-            draft.Described() is { Count: > 0 } described ? described : null)
+            draft.Described() is { Count: > 0 } described ? described : null
+        )
         {
-            Record = new(() => new VisitRecord([.. VisitParts.All.SelectMany(p => p.Readings(draft))], ProfileParameters.Numbers(draft), ProfileParameters.Usable(draft))),
+            Record = new(() =>
+                new VisitRecord(
+                    [.. VisitParts.All.SelectMany(p => p.Readings(draft))],
+                    ProfileParameters.Numbers(draft),
+                    ProfileParameters.Usable(draft)
+                )
+            ),
         };
     }
 
@@ -85,7 +100,18 @@ internal sealed class SheetFold
     {
         var striker = draft.Log.StruckBy(entry);
         return new SheetEntry(
-            entry.Id, entry.Kind, blind && entry.Kind == SecchiKinds.DiscMark.Name ? "The disc was read; the number shows when both have read" : EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader) : entry.Kind,
-            entry.At, entry.By, entry.Device, striker is not null, striker?.Why ?? entry.Why, entry.Strikes, entry.BroughtInBy);
+            entry.Id,
+            entry.Kind,
+            blind && entry.Kind == SecchiKinds.DiscMark.Name ? "The disc was read; the number shows when both have read"
+                : EntryKinds.All.TryGetValue(entry.Kind, out var kind) ? kind.Words(entry, draft.Reader)
+                : entry.Kind,
+            entry.At,
+            entry.By,
+            entry.Device,
+            striker is not null,
+            striker?.Why ?? entry.Why,
+            entry.Strikes,
+            entry.BroughtInBy
+        );
     }
 }

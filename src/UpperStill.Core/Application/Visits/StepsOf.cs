@@ -21,7 +21,11 @@ internal sealed class StepsOf
         {
             var planned = steps.Select(s => s.Name).ToList();
             steps = StepOrder.Sort(steps, chosen.Body);
-            draft.Findings.AddRange(StepOrder.Warnings(planned, [.. steps.Select(s => s.Name)], [.. VisitParts.All.SelectMany(p => p.MoveCosts)]).Select(f => f.On(Beside.Header, chosen.Entry.Id)));
+            draft.Findings.AddRange(
+                StepOrder
+                    .Warnings(planned, [.. steps.Select(s => s.Name)], [.. VisitParts.All.SelectMany(p => p.MoveCosts)])
+                    .Select(f => f.On(Beside.Header, chosen.Entry.Id))
+            );
         }
     }
 
@@ -42,11 +46,28 @@ internal sealed class StepsOf
         {
             var skip = skipped.GetValueOrDefault(step.Name);
             var done = step.Done && !stops.Any(f => step.Stops.Contains(f.Beside));
-            shown.Add(new SheetStep(
-                step.Name, done ? StepState.Done : skip is not null ? StepState.Skipped : StepState.ToDo, !done && skip is not null ? $"not done: {skip.Entry.Why}" : step.Summary, skip?.Entry.Id));
+            shown.Add(
+                new SheetStep(
+                    step.Name,
+                    done ? StepState.Done
+                        : skip is not null ? StepState.Skipped
+                        : StepState.ToDo,
+                    !done && skip is not null ? $"not done: {skip.Entry.Why}" : step.Summary,
+                    skip?.Entry.Id
+                )
+            );
         }
 
-        shown.Add(new SheetStep("leave", closed ? StepState.Done : StepState.ToDo, closed ? "visit ended" : left == 0 ? "every box is full" : left == 1 ? "1 thing still unfilled" : $"{left} things still unfilled"));
+        shown.Add(
+            new SheetStep(
+                "leave",
+                closed ? StepState.Done : StepState.ToDo,
+                closed ? "visit ended"
+                    : left == 0 ? "every box is full"
+                    : left == 1 ? "1 thing still unfilled"
+                    : $"{left} things still unfilled"
+            )
+        );
         var next = closed ? -1 : shown.FindIndex(s => s.State == StepState.ToDo && !steps.Any(p => p.Name == s.Name && p.Waits));
         return [.. shown.Select((s, i) => i == next ? s with { State = StepState.Next } : s)];
     }

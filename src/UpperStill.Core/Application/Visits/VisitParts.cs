@@ -27,8 +27,22 @@ public static class VisitParts
     /// <summary>All of them.</summary>
     public static IReadOnlyList<VisitPart> All { get; } =
     [
-        new HeaderPart(), new SoundingPart(), new ArrivalPart(), new SecchiPart(), new ProfilePart(), new BottlesPart(), new CompositePart(), new RefractometerProtocol(), new NetTowProtocol(), new BacteriaProtocol(), new FilteringPart(), new CustodyPart(), new ResultsPart(),
-        new ReviewPart(), new PaperPart(), new LeavingPart(),
+        new HeaderPart(),
+        new SoundingPart(),
+        new ArrivalPart(),
+        new SecchiPart(),
+        new ProfilePart(),
+        new BottlesPart(),
+        new CompositePart(),
+        new RefractometerProtocol(),
+        new NetTowProtocol(),
+        new BacteriaProtocol(),
+        new FilteringPart(),
+        new CustodyPart(),
+        new ResultsPart(),
+        new ReviewPart(),
+        new PaperPart(),
+        new LeavingPart(),
     ];
 
     /// <summary>Those that describe themselves.</summary>
@@ -42,9 +56,13 @@ public static class VisitParts
     }
 
     /// <summary>Everything that a visit may give to the record; what several parts give stands once.</summary>
-    public static IReadOnlyList<ParameterDescription> Parameters { get; } = [.. All.SelectMany(p => p.Parameters).DistinctBy(p => p.Code).OrderBy(p => p.Rank)];
+    public static IReadOnlyList<ParameterDescription> Parameters { get; } =
+    [.. All.SelectMany(p => p.Parameters).DistinctBy(p => p.Code).OrderBy(p => p.Rank)];
 
     /// <summary>Everything that a programme may choose.</summary>
-    public static KnownOptions Options { get; } = new(
-        [.. All.SelectMany(p => p.Methods), .. SeasonOptions.Methods], [.. All.SelectMany(p => p.Thresholds), .. SeasonOptions.Thresholds]);
+    public static KnownOptions Options { get; } =
+        new(
+            [.. All.SelectMany(p => p.Methods), .. SeasonOptions.Methods],
+            [.. All.SelectMany(p => p.Thresholds), .. SeasonOptions.Thresholds]
+        );
 }

@@ -7,13 +7,16 @@ namespace UpperStill.Core.Basis.Findings;
 public enum FindingLevel
 {
     /// <summary>Kept for the reader.</summary>
-    [JsonStringEnumMemberName("note")] Note,
+    [JsonStringEnumMemberName("note")]
+    Note,
 
     /// <summary>Shown; the work may go on; stays open for review.</summary>
-    [JsonStringEnumMemberName("check")] Check,
+    [JsonStringEnumMemberName("check")]
+    Check,
 
     /// <summary>To be answered before the next step: read again, strike, or give a reason.</summary>
-    [JsonStringEnumMemberName("stop")] Stop,
+    [JsonStringEnumMemberName("stop")]
+    Stop,
 }
 
 /// <summary>Where on the page a finding's words stand.</summary>
@@ -21,52 +24,68 @@ public enum FindingLevel
 public enum Beside
 {
     /// <summary>The box being typed in.</summary>
-    [JsonStringEnumMemberName("entry")] Entry,
+    [JsonStringEnumMemberName("entry")]
+    Entry,
 
     /// <summary>The head of the visit.</summary>
-    [JsonStringEnumMemberName("header")] Header,
+    [JsonStringEnumMemberName("header")]
+    Header,
 
     /// <summary>The sounding.</summary>
-    [JsonStringEnumMemberName("sounding")] Sounding,
+    [JsonStringEnumMemberName("sounding")]
+    Sounding,
 
     /// <summary>The clarity reading.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
+    [JsonStringEnumMemberName("clarity")]
+    Clarity,
 
     /// <summary>The composite's depth.</summary>
-    [JsonStringEnumMemberName("composite")] Composite,
+    [JsonStringEnumMemberName("composite")]
+    Composite,
 
     /// <summary>The profile, or one level of it.</summary>
-    [JsonStringEnumMemberName("profile")] Profile,
+    [JsonStringEnumMemberName("profile")]
+    Profile,
 
     /// <summary>The bottles at a depth.</summary>
-    [JsonStringEnumMemberName("bottles")] Bottles,
+    [JsonStringEnumMemberName("bottles")]
+    Bottles,
 
     /// <summary>Filtering.</summary>
-    [JsonStringEnumMemberName("filtering")] Filtering,
+    [JsonStringEnumMemberName("filtering")]
+    Filtering,
 
     /// <summary>The label.</summary>
-    [JsonStringEnumMemberName("label")] Label,
+    [JsonStringEnumMemberName("label")]
+    Label,
 
     /// <summary>Putting a sample away.</summary>
-    [JsonStringEnumMemberName("storing")] Storing,
+    [JsonStringEnumMemberName("storing")]
+    Storing,
 
     /// <summary>The sample in the ledger.</summary>
-    [JsonStringEnumMemberName("sample")] Sample,
+    [JsonStringEnumMemberName("sample")]
+    Sample,
 
     /// <summary>Handing samples over, and their arrival.</summary>
-    [JsonStringEnumMemberName("hand-over")] HandOver,
+    [JsonStringEnumMemberName("hand-over")]
+    HandOver,
 
     /// <summary>A result.</summary>
-    [JsonStringEnumMemberName("result")] Result,
+    [JsonStringEnumMemberName("result")]
+    Result,
 
     /// <summary>A value of a described protocol; where, its address says.</summary>
-    [JsonStringEnumMemberName("observation")] Observation,
+    [JsonStringEnumMemberName("observation")]
+    Observation,
 
     /// <summary>Leaving the station.</summary>
-    [JsonStringEnumMemberName("leaving")] Leaving,
+    [JsonStringEnumMemberName("leaving")]
+    Leaving,
 }
 
-/// <summary>Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case.</summary>
+/// <summary>Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in
+/// every case.</summary>
 /// <param name="Code">The check's code; programmes set its limits under the same name.</param>
 /// <param name="Level">Note, check or stop.</param>
 /// <param name="Seen">What was seen, in one sentence.</param>
@@ -78,7 +97,17 @@ public enum Beside
 /// <param name="Kept">The reason given for going on all the same, or what settled it; null while it is open.</param>
 /// <param name="At">Beside a described protocol, the address: protocol / step / item / try / field.</param>
 public sealed record Finding(
-    string Code, FindingLevel Level, string Seen, string Why, string Act, Beside Beside, IReadOnlyList<Guid> About, bool NoWayRound, string? Kept = null, string? At = null)
+    string Code,
+    FindingLevel Level,
+    string Seen,
+    string Why,
+    string Act,
+    Beside Beside,
+    IReadOnlyList<Guid> About,
+    bool NoWayRound,
+    string? Kept = null,
+    string? At = null
+)
 {
     /// <summary>Reasons commonly given for going on in spite of it.</summary>
     public IReadOnlyList<string> Reasons => Level == FindingLevel.Note ? [] : KeptReasons.For(Code);
@@ -99,5 +128,6 @@ public sealed record Finding(
     /// <param name="how">By what, in a few words.</param>
     internal Finding Settled(string how) => NoWayRound ? this : this with { Kept = how };
 
-    private static Finding Of(string code, FindingLevel level, string seen, string why, string act) => new(code, level, seen, why, act, Beside.Entry, [], false);
+    private static Finding Of(string code, FindingLevel level, string seen, string why, string act) =>
+        new(code, level, seen, why, act, Beside.Entry, [], false);
 }

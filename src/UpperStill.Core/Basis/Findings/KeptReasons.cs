@@ -1,6 +1,7 @@
 namespace UpperStill.Core.Basis.Findings;
 
-/// <summary>Reasons commonly given for going on in spite of a finding, by what it speaks of: one touch each, beside words of one's own.</summary>
+/// <summary>Reasons commonly given for going on in spite of a finding, by what it speaks of: one touch each, beside words of one's
+/// own.</summary>
 public static class KeptReasons
 {
     private static readonly string[] Usual = ["looked again, it is so", "seen by both of us"];
@@ -70,5 +71,9 @@ public static class KeptReasons
     /// <summary>The reasons offered for a finding, the commonest first.</summary>
     /// <param name="code">The finding's code.</param>
     public static IReadOnlyList<string> For(string code) =>
-        Table.Where(t => code.StartsWith(t.Code, StringComparison.Ordinal)).OrderByDescending(t => t.Code.Length).Select(t => t.Reasons).FirstOrDefault(Usual);
+        Table
+            .Where(t => code.StartsWith(t.Code, StringComparison.Ordinal))
+            .OrderByDescending(t => t.Code.Length)
+            .Select(t => t.Reasons)
+            .FirstOrDefault(Usual);
 }

@@ -30,10 +30,14 @@ public static class Decimals
 
     /// <summary>Invariant text with a fixed number of decimals, rounded half away from zero.</summary>
     public static string Fixed(decimal value, int decimals) =>
-        Unsigned(decimal.Round(value, decimals, MidpointRounding.AwayFromZero).ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture));
+        Unsigned(
+            decimal.Round(value, decimals, MidpointRounding.AwayFromZero)
+                .ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture)
+        );
 
     /// <summary>Invariant text with a fixed number of decimals.</summary>
-    public static string Fixed(double value, int decimals) => Unsigned(value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture));
+    public static string Fixed(double value, int decimals) =>
+        Unsigned(value.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture));
 
     /// <summary>The number to so many significant figures, rounded half away from zero.</summary>
     public static decimal ToSignificant(decimal value, int figures)
@@ -55,5 +59,6 @@ public static class Decimals
     }
 
     // Nothing has no sign.
-    private static string Unsigned(string text) => text.StartsWith('-') && text.AsSpan(1).IndexOfAnyInRange('1', '9') < 0 ? text[1..] : text;
+    private static string Unsigned(string text) =>
+        text.StartsWith('-') && text.AsSpan(1).IndexOfAnyInRange('1', '9') < 0 ? text[1..] : text;
 }

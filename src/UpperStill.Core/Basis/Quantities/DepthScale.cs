@@ -21,9 +21,11 @@ public sealed record DepthScale(string Unit, IReadOnlyList<DepthTick> Ticks)
         List<DepthTick> ticks = [];
         for (var decade = 1m; decade <= 10_000m; decade *= 100)
         {
-            ticks.AddRange(Round
-                .Where(d => (decade == 1 || d > 1) && d * decade <= bottom && (d != 0.5m || bottom < 6))
-                .Select(d => new DepthTick(Decimals.Published(d * decade * perUnit), Decimals.Text(d * decade))));
+            ticks.AddRange(
+                Round
+                    .Where(d => (decade == 1 || d > 1) && d * decade <= bottom && (d != 0.5m || bottom < 6))
+                    .Select(d => new DepthTick(Decimals.Published(d * decade * perUnit), Decimals.Text(d * decade)))
+            );
         }
 
         return new DepthScale(feet ? "ft" : "m", ticks);

@@ -22,14 +22,15 @@ public readonly record struct Length(decimal Value, LengthUnit Unit, decimal Res
     public decimal ResolutionMetres => Resolution * MetresPer(Unit);
 
     /// <summary>Metres in one step of the measure in which a unit's value is held.</summary>
-    public static decimal MetresPer(LengthUnit unit) => unit switch
-    {
-        LengthUnit.Metre => 1m,
-        LengthUnit.Centimetre => 0.01m,
-        LengthUnit.Foot => MetresPerFoot,
-        LengthUnit.FootInch or LengthUnit.Inch => MetresPerInch,
-        _ => throw new ArgumentOutOfRangeException(nameof(unit)),
-    };
+    public static decimal MetresPer(LengthUnit unit) =>
+        unit switch
+        {
+            LengthUnit.Metre => 1m,
+            LengthUnit.Centimetre => 0.01m,
+            LengthUnit.Foot => MetresPerFoot,
+            LengthUnit.FootInch or LengthUnit.Inch => MetresPerInch,
+            _ => throw new ArgumentOutOfRangeException(nameof(unit)),
+        };
 
     /// <summary>True for the units of a line marked in feet or inches.</summary>
     public static bool IsFootBased(LengthUnit unit) => unit is LengthUnit.Foot or LengthUnit.FootInch or LengthUnit.Inch;

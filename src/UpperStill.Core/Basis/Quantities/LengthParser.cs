@@ -4,7 +4,8 @@ using UpperStill.Core.Basis.Findings;
 namespace UpperStill.Core.Basis.Quantities;
 
 /// <summary>
-/// Reads a length as people type it: <c>12 9</c>, <c>12-9</c>, <c>12'9"</c>, <c>12 ft. 9 in.</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151 in</c>, <c>12 9 1/2</c>, <c>17½ ft</c>.
+/// Reads a length as people type it: <c>12 9</c>, <c>12-9</c>, <c>12'9"</c>, <c>12 ft. 9 in.</c>, <c>3.85</c>, <c>3,85 m</c>, <c>151
+/// in</c>, <c>12 9 1/2</c>, <c>17½ ft</c>.
 /// Nothing is guessed: what can be read two ways is refused with a finding that says so.
 /// </summary>
 public static class LengthParser
@@ -37,14 +38,21 @@ public static class LengthParser
         if (text.StartsWith('-') || text.StartsWith('−'))
         {
             return Stop(
-                "number-negative", $"{text} is above the water.", "Depth counts downward from the surface.", "Type it without the minus sign.");
+                "number-negative",
+                $"{text} is above the water.",
+                "Depth counts downward from the surface.",
+                "Type it without the minus sign."
+            );
         }
 
         if (LengthScanner.PointForComma(text) is not { } plain)
         {
             return Stop(
-                "number-comma", $"{text} can be read two ways.", "A comma before three digits may mark thousands or a fraction.",
-                "Type it again with a point for the fraction.");
+                "number-comma",
+                $"{text} can be read two ways.",
+                "A comma before three digits may mark thousands or a fraction.",
+                "Type it again with a point for the fraction."
+            );
         }
 
         if (LengthScanner.FeetAndInches(plain) is { } pair && (pair.Marked || unit is null or LengthUnit.FootInch or LengthUnit.Foot))
@@ -68,12 +76,11 @@ public static class LengthParser
                 "inches-too-many",
                 $"{Decimals.Text(feet)} ft {Decimals.Text(inches)} in is not a length on this line.",
                 "Feet are whole and inches under 12.",
-                "Type it again.");
+                "Type it again."
+            );
         }
 
-        var step = written.Denominator is { } denominator
-            ? 1m / Number(denominator)!.Value
-            : StepOf(written.Inches);
+        var step = written.Denominator is { } denominator ? 1m / Number(denominator)!.Value : StepOf(written.Inches);
         return Limit(new Length(Decimals.Plain((feet * 12) + inches), LengthUnit.FootInch, step));
     }
 
@@ -100,8 +107,12 @@ public static class LengthParser
         if ((named ?? unit) is not { } chosen)
         {
             return Stop(
-                "unit-missing", $"{Decimals.Text(value)} has no unit.", "It could be read two ways and is lost if we guess.",
-                "Choose the unit on the line or meter, or \"unknown\": then it is kept but not used.", noWayRound: true);
+                "unit-missing",
+                $"{Decimals.Text(value)} has no unit.",
+                "It could be read two ways and is lost if we guess.",
+                "Choose the unit on the line or meter, or \"unknown\": then it is kept but not used.",
+                noWayRound: true
+            );
         }
 
         // A lone number on a line in feet and inches is feet; with a point it may have been meant as inches.
@@ -127,13 +138,25 @@ public static class LengthParser
             "feet-decimal-as-inches",
             $"{Decimals.Text(value)} ft means {LengthText.FeetAndInches(value * 12)}.",
             $"A point makes tenths of a foot, not inches.",
-            $"If you meant {meant}, type a space, not a point.");
+            $"If you meant {meant}, type a space, not a point."
+        );
     }
 
     private static (Length?, Finding?) Limit(Length length) =>
         length.Metres is 0 or (>= LeastMetres and <= GreatestMetres) ? (length, null)
-            : length.Metres < LeastMetres ? Stop("number-too-small", $"{Decimals.Text(length.Value)} is finer than any line or tape shows.", "What is divided by it has no end.", "Look at the unit and the zeros; type 0 for the surface.")
-            : Stop("number-too-large", $"{LengthText.Write(length)} is deeper than any water.", "It would spoil the record's scale.", "Look for a lost point or a wrong unit.");
+        : length.Metres < LeastMetres
+            ? Stop(
+                "number-too-small",
+                $"{Decimals.Text(length.Value)} is finer than any line or tape shows.",
+                "What is divided by it has no end.",
+                "Look at the unit and the zeros; type 0 for the surface."
+            )
+        : Stop(
+            "number-too-large",
+            $"{LengthText.Write(length)} is deeper than any water.",
+            "It would spoil the record's scale.",
+            "Look for a lost point or a wrong unit."
+        );
 
     private static decimal? Inches(WrittenFeetAndInches written)
     {
@@ -172,7 +195,12 @@ public static class LengthParser
     }
 
     private static (Length?, Finding?) Unreadable(string text) =>
-        Stop("number-unreadable", $"“{text}” is not a length.", "Only what can be read back is kept as a reading.", "Type 12 9 for 12 ft 9 in, or 3.85 for metres.");
+        Stop(
+            "number-unreadable",
+            $"“{text}” is not a length.",
+            "Only what can be read back is kept as a reading.",
+            "Type 12 9 for 12 ft 9 in, or 3.85 for metres."
+        );
 
     private static (Length?, Finding?) Stop(string code, string seen, string why, string act, bool noWayRound = false) =>
         (null, Finding.Stop(code, seen, why, act) with { NoWayRound = noWayRound });

@@ -16,14 +16,34 @@ internal sealed class LengthScanner
 
     /// <summary>The text of one kind of blank, in small letters, with the fractions of an inch spelled out.</summary>
     internal static string Tidy(string? written) =>
-        string.Join(' ', (written ?? string.Empty)
-            .Replace("½", " 1/2", StringComparison.Ordinal).Replace("¼", " 1/4", StringComparison.Ordinal).Replace("¾", " 3/4", StringComparison.Ordinal)
-            .Replace("⅛", " 1/8", StringComparison.Ordinal).Replace("⅜", " 3/8", StringComparison.Ordinal).Replace("⅝", " 5/8", StringComparison.Ordinal).Replace("⅞", " 7/8", StringComparison.Ordinal)
-            .Replace('’', '\'').Replace('‘', '\'').Replace('′', '\'').Replace('ʹ', '\'').Replace('´', '\'').Replace('”', '"').Replace('“', '"').Replace('″', '"').Replace('ʺ', '"')
-            .Replace("''", "\"", StringComparison.Ordinal).Replace('–', '-').Replace('‑', '-')
-            .ToLowerInvariant().Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
+        string.Join(
+            ' ',
+            (written ?? string.Empty)
+                .Replace("½", " 1/2", StringComparison.Ordinal)
+                .Replace("¼", " 1/4", StringComparison.Ordinal)
+                .Replace("¾", " 3/4", StringComparison.Ordinal)
+                .Replace("⅛", " 1/8", StringComparison.Ordinal)
+                .Replace("⅜", " 3/8", StringComparison.Ordinal)
+                .Replace("⅝", " 5/8", StringComparison.Ordinal)
+                .Replace("⅞", " 7/8", StringComparison.Ordinal)
+                .Replace('’', '\'')
+                .Replace('‘', '\'')
+                .Replace('′', '\'')
+                .Replace('ʹ', '\'')
+                .Replace('´', '\'')
+                .Replace('”', '"')
+                .Replace('“', '"')
+                .Replace('″', '"')
+                .Replace('ʺ', '"')
+                .Replace("''", "\"", StringComparison.Ordinal)
+                .Replace('–', '-')
+                .Replace('‑', '-')
+                .ToLowerInvariant()
+                .Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries)
+        );
 
-    /// <summary>Commas between digits made points; null where one stands before just three digits, which may mark thousands or a fraction, unless a single 0 stands before it.</summary>
+    /// <summary>Commas between digits made points; null where one stands before just three digits, which may mark thousands or a fraction,
+    /// unless a single 0 stands before it.</summary>
     internal static string? PointForComma(string text)
     {
         var read = text.ToCharArray();
@@ -63,7 +83,9 @@ internal sealed class LengthScanner
         var (numerator, denominator) = scan.Fraction();
         scan.Blank();
         var unit = scan.Word();
-        return scan.AtEnd && (unit is null || UnitNamed(unit) == LengthUnit.Inch) ? new WrittenFeetAndInches(feet, marked, inches, numerator, denominator) : null;
+        return scan.AtEnd && (unit is null || UnitNamed(unit) == LengthUnit.Inch)
+            ? new WrittenFeetAndInches(feet, marked, inches, numerator, denominator)
+            : null;
     }
 
     /// <summary>Such as <c>3.85</c>, <c>.5</c>, <c>385 cm</c>, <c>17 1/2 ft</c>; null for anything else.</summary>
@@ -75,17 +97,20 @@ internal sealed class LengthScanner
         scan.Blank();
         var word = scan.Word();
         var unit = UnitNamed(word);
-        return value is not null && scan.AtEnd && (word is null || unit is not null) ? new WrittenNumber(value, unit, numerator, denominator) : null;
+        return value is not null && scan.AtEnd && (word is null || unit is not null)
+            ? new WrittenNumber(value, unit, numerator, denominator)
+            : null;
     }
 
-    private static LengthUnit? UnitNamed(string? name) => name switch
-    {
-        "m" or "metre" or "metres" or "meter" or "meters" => LengthUnit.Metre,
-        "cm" => LengthUnit.Centimetre,
-        "ft" or "foot" or "feet" or "'" => LengthUnit.Foot,
-        "in" or "inch" or "inches" or "\"" => LengthUnit.Inch,
-        _ => null,
-    };
+    private static LengthUnit? UnitNamed(string? name) =>
+        name switch
+        {
+            "m" or "metre" or "metres" or "meter" or "meters" => LengthUnit.Metre,
+            "cm" => LengthUnit.Centimetre,
+            "ft" or "foot" or "feet" or "'" => LengthUnit.Foot,
+            "in" or "inch" or "inches" or "\"" => LengthUnit.Inch,
+            _ => null,
+        };
 
     private bool AtEnd => at == text.Length;
 

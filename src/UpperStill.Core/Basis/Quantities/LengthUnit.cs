@@ -7,17 +7,22 @@ namespace UpperStill.Core.Basis.Quantities;
 public enum LengthUnit
 {
     /// <summary>Metres, decimal.</summary>
-    [JsonStringEnumMemberName("m")] Metre,
+    [JsonStringEnumMemberName("m")]
+    Metre,
 
     /// <summary>Centimetres.</summary>
-    [JsonStringEnumMemberName("cm")] Centimetre,
+    [JsonStringEnumMemberName("cm")]
+    Centimetre,
 
     /// <summary>Feet with a decimal fraction.</summary>
-    [JsonStringEnumMemberName("ft")] Foot,
+    [JsonStringEnumMemberName("ft")]
+    Foot,
 
     /// <summary>Feet and inches; the value is held in inches.</summary>
-    [JsonStringEnumMemberName("ft-in")] FootInch,
+    [JsonStringEnumMemberName("ft-in")]
+    FootInch,
 
     /// <summary>Inches.</summary>
-    [JsonStringEnumMemberName("in")] Inch,
+    [JsonStringEnumMemberName("in")]
+    Inch,
 }

@@ -8,10 +8,12 @@ namespace UpperStill.Core.Basis.Quantities;
 public enum TemperatureUnit
 {
     /// <summary>Degrees Celsius.</summary>
-    [JsonStringEnumMemberName("°C")] Celsius,
+    [JsonStringEnumMemberName("°C")]
+    Celsius,
 
     /// <summary>Degrees Fahrenheit.</summary>
-    [JsonStringEnumMemberName("°F")] Fahrenheit,
+    [JsonStringEnumMemberName("°F")]
+    Fahrenheit,
 }
 
 /// <summary>A temperature exactly as it was written down.</summary>
@@ -38,8 +40,14 @@ public static class Temperature
     /// <summary>The temperature for a reader, with its unit, to the tenth it can be trusted to.</summary>
     internal static string Show(decimal celsius) => $"{Decimals.Fixed(celsius, 1)} °C";
 
-    internal static Finding UnitMissing(string written) => Finding.Stop(
-        "unit-missing", $"{written} has no unit.", "It could be read two ways and is lost if we guess.",
-        "Choose the unit on the line or meter, or \"unknown\": then it is kept but not used.") with
-    { NoWayRound = true };
+    internal static Finding UnitMissing(string written) =>
+        Finding.Stop(
+            "unit-missing",
+            $"{written} has no unit.",
+            "It could be read two ways and is lost if we guess.",
+            "Choose the unit on the line or meter, or \"unknown\": then it is kept but not used."
+        ) with
+        {
+            NoWayRound = true,
+        };
 }

@@ -32,17 +32,23 @@ public sealed class WithinAttribute(double least, double most, string unit = "")
     /// <summary>The declaration at a property; null where it has none.</summary>
     /// <param name="property">The property as JSON knows it.</param>
     public static WithinAttribute? Of(JsonPropertyInfo property) =>
-        Known.GetOrAdd(property, p => p.AttributeProvider?.GetCustomAttributes(typeof(WithinAttribute), false) is [WithinAttribute declared] ? declared : null);
+        Known.GetOrAdd(property, p =>
+            p.AttributeProvider?.GetCustomAttributes(typeof(WithinAttribute), false) is [WithinAttribute declared] ? declared : null
+        );
 
     /// <summary>The first number outside, as it stands; null where all lie within.</summary>
     /// <param name="given">A number, or a list or set of them.</param>
-    internal string? Outside(JsonElement given) => given.ValueKind switch
-    {
-        JsonValueKind.Number => given.GetDouble() is var number && number >= Least && number <= Most ? null : given.GetRawText().Replace('-', '−'),
-        JsonValueKind.Array => given.EnumerateArray().Select(Outside).FirstOrDefault(n => n is not null),
-        JsonValueKind.Object => given.EnumerateObject().Select(p => Outside(p.Value)).FirstOrDefault(n => n is not null),
-        _ => null,
-    };
+    internal string? Outside(JsonElement given) =>
+        given.ValueKind switch
+        {
+            JsonValueKind.Number => given.GetDouble() is var number && number >= Least && number <= Most
+                ? null
+                : given.GetRawText().Replace('-', '−'),
+            JsonValueKind.Array => given.EnumerateArray().Select(Outside).FirstOrDefault(n => n is not null),
+            JsonValueKind.Object => given.EnumerateObject().Select(p => Outside(p.Value)).FirstOrDefault(n => n is not null),
+            _ => null,
+        };
 
-    private static string Number(double value) => value.ToString("#,0.########", CultureInfo.InvariantCulture).Replace(',', ' ').Replace('-', '−');
+    private static string Number(double value) =>
+        value.ToString("#,0.########", CultureInfo.InvariantCulture).Replace(',', ' ').Replace('-', '−');
 }

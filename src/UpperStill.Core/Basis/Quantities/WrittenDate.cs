@@ -8,16 +8,20 @@ namespace UpperStill.Core.Basis.Quantities;
 public enum DateOrder
 {
     /// <summary>Year first.</summary>
-    [JsonStringEnumMemberName("year-first")] YearFirst,
+    [JsonStringEnumMemberName("year-first")]
+    YearFirst,
 
     /// <summary>Day first.</summary>
-    [JsonStringEnumMemberName("day-first")] DayFirst,
+    [JsonStringEnumMemberName("day-first")]
+    DayFirst,
 
     /// <summary>Month first.</summary>
-    [JsonStringEnumMemberName("month-first")] MonthFirst,
+    [JsonStringEnumMemberName("month-first")]
+    MonthFirst,
 }
 
-/// <summary>Reads a day as tables write it: <c>2013-06-15</c>, <c>15.6.2013</c>, <c>6/15/13</c>. What can be read two ways is not read without its order.</summary>
+/// <summary>Reads a day as tables write it: <c>2013-06-15</c>, <c>15.6.2013</c>, <c>6/15/13</c>. What can be read two ways is not read
+/// without its order.</summary>
 public static class WrittenDate
 {
     private const int Earliest = 1800;
@@ -34,15 +38,22 @@ public static class WrittenDate
             return null;
         }
 
-        var (year, month, day) = a > 99 ? (a, b, c) : order switch
-        {
-            DateOrder.DayFirst => (c, b, a),
-            DateOrder.MonthFirst => (c, a, b),
-            DateOrder.YearFirst => (a, b, c),
-            _ => a > 12 ? (c, b, a) : b > 12 || a == b ? (c, a, b) : (0, 0, 0),
-        };
+        var (year, month, day) =
+            a > 99
+                ? (a, b, c)
+                : order switch
+                {
+                    DateOrder.DayFirst => (c, b, a),
+                    DateOrder.MonthFirst => (c, a, b),
+                    DateOrder.YearFirst => (a, b, c),
+                    _ => a > 12 ? (c, b, a)
+                    : b > 12 || a == b ? (c, a, b)
+                    : (0, 0, 0),
+                };
         year = year is > 0 and < 100 ? (2000 + year > latest?.Year ? 1900 : 2000) + year : year;
-        return year is > Earliest and < Latest && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month) ? new DateOnly(year, month, day) : null;
+        return year is > Earliest and < Latest && month is >= 1 and <= 12 && day >= 1 && day <= DateTime.DaysInMonth(year, month)
+            ? new DateOnly(year, month, day)
+            : null;
     }
 
     /// <summary>The order that days of a column must have, as far as one of them tells.</summary>
@@ -59,7 +70,12 @@ public static class WrittenDate
             }
         }
 
-        return (day, month) switch { (true, false) => DateOrder.DayFirst, (false, true) => DateOrder.MonthFirst, _ => null };
+        return (day, month) switch
+        {
+            (true, false) => DateOrder.DayFirst,
+            (false, true) => DateOrder.MonthFirst,
+            _ => null,
+        };
     }
 
     /// <summary>True for a day that has all its figures and yet could be two days.</summary>
@@ -70,6 +86,8 @@ public static class WrittenDate
     {
         var date = (written ?? string.Empty).Trim().Split(' ', 'T')[0];
         var parts = date.Split('-', '/', '.');
-        return parts.Length == 3 && parts.All(p => p.Length is > 0 and <= 4 && p.All(char.IsAsciiDigit)) ? [.. parts.Select(p => int.Parse(p, CultureInfo.InvariantCulture))] : [];
+        return parts.Length == 3 && parts.All(p => p.Length is > 0 and <= 4 && p.All(char.IsAsciiDigit))
+            ? [.. parts.Select(p => int.Parse(p, CultureInfo.InvariantCulture))]
+            : [];
     }
 }

@@ -6,8 +6,7 @@ namespace UpperStill.Core.Basis.Workings;
 /// <param name="Steps">The arithmetic, line by line, with units.</param>
 /// <param name="Rule">The rule or method used, in words.</param>
 /// <param name="Source">Where the rule is published.</param>
-public sealed record Working(
-    string Title, IReadOnlyList<WorkingInput> Inputs, IReadOnlyList<string> Steps, string Rule, string Source);
+public sealed record Working(string Title, IReadOnlyList<WorkingInput> Inputs, IReadOnlyList<string> Steps, string Rule, string Source);
 
 /// <summary>One input of a <see cref="Working"/>.</summary>
 /// <param name="Name">What it is.</param>

@@ -8,16 +8,20 @@ namespace UpperStill.Core.Protocols.Arrival;
 public enum FixSource
 {
     /// <summary>The device's own receiver.</summary>
-    [JsonStringEnumMemberName("device")] Device,
+    [JsonStringEnumMemberName("device")]
+    Device,
 
     /// <summary>A receiver on the boat.</summary>
-    [JsonStringEnumMemberName("receiver")] Receiver,
+    [JsonStringEnumMemberName("receiver")]
+    Receiver,
 
     /// <summary>The stand-in receiver.</summary>
-    [JsonStringEnumMemberName("simulated")] Simulated,
+    [JsonStringEnumMemberName("simulated")]
+    Simulated,
 
     /// <summary>Typed.</summary>
-    [JsonStringEnumMemberName("typed")] Typed,
+    [JsonStringEnumMemberName("typed")]
+    Typed,
 }
 
 /// <summary>Body of the entry <c>fix</c>: where the boat is. The first of a visit is where it anchored; later ones show drift.</summary>
@@ -29,7 +33,8 @@ public sealed record FixBody(
     [property: Within(-90, 90, "°")] double LatitudeDeg,
     [property: Within(-180, 180, "°")] double LongitudeDeg,
     FixSource Source,
-    [property: Within(0, 1e7, "m")] decimal? AccuracyM = null);
+    [property: Within(0, 1e7, "m")] decimal? AccuracyM = null
+);
 
 /// <summary>Body of the entry <c>landmarks</c>: whether a transit is in line.</summary>
 /// <param name="Transit">Which of the station's transits, from 0.</param>
@@ -41,19 +46,24 @@ public sealed record LandmarksBody([property: Within(0, 99)] int Transit, bool I
 public enum WaterSurface
 {
     /// <summary>Clear.</summary>
-    [JsonStringEnumMemberName("clear")] Clear,
+    [JsonStringEnumMemberName("clear")]
+    Clear,
 
     /// <summary>Scum.</summary>
-    [JsonStringEnumMemberName("scum")] Scum,
+    [JsonStringEnumMemberName("scum")]
+    Scum,
 
     /// <summary>Foam.</summary>
-    [JsonStringEnumMemberName("foam")] Foam,
+    [JsonStringEnumMemberName("foam")]
+    Foam,
 
     /// <summary>Pollen.</summary>
-    [JsonStringEnumMemberName("pollen")] Pollen,
+    [JsonStringEnumMemberName("pollen")]
+    Pollen,
 
     /// <summary>Debris.</summary>
-    [JsonStringEnumMemberName("debris")] Debris,
+    [JsonStringEnumMemberName("debris")]
+    Debris,
 }
 
 /// <summary>
@@ -104,10 +114,14 @@ public sealed record ConditionsBody(
     WindForce? Wind = null,
     WaveState? WaveState = null,
     RainFallen? Rain24 = null,
-    RainFallen? Rain72 = null)
+    RainFallen? Rain72 = null
+)
 {
     /// <summary>The wind, as a class or as measured; null where nobody told it.</summary>
-    internal Told? WindTold => WindMs is { } measured ? new Told(measured, measured, $"{Decimals.Text(measured)} m/s") : Wind is { } force ? WeatherClasses.Of(force) : null;
+    internal Told? WindTold =>
+        WindMs is { } measured ? new Told(measured, measured, $"{Decimals.Text(measured)} m/s")
+        : Wind is { } force ? WeatherClasses.Of(force)
+        : null;
 
     /// <summary>The waves, by name or by their number on the scale; null where nobody told them or the scale has no such number.</summary>
     internal WaveState? WavesTold => WaveState ?? (Waves is >= 1 and <= 4 ? (WaveState)Waves.Value : null);
@@ -126,7 +140,11 @@ public sealed record ConditionsBody(
             return this;
         }
 
-        var (wind, rain24, rain72) = (WeatherClasses.WindTouched(WindMs), WeatherClasses.RainTouched(Rain24Mm), WeatherClasses.RainTouched(Rain72Mm));
+        var (wind, rain24, rain72) = (
+            WeatherClasses.WindTouched(WindMs),
+            WeatherClasses.RainTouched(Rain24Mm),
+            WeatherClasses.RainTouched(Rain72Mm)
+        );
         return this with
         {
             Wind = wind ?? Wind,
@@ -139,5 +157,7 @@ public sealed record ConditionsBody(
     }
 
     private static Told? Rained(decimal? gauge, RainFallen? remembered) =>
-        gauge is { } mm ? new Told(mm, mm, $"rain {Decimals.Text(mm)} mm") : remembered is { } rain ? WeatherClasses.Of(rain) : null;
+        gauge is { } mm ? new Told(mm, mm, $"rain {Decimals.Text(mm)} mm")
+        : remembered is { } rain ? WeatherClasses.Of(rain)
+        : null;
 }

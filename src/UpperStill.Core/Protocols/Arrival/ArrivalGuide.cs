@@ -21,11 +21,21 @@ internal static class ArrivalGuide
             yield return ChosenMethods.Line(ArrivalOptions.AirAndWater, "Read the air first, in shade, before the thermometer is wet.");
         }
 
-        yield return ChosenMethods.Line(ArrivalOptions.ThermometerPlace, $"Water temperature: the thermometer {methods.Words(ArrivalOptions.ThermometerPlace)}.");
-        yield return ChosenMethods.Line(ArrivalOptions.ThermometerSettling, $"Leave it there {methods.Words(ArrivalOptions.ThermometerSettling)}; read it to {methods.Words(ArrivalOptions.TemperatureRoundTo)}.");
+        yield return ChosenMethods.Line(
+            ArrivalOptions.ThermometerPlace,
+            $"Water temperature: the thermometer {methods.Words(ArrivalOptions.ThermometerPlace)}."
+        );
+        yield return ChosenMethods.Line(
+            ArrivalOptions.ThermometerSettling,
+            $"Leave it there {methods.Words(ArrivalOptions.ThermometerSettling)}; read it to "
+                + $"{methods.Words(ArrivalOptions.TemperatureRoundTo)}."
+        );
         if (methods.Is(ArrivalOptions.Rain, "recorded"))
         {
-            yield return ChosenMethods.Line(ArrivalOptions.Rain, "Write down the rain of the last 24 and 72 h; a guess marked as such will do.");
+            yield return ChosenMethods.Line(
+                ArrivalOptions.Rain,
+                "Write down the rain of the last 24 and 72 h; a guess marked as such will do."
+            );
         }
 
         if (methods.Is(ArrivalOptions.Sky, "sun"))
@@ -37,13 +47,16 @@ internal static class ArrivalGuide
             yield return ChosenMethods.Line(ArrivalOptions.Sky, "Come when the weather has been steady for days.");
         }
 
-        yield return ChosenMethods.Line(HeaderOptions.Written, methods.ChoiceOf(HeaderOptions.Written) switch
-        {
-            "caller" => "One reads and calls the number; another writes it and reads it back digit by digit.",
-            "pad" => "Write each number on the pad as it is called; copy it the same day: both times are kept.",
-            "sheet" => "Write each number on the waterproof sheet as it is called; type it in ashore.",
-            "memory" => "Let the meter log each reading, and note its number; bring the file in ashore.",
-            _ => "Whoever reads calls the number; whoever writes enters it here and reads it back digit by digit.",
-        });
+        yield return ChosenMethods.Line(
+            HeaderOptions.Written,
+            methods.ChoiceOf(HeaderOptions.Written) switch
+            {
+                "caller" => "One reads and calls the number; another writes it and reads it back digit by digit.",
+                "pad" => "Write each number on the pad as it is called; copy it the same day: both times are kept.",
+                "sheet" => "Write each number on the waterproof sheet as it is called; type it in ashore.",
+                "memory" => "Let the meter log each reading, and note its number; bring the file in ashore.",
+                _ => "Whoever reads calls the number; whoever writes enters it here and reads it back digit by digit.",
+            }
+        );
     }
 }

@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Arrival;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(FixBody))]
 [JsonSerializable(typeof(LandmarksBody))]
 [JsonSerializable(typeof(ConditionsBody))]

@@ -17,7 +17,6 @@ public sealed class ArrivalPart() : VisitPart("arrival")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => ArrivalOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft) => draft.Add(ArrivalFold.Fold(draft));
 
@@ -54,7 +53,14 @@ public sealed class ArrivalPart() : VisitPart("arrival")
         }
         else
         {
-            yield return Packing.Plain("boots", Crate.Safety, "boots or waders, flotation near the edge", people, "standing at the water", $"{people} people");
+            yield return Packing.Plain(
+                "boots",
+                Crate.Safety,
+                "boots or waders, flotation near the edge",
+                people,
+                "standing at the water",
+                $"{people} people"
+            );
         }
 
         yield return Packing.Plain("told", Crate.Safety, "someone ashore told where, and when back", 1, "going at all");

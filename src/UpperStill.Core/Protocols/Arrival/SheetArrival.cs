@@ -33,4 +33,12 @@ public sealed record SheetSun(decimal AltitudeDeg, decimal AzimuthDeg, string Te
 /// <param name="Thermometers">The scale of the programme's thermometers, in which an empty box opens.</param>
 /// <param name="Sun">The sun.</param>
 public sealed record SheetArrival(
-    IReadOnlyList<ConditionBox> Boxes, ConditionsBody Now, IReadOnlyList<LandmarksBody> Landmarks, string Text, TemperatureUnit Thermometers, SheetFix? Anchored = null, SheetFix? Latest = null, SheetSun? Sun = null);
+    IReadOnlyList<ConditionBox> Boxes,
+    ConditionsBody Now,
+    IReadOnlyList<LandmarksBody> Landmarks,
+    string Text,
+    TemperatureUnit Thermometers,
+    SheetFix? Anchored = null,
+    SheetFix? Latest = null,
+    SheetSun? Sun = null
+);

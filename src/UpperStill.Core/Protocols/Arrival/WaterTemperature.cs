@@ -14,7 +14,10 @@ internal static class WaterTemperature
     private const decimal ColdestSeaC = -2;
 
     /// <summary>The scale of the programme's thermometers.</summary>
-    internal static TemperatureUnit Scale(SheetDraft draft) => draft.Context.Programme.Chooses(ArrivalOptions.TemperatureUnit, "fahrenheit") ? TemperatureUnit.Fahrenheit : TemperatureUnit.Celsius;
+    internal static TemperatureUnit Scale(SheetDraft draft) =>
+        draft.Context.Programme.Chooses(ArrivalOptions.TemperatureUnit, "fahrenheit")
+            ? TemperatureUnit.Fahrenheit
+            : TemperatureUnit.Celsius;
 
     /// <summary>What is doubtful about it; null where nothing is.</summary>
     /// <param name="draft">The visit.</param>
@@ -26,16 +29,29 @@ internal static class WaterTemperature
         if (asCelsius)
         {
             var f = Temperature.Celsius(celsius, TemperatureUnit.Fahrenheit);
-            var odd = draft.UsualTemperatures is var (low, high) && celsius > high + RangeRoomC && f >= low - RangeRoomC && f <= high + RangeRoomC;
+            var odd =
+                draft.UsualTemperatures is var (low, high)
+                && celsius > high + RangeRoomC
+                && f >= low - RangeRoomC
+                && f <= high + RangeRoomC;
             if (odd || (!sea && celsius > draft.Context.Programme.Of(ArrivalOptions.Fahrenheit)))
             {
                 return Finding.Stop(
-                    "temperature-as-fahrenheit", $"{Decimals.Text(celsius)} °C is warmer than this water gets.", $"As °F it would be {Temperature.Show(f)}.", "Which scale was it?");
+                    "temperature-as-fahrenheit",
+                    $"{Decimals.Text(celsius)} °C is warmer than this water gets.",
+                    $"As °F it would be {Temperature.Show(f)}.",
+                    "Which scale was it?"
+                );
             }
         }
 
         return celsius < (sea ? ColdestSeaC : ColdestFreshC) || celsius > HottestC
-            ? Finding.Check("temperature-range", $"{Temperature.Show(celsius)} is outside what is likely.", "Sign, unit or a misread scale?", "Read again.")
+            ? Finding.Check(
+                "temperature-range",
+                $"{Temperature.Show(celsius)} is outside what is likely.",
+                "Sign, unit or a misread scale?",
+                "Read again."
+            )
             : null;
     }
 }

@@ -8,25 +8,32 @@ namespace UpperStill.Core.Protocols.Arrival;
 public enum WindForce
 {
     /// <summary>Smoke rises straight.</summary>
-    [JsonStringEnumMemberName("calm")] Calm,
+    [JsonStringEnumMemberName("calm")]
+    Calm,
 
     /// <summary>Smoke drifts.</summary>
-    [JsonStringEnumMemberName("light-air")] LightAir,
+    [JsonStringEnumMemberName("light-air")]
+    LightAir,
 
     /// <summary>Felt on the face.</summary>
-    [JsonStringEnumMemberName("felt-on-the-face")] FeltOnTheFace,
+    [JsonStringEnumMemberName("felt-on-the-face")]
+    FeltOnTheFace,
 
     /// <summary>Leaves move.</summary>
-    [JsonStringEnumMemberName("leaves-move")] LeavesMove,
+    [JsonStringEnumMemberName("leaves-move")]
+    LeavesMove,
 
     /// <summary>Branches move.</summary>
-    [JsonStringEnumMemberName("branches-move")] BranchesMove,
+    [JsonStringEnumMemberName("branches-move")]
+    BranchesMove,
 
     /// <summary>Small trees sway.</summary>
-    [JsonStringEnumMemberName("small-trees-sway")] SmallTreesSway,
+    [JsonStringEnumMemberName("small-trees-sway")]
+    SmallTreesSway,
 
     /// <summary>Large branches sway.</summary>
-    [JsonStringEnumMemberName("large-branches-sway")] LargeBranchesSway,
+    [JsonStringEnumMemberName("large-branches-sway")]
+    LargeBranchesSway,
 }
 
 /// <summary>Rain as somebody remembers it, without a gauge.</summary>
@@ -34,16 +41,20 @@ public enum WindForce
 public enum RainFallen
 {
     /// <summary>None.</summary>
-    [JsonStringEnumMemberName("none")] None,
+    [JsonStringEnumMemberName("none")]
+    None,
 
     /// <summary>Some, under 5 mm.</summary>
-    [JsonStringEnumMemberName("under-5-mm")] Under5,
+    [JsonStringEnumMemberName("under-5-mm")]
+    Under5,
 
     /// <summary>5 to 25 mm.</summary>
-    [JsonStringEnumMemberName("5-to-25-mm")] From5To25,
+    [JsonStringEnumMemberName("5-to-25-mm")]
+    From5To25,
 
     /// <summary>More than 25 mm.</summary>
-    [JsonStringEnumMemberName("over-25-mm")] Over25,
+    [JsonStringEnumMemberName("over-25-mm")]
+    Over25,
 }
 
 /// <summary>The water's face.</summary>
@@ -51,16 +62,20 @@ public enum RainFallen
 public enum WaveState
 {
     /// <summary>Flat: 1 of the programme's scale.</summary>
-    [JsonStringEnumMemberName("flat")] Flat = 1,
+    [JsonStringEnumMemberName("flat")]
+    Flat = 1,
 
     /// <summary>Ripples: 2.</summary>
-    [JsonStringEnumMemberName("ripples")] Ripples,
+    [JsonStringEnumMemberName("ripples")]
+    Ripples,
 
     /// <summary>Choppy: 3.</summary>
-    [JsonStringEnumMemberName("choppy")] Choppy,
+    [JsonStringEnumMemberName("choppy")]
+    Choppy,
 
     /// <summary>White caps: 4.</summary>
-    [JsonStringEnumMemberName("white-caps")] WhiteCaps,
+    [JsonStringEnumMemberName("white-caps")]
+    WhiteCaps,
 }
 
 /// <summary>The classes of the weather: their intervals and their words.</summary>
@@ -69,8 +84,13 @@ internal static class WeatherClasses
 {
     private static readonly (decimal Least, decimal Most, string Words)[] Forces =
     [
-        (0, 0.2m, "calm"), (0.3m, 1.5m, "light air"), (1.6m, 3.3m, "felt on the face"), (3.4m, 5.4m, "leaves move"),
-        (5.5m, 7.9m, "branches move"), (8.0m, 10.7m, "small trees sway"), (10.8m, 13.8m, "large branches sway"),
+        (0, 0.2m, "calm"),
+        (0.3m, 1.5m, "light air"),
+        (1.6m, 3.3m, "felt on the face"),
+        (3.4m, 5.4m, "leaves move"),
+        (5.5m, 7.9m, "branches move"),
+        (8.0m, 10.7m, "small trees sway"),
+        (10.8m, 13.8m, "large branches sway"),
     ];
 
     // The number that earlier builds kept in place of each class.
@@ -83,15 +103,23 @@ internal static class WeatherClasses
         return new Told(least, most, $"{words}, {Decimals.Text(least)} to {Decimals.Text(most)} m/s");
     }
 
-    internal static Told Of(RainFallen rain) => rain switch
-    {
-        RainFallen.None => new Told(0, 0, "no rain"),
-        RainFallen.Under5 => new Told(0, 5, "rain under 5 mm"),
-        RainFallen.From5To25 => new Told(5, 25, "rain 5 to 25 mm"),
-        _ => new Told(25, null, "rain over 25 mm"),
-    };
+    internal static Told Of(RainFallen rain) =>
+        rain switch
+        {
+            RainFallen.None => new Told(0, 0, "no rain"),
+            RainFallen.Under5 => new Told(0, 5, "rain under 5 mm"),
+            RainFallen.From5To25 => new Told(5, 25, "rain 5 to 25 mm"),
+            _ => new Told(25, null, "rain over 25 mm"),
+        };
 
-    internal static string Words(WaveState waves) => waves switch { WaveState.Flat => "flat", WaveState.Ripples => "ripples", WaveState.Choppy => "choppy", _ => "white caps" };
+    internal static string Words(WaveState waves) =>
+        waves switch
+        {
+            WaveState.Flat => "flat",
+            WaveState.Ripples => "ripples",
+            WaveState.Choppy => "choppy",
+            _ => "white caps",
+        };
 
     internal static WindForce? WindTouched(decimal? metresPerSecond) => Touched<WindForce>(WindOnce, metresPerSecond);
 

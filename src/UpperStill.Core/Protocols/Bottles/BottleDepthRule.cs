@@ -38,7 +38,8 @@ public sealed record BottleDepthRequest(
     Line? Line = null,
     WrittenLength? Moved = null,
     ReaderUnit Reader = ReaderUnit.AsRead,
-    DateOnly? Day = null);
+    DateOnly? Day = null
+);
 
 /// <summary>The depth of a bottle.</summary>
 /// <param name="Findings">What stands in the way.</param>
@@ -50,9 +51,18 @@ public sealed record BottleDepthRequest(
 /// <param name="Waits">What it waits for, or why there is none.</param>
 /// <param name="Working">How it came about.</param>
 public sealed record BottleDepthResult(
-    IReadOnlyList<Finding> Findings, decimal? DepthM = null, string? Text = null, string? MarkText = null, WrittenLength? Mark = null, bool Needless = false, string? Waits = null, Working? Working = null);
+    IReadOnlyList<Finding> Findings,
+    decimal? DepthM = null,
+    string? Text = null,
+    string? MarkText = null,
+    WrittenLength? Mark = null,
+    bool Needless = false,
+    string? Waits = null,
+    Working? Working = null
+);
 
-/// <summary>Works out how deep a bottle is closed: by the method, never within the clearance of the bottom, to the nearest mark of the line.</summary>
+/// <summary>Works out how deep a bottle is closed: by the method, never within the clearance of the bottom, to the nearest mark of the
+/// line.</summary>
 public static class BottleDepthRule
 {
     private const string Source = "The programme’s method; 1 ft = 0.3048 m exactly (1959 agreement)";
@@ -69,10 +79,23 @@ public static class BottleDepthRule
         ArgumentNullException.ThrowIfNull(request);
         if (!Places.Contains(request.Place))
         {
-            throw new ArgumentOutOfRangeException(nameof(request), $"“{request.Place}” is no place of a bottle; they are {string.Join(", ", Places)}.");
+            throw new ArgumentOutOfRangeException(
+                nameof(request),
+                $"“{request.Place}” is no place of a bottle; they are {string.Join(", ", Places)}."
+            );
         }
 
-        if (new[] { request.ClearanceM, request.DeepLeastM, request.DeepFixedM, request.ThermoclineM ?? 0, request.TopM ?? 0, request.BottomM ?? 0 }.Any(m => m < 0))
+        if (
+            new[]
+            {
+                request.ClearanceM,
+                request.DeepLeastM,
+                request.DeepFixedM,
+                request.ThermoclineM ?? 0,
+                request.TopM ?? 0,
+                request.BottomM ?? 0,
+            }.Any(m => m < 0)
+        )
         {
             throw new ArgumentOutOfRangeException(nameof(request), "A depth or clearance is below 0 m.");
         }
@@ -91,20 +114,24 @@ public static class BottleDepthRule
         }
 
         return sounding is not { } z ? new BottleDepthResult([], Waits: "waits for the sounding")
-            : request.Place == "deep" ? Deep(request, native, z) : LayerOf(request, native, z);
+            : request.Place == "deep" ? Deep(request, native, z)
+            : LayerOf(request, native, z);
     }
 
-    private static (decimal Metres, string Words) Surface(string method, bool byHand, bool feet) => method switch
-    {
-        "zero" => (0, "At the surface"),
-        "hand" => (0.1m, "Just under, by hand"),
-        "6-12-in" => (9 * Length.MetresPerInch, "6–12 in"),
-        "one-foot" => (Length.MetresPerFoot, "One foot"),
-        "arm" => (0.4m, "Arm’s length"),
-        "knee" => (0.25m, "Half of knee-deep water"),
-        not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(method), $"“{method}” is no method of the surface depth."),
-        _ => byHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film") : feet ? (SurfaceFt * Length.MetresPerFoot, "5 ft, under the film") : (SurfaceM, "1.5 m, under the film"),
-    };
+    private static (decimal Metres, string Words) Surface(string method, bool byHand, bool feet) =>
+        method switch
+        {
+            "zero" => (0, "At the surface"),
+            "hand" => (0.1m, "Just under, by hand"),
+            "6-12-in" => (9 * Length.MetresPerInch, "6–12 in"),
+            "one-foot" => (Length.MetresPerFoot, "One foot"),
+            "arm" => (0.4m, "Arm’s length"),
+            "knee" => (0.25m, "Half of knee-deep water"),
+            not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(method), $"“{method}” is no method of the surface depth."),
+            _ => byHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film")
+            : feet ? (SurfaceFt * Length.MetresPerFoot, "5 ft, under the film")
+            : (SurfaceM, "1.5 m, under the film"),
+        };
 
     private static BottleDepthResult Deep(BottleDepthRequest request, LengthUnit native, Length sounding)
     {
@@ -112,8 +139,19 @@ public static class BottleDepthRule
         if (z < request.DeepLeastM)
         {
             return new BottleDepthResult(
-                [At(Finding.Note("deep-sample-needless", $"In {Show(z, native, request)} the bottom water is the surface water.", "A deep bottle would say the same twice.", "Not asked for here."))],
-                Needless: true, Waits: $"not in less than {Show(request.DeepLeastM, native, request)} of water");
+                [
+                    At(
+                        Finding.Note(
+                            "deep-sample-needless",
+                            $"In {Show(z, native, request)} the bottom water is the surface water.",
+                            "A deep bottle would say the same twice.",
+                            "Not asked for here."
+                        )
+                    ),
+                ],
+                Needless: true,
+                Waits: $"not in less than {Show(request.DeepLeastM, native, request)} of water"
+            );
         }
 
         var limit = z - request.ClearanceM;
@@ -128,9 +166,33 @@ public static class BottleDepthRule
         return request.DeepSchool switch
         {
             "layers" => LayerOf(request with { Place = "layer-3" }, native, sounding),
-            "fixed" => Set(request, native, sounding, Math.Min(request.DeepFixedM, limit), [$"The fixed depth {Show(request.DeepFixedM, native, request)}, at most {LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
-            "marks" or "touch" => Set(request, native, sounding, limit, [$"{LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]),
-            "whole-metre" => Set(request, native, sounding, whole, [$"floor({Decimals.Text(Decimals.Published(z))} m − {Decimals.Text(off)} m) = {Decimals.Text(whole)} m, the whole metre above the clearance"]),
+            "fixed" => Set(
+                request,
+                native,
+                sounding,
+                Math.Min(request.DeepFixedM, limit),
+                [
+                    $"The fixed depth {Show(request.DeepFixedM, native, request)}, at most {LengthText.Write(sounding)} − "
+                        + $"{Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}",
+                ]
+            ),
+            "marks" or "touch" => Set(
+                request,
+                native,
+                sounding,
+                limit,
+                [$"{LengthText.Write(sounding)} − {Decimals.Text(request.ClearanceM)} m = {Show(limit, native, request)}"]
+            ),
+            "whole-metre" => Set(
+                request,
+                native,
+                sounding,
+                whole,
+                [
+                    $"floor({Decimals.Text(Decimals.Published(z))} m − {Decimals.Text(off)} m) = {Decimals.Text(whole)} m, the "
+                        + "whole metre above the clearance",
+                ]
+            ),
             _ => throw new ArgumentOutOfRangeException(nameof(request), $"“{request.DeepSchool}” is no method of the deep bottle."),
         };
     }
@@ -139,7 +201,11 @@ public static class BottleDepthRule
     {
         if (request.ThermoclineM is not { } thermocline || request.TopM is not { } top || request.BottomM is not { } bottom)
         {
-            return new BottleDepthResult([], Needless: request.ProfileRead, Waits: request.ProfileRead ? "no layers today: the water is mixed" : "waits for the profile");
+            return new BottleDepthResult(
+                [],
+                Needless: request.ProfileRead,
+                Waits: request.ProfileRead ? "no layers today: the water is mixed" : "waits for the profile"
+            );
         }
 
         var limit = sounding.Metres - request.ClearanceM;
@@ -147,13 +213,21 @@ public static class BottleDepthRule
         {
             "layer-1" => (top / 2, $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}"),
             "layer-2" => (thermocline, $"Thermocline by density: {Show(thermocline, native, request)}"),
-            _ => ((bottom + sounding.Metres) / 2, $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: {Show((bottom + sounding.Metres) / 2, native, request)}"),
+            _ => (
+                (bottom + sounding.Metres) / 2,
+                $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: "
+                    + $"{Show((bottom + sounding.Metres) / 2, native, request)}"
+            ),
         };
         return limit <= 0 ? NoWater(request, native, sounding.Metres) : Set(request, native, sounding, Math.Min(depth, limit), [step]);
     }
 
     private static BottleDepthResult NoWater(BottleDepthRequest request, LengthUnit native, decimal z) =>
-        new([], Needless: true, Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(z, native, request)}");
+        new(
+            [],
+            Needless: true,
+            Waits: $"a clearance of {Show(request.ClearanceM, native, request)} leaves no water in {Show(z, native, request)}"
+        );
 
     private static BottleDepthResult Set(BottleDepthRequest request, LengthUnit native, Length? sounding, decimal depth, List<string> steps)
     {
@@ -161,8 +235,17 @@ public static class BottleDepthRule
         var limit = sounding is { } z ? z.Metres - request.ClearanceM : decimal.MaxValue;
         if (depth > limit)
         {
-            findings.Add(At(Finding.Stop(
-                "bottle-too-deep", $"{Show(depth, native, request)} leaves {Show(Math.Max(0, sounding!.Value.Metres - depth), native, request)} above the bottom.", "It would stir mud.", $"{Show(Math.Max(0, limit), native, request)} is the deepest.")));
+            findings.Add(
+                At(
+                    Finding.Stop(
+                        "bottle-too-deep",
+                        $"{Show(depth, native, request)} leaves "
+                            + $"{Show(Math.Max(0, sounding!.Value.Metres - depth), native, request)} above the bottom.",
+                        "It would stir mud.",
+                        $"{Show(Math.Max(0, limit), native, request)} is the deepest."
+                    )
+                )
+            );
         }
 
         var correction = request.Line?.CorrectionOn(request.Day ?? DateOnly.MaxValue);
@@ -175,7 +258,16 @@ public static class BottleDepthRule
 
         if (request.Line?.UsableM is { } usable && byMarks > usable)
         {
-            findings.Add(At(Finding.Stop("line-too-short", $"{Show(byMarks, native, request)} is beyond the {Show(usable, native, request)} of {request.Line.Code}.", "The bottle would close above its depth.", "Use another line, or take the deepest it reaches and say so.")));
+            findings.Add(
+                At(
+                    Finding.Stop(
+                        "line-too-short",
+                        $"{Show(byMarks, native, request)} is beyond the {Show(usable, native, request)} of {request.Line.Code}.",
+                        "The bottle would close above its depth.",
+                        "Use another line, or take the deepest it reaches and say so."
+                    )
+                )
+            );
         }
 
         var mark = byMarks;
@@ -187,11 +279,25 @@ public static class BottleDepthRule
 
         var trueDepth = correction?.TrueM(mark) ?? mark;
         return new BottleDepthResult(
-            findings, Decimals.Published(trueDepth), Show(trueDepth, native, request), Show(mark, native, request), LengthText.Mark(mark, native), false, null,
-            new Working("Depth of the bottle", [.. sounding is { } s ? [new WorkingInput("sounding", LengthText.Write(s))] : Array.Empty<WorkingInput>()], steps, "By the programme’s method, kept off the bottom, to the nearest mark of the line.", Source));
+            findings,
+            Decimals.Published(trueDepth),
+            Show(trueDepth, native, request),
+            Show(mark, native, request),
+            LengthText.Mark(mark, native),
+            false,
+            null,
+            new Working(
+                "Depth of the bottle",
+                [.. sounding is { } s ? [new WorkingInput("sounding", LengthText.Write(s))] : Array.Empty<WorkingInput>()],
+                steps,
+                "By the programme’s method, kept off the bottom, to the nearest mark of the line.",
+                Source
+            )
+        );
     }
 
-    private static string Show(decimal metres, LengthUnit native, BottleDepthRequest request) => LengthText.Show(metres, native, request.Reader);
+    private static string Show(decimal metres, LengthUnit native, BottleDepthRequest request) =>
+        LengthText.Show(metres, native, request.Reader);
 
     private static Finding At(Finding finding) => finding with { Beside = Beside.Bottles };
 }

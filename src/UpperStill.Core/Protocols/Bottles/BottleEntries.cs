@@ -8,19 +8,24 @@ namespace UpperStill.Core.Protocols.Bottles;
 public enum CastOutcome
 {
     /// <summary>Closed and full.</summary>
-    [JsonStringEnumMemberName("closed")] Closed,
+    [JsonStringEnumMemberName("closed")]
+    Closed,
 
     /// <summary>Open.</summary>
-    [JsonStringEnumMemberName("open")] Open,
+    [JsonStringEnumMemberName("open")]
+    Open,
 
     /// <summary>Leaking.</summary>
-    [JsonStringEnumMemberName("leaking")] Leaking,
+    [JsonStringEnumMemberName("leaking")]
+    Leaking,
 
     /// <summary>Not full.</summary>
-    [JsonStringEnumMemberName("not-full")] NotFull,
+    [JsonStringEnumMemberName("not-full")]
+    NotFull,
 
     /// <summary>It touched the bottom.</summary>
-    [JsonStringEnumMemberName("touched")] Touched,
+    [JsonStringEnumMemberName("touched")]
+    Touched,
 }
 
 /// <summary>Body of the entry <c>cast</c>: one lowering of a bottle sampler.</summary>
@@ -48,7 +53,8 @@ public sealed record CastBody(
     bool? Felt = null,
     bool? Sediment = null,
     string? Smell = null,
-    string? Colour = null);
+    string? Colour = null
+);
 
 /// <summary>Body of the entry <c>bottle-depth</c>: a planned depth moved by the sampler.</summary>
 /// <param name="Place">Which bottle depth of the plan.</param>

@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Bottles;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(BottleDepthBody))]
 [JsonSerializable(typeof(CastBody))]
 public sealed partial class BottleJson : JsonSerializerContext;

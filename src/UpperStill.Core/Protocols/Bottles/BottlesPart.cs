@@ -20,34 +20,48 @@ public sealed class BottlesPart() : VisitPart("bottles")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => BottlesOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override IReadOnlyList<MoveCost> MoveCosts { get; } =
-        [new("surface", null, "What stirs the water ends up in the bottle."), new("bottles", "clarity", "The disc and its line stir what is sampled after it.")];
+    [
+        new("surface", null, "What stirs the water ends up in the bottle."),
+        new("bottles", "clarity", "The disc and its line stir what is sampled after it."),
+    ];
 
     /// <inheritdoc/>
-    internal override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => [.. Usual(plan).Select((b, i) => b with
-    {
-        Replicates = programme.ChoiceOf(BottlesOptions.Replicates) switch
-        {
-            "second" => 1,
-            "three" => 2,
-            "two-tubes" => b.Type == "phosphorus-mesh" ? 1 : 0,
-            "station" => i == 0 && plan.Protocol == programme.Season?[0].Protocol ? 1 : 0,
-            "none" => 0,
-            _ => b.Replicates,
-        },
-    })];
+    internal override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) =>
+        [
+            .. Usual(plan)
+                .Select(
+                    (b, i) =>
+                        b with
+                        {
+                            Replicates = programme.ChoiceOf(BottlesOptions.Replicates) switch
+                            {
+                                "second" => 1,
+                                "three" => 2,
+                                "two-tubes" => b.Type == "phosphorus-mesh" ? 1 : 0,
+                                "station" => i == 0 && plan.Protocol == programme.Season?[0].Protocol ? 1 : 0,
+                                "none" => 0,
+                                _ => b.Replicates,
+                            },
+                        }
+                ),
+        ];
 
-    private static BottlePlan[] Usual(ProtocolPlan plan) => (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
-    {
-        ("chlorophyll", true) => [new("chlorophyll-lab", SampleFrom.Composite)],
-        ("chlorophyll", false) => [new("chlorophyll-water", SampleFrom.Composite, 1), new("chlorophyll-filter", SampleFrom.Composite, 1)],
-        ("phosphorus", true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
-        ("phosphorus", false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
-        ("seawater", _) => [new("seawater", SampleFrom.Surface)],
-        _ => [],
-    };
+    private static BottlePlan[] Usual(ProtocolPlan plan) =>
+        (plan.Protocol.Code, Fresh: plan.HoldHours is not null) switch
+        {
+            ("chlorophyll", true) => [new("chlorophyll-lab", SampleFrom.Composite)],
+            ("chlorophyll", false) =>
+            [
+                new("chlorophyll-water", SampleFrom.Composite, 1),
+                new("chlorophyll-filter", SampleFrom.Composite, 1),
+            ],
+            ("phosphorus", true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
+            ("phosphorus", false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
+            ("seawater", _) => [new("seawater", SampleFrom.Surface)],
+            _ => [],
+        };
 
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft)
@@ -73,10 +87,24 @@ public sealed class BottlesPart() : VisitPart("bottles")
     internal static Finding? Missing(SheetPlace place)
     {
         var (full, all) = (place.Bottles.Count(b => b.Entry is not null), place.Bottles.Count);
-        return (full == all ? null
-            : full > 0 ? Finding.Stop("replicate-missing", $"{place.Title}: {full} of {all} bottles.", "Take the other from the same water.", "Fill it, or say why not.")
-            : place.Place == "deep" && place.DepthM is not null ? Finding.Stop("deep-sample-missing", $"The deep bottle at {place.Text} is still to take.", "It cannot be had from shore.", "Take it, or say why not.")
-            : null)?.On(Beside.Leaving);
+        return (
+            full == all ? null
+            : full > 0
+                ? Finding.Stop(
+                    "replicate-missing",
+                    $"{place.Title}: {full} of {all} bottles.",
+                    "Take the other from the same water.",
+                    "Fill it, or say why not."
+                )
+            : place.Place == "deep" && place.DepthM is not null
+                ? Finding.Stop(
+                    "deep-sample-missing",
+                    $"The deep bottle at {place.Text} is still to take.",
+                    "It cannot be had from shore.",
+                    "Take it, or say why not."
+                )
+            : null
+        )?.On(Beside.Leaving);
     }
 
     /// <summary>How many bottles of some places are full.</summary>
@@ -87,27 +115,39 @@ public sealed class BottlesPart() : VisitPart("bottles")
     }
 
     /// <inheritdoc/>
-    internal override IEnumerable<string> Overboard(SheetDraft draft) => draft.Standing(BottleKinds.Cast).Select(c => c.Body.Sampler).OfType<string>().Distinct().Select(s => $"sampler {s} and messenger");
+    internal override IEnumerable<string> Overboard(SheetDraft draft) =>
+        draft.Standing(BottleKinds.Cast).Select(c => c.Body.Sampler).OfType<string>().Distinct().Select(s => $"sampler {s} and messenger");
 
     /// <inheritdoc/>
     internal override IEnumerable<Protocol> Took(SheetDraft draft)
     {
-        var full = (draft.Section<SheetBottles>()?.Places ?? []).SelectMany(p => p.Bottles).Where(b => b.Entry is not null).Select(b => b.Type.Code).ToHashSet();
-        return (draft.Context.Programme.Season ?? []).Where(p => draft.Wants(p.Protocol) && draft.Bottles(p, draft.Context.Programme).Any(b => full.Contains(b.Type))).Select(p => p.Protocol);
+        var full = (draft.Section<SheetBottles>()?.Places ?? [])
+            .SelectMany(p => p.Bottles)
+            .Where(b => b.Entry is not null)
+            .Select(b => b.Type.Code)
+            .ToHashSet();
+        return (draft.Context.Programme.Season ?? [])
+            .Where(p => draft.Wants(p.Protocol) && draft.Bottles(p, draft.Context.Programme).Any(b => full.Contains(b.Type)))
+            .Select(p => p.Protocol);
     }
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step switch
-    {
-        "surface" => StepGuideResult.Of(BottleGuide.ByHand(methods), Caution.Acid, Caution.Bloom),
-        "bottles" => StepGuideResult.Of(BottleGuide.AtDepth(methods), Caution.Caps, Caution.Acid),
-        _ => null,
-    };
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step switch
+        {
+            "surface" => StepGuideResult.Of(BottleGuide.ByHand(methods), Caution.Acid, Caution.Bloom),
+            "bottles" => StepGuideResult.Of(BottleGuide.AtDepth(methods), Caution.Caps, Caution.Acid),
+            _ => null,
+        };
 
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
-        if (outing.Samples.Any(s => s is { FilledBy: null, Place: not "surface" and not "composite" }) || outing.Stops.Any(Pools) || outing.Takes(Protocol.Seawater))
+        if (
+            outing.Samples.Any(s => s is { FilledBy: null, Place: not "surface" and not "composite" })
+            || outing.Stops.Any(Pools)
+            || outing.Takes(Protocol.Seawater)
+        )
         {
             yield return outing.Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");
         }
@@ -118,35 +158,51 @@ public sealed class BottlesPart() : VisitPart("bottles")
         }
 
         // What can hurt is opened with gloves, whatever a programme asks against contamination.
-        if (outing.Samples.Any(s => s.Type.Caution is not null) || outing.Stops.Any(s => s.Programme.ChoiceOf(BottlesOptions.Gloves) switch
+        if (
+            outing.Samples.Any(s => s.Type.Caution is not null)
+            || outing.Stops.Any(s =>
+                s.Programme.ChoiceOf(BottlesOptions.Gloves) switch
+                {
+                    "always" => true,
+                    "lab-bottles" => s.Samples.Count > 0,
+                    "where-needed" => s.Samples.Any(b => b.Type.PurityCounts),
+                    _ => false,
+                }
+            )
+        )
         {
-            "always" => true,
-            "lab-bottles" => s.Samples.Count > 0,
-            "where-needed" => s.Samples.Any(b => b.Type.PurityCounts),
-            _ => false,
-        }))
-        {
-            yield return Packing.Plain("gloves", Crate.Bottles, "gloves, eye protection", 2, "opening acid, fixative or lab bottles", "two pairs");
+            yield return Packing.Plain(
+                "gloves",
+                Crate.Bottles,
+                "gloves, eye protection",
+                2,
+                "opening acid, fixative or lab bottles",
+                "two pairs"
+            );
         }
     }
 
     /// <summary>True where the composite of a stop is pooled from a bottle sampler.</summary>
-    internal static bool Pools(PackStop stop) => stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
+    internal static bool Pools(PackStop stop) =>
+        stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
 
-    private static IEnumerable<PartStep> Step(string name, int rank, List<SheetPlace> places) => places.Count == 0 ? [] :
-    [
-        new PartStep
-        {
-            Name = name,
-            Rank = rank,
-            Done = places.All(p => p.Done || p.Needless),
-            Summary = Summary(places),
-            Stops = [Beside.Bottles],
-            NeedsDepth = name == "bottles",
-            Required = places.Any(p => !p.Needless),
-            Missing = places.Select(Missing).FirstOrDefault(m => m is not null),
-        },
-    ];
+    private static IEnumerable<PartStep> Step(string name, int rank, List<SheetPlace> places) =>
+        places.Count == 0
+            ? []
+            :
+            [
+                new PartStep
+                {
+                    Name = name,
+                    Rank = rank,
+                    Done = places.All(p => p.Done || p.Needless),
+                    Summary = Summary(places),
+                    Stops = [Beside.Bottles],
+                    NeedsDepth = name == "bottles",
+                    Required = places.Any(p => !p.Needless),
+                    Missing = places.Select(Missing).FirstOrDefault(m => m is not null),
+                },
+            ];
 
     private static string Summary(List<SheetPlace> places)
     {

@@ -47,7 +47,8 @@ public sealed record SheetPlace(
     WrittenLength? Mark = null,
     decimal? MessengerS = null,
     string? Waits = null,
-    Working? Working = null);
+    Working? Working = null
+);
 
 /// <summary>The bottles of the visit.</summary>
 /// <param name="Places">Depths in the order of the work.</param>

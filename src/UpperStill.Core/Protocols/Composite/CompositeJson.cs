@@ -10,6 +10,7 @@ namespace UpperStill.Core.Protocols.Composite;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(CompositeTryBody))]
 public sealed partial class CompositeJson : JsonSerializerContext;

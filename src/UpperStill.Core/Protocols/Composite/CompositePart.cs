@@ -21,14 +21,23 @@ public sealed class CompositePart() : VisitPart("composite")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => CompositeOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft)
     {
         var clarity = draft.Section<SheetClarity>()!.Result;
         var settings = draft.Context.Programme.Composite with { Method = CompositeHow.By(draft.Context.Programme) };
-        var composite = CompositeRule.Work(new CompositeRequest(
-            settings, clarity.Censored ? null : clarity.MeanM, clarity.Censored, draft.Section<Sounded>()?.Read.Body.Depth, draft.Line, draft.Reader, draft.Day, CompositeHow.Slow(draft.Context.Programme)));
+        var composite = CompositeRule.Work(
+            new CompositeRequest(
+                settings,
+                clarity.Censored ? null : clarity.MeanM,
+                clarity.Censored,
+                draft.Section<Sounded>()?.Read.Body.Depth,
+                draft.Line,
+                draft.Reader,
+                draft.Day,
+                CompositeHow.Slow(draft.Context.Programme)
+            )
+        );
         draft.Add(composite);
         if ((!draft.Asks || Pour(draft) is not null) && (clarity.ClarityM is not null || settings.DepthRule == CompositeDepthRule.Preset))
         {
@@ -57,7 +66,10 @@ public sealed class CompositePart() : VisitPart("composite")
             Name = "composite",
             Rank = StepRank.Composite,
             Done = poured && (pour is null || tries.Good),
-            Summary = pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {BottlesPart.Filled([pour])}" : composite.Text is { } text ? $"mark the line at {text}" : "waits for sounding and clarity",
+            Summary =
+                pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {BottlesPart.Filled([pour])}"
+                : composite.Text is { } text ? $"mark the line at {text}"
+                : "waits for sounding and clarity",
             Stops = pour is null ? [Beside.Composite, Beside.Clarity, Beside.Sounding] : [Beside.Composite],
             Required = pour is not null,
             NeedsDepth = true,
@@ -67,12 +79,19 @@ public sealed class CompositePart() : VisitPart("composite")
     }
 
     /// <inheritdoc/>
-    internal override IEnumerable<string> Overboard(SheetDraft draft) => draft.Standing(CompositeKinds.CompositeTry).Count > 0 ? ["every part of the composite sampler"] : [];
+    internal override IEnumerable<string> Overboard(SheetDraft draft) =>
+        draft.Standing(CompositeKinds.CompositeTry).Count > 0 ? ["every part of the composite sampler"] : [];
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "composite"
-        ? StepGuideResult.Of([.. CompositeHow.Of(CompositeHow.By(methods.Programme), CompositeHow.Slow(methods.Programme)).Select(line => new GuideLine(line.Do, line.Why)), .. BottleGuide.Into(methods)])
-        : null;
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == "composite"
+            ? StepGuideResult.Of([
+                .. CompositeHow
+                    .Of(CompositeHow.By(methods.Programme), CompositeHow.Slow(methods.Programme))
+                    .Select(line => new GuideLine(line.Do, line.Why)),
+                .. BottleGuide.Into(methods),
+            ])
+            : null;
 
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)

@@ -23,7 +23,8 @@ public sealed record CompositeRequest(
     Line? Line = null,
     ReaderUnit Reader = ReaderUnit.AsRead,
     DateOnly? Day = null,
-    bool Slow = false);
+    bool Slow = false
+);
 
 /// <summary>The depth to which a composite is taken.</summary>
 /// <param name="Findings">What stands in the way.</param>
@@ -52,7 +53,8 @@ public sealed record CompositeResult(
     string? Text = null,
     WrittenLength? Mark = null,
     Working? Working = null,
-    IReadOnlyList<int>? Casts = null);
+    IReadOnlyList<int>? Casts = null
+);
 
 /// <summary>Works out the composite depth: min(factor × clarity, sounding - clearance), to the nearest mark of the line.</summary>
 /// <remarks>The lit layer from the disc: Poole &amp; Atkins 1929, Kd = 1.7 / SD, so 1 % light at 2.71 SD; volunteers use 2 × SD.</remarks>
@@ -63,7 +65,8 @@ public static class CompositeRule
     // To this depth bottles from whole metres are pooled; beyond it the tube.
     private const decimal DeepestPoolM = 5.0m;
 
-    /// <summary>The depth, or the findings that stand in its way. A censored clarity is never multiplied: the sounding less the clearance stands instead.</summary>
+    /// <summary>The depth, or the findings that stand in its way. A censored clarity is never multiplied: the sounding less the clearance
+    /// stands instead.</summary>
     public static CompositeResult Work(CompositeRequest request)
     {
         var work = new Arithmetic(request);
@@ -74,14 +77,24 @@ public static class CompositeRule
 
         if (work.Sounding is null)
         {
-            return work.Result([At(Finding.Stop("sounding-missing", "Depth not yet measured.", "Touching bottom spoils the sample.", "Sound first."))]);
+            return work.Result([
+                At(Finding.Stop("sounding-missing", "Depth not yet measured.", "Touching bottom spoils the sample.", "Sound first.")),
+            ]);
         }
 
         return work.LimitM is not { } limit
-            ? work.Result([At(Finding.Stop(
-                "composite-clearance-unreadable", $"The programme’s clearance “{request.Settings.Clearance.Written}” cannot be read.",
-                "Without it the sampler may touch bottom.", "Ask the coordinator to set it."))])
-            : limit <= 0 ? work.Result([work.TooDeep()]) : work.Marked(limit);
+                ? work.Result([
+                    At(
+                        Finding.Stop(
+                            "composite-clearance-unreadable",
+                            $"The programme’s clearance “{request.Settings.Clearance.Written}” cannot be read.",
+                            "Without it the sampler may touch bottom.",
+                            "Ask the coordinator to set it."
+                        )
+                    ),
+                ])
+            : limit <= 0 ? work.Result([work.TooDeep()])
+            : work.Marked(limit);
     }
 
     private static Finding At(Finding finding) => finding with { Beside = Beside.Composite };
@@ -109,13 +122,21 @@ public static class CompositeRule
             if (request.Settings.DepthRule == CompositeDepthRule.Preset)
             {
                 WantedM = request.Settings.Preset?.Read().Length?.Metres;
-                Missing = At(Finding.Stop(
-                    "composite-no-preset", "The coordinator’s depth is not set.", "This programme does not take it from the clarity.", "Ask the coordinator."));
+                Missing = At(
+                    Finding.Stop(
+                        "composite-no-preset",
+                        "The coordinator’s depth is not set.",
+                        "This programme does not take it from the clarity.",
+                        "Ask the coordinator."
+                    )
+                );
             }
             else if (!request.ClarityCensored)
             {
                 WantedM = request.ClarityMeanM * request.Settings.Factor;
-                Missing = At(Finding.Stop("composite-no-clarity", "No clarity read yet.", "The depth comes from today’s clarity.", "Read it first."));
+                Missing = At(
+                    Finding.Stop("composite-no-clarity", "No clarity read yet.", "The depth comes from today’s clarity.", "Read it first.")
+                );
             }
         }
 
@@ -133,7 +154,14 @@ public static class CompositeRule
         {
             var layer = ByFactor ? WantedM : null;
             return new CompositeResult(
-                findings, [.. CompositeHow.Of(request.Settings.Method, request.Slow).Select(line => line.Do)], Publish(layer), layer is { } l ? Show(l) : null, LayerWorking(layer), Publish(LimitM), LimitM is { } limit ? Show(limit) : null);
+                findings,
+                [.. CompositeHow.Of(request.Settings.Method, request.Slow).Select(line => line.Do)],
+                Publish(layer),
+                layer is { } l ? Show(l) : null,
+                LayerWorking(layer),
+                Publish(LimitM),
+                LimitM is { } limit ? Show(limit) : null
+            );
         }
 
         internal CompositeResult Marked(decimal limit)
@@ -141,9 +169,16 @@ public static class CompositeRule
             List<Finding> findings = [];
             if (ByFactor && request.ClarityCensored)
             {
-                findings.Add(At(Finding.Note(
-                    "composite-from-bottom", "The disc lay in sight on the bottom.", "A depth “greater than” cannot be multiplied.",
-                    $"The depth is the sounding less {LengthText.Write(clearance!.Value)}.")));
+                findings.Add(
+                    At(
+                        Finding.Note(
+                            "composite-from-bottom",
+                            "The disc lay in sight on the bottom.",
+                            "A depth “greater than” cannot be multiplied.",
+                            $"The depth is the sounding less {LengthText.Write(clearance!.Value)}."
+                        )
+                    )
+                );
             }
 
             if (!ByFactor && WantedM > limit)
@@ -155,7 +190,8 @@ public static class CompositeRule
             var steps = new List<string>
             {
                 WantedM is { } wanted
-                    ? $"min({Show(wanted)}, {LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = {Show(limit)}) = {Show(target)} = {Metres(target)}"
+                    ? $"min({Show(wanted)}, {LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = "
+                        + $"{Show(limit)}) = {Show(target)} = {Metres(target)}"
                     : $"{LengthText.Write(Sounding!.Value)} − {LengthText.Write(clearance!.Value)} = {Show(target)} = {Metres(target)}",
             };
             var casts = Casts(target, steps);
@@ -173,8 +209,12 @@ public static class CompositeRule
                 Mark = LengthText.Mark(mark, native),
                 Casts = casts,
                 Working = new Working(
-                    "Depth to mark for the composite", [.. Inputs()], steps, Rule(),
-                    ByFactor ? LightSource : "The coordinator’s preset for this station"),
+                    "Depth to mark for the composite",
+                    [.. Inputs()],
+                    steps,
+                    Rule(),
+                    ByFactor ? LightSource : "The coordinator’s preset for this station"
+                ),
             };
         }
 
@@ -182,10 +222,22 @@ public static class CompositeRule
         {
             var left = Show(Math.Max(0, Sounding!.Value.Metres - (WantedM ?? Sounding.Value.Metres)));
             return LimitM > 0
-                ? At(Finding.Stop("composite-too-deep", $"{Show(WantedM!.Value)} comes within {left} of the bottom.", "It would stir mud.", $"Set {Show(LimitM.Value)}."))
-                : At(Finding.Stop(
-                    "composite-too-deep", $"{Show(Sounding.Value)} of water leaves nothing above the clearance of {LengthText.Write(clearance!.Value)}.",
-                    "Any depth would stir mud.", "No composite here today; say so on leaving."));
+                ? At(
+                    Finding.Stop(
+                        "composite-too-deep",
+                        $"{Show(WantedM!.Value)} comes within {left} of the bottom.",
+                        "It would stir mud.",
+                        $"Set {Show(LimitM.Value)}."
+                    )
+                )
+                : At(
+                    Finding.Stop(
+                        "composite-too-deep",
+                        $"{Show(Sounding.Value)} of water leaves nothing above the clearance of {LengthText.Write(clearance!.Value)}.",
+                        "Any depth would stir mud.",
+                        "No composite here today; say so on leaving."
+                    )
+                );
         }
 
         // What the line's marks say at a true depth.
@@ -195,9 +247,16 @@ public static class CompositeRule
         {
             if (request.Line?.UsableM is { } usable && target > usable)
             {
-                findings.Add(At(Finding.Stop(
-                    "line-too-short", $"{Show(target)} is beyond the {Show(usable)} of {request.Line.Code}.", "The lowest layer would not be in it.",
-                    "Use another line, or take the deepest it reaches and say so.")));
+                findings.Add(
+                    At(
+                        Finding.Stop(
+                            "line-too-short",
+                            $"{Show(target)} is beyond the {Show(usable)} of {request.Line.Code}.",
+                            "The lowest layer would not be in it.",
+                            "Use another line, or take the deepest it reaches and say so."
+                        )
+                    )
+                );
                 steps.Add($"{request.Line.Code} reaches {Show(usable)}");
                 target = usable;
             }
@@ -213,7 +272,10 @@ public static class CompositeRule
                 return target;
             }
 
-            steps.Add($"Nearest mark of {request.Line.Code} (every {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)}), never past the clearance: {Show(mark)} = {Metres(mark)}");
+            steps.Add(
+                $"Nearest mark of {request.Line.Code} (every {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)}), "
+                    + $"never past the clearance: {Show(mark)} = {Metres(mark)}"
+            );
             return mark;
         }
 
@@ -235,11 +297,19 @@ public static class CompositeRule
             return casts;
         }
 
-        private Working? LayerWorking(decimal? layer) => layer is null ? null : new Working(
-            $"{Decimals.Text(request.Settings.Factor)} × clarity",
-            [new WorkingInput("clarity, unrounded", $"{Show(request.ClarityMeanM!.Value)} = {Metres(request.ClarityMeanM.Value)}")],
-            [$"{Decimals.Text(request.Settings.Factor)} × {Show(request.ClarityMeanM.Value)} = {Show(layer.Value)} = {Metres(layer.Value)}"],
-            "The lit layer from the unrounded clarity; a rounded or censored number is never multiplied.", LightSource);
+        private Working? LayerWorking(decimal? layer) =>
+            layer is null
+                ? null
+                : new Working(
+                    $"{Decimals.Text(request.Settings.Factor)} × clarity",
+                    [new WorkingInput("clarity, unrounded", $"{Show(request.ClarityMeanM!.Value)} = {Metres(request.ClarityMeanM.Value)}")],
+                    [
+                        $"{Decimals.Text(request.Settings.Factor)} × {Show(request.ClarityMeanM.Value)} = {Show(layer.Value)} = "
+                            + $"{Metres(layer.Value)}",
+                    ],
+                    "The lit layer from the unrounded clarity; a rounded or censored number is never multiplied.",
+                    LightSource
+                );
 
         private IEnumerable<WorkingInput> Inputs()
         {
@@ -252,7 +322,8 @@ public static class CompositeRule
             yield return new WorkingInput("clearance", LengthText.Write(clearance!.Value));
         }
 
-        private string Rule() => (ByFactor ? $"{Decimals.Text(request.Settings.Factor)} × clarity" : "Preset depth")
+        private string Rule() =>
+            (ByFactor ? $"{Decimals.Text(request.Settings.Factor)} × clarity" : "Preset depth")
             + ", but never deeper than the sounding less the clearance; then to the nearest mark of the line, a tie to the shallower.";
 
         private string Show(decimal metres) => LengthText.Show(metres, native, request.Reader);

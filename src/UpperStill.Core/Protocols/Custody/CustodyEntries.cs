@@ -8,10 +8,12 @@ namespace UpperStill.Core.Protocols.Custody;
 public enum TravelBy
 {
     /// <summary>Brought to the door.</summary>
-    [JsonStringEnumMemberName("hand")] Hand,
+    [JsonStringEnumMemberName("hand")]
+    Hand,
 
     /// <summary>By a carrier or the post.</summary>
-    [JsonStringEnumMemberName("carrier")] Carrier,
+    [JsonStringEnumMemberName("carrier")]
+    Carrier,
 }
 
 /// <summary>What keeps samples cold on the road.</summary>
@@ -19,16 +21,20 @@ public enum TravelBy
 public enum TravelOn
 {
     /// <summary>Ice.</summary>
-    [JsonStringEnumMemberName("ice")] Ice,
+    [JsonStringEnumMemberName("ice")]
+    Ice,
 
     /// <summary>Frozen packs around frozen samples.</summary>
-    [JsonStringEnumMemberName("frozen-packs")] FrozenPacks,
+    [JsonStringEnumMemberName("frozen-packs")]
+    FrozenPacks,
 
     /// <summary>Dry ice.</summary>
-    [JsonStringEnumMemberName("dry-ice")] DryIce,
+    [JsonStringEnumMemberName("dry-ice")]
+    DryIce,
 
     /// <summary>Nothing: they need none.</summary>
-    [JsonStringEnumMemberName("nothing")] Nothing,
+    [JsonStringEnumMemberName("nothing")]
+    Nothing,
 }
 
 /// <summary>How a sample arrived.</summary>
@@ -36,22 +42,28 @@ public enum TravelOn
 public enum ArrivedAs
 {
     /// <summary>As it should be.</summary>
-    [JsonStringEnumMemberName("good")] Good,
+    [JsonStringEnumMemberName("good")]
+    Good,
 
     /// <summary>Thawed.</summary>
-    [JsonStringEnumMemberName("thawed")] Thawed,
+    [JsonStringEnumMemberName("thawed")]
+    Thawed,
 
     /// <summary>Warm.</summary>
-    [JsonStringEnumMemberName("warm")] Warm,
+    [JsonStringEnumMemberName("warm")]
+    Warm,
 
     /// <summary>Leaking or broken.</summary>
-    [JsonStringEnumMemberName("leaking")] Leaking,
+    [JsonStringEnumMemberName("leaking")]
+    Leaking,
 
     /// <summary>Not wrapped in foil.</summary>
-    [JsonStringEnumMemberName("unwrapped")] Unwrapped,
+    [JsonStringEnumMemberName("unwrapped")]
+    Unwrapped,
 
     /// <summary>Without a label, or one that cannot be read.</summary>
-    [JsonStringEnumMemberName("unlabelled")] Unlabelled,
+    [JsonStringEnumMemberName("unlabelled")]
+    Unlabelled,
 }
 
 /// <summary>What a sample is to another.</summary>
@@ -59,13 +71,16 @@ public enum ArrivedAs
 public enum SampleKin
 {
     /// <summary>A further bottle or filter of the same water.</summary>
-    [JsonStringEnumMemberName("replicate")] Replicate,
+    [JsonStringEnumMemberName("replicate")]
+    Replicate,
 
     /// <summary>A part of it.</summary>
-    [JsonStringEnumMemberName("split")] Split,
+    [JsonStringEnumMemberName("split")]
+    Split,
 
     /// <summary>Lab water treated as the sample.</summary>
-    [JsonStringEnumMemberName("blank")] Blank,
+    [JsonStringEnumMemberName("blank")]
+    Blank,
 }
 
 /// <summary>Body of the entry <c>sample-added</c>: a sample beside the plan.</summary>
@@ -86,9 +101,16 @@ public sealed record LabelledBody(IReadOnlyList<string> Samples, IReadOnlyList<s
 /// <param name="Spot">Which box and place in it.</param>
 /// <param name="TemperatureC">What its thermometer shows, °C, as read.</param>
 /// <param name="Foil">True where each is wholly in foil.</param>
-public sealed record StoredBody(IReadOnlyList<string> Samples, StorePlace In, string? Spot = null, string? TemperatureC = null, bool? Foil = null);
+public sealed record StoredBody(
+    IReadOnlyList<string> Samples,
+    StorePlace In,
+    string? Spot = null,
+    string? TemperatureC = null,
+    bool? Foil = null
+);
 
-/// <summary>Body of the entry <c>handed-over</c>: samples leave the group's hands. One manifest may hold samples of several visits; each has its own entry.</summary>
+/// <summary>Body of the entry <c>handed-over</c>: samples leave the group's hands. One manifest may hold samples of several visits; each
+/// has its own entry.</summary>
 /// <param name="Manifest">The manifest.</param>
 /// <param name="Samples">The samples of this visit.</param>
 /// <param name="To">To whom: the laboratory.</param>
@@ -102,8 +124,19 @@ public sealed record StoredBody(IReadOnlyList<string> Samples, StorePlace In, st
 /// <param name="TemperatureC">In the box on leaving, °C, as read.</param>
 /// <param name="NotFrozen">Samples that should be frozen and are not.</param>
 public sealed record HandedOverBody(
-    Guid Manifest, IReadOnlyList<string> Samples, string To, TravelBy By, TravelOn On, string Signature, string? Waybill = null, bool? RecipientTold = null, bool? SheetInside = null,
-    string? Seal = null, string? TemperatureC = null, IReadOnlyList<string>? NotFrozen = null);
+    Guid Manifest,
+    IReadOnlyList<string> Samples,
+    string To,
+    TravelBy By,
+    TravelOn On,
+    string Signature,
+    string? Waybill = null,
+    bool? RecipientTold = null,
+    bool? SheetInside = null,
+    string? Seal = null,
+    string? TemperatureC = null,
+    IReadOnlyList<string>? NotFrozen = null
+);
 
 /// <summary>Body of the entry <c>received</c>: the laboratory takes samples in.</summary>
 /// <param name="Samples">The samples of this visit that arrived so.</param>
@@ -112,7 +145,14 @@ public sealed record HandedOverBody(
 /// <param name="Manifest">The manifest they came with; null where there was none.</param>
 /// <param name="TemperatureC">In the box on arrival, °C, as read.</param>
 /// <param name="SealWhole">Whether the seal was whole.</param>
-public sealed record ReceivedBody(IReadOnlyList<string> Samples, ArrivedAs As, string Signature, Guid? Manifest = null, string? TemperatureC = null, bool? SealWhole = null);
+public sealed record ReceivedBody(
+    IReadOnlyList<string> Samples,
+    ArrivedAs As,
+    string Signature,
+    Guid? Manifest = null,
+    string? TemperatureC = null,
+    bool? SealWhole = null
+);
 
 /// <summary>Body of the entries <c>sample-lost</c> and <c>sample-rejected</c>; the entry says why.</summary>
 /// <param name="Samples">The samples.</param>

@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Custody;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(SampleAddedBody))]
 [JsonSerializable(typeof(LabelledBody))]
 [JsonSerializable(typeof(StoredBody))]

@@ -18,14 +18,20 @@ public sealed class CustodyPart() : VisitPart("custody")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => CustodyOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
         var cold = outing.Samples.Count(s => s.Type.Keep != Keeping.Room);
         if (cold > 0)
         {
-            yield return Packing.Plain("cooler", Crate.Cold, "cooler large enough for all, dark", 1, "keeping samples", $"for {cold} bottles and vials");
+            yield return Packing.Plain(
+                "cooler",
+                Crate.Cold,
+                "cooler large enough for all, dark",
+                1,
+                "keeping samples",
+                $"for {cold} bottles and vials"
+            );
             yield return Packing.Plain("ice", Crate.Cold, "plenty of ice, not dry ice", 1, "keeping samples");
         }
     }

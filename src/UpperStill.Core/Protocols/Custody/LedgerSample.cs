@@ -16,7 +16,15 @@ namespace UpperStill.Core.Protocols.Custody;
 /// <param name="By">Who.</param>
 /// <param name="Where">Where it then was.</param>
 /// <param name="TemperatureC">What a thermometer showed there, °C, as read.</param>
-public sealed record SampleEvent(Guid Entry, SampleStep Step, string Text, DateTimeOffset At, string By, string? Where = null, string? TemperatureC = null);
+public sealed record SampleEvent(
+    Guid Entry,
+    SampleStep Step,
+    string Text,
+    DateTimeOffset At,
+    string By,
+    string? Where = null,
+    string? TemperatureC = null
+);
 
 /// <summary>How long a sample may wait for its next step; the time runs whatever the clocks of a place show.</summary>
 /// <param name="From">From when it runs.</param>
@@ -25,7 +33,14 @@ public sealed record SampleEvent(Guid Entry, SampleStep Step, string Text, DateT
 /// <param name="Better">Until when it were better; null where that is not asked.</param>
 /// <param name="TurnIn">True where it waits for a turn-in date.</param>
 /// <param name="Fresh">True where it goes to the lab within its hours of intake, by hand.</param>
-public sealed record SampleHold(DateTimeOffset From, DateTimeOffset Limit, string What, DateTimeOffset? Better = null, bool TurnIn = false, bool Fresh = false);
+public sealed record SampleHold(
+    DateTimeOffset From,
+    DateTimeOffset Limit,
+    string What,
+    DateTimeOffset? Better = null,
+    bool TurnIn = false,
+    bool Fresh = false
+);
 
 /// <summary>A result of a sample.</summary>
 /// <param name="Entry">The entry it stands in.</param>
@@ -44,8 +59,22 @@ public sealed record SampleHold(DateTimeOffset From, DateTimeOffset Limit, strin
 /// <param name="Final">True once it is reported; until then it is the laboratory's own.</param>
 /// <param name="Load">What a stream carries of it.</param>
 public sealed record SampleResult(
-    Guid Entry, string Analyte, string Name, string Text, string Unit, bool Below, bool Stands, decimal? Value = null, Qualifier? Qualifier = null, string? Method = null, DateOnly? On = null,
-    string? Conversion = null, Working? Working = null, bool Final = true, LoadResult? Load = null);
+    Guid Entry,
+    string Analyte,
+    string Name,
+    string Text,
+    string Unit,
+    bool Below,
+    bool Stands,
+    decimal? Value = null,
+    Qualifier? Qualifier = null,
+    string? Method = null,
+    DateOnly? On = null,
+    string? Conversion = null,
+    Working? Working = null,
+    bool Final = true,
+    LoadResult? Load = null
+);
 
 /// <summary>A sample of a visit, from the plan to the report.</summary>
 /// <param name="Number">Its number.</param>
@@ -81,10 +110,39 @@ public sealed record SampleResult(
 /// <param name="Filter">The filter's run.</param>
 /// <param name="Added">What was added, as it stands on the label.</param>
 public sealed record LedgerSample(
-    string Number, Guid Visit, string Station, string WaterCode, string Water, string District, DateOnly Day, string Type, string Measures, string Container, Keeping Keep, string Place, string Depth,
-    SampleState State, string StateText, IReadOnlyList<SampleEvent> Life, IReadOnlyList<Finding> Findings, IReadOnlyList<SampleResult> Results,
-    int Replicate = 0, SampleKin? Kin = null, string? Of = null, DateTimeOffset? CollectedAt = null, StorePlace? In = null, string? Spot = null, bool? Foil = null, bool Labelled = false,
-    decimal? VolumeMl = null, SampleHold? Hold = null, Guid? Manifest = null, string? To = null, FilterRun? Filter = null, string? Added = null)
+    string Number,
+    Guid Visit,
+    string Station,
+    string WaterCode,
+    string Water,
+    string District,
+    DateOnly Day,
+    string Type,
+    string Measures,
+    string Container,
+    Keeping Keep,
+    string Place,
+    string Depth,
+    SampleState State,
+    string StateText,
+    IReadOnlyList<SampleEvent> Life,
+    IReadOnlyList<Finding> Findings,
+    IReadOnlyList<SampleResult> Results,
+    int Replicate = 0,
+    SampleKin? Kin = null,
+    string? Of = null,
+    DateTimeOffset? CollectedAt = null,
+    StorePlace? In = null,
+    string? Spot = null,
+    bool? Foil = null,
+    bool Labelled = false,
+    decimal? VolumeMl = null,
+    SampleHold? Hold = null,
+    Guid? Manifest = null,
+    string? To = null,
+    FilterRun? Filter = null,
+    string? Added = null
+)
 {
     /// <summary>The protocol whose steps at the bench wait for this sample; null where none do.</summary>
     public Protocol? Bench { get; init; }
@@ -126,7 +184,19 @@ public sealed record LedgerSample(
 /// <param name="Samples">The samples that it rests on.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="Method">The method, in the laboratory's words.</param>
-public sealed record VisitValue(string Analyte, string Name, string Place, string Depth, decimal Value, bool Below, string Unit, string Text, IReadOnlyList<string> Samples, Working Working, string? Method = null)
+public sealed record VisitValue(
+    string Analyte,
+    string Name,
+    string Place,
+    string Depth,
+    decimal Value,
+    bool Below,
+    string Unit,
+    string Text,
+    IReadOnlyList<string> Samples,
+    Working Working,
+    string? Method = null
+)
 {
     /// <summary>True where it lies over the value: more than could be counted.</summary>
     public bool Above { get; init; }

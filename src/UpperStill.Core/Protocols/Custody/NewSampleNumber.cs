@@ -29,7 +29,10 @@ public sealed record NewNumberResult(string? Number = null)
         var head = string.Join('-', parts[..^1]);
         var letter = request.Kin == SampleKin.Blank ? "Q" : type.Letter;
         var first = request.Kin == SampleKin.Replicate ? $"{head}-{parts[^1].Split('R')[0]}R" : $"{head}-{letter}";
-        var number = Enumerable.Range(1, 999).Select(n => request.Kin == SampleKin.Replicate && n == 1 ? first : first + n.ToString(CultureInfo.InvariantCulture)).First(n => !taken.Contains(n));
+        var number = Enumerable
+            .Range(1, 999)
+            .Select(n => request.Kin == SampleKin.Replicate && n == 1 ? first : first + n.ToString(CultureInfo.InvariantCulture))
+            .First(n => !taken.Contains(n));
         return new NewNumberResult(SampleNumber.Checked(number));
     }
 }

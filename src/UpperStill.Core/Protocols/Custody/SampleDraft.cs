@@ -54,8 +54,38 @@ internal sealed class SampleDraft(string number, SampleType type, string place, 
     {
         var station = draft.Context.Station;
         return new LedgerSample(
-            Number, draft.Start!.Entry.Visit, station.Code, station.WaterCode, station.Water, station.District, day, Type.Code, Type.Measures, Type.Container, Type.Keep, Place, Depth,
-            State, State.Words(), Life, findings, Results, Replicate, Kin, Of, CollectedAt, In, Spot, Foil, Labelled, Filter is { TotalMl: > 0 } filter ? filter.TotalMl : null, hold, Manifest, To,
-            Filter?.Run(draft.Context.Programme, Labelled, State is not (SampleState.Planned or SampleState.Labelled or SampleState.Taken)), Added);
+            Number,
+            draft.Start!.Entry.Visit,
+            station.Code,
+            station.WaterCode,
+            station.Water,
+            station.District,
+            day,
+            Type.Code,
+            Type.Measures,
+            Type.Container,
+            Type.Keep,
+            Place,
+            Depth,
+            State,
+            State.Words(),
+            Life,
+            findings,
+            Results,
+            Replicate,
+            Kin,
+            Of,
+            CollectedAt,
+            In,
+            Spot,
+            Foil,
+            Labelled,
+            Filter is { TotalMl: > 0 } filter ? filter.TotalMl : null,
+            hold,
+            Manifest,
+            To,
+            Filter?.Run(draft.Context.Programme, Labelled, State is not (SampleState.Planned or SampleState.Labelled or SampleState.Taken)),
+            Added
+        );
     }
 }

@@ -23,15 +23,26 @@ internal static class SampleHolds
         var from = sample.Filter?.Ended?.At ?? collected;
         if (sample.State == SampleState.Received && !onTheRoad)
         {
-            return sample.Type.LabHours > 0 ? new SampleHold(from, from.AddHours((double)hours + sample.Type.LabHours), $"measure within {sample.Type.LabHours} h") : null;
+            return sample.Type.LabHours > 0
+                ? new SampleHold(from, from.AddHours((double)hours + sample.Type.LabHours), $"measure within {sample.Type.LabHours} h")
+                : null;
         }
 
         var plan = Plan(sample.Type, draft);
-        var words = hours > SaidInDays && hours % HoursOfADay == 0 ? $"{Decimals.Text(hours / HoursOfADay)} days" : $"{Decimals.Text(hours)} h";
-        return new SampleHold(from, from.AddHours((double)hours), $"at the lab within {words}", TurnIn: plan?.TurnIn == true && sample.Type.Keep == Keeping.Frozen, Fresh: sample.Type.Keep != Keeping.Frozen);
+        var words =
+            hours > SaidInDays && hours % HoursOfADay == 0 ? $"{Decimals.Text(hours / HoursOfADay)} days" : $"{Decimals.Text(hours)} h";
+        return new SampleHold(
+            from,
+            from.AddHours((double)hours),
+            $"at the lab within {words}",
+            TurnIn: plan?.TurnIn == true && sample.Type.Keep == Keeping.Frozen,
+            Fresh: sample.Type.Keep != Keeping.Frozen
+        );
     }
 
-    private static decimal? Hours(SampleType type, SheetDraft draft) => type.HoldHours is null ? null : Plan(type, draft)?.HoldHours ?? draft.Context.Programme.Of(CustodyOptions.Hold(type));
+    private static decimal? Hours(SampleType type, SheetDraft draft) =>
+        type.HoldHours is null ? null : Plan(type, draft)?.HoldHours ?? draft.Context.Programme.Of(CustodyOptions.Hold(type));
 
-    private static ProtocolPlan? Plan(SampleType type, SheetDraft draft) => (draft.Context.Programme.Season ?? []).FirstOrDefault(p => draft.Bottles(p, draft.Context.Programme).Any(b => b.Type == type.Code));
+    private static ProtocolPlan? Plan(SampleType type, SheetDraft draft) =>
+        (draft.Context.Programme.Season ?? []).FirstOrDefault(p => draft.Bottles(p, draft.Context.Programme).Any(b => b.Type == type.Code));
 }

@@ -7,40 +7,52 @@ namespace UpperStill.Core.Protocols.Custody;
 public enum SampleState
 {
     /// <summary>Due today, still empty.</summary>
-    [JsonStringEnumMemberName("planned")] Planned,
+    [JsonStringEnumMemberName("planned")]
+    Planned,
 
     /// <summary>Its label was looked at.</summary>
-    [JsonStringEnumMemberName("labelled")] Labelled,
+    [JsonStringEnumMemberName("labelled")]
+    Labelled,
 
     /// <summary>Filled, or a filter in its vial.</summary>
-    [JsonStringEnumMemberName("taken")] Taken,
+    [JsonStringEnumMemberName("taken")]
+    Taken,
 
     /// <summary>What keeps it was added.</summary>
-    [JsonStringEnumMemberName("preserved")] Preserved,
+    [JsonStringEnumMemberName("preserved")]
+    Preserved,
 
     /// <summary>In a freezer, refrigerator, cooler or cupboard.</summary>
-    [JsonStringEnumMemberName("stored")] Stored,
+    [JsonStringEnumMemberName("stored")]
+    Stored,
 
     /// <summary>Its water went through a filter; the bottle is empty.</summary>
-    [JsonStringEnumMemberName("filtered")] Filtered,
+    [JsonStringEnumMemberName("filtered")]
+    Filtered,
 
     /// <summary>On the road.</summary>
-    [JsonStringEnumMemberName("handed-over")] HandedOver,
+    [JsonStringEnumMemberName("handed-over")]
+    HandedOver,
 
     /// <summary>At the laboratory.</summary>
-    [JsonStringEnumMemberName("received")] Received,
+    [JsonStringEnumMemberName("received")]
+    Received,
 
     /// <summary>Measured.</summary>
-    [JsonStringEnumMemberName("analysed")] Analysed,
+    [JsonStringEnumMemberName("analysed")]
+    Analysed,
 
     /// <summary>Its results are out.</summary>
-    [JsonStringEnumMemberName("reported")] Reported,
+    [JsonStringEnumMemberName("reported")]
+    Reported,
 
     /// <summary>Lost, for a reason.</summary>
-    [JsonStringEnumMemberName("lost")] Lost,
+    [JsonStringEnumMemberName("lost")]
+    Lost,
 
     /// <summary>Rejected by the laboratory, for a reason.</summary>
-    [JsonStringEnumMemberName("rejected")] Rejected,
+    [JsonStringEnumMemberName("rejected")]
+    Rejected,
 }
 
 /// <summary>Something that happens to a sample.</summary>
@@ -48,37 +60,48 @@ public enum SampleState
 public enum SampleStep
 {
     /// <summary>Its label is looked at.</summary>
-    [JsonStringEnumMemberName("label")] Label,
+    [JsonStringEnumMemberName("label")]
+    Label,
 
     /// <summary>It is filled.</summary>
-    [JsonStringEnumMemberName("take")] Take,
+    [JsonStringEnumMemberName("take")]
+    Take,
 
     /// <summary>What keeps it is added.</summary>
-    [JsonStringEnumMemberName("preserve")] Preserve,
+    [JsonStringEnumMemberName("preserve")]
+    Preserve,
 
     /// <summary>It is put away.</summary>
-    [JsonStringEnumMemberName("store")] Store,
+    [JsonStringEnumMemberName("store")]
+    Store,
 
     /// <summary>Its water goes through a filter, to the end.</summary>
-    [JsonStringEnumMemberName("filter")] Filter,
+    [JsonStringEnumMemberName("filter")]
+    Filter,
 
     /// <summary>It leaves the group's hands.</summary>
-    [JsonStringEnumMemberName("hand-over")] HandOver,
+    [JsonStringEnumMemberName("hand-over")]
+    HandOver,
 
     /// <summary>The laboratory takes it in.</summary>
-    [JsonStringEnumMemberName("receive")] Receive,
+    [JsonStringEnumMemberName("receive")]
+    Receive,
 
     /// <summary>The laboratory measures it.</summary>
-    [JsonStringEnumMemberName("measure")] Measure,
+    [JsonStringEnumMemberName("measure")]
+    Measure,
 
     /// <summary>A result goes out.</summary>
-    [JsonStringEnumMemberName("report")] Report,
+    [JsonStringEnumMemberName("report")]
+    Report,
 
     /// <summary>It is lost.</summary>
-    [JsonStringEnumMemberName("lose")] Lose,
+    [JsonStringEnumMemberName("lose")]
+    Lose,
 
     /// <summary>The laboratory rejects it.</summary>
-    [JsonStringEnumMemberName("reject")] Reject,
+    [JsonStringEnumMemberName("reject")]
+    Reject,
 }
 
 /// <summary>What the life of a sample says of a step.</summary>
@@ -94,7 +117,8 @@ public enum StepVerdict
     Refused,
 }
 
-/// <summary>The life of a sample, one table: planned, labelled, taken, preserved, stored, handed over, received, analysed, reported; or lost, or rejected.</summary>
+/// <summary>The life of a sample, one table: planned, labelled, taken, preserved, stored, handed over, received, analysed, reported; or
+/// lost, or rejected.</summary>
 public static class SampleLife
 {
     // One letter a step, in the order above: the state after it; a capital follows, a small letter comes early, a point is refused.
@@ -120,62 +144,69 @@ public static class SampleLife
     public static (StepVerdict Verdict, SampleState After) After(SampleState state, SampleStep step)
     {
         var cell = Table[state][2 * (int)step];
-        return cell == '.' ? (StepVerdict.Refused, state) : (char.IsUpper(cell) ? StepVerdict.Follows : StepVerdict.Early, Of(char.ToUpperInvariant(cell)));
+        return cell == '.'
+            ? (StepVerdict.Refused, state)
+            : (char.IsUpper(cell) ? StepVerdict.Follows : StepVerdict.Early, Of(char.ToUpperInvariant(cell)));
     }
 
     /// <summary>True where the group still has it in its hands.</summary>
     public static bool InHands(this SampleState state) => state.Whereabouts() == Custody.Whereabouts.Hand;
 
     /// <summary>In whose hands a sample is.</summary>
-    public static Whereabouts Whereabouts(this SampleState state) => state switch
-    {
-        SampleState.Planned or SampleState.Labelled => Custody.Whereabouts.Planned,
-        SampleState.Taken or SampleState.Preserved or SampleState.Stored => Custody.Whereabouts.Hand,
-        SampleState.HandedOver => Custody.Whereabouts.Road,
-        SampleState.Received or SampleState.Analysed => Custody.Whereabouts.Lab,
-        _ => Custody.Whereabouts.Ended,
-    };
+    public static Whereabouts Whereabouts(this SampleState state) =>
+        state switch
+        {
+            SampleState.Planned or SampleState.Labelled => Custody.Whereabouts.Planned,
+            SampleState.Taken or SampleState.Preserved or SampleState.Stored => Custody.Whereabouts.Hand,
+            SampleState.HandedOver => Custody.Whereabouts.Road,
+            SampleState.Received or SampleState.Analysed => Custody.Whereabouts.Lab,
+            _ => Custody.Whereabouts.Ended,
+        };
 
     /// <summary>True where nothing more will happen to it.</summary>
-    public static bool Ended(this SampleState state) => state is SampleState.Filtered or SampleState.Reported or SampleState.Lost or SampleState.Rejected;
+    public static bool Ended(this SampleState state) =>
+        state is SampleState.Filtered or SampleState.Reported or SampleState.Lost or SampleState.Rejected;
 
     /// <summary>A state in words.</summary>
-    public static string Words(this SampleState state) => state switch
-    {
-        SampleState.HandedOver => "on the road",
-        SampleState.Received => "at the lab",
-        SampleState.Filtered => "filtered",
-        _ => state.ToString().ToLowerInvariant(),
-    };
+    public static string Words(this SampleState state) =>
+        state switch
+        {
+            SampleState.HandedOver => "on the road",
+            SampleState.Received => "at the lab",
+            SampleState.Filtered => "filtered",
+            _ => state.ToString().ToLowerInvariant(),
+        };
 
     /// <summary>A step in words.</summary>
-    internal static string Words(this SampleStep step) => step switch
-    {
-        SampleStep.Label => "label looked at",
-        SampleStep.Take => "filled",
-        SampleStep.Preserve => "preserved",
-        SampleStep.Store => "put away",
-        SampleStep.Filter => "filtered",
-        SampleStep.HandOver => "handed over",
-        SampleStep.Receive => "received",
-        SampleStep.Measure => "measured",
-        SampleStep.Report => "reported",
-        SampleStep.Lose => "lost",
-        _ => "rejected",
-    };
+    internal static string Words(this SampleStep step) =>
+        step switch
+        {
+            SampleStep.Label => "label looked at",
+            SampleStep.Take => "filled",
+            SampleStep.Preserve => "preserved",
+            SampleStep.Store => "put away",
+            SampleStep.Filter => "filtered",
+            SampleStep.HandOver => "handed over",
+            SampleStep.Receive => "received",
+            SampleStep.Measure => "measured",
+            SampleStep.Report => "reported",
+            SampleStep.Lose => "lost",
+            _ => "rejected",
+        };
 
-    private static SampleState Of(char letter) => letter switch
-    {
-        'L' => SampleState.Labelled,
-        'T' => SampleState.Taken,
-        'P' => SampleState.Preserved,
-        'S' => SampleState.Stored,
-        'F' => SampleState.Filtered,
-        'H' => SampleState.HandedOver,
-        'R' => SampleState.Received,
-        'M' => SampleState.Analysed,
-        'O' => SampleState.Reported,
-        'X' => SampleState.Lost,
-        _ => SampleState.Rejected,
-    };
+    private static SampleState Of(char letter) =>
+        letter switch
+        {
+            'L' => SampleState.Labelled,
+            'T' => SampleState.Taken,
+            'P' => SampleState.Preserved,
+            'S' => SampleState.Stored,
+            'F' => SampleState.Filtered,
+            'H' => SampleState.HandedOver,
+            'R' => SampleState.Received,
+            'M' => SampleState.Analysed,
+            'O' => SampleState.Reported,
+            'X' => SampleState.Lost,
+            _ => SampleState.Rejected,
+        };
 }

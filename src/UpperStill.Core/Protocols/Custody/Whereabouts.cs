@@ -7,17 +7,22 @@ namespace UpperStill.Core.Protocols.Custody;
 public enum Whereabouts
 {
     /// <summary>It does not exist yet.</summary>
-    [JsonStringEnumMemberName("planned")] Planned,
+    [JsonStringEnumMemberName("planned")]
+    Planned,
 
     /// <summary>In the group's.</summary>
-    [JsonStringEnumMemberName("hand")] Hand,
+    [JsonStringEnumMemberName("hand")]
+    Hand,
 
     /// <summary>On the road.</summary>
-    [JsonStringEnumMemberName("road")] Road,
+    [JsonStringEnumMemberName("road")]
+    Road,
 
     /// <summary>In the laboratory's.</summary>
-    [JsonStringEnumMemberName("lab")] Lab,
+    [JsonStringEnumMemberName("lab")]
+    Lab,
 
     /// <summary>Nothing more will happen to it.</summary>
-    [JsonStringEnumMemberName("ended")] Ended,
+    [JsonStringEnumMemberName("ended")]
+    Ended,
 }

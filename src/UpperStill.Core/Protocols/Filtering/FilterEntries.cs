@@ -8,10 +8,12 @@ namespace UpperStill.Core.Protocols.Filtering;
 public enum FilterBy
 {
     /// <summary>A syringe of 60 mL.</summary>
-    [JsonStringEnumMemberName("syringe")] Syringe,
+    [JsonStringEnumMemberName("syringe")]
+    Syringe,
 
     /// <summary>A pump and a funnel.</summary>
-    [JsonStringEnumMemberName("pump")] Pump,
+    [JsonStringEnumMemberName("pump")]
+    Pump,
 }
 
 /// <summary>Body of the entry <c>filter</c>: answers on one filter; an entry carries only what was answered with it.</summary>
@@ -49,9 +51,11 @@ public sealed record FilterBody(
     string? LightMin = null,
     [property: Within(0, 500)] int? Drops = null,
     bool? Folded = null,
-    bool? Tinted = null);
+    bool? Tinted = null
+);
 
-/// <summary>Body of the entry <c>filter-fill</c>: one fill pushed through. Either what went through is given, or where it began and what was left.</summary>
+/// <summary>Body of the entry <c>filter-fill</c>: one fill pushed through. Either what went through is given, or where it began and what
+/// was left.</summary>
 /// <param name="Sample">The filter's number.</param>
 /// <param name="StartMl">Where it began, mL, as read.</param>
 /// <param name="LeftMl">What the syringe or funnel still holds, mL, as read.</param>
@@ -64,4 +68,5 @@ public sealed record FilterFillBody(
     string? LeftMl = null,
     string? ThroughMl = null,
     [property: Within(0, 86400, "s")] decimal? Seconds = null,
-    bool? Clogged = null);
+    bool? Clogged = null
+);

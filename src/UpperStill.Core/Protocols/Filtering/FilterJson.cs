@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Filtering;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(FilterBody))]
 [JsonSerializable(typeof(FilterFillBody))]
 public sealed partial class FilterJson : JsonSerializerContext;

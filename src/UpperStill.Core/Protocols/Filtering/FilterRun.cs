@@ -7,25 +7,32 @@ namespace UpperStill.Core.Protocols.Filtering;
 public enum FilterStep
 {
     /// <summary>Which bottle, syringe or pump.</summary>
-    [JsonStringEnumMemberName("begin")] Begin,
+    [JsonStringEnumMemberName("begin")]
+    Begin,
 
     /// <summary>Which disc is in the holder.</summary>
-    [JsonStringEnumMemberName("disc")] Disc,
+    [JsonStringEnumMemberName("disc")]
+    Disc,
 
     /// <summary>Rinse with the sample.</summary>
-    [JsonStringEnumMemberName("rinse")] Rinse,
+    [JsonStringEnumMemberName("rinse")]
+    Rinse,
 
     /// <summary>Push it through, fill by fill.</summary>
-    [JsonStringEnumMemberName("fills")] Fills,
+    [JsonStringEnumMemberName("fills")]
+    Fills,
 
     /// <summary>The label.</summary>
-    [JsonStringEnumMemberName("label")] Label,
+    [JsonStringEnumMemberName("label")]
+    Label,
 
     /// <summary>Foil and freezer.</summary>
-    [JsonStringEnumMemberName("store")] Store,
+    [JsonStringEnumMemberName("store")]
+    Store,
 
     /// <summary>Done.</summary>
-    [JsonStringEnumMemberName("done")] Done,
+    [JsonStringEnumMemberName("done")]
+    Done,
 }
 
 /// <summary>One fill that was pushed through.</summary>
@@ -43,7 +50,15 @@ public sealed record FilterFill(Guid Entry, string Text, decimal? ThroughMl, dec
 /// <param name="TotalText">The same for the reader, with its sum.</param>
 /// <param name="Clogged">True where it clogged.</param>
 /// <param name="StartMl">Where a fill usually begins, mL.</param>
-public sealed record FilterRun(FilterStep Next, FilterBody Answers, IReadOnlyList<FilterFill> Fills, decimal TotalMl, string TotalText, bool Clogged, decimal StartMl)
+public sealed record FilterRun(
+    FilterStep Next,
+    FilterBody Answers,
+    IReadOnlyList<FilterFill> Fills,
+    decimal TotalMl,
+    string TotalText,
+    bool Clogged,
+    decimal StartMl
+)
 {
     /// <summary>How to push the syringe, by the programme.</summary>
     public string Pace { get; init; } = string.Empty;

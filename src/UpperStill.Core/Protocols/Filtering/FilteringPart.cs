@@ -18,15 +18,24 @@ public sealed class FilteringPart() : VisitPart("filtering")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => FilteringOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
         foreach (var type in outing.Samples.Where(s => SampleTypes.OnFilter(s.Type.Code)).GroupBy(s => s.Type))
         {
             yield return Packing.Counted(type, Crate.Chlorophyll);
-            yield return outing.Of(KitKind.Filters, "filters", "filters, not only separators", "filtering") with { Count = type.Count() + 1, Counted = $"{type.Count()} and one spare" };
-            yield return Packing.Plain("filter-kit", Crate.Chlorophyll, "filter holder, screen, O-ring, syringe, tubing, tweezers, pin, foil", 1, "filtering");
+            yield return outing.Of(KitKind.Filters, "filters", "filters, not only separators", "filtering") with
+            {
+                Count = type.Count() + 1,
+                Counted = $"{type.Count()} and one spare",
+            };
+            yield return Packing.Plain(
+                "filter-kit",
+                Crate.Chlorophyll,
+                "filter holder, screen, O-ring, syringe, tubing, tweezers, pin, foil",
+                1,
+                "filtering"
+            );
         }
 
         if (outing.Samples.Any(s => s.Type.Added?.Contains("MgCO3", StringComparison.Ordinal) == true))

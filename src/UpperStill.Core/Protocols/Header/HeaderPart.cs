@@ -19,17 +19,30 @@ public sealed class HeaderPart() : VisitPart("header")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => HeaderOptions.Thresholds;
 
-
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft) => HeaderFold.Fold(draft);
 
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
-        yield return Packing.Plain("sheets", Crate.Paper, "field sheet, even with a phone", outing.Stops.Count, "going on when the phone fails", "one for each station");
+        yield return Packing.Plain(
+            "sheets",
+            Crate.Paper,
+            "field sheet, even with a phone",
+            outing.Stops.Count,
+            "going on when the phone fails",
+            "one for each station"
+        );
         if (outing.Samples.Count > 0)
         {
-            yield return Packing.Plain("labels", Crate.Paper, "labels, dry, on their bottles", outing.Samples.Count, "telling one bottle from another", $"{outing.Samples.Count} bottles and vials");
+            yield return Packing.Plain(
+                "labels",
+                Crate.Paper,
+                "labels, dry, on their bottles",
+                outing.Samples.Count,
+                "telling one bottle from another",
+                $"{outing.Samples.Count} bottles and vials"
+            );
         }
 
         string[] tools = [.. outing.Stops.Select(s => CustodyOptions.Pens(s.Programme)).Distinct()];

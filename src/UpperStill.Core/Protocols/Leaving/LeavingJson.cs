@@ -10,6 +10,7 @@ namespace UpperStill.Core.Protocols.Leaving;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(AboardBody))]
 public sealed partial class LeavingJson : JsonSerializerContext;

@@ -7,7 +7,12 @@ public static class LeavingKinds
 {
     /// <summary>Something counted aboard.</summary>
     public static readonly EntryKind<AboardBody> Aboard = new(
-        "aboard", 1, "Gear counted aboard on leaving.", () => LeavingJson.Default.AboardBody, (b, _) => $"{b.Thing} {(b.Aboard ? "aboard" : "missing")}");
+        "aboard",
+        1,
+        "Gear counted aboard on leaving.",
+        () => LeavingJson.Default.AboardBody,
+        (b, _) => $"{b.Thing} {(b.Aboard ? "aboard" : "missing")}"
+    );
 
     /// <summary>All of them.</summary>
     internal static IReadOnlyList<EntryKind> All { get; } = [Aboard];

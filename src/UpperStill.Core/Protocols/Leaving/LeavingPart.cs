@@ -10,7 +10,6 @@ public sealed class LeavingPart() : VisitPart("leaving")
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => LeavingKinds.All;
 
-
     /// <inheritdoc/>
     internal override IEnumerable<string> Overboard(SheetDraft draft) => ["rubbish, gear clean and drained"];
 
@@ -18,5 +17,6 @@ public sealed class LeavingPart() : VisitPart("leaving")
     internal override IEnumerable<Protocol> Took(SheetDraft draft) => draft.Standing(VisitKinds.Taken).Select(t => t.Body.Protocol);
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "leave" ? StepGuideResult.Of(LeavingGuide.Lines) : null;
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == "leave" ? StepGuideResult.Of(LeavingGuide.Lines) : null;
 }

@@ -19,9 +19,20 @@ internal static class TowChecks
             run.Find(tow, lean, Angle);
         }
 
-        if (tow[Direction] != "horizontal" && depth is { } reached && WaterM(run.Draft) is { } water && reached > water - programme.Of(NetTowOptions.Clearance))
+        if (
+            tow[Direction] != "horizontal"
+            && depth is { } reached
+            && WaterM(run.Draft) is { } water
+            && reached > water - programme.Of(NetTowOptions.Clearance)
+        )
         {
-            tow.Find(NetTowFindings.TooLong, LineOut, ("length", run.Draft.Show(reached)), ("water", run.Draft.Show(water)), ("best", Best(run.Draft)));
+            tow.Find(
+                NetTowFindings.TooLong,
+                LineOut,
+                ("length", run.Draft.Show(reached)),
+                ("water", run.Draft.Show(water)),
+                ("best", Best(run.Draft))
+            );
         }
 
         // Of the line, not of its upright part: the net meets the water at that speed.
@@ -59,11 +70,18 @@ internal static class TowChecks
     internal static decimal? DepthM(Attempt tow) => tow[LineOut] is { } line ? LineAngle.TrueM(line.Metres, tow[Angle] ?? 0) : null;
 
     /// <summary>m/s of the haul; null where length or time is missing.</summary>
-    internal static decimal? SpeedMs(ProtocolRun run, Attempt tow) => tow[Haul] is { } seconds && seconds > 0 && (tow[Direction] == "horizontal" ? TowVolume.LengthM(run, tow) : tow[LineOut]?.Metres) is { } length ? length / seconds : null;
+    internal static decimal? SpeedMs(ProtocolRun run, Attempt tow) =>
+        tow[Haul] is { } seconds
+        && seconds > 0
+        && (tow[Direction] == "horizontal" ? TowVolume.LengthM(run, tow) : tow[LineOut]?.Metres) is { } length
+            ? length / seconds
+            : null;
 
     /// <summary>Depth of the water today, m: the sounding, else what is on file.</summary>
-    internal static decimal? WaterM(SheetDraft draft) => draft.Section<Sounded>()?.Sheet?.DepthM ?? draft.Context.Station.KnownDepth.Read().Length?.Metres;
+    internal static decimal? WaterM(SheetDraft draft) =>
+        draft.Section<Sounded>()?.Sheet?.DepthM ?? draft.Context.Station.KnownDepth.Read().Length?.Metres;
 
     /// <summary>The deepest good beginning, in words.</summary>
-    private static string Best(SheetDraft draft) => WaterM(draft) is { } water ? draft.Show(Math.Max(0.5m, water - draft.Context.Programme.Of(NetTowOptions.Clearance))) : "further up";
+    private static string Best(SheetDraft draft) =>
+        WaterM(draft) is { } water ? draft.Show(Math.Max(0.5m, water - draft.Context.Programme.Of(NetTowOptions.Clearance))) : "further up";
 }

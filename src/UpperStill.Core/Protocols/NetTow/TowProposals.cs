@@ -16,9 +16,15 @@ internal static class TowProposals
         switch (programme.ChoiceOf(NetTowOptions.From))
         {
             case "mark":
-                Propose(Math.Min(programme.Of(NetTowOptions.Mark), bottom ?? decimal.MaxValue), bottom < programme.Of(NetTowOptions.Mark) ? $"the fixed mark would drag; {draft.Show(clearance)} off the bottom" : "the programme’s fixed mark");
+                Propose(
+                    Math.Min(programme.Of(NetTowOptions.Mark), bottom ?? decimal.MaxValue),
+                    bottom < programme.Of(NetTowOptions.Mark)
+                        ? $"the fixed mark would drag; {draft.Show(clearance)} off the bottom"
+                        : "the programme’s fixed mark"
+                );
                 break;
-            case "thermocline" when draft.Section<SheetProfile>()?.Figures.FirstOrDefault(f => f.Key == "thermocline")?.DepthM is { } thermocline:
+            case "thermocline"
+                when draft.Section<SheetProfile>()?.Figures.FirstOrDefault(f => f.Key == "thermocline")?.DepthM is { } thermocline:
                 Propose(thermocline, "today’s thermocline");
                 break;
             case "thermocline":

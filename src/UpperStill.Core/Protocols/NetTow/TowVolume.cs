@@ -33,19 +33,31 @@ internal sealed record TowVolume(decimal Litres, bool AtLeast)
 
         if (TowChecks.SpeedMs(run, tow) is { } speed)
         {
-            run.Derive(new SheetDerived("tow-speed", "Speed of the haul", $"{Decimals.Fixed(speed, 2)} m/s", decimal.Round(speed, 3), "m/s"));
+            run.Derive(
+                new SheetDerived("tow-speed", "Speed of the haul", $"{Decimals.Fixed(speed, 2)} m/s", decimal.Round(speed, 3), "m/s")
+            );
         }
 
         var net = run.Gear(tow, Net);
         if (tow.Has(Net) && net?.Figure("mouth-radius-cm") is null)
         {
-            tow.Find(NetTowFindings.ValueMissing, Net, ("item", net?.Name ?? tow.Written(Net) ?? "This net"), ("value", "radius of its mouth"));
+            tow.Find(
+                NetTowFindings.ValueMissing,
+                Net,
+                ("item", net?.Name ?? tow.Written(Net) ?? "This net"),
+                ("value", "radius of its mouth")
+            );
         }
 
         var metered = Metered(run);
         if (metered && tow.Has(Net) && net?.Figure("m-per-turn") is null)
         {
-            tow.Find(NetTowFindings.ValueMissing, Net, ("item", net?.Name ?? "This net"), ("value", "metres for each turn of its flow meter"));
+            tow.Find(
+                NetTowFindings.ValueMissing,
+                Net,
+                ("item", net?.Name ?? "This net"),
+                ("value", "metres for each turn of its flow meter")
+            );
         }
 
         if (net?.Figure("mouth-radius-cm") is not { } radius || LengthM(run, tow) is not { } length || length == 0)
@@ -56,7 +68,9 @@ internal sealed record TowVolume(decimal Litres, bool AtLeast)
 
         // The meter has already seen what did not pass.
         var upright = tow[Direction] == "horizontal" || metered;
-        var result = NetVolume.Work(new NetVolumeRequest(2 * radius, length, metered ? 100 : net.Figure("efficiency-percent") ?? 100, upright ? 0 : tow[Angle] ?? 0));
+        var result = NetVolume.Work(
+            new NetVolumeRequest(2 * radius, length, metered ? 100 : net.Figure("efficiency-percent") ?? 100, upright ? 0 : tow[Angle] ?? 0)
+        );
         if (result.VolumeM3 is not { } volume)
         {
             run.Derive(new SheetDerived("tow-volume", "Volume towed", "cannot be worked out from these figures", null, "L"));
@@ -65,20 +79,43 @@ internal sealed record TowVolume(decimal Litres, bool AtLeast)
 
         var atLeast = !metered && tow[Drained] is "slowly" or "coated";
         var litres = volume * LitresPerM3;
-        run.Derive(new SheetDerived("tow-volume", "Volume towed", $"{Decimals.Fixed(litres, 1)} L", Decimals.Published(litres), "L", About: atLeast, Working: result.Working) { Method = metered ? "flow meter" : "mouth × length" });
+        run.Derive(
+            new SheetDerived(
+                "tow-volume",
+                "Volume towed",
+                $"{Decimals.Fixed(litres, 1)} L",
+                Decimals.Published(litres),
+                "L",
+                About: atLeast,
+                Working: result.Working
+            )
+            {
+                Method = metered ? "flow meter" : "mouth × length",
+            }
+        );
         return new TowVolume(litres, atLeast);
     }
 
     /// <summary>Length of the tow, m: line out of a vertical one, the meter's, or from start to end; null where it is missing.</summary>
-    internal static decimal? LengthM(ProtocolRun run, Attempt tow) => Metered(run) || (tow[Direction] == "horizontal" && tow[Turns] is not null)
-        ? tow[Turns] is { } turns && run.Gear(tow, Net)?.Figure("m-per-turn") is { } each ? turns * each : null
-        : tow[Direction] == "horizontal" ? tow[Start] is { } start && tow[End] is { } end ? (decimal)Shape.DistanceM(start, end) : null
-        : tow[LineOut]?.Metres;
+    internal static decimal? LengthM(ProtocolRun run, Attempt tow) =>
+        Metered(run) || (tow[Direction] == "horizontal" && tow[Turns] is not null)
+            ? tow[Turns] is { } turns && run.Gear(tow, Net)?.Figure("m-per-turn") is { } each
+                ? turns * each
+                : null
+            : tow[Direction] == "horizontal"
+                ? tow[Start] is { } start && tow[End] is { } end
+                    ? (decimal)Shape.DistanceM(start, end)
+                    : null
+                : tow[LineOut]?.Metres;
 
     private static bool Metered(ProtocolRun run) => run.Draft.Context.Programme.Chooses(NetTowOptions.Volume, "meter");
 
-    private static string Missing(ProtocolRun run, Attempt tow) => !tow.Has(Net) ? "the net"
+    private static string Missing(ProtocolRun run, Attempt tow) =>
+        !tow.Has(Net) ? "the net"
         : run.Gear(tow, Net)?.Figure("mouth-radius-cm") is null ? "the radius of the net’s mouth"
-        : Metered(run) ? tow[Turns] == 0 ? "a flow meter that turned" : "the turns of the flow meter"
-        : tow[Direction] == "horizontal" ? "start and end, or the turns of the flow meter" : "the line out";
+        : Metered(run)
+            ? tow[Turns] == 0 ? "a flow meter that turned"
+                : "the turns of the flow meter"
+        : tow[Direction] == "horizontal" ? "start and end, or the turns of the flow meter"
+        : "the line out";
 }

@@ -10,6 +10,7 @@ namespace UpperStill.Core.Protocols.Paper;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(WorkedByHandBody))]
 public sealed partial class PaperJson : JsonSerializerContext;

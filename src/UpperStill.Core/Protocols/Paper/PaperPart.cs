@@ -15,7 +15,7 @@ public sealed class PaperPart() : VisitPart("paper")
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => PaperOptions.Thresholds;
 
-
     /// <inheritdoc/>
-    internal override void Fold(SheetDraft draft) => draft.Add(WorkedByHand.Fold(draft, draft.Section<SheetClarity>()!.Result, draft.Section<CompositeResult>()!));
+    internal override void Fold(SheetDraft draft) =>
+        draft.Add(WorkedByHand.Fold(draft, draft.Section<SheetClarity>()!.Result, draft.Section<CompositeResult>()!));
 }

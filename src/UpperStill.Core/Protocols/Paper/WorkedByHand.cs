@@ -12,13 +12,16 @@ namespace UpperStill.Core.Protocols.Paper;
 public enum HandSum
 {
     /// <summary>The mean of the disc's marks.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
+    [JsonStringEnumMemberName("clarity")]
+    Clarity,
 
     /// <summary>The factor times the clarity.</summary>
-    [JsonStringEnumMemberName("layer")] Layer,
+    [JsonStringEnumMemberName("layer")]
+    Layer,
 
     /// <summary>The depth of the composite.</summary>
-    [JsonStringEnumMemberName("composite")] Composite,
+    [JsonStringEnumMemberName("composite")]
+    Composite,
 }
 
 /// <summary>Body of the entry <c>worked-by-hand</c>: a figure that stands worked out on the sheet.</summary>
@@ -45,15 +48,25 @@ internal static class WorkedByHand
         {
             var beside = said.Body.Sum == HandSum.Clarity ? Beside.Clarity : Beside.Composite;
             var (typed, unread) = said.Body.Value.Read();
-            sums.Add(new SheetHandSum(said.Body.Sum, typed is { } length ? draft.Show(length) : $"“{said.Body.Value.Written}”", said.Entry.Id));
+            sums.Add(
+                new SheetHandSum(said.Body.Sum, typed is { } length ? draft.Show(length) : $"“{said.Body.Value.Written}”", said.Entry.Id)
+            );
             if (unread is not null)
             {
                 draft.Findings.Add(unread.On(beside, said.Entry.Id));
             }
             else if (ByMarks(said.Body.Sum, clarity, composite) is { } worked && Apart(draft, typed!.Value, worked))
             {
-                draft.Findings.Add(Finding.Check(
-                    "working-differs", $"You wrote {draft.Show(typed.Value)}; the marks give {draft.Show(worked)}.", "Sums aloud slip.", "The worked figure is used; open it to see the steps.").On(beside, said.Entry.Id));
+                draft.Findings.Add(
+                    Finding
+                        .Check(
+                            "working-differs",
+                            $"You wrote {draft.Show(typed.Value)}; the marks give {draft.Show(worked)}.",
+                            "Sums aloud slip.",
+                            "The worked figure is used; open it to see the steps."
+                        )
+                        .On(beside, said.Entry.Id)
+                );
             }
         }
 
@@ -61,13 +74,17 @@ internal static class WorkedByHand
     }
 
     // On paper sums are done with the marks as they are: a stretched line is no slip of the sum.
-    private static decimal? ByMarks(HandSum sum, ClarityResult clarity, CompositeResult composite) => sum switch
-    {
-        HandSum.Clarity => clarity.AsReadM ?? clarity.MeanM,
-        HandSum.Layer => clarity is { AsReadM: { } asRead, MeanM: { } mean and > 0 } ? composite.LayerM * asRead / mean : composite.LayerM,
-        _ => composite.Mark?.Read().Length?.Metres,
-    };
+    private static decimal? ByMarks(HandSum sum, ClarityResult clarity, CompositeResult composite) =>
+        sum switch
+        {
+            HandSum.Clarity => clarity.AsReadM ?? clarity.MeanM,
+            HandSum.Layer => clarity is { AsReadM: { } asRead, MeanM: { } mean and > 0 }
+                ? composite.LayerM * asRead / mean
+                : composite.LayerM,
+            _ => composite.Mark?.Read().Length?.Metres,
+        };
 
     private static bool Apart(SheetDraft draft, Length typed, decimal workedM) =>
-        Math.Abs(typed.Metres - workedM) > (Length.IsFootBased(typed.Unit) ? FootLimitM : draft.Context.Programme.Of(PaperOptions.WorkingDiffers));
+        Math.Abs(typed.Metres - workedM)
+        > (Length.IsFootBased(typed.Unit) ? FootLimitM : draft.Context.Programme.Of(PaperOptions.WorkingDiffers));
 }

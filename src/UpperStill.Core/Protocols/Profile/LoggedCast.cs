@@ -1,6 +1,7 @@
 namespace UpperStill.Core.Protocols.Profile;
 
-/// <summary>Picks from the log of a meter the rows that make a profile: the way down, without the soak at the surface and without what the swell lifted.</summary>
+/// <summary>Picks from the log of a meter the rows that make a profile: the way down, without the soak at the surface and without what the
+/// swell lifted.</summary>
 public static class LoggedCast
 {
     // A sensor at the surface moves this much with the waves.
@@ -72,11 +73,16 @@ public static class LoggedCast
         return rows;
     }
 
-    /// <summary>Which rows belong to which level: those nearer to it than to its neighbours, and no further off than half the way to the nearer one.</summary>
+    /// <summary>Which rows belong to which level: those nearer to it than to its neighbours, and no further off than half the way to the
+    /// nearer one.</summary>
     /// <param name="depthsM">Depth of each row, m.</param>
     /// <param name="rows">The rows that were picked.</param>
     /// <param name="levelsM">The levels, m, from the surface down.</param>
-    public static IReadOnlyList<IReadOnlyList<int>> Bin(ReadOnlySpan<double> depthsM, IReadOnlyList<int> rows, IReadOnlyList<double> levelsM)
+    public static IReadOnlyList<IReadOnlyList<int>> Bin(
+        ReadOnlySpan<double> depthsM,
+        IReadOnlyList<int> rows,
+        IReadOnlyList<double> levelsM
+    )
     {
         ArgumentNullException.ThrowIfNull(rows);
         ArgumentNullException.ThrowIfNull(levelsM);
@@ -98,7 +104,8 @@ public static class LoggedCast
         return bins;
     }
 
-    /// <summary>The median of some numbers, those that are missing left out; not a number where all are. In floating point, unlike <see cref="Basis.Quantities.Decimals.Median"/>: a level may have thousands of rows.</summary>
+    /// <summary>The median of some numbers, those that are missing left out; not a number where all are. In floating point, unlike
+    /// <see cref="Basis.Quantities.Decimals.Median"/>: a level may have thousands of rows.</summary>
     /// <param name="values">All values.</param>
     /// <param name="rows">The rows meant.</param>
     public static double Median(ReadOnlySpan<double> values, IReadOnlyList<int> rows)
@@ -115,7 +122,9 @@ public static class LoggedCast
 
         here.Sort();
         var middle = here.Count / 2;
-        return here.Count == 0 ? double.NaN : here.Count % 2 == 1 ? here[middle] : (here[middle - 1] + here[middle]) / 2;
+        return here.Count == 0 ? double.NaN
+            : here.Count % 2 == 1 ? here[middle]
+            : (here[middle - 1] + here[middle]) / 2;
     }
 
     private static int Nearest(double depth, IReadOnlyList<double> levels)

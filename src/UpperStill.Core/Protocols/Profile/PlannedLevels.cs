@@ -30,7 +30,9 @@ public static class PlannedLevels
         var surface = inFeet ? SurfaceFt : SurfaceM;
 
         // Down to the last tenth of a metre, or half foot, that keeps off the bottom.
-        var last = inFeet ? decimal.Floor(((depth.Metres / metresEach) - OffBottomFt) * 2) / 2 : decimal.Floor((depth.Metres - OffBottomM) * 10) / 10;
+        var last = inFeet
+            ? decimal.Floor(((depth.Metres / metresEach) - OffBottomFt) * 2) / 2
+            : decimal.Floor((depth.Metres - OffBottomM) * 10) / 10;
         List<decimal> levels = [];
         for (var level = surface; level < last; level = decimal.Floor(level / every) * every + every)
         {
@@ -42,6 +44,13 @@ public static class PlannedLevels
             levels.Add(last);
         }
 
-        return [.. levels.Select(l => inFeet ? new Length(l, LengthUnit.Foot, l == decimal.Floor(l) ? 1 : 0.5m) : new Length(l, LengthUnit.Metre, l == decimal.Floor(l) ? 1 : 0.1m))];
+        return
+        [
+            .. levels.Select(l =>
+                inFeet
+                    ? new Length(l, LengthUnit.Foot, l == decimal.Floor(l) ? 1 : 0.5m)
+                    : new Length(l, LengthUnit.Metre, l == decimal.Floor(l) ? 1 : 0.1m)
+            ),
+        ];
     }
 }

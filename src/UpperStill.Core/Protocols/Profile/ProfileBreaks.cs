@@ -4,7 +4,8 @@ using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Protocols.Profile;
 
-/// <summary>Where the water changes so fast between two neighbouring levels that one more is worth its minute. It is proposed, and left out by a touch.</summary>
+/// <summary>Where the water changes so fast between two neighbouring levels that one more is worth its minute. It is proposed, and left out
+/// by a touch.</summary>
 internal static class ProfileBreaks
 {
     // Closer levels than this say nothing more.
@@ -14,7 +15,10 @@ internal static class ProfileBreaks
 
     internal static IReadOnlyList<Break> Of(SheetDraft draft, IReadOnlyList<ReadLevel> levels)
     {
-        var (degrees, mgPerL) = (draft.Context.Programme.Of(ProfileOptions.AddLevelTemperature), draft.Context.Programme.Of(ProfileOptions.AddLevelOxygen));
+        var (degrees, mgPerL) = (
+            draft.Context.Programme.Of(ProfileOptions.AddLevelTemperature),
+            draft.Context.Programme.Of(ProfileOptions.AddLevelOxygen)
+        );
         var most = draft.Context.Programme.Of(ProfileOptions.OxygenMgl);
         List<Break> breaks = [];
         for (var i = 1; i < levels.Count; i++)
@@ -28,8 +32,14 @@ internal static class ProfileBreaks
             }
 
             var middle = Middle(above.Depth, below.Depth);
-            var found = Finding.Note(
-                "profile-add-level", $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.", "The layers meet there.", $"Add {draft.Show(middle)} on the way up, or now.").On(Beside.Profile, above.Entry, below.Entry);
+            var found = Finding
+                .Note(
+                    "profile-add-level",
+                    $"It breaks between {draft.Show(above.Depth)} and {draft.Show(below.Depth)}.",
+                    "The layers meet there.",
+                    $"Add {draft.Show(middle)} on the way up, or now."
+                )
+                .On(Beside.Profile, above.Entry, below.Entry);
             draft.Findings.Add(found);
             if (draft.AnswerTo(found) is null)
             {
@@ -44,7 +54,11 @@ internal static class ProfileBreaks
     {
         var feet = Length.IsFootBased(below.Unit);
         var per = feet ? Length.MetresPerFoot : 1;
-        return new Length(Decimals.Plain(Decimals.RoundTo((above.Metres + below.Metres) / 2 / per, feet ? StepFt : StepM)), feet ? LengthUnit.Foot : LengthUnit.Metre, feet ? StepFt : StepM);
+        return new Length(
+            Decimals.Plain(Decimals.RoundTo((above.Metres + below.Metres) / 2 / per, feet ? StepFt : StepM)),
+            feet ? LengthUnit.Foot : LengthUnit.Metre,
+            feet ? StepFt : StepM
+        );
     }
 
     /// <summary>A break between two levels.</summary>

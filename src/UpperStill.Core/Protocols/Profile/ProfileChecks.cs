@@ -24,7 +24,13 @@ internal static class ProfileChecks
     /// <param name="read">The same in the order in which they were read.</param>
     /// <param name="planned">Levels that the method asks for, m.</param>
     /// <param name="marked">Filled with levels in the mud or under the bottom.</param>
-    internal static List<Finding> Of(SheetDraft draft, List<ReadLevel> levels, List<ReadLevel> read, IReadOnlyList<decimal> planned, HashSet<Guid> marked)
+    internal static List<Finding> Of(
+        SheetDraft draft,
+        List<ReadLevel> levels,
+        List<ReadLevel> read,
+        IReadOnlyList<decimal> planned,
+        HashSet<Guid> marked
+    )
     {
         var checks = new Checks(draft, levels, marked);
         checks.Order(read, planned);
@@ -73,7 +79,15 @@ internal static class ProfileChecks
                 var back = level.DepthM < read[i - 1].DepthM && !(above && below) && !planned.Any(p => ReadLevel.Same(p, level.DepthM));
                 if (again || back)
                 {
-                    Add(level, Finding.Check("profile-level-repeated", $"{draft.Show(level.Depth)} again.", "If a mark was miscounted, all below are shifted.", "Count from the surface."));
+                    Add(
+                        level,
+                        Finding.Check(
+                            "profile-level-repeated",
+                            $"{draft.Show(level.Depth)} again.",
+                            "If a mark was miscounted, all below are shifted.",
+                            "Count from the surface."
+                        )
+                    );
                 }
             }
 
@@ -83,11 +97,16 @@ internal static class ProfileChecks
             }
 
             // The levels of today's plan say nothing of years before it.
-            List<decimal> missing = draft.Imported ? [] : planned.Where(p => p < levels[^1].DepthM && !levels.Exists(l => ReadLevel.Same(l.DepthM, p))).ToList();
+            List<decimal> missing = draft.Imported
+                ? []
+                : planned.Where(p => p < levels[^1].DepthM && !levels.Exists(l => ReadLevel.Same(l.DepthM, p))).ToList();
             if (missing.Count > 0)
             {
                 var below = levels.First(l => l.DepthM > missing[0]);
-                var words = missing.Count > 3 ? $"{missing.Count} levels are missing, from {draft.Show(missing[0])} on" : $"{string.Join(", ", missing.Select(draft.Show))} is missing";
+                var words =
+                    missing.Count > 3
+                        ? $"{missing.Count} levels are missing, from {draft.Show(missing[0])} on"
+                        : $"{string.Join(", ", missing.Select(draft.Show))} is missing";
                 Add(below, Finding.Check("profile-level-missing", $"{words}.", "A mark miscounted?", "Take it on the way up."));
             }
         }
@@ -101,19 +120,45 @@ internal static class ProfileChecks
             Bottom(level, i);
             if (level.Body.Settled == false)
             {
-                Add(level, Finding.Check("not-settled", "Still moving.", "A wandering number is picked by eye.", "Wait until it holds still; keep the probe in motion."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "not-settled",
+                        "Still moving.",
+                        "A wandering number is picked by eye.",
+                        "Wait until it holds still; keep the probe in motion."
+                    )
+                );
             }
 
             // Noise of the meter is no inversion.
-            if (i > 0 && level.Density is { } here && levels[i - 1].Density is { } above && above - here > densityFalls && !marked.Contains(level.Entry))
+            if (
+                i > 0
+                && level.Density is { } here
+                && levels[i - 1].Density is { } above
+                && above - here > densityFalls
+                && !marked.Contains(level.Entry)
+            )
             {
-                Add(level, Finding.Check("density-falls", $"Lighter water under heavier at {draft.Show(level.Depth)}.", "Usually a misread number.", "Read again."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "density-falls",
+                        $"Lighter water under heavier at {draft.Show(level.Depth)}.",
+                        "Usually a misread number.",
+                        "Read again."
+                    )
+                );
             }
         }
 
         private void Temperatures(ReadLevel level)
         {
-            if (level.Celsius is { } c && WaterTemperature.Doubt(draft, c, level.CelsiusAsWritten is not null && level.TemperatureUnit == TemperatureUnit.Celsius) is { } doubt)
+            if (
+                level.Celsius is { } c
+                && WaterTemperature.Doubt(draft, c, level.CelsiusAsWritten is not null && level.TemperatureUnit == TemperatureUnit.Celsius)
+                    is { } doubt
+            )
             {
                 Add(level, doubt);
             }
@@ -121,7 +166,12 @@ internal static class ProfileChecks
 
         private void Oxygen(ReadLevel level, int i)
         {
-            if (level.OxygenShown is not { } shown || level.OxygenUnit is not { } unit || level.Holds is not { } holds || level.Percent is not { } percent)
+            if (
+                level.OxygenShown is not { } shown
+                || level.OxygenUnit is not { } unit
+                || level.Holds is not { } holds
+                || level.Percent is not { } percent
+            )
             {
                 return;
             }
@@ -129,10 +179,25 @@ internal static class ProfileChecks
             if (unit == OxygenUnit.MgPerL && (shown > mostMgL || shown / holds * 100 > mostPercent))
             {
                 var tenth = shown / 10;
-                var neighbour = levels.Take(i).LastOrDefault(l => l.MgPerL is not null)?.MgPerL ?? levels.Skip(i + 1).FirstOrDefault(l => l.MgPerL < mostMgL)?.MgPerL;
-                if (!percentAbove && neighbour is { } near && near < mostMgL && Math.Abs(tenth - near) <= PointNearMgL && !AsPercentFits(shown, holds, near))
+                var neighbour = levels.Take(i).LastOrDefault(l => l.MgPerL is not null)?.MgPerL
+                    ?? levels.Skip(i + 1).FirstOrDefault(l => l.MgPerL < mostMgL)?.MgPerL;
+                if (
+                    !percentAbove
+                    && neighbour is { } near
+                    && near < mostMgL
+                    && Math.Abs(tenth - near) <= PointNearMgL
+                    && !AsPercentFits(shown, holds, near)
+                )
                 {
-                    Add(level, Finding.Check("oxygen-point-lost", $"{Decimals.Text(shown)}, or {Decimals.Text(tenth)}?", $"The level above reads {Decimals.Fixed(near, 1)} mg/L.", "A point was lost, or another unit. Read it again."));
+                    Add(
+                        level,
+                        Finding.Check(
+                            "oxygen-point-lost",
+                            $"{Decimals.Text(shown)}, or {Decimals.Text(tenth)}?",
+                            $"The level above reads {Decimals.Fixed(near, 1)} mg/L.",
+                            "A point was lost, or another unit. Read it again."
+                        )
+                    );
                     return;
                 }
 
@@ -155,11 +220,25 @@ internal static class ProfileChecks
             {
                 Add(level, odd);
             }
-            else if (i > 0 && levels[i - 1] is { MgPerL: { } a, Celsius: { } warm } && level.MgPerL is { } b && a <= mostMgL
-                && Math.Abs(a - b) > JumpMgL && Math.Abs(a - b) > Math.Max(a, b) * jumpPercent / 100 && Math.Abs(warm - level.Celsius!.Value) < JumpC)
+            else if (
+                i > 0
+                && levels[i - 1] is { MgPerL: { } a, Celsius: { } warm }
+                && level.MgPerL is { } b
+                && a <= mostMgL
+                && Math.Abs(a - b) > JumpMgL
+                && Math.Abs(a - b) > Math.Max(a, b) * jumpPercent / 100
+                && Math.Abs(warm - level.Celsius!.Value) < JumpC
+            )
             {
-                Add(level, Finding.Check(
-                    "oxygen-jump", $"From {Decimals.Fixed(a, 1)} to {Decimals.Fixed(b, 1)} mg/L with hardly a change in temperature.", "Misheard, or another unit?", "Go back up and read again."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "oxygen-jump",
+                        $"From {Decimals.Fixed(a, 1)} to {Decimals.Fixed(b, 1)} mg/L with hardly a change in temperature.",
+                        "Misheard, or another unit?",
+                        "Go back up and read again."
+                    )
+                );
             }
         }
 
@@ -176,12 +255,27 @@ internal static class ProfileChecks
 
             if (sea ? s is < 0.5m or > 42 : s >= 0.5m)
             {
-                Add(level, Finding.Check(
-                    "salinity-unusual", $"{Decimals.Text(s)} is not usual here ({(sea ? "0.5–42" : "0–0.5")}).", "A dirty glass or a wrong zero shifts it; after rain or at another tide it may be right.", "Rinse and zero, repeat."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "salinity-unusual",
+                        $"{Decimals.Text(s)} is not usual here ({(sea ? "0.5–42" : "0–0.5")}).",
+                        "A dirty glass or a wrong zero shifts it; after rain or at another tide it may be right.",
+                        "Rinse and zero, repeat."
+                    )
+                );
             }
             else if (sea && s is < 12 or (> 25 and < 30))
             {
-                Add(level, Finding.Note("salinity-in-gap", $"{Decimals.Text(s)} is brackish, but outside the common 12–25.", "It may be right at this tide.", "Clean the glass, take another drop."));
+                Add(
+                    level,
+                    Finding.Note(
+                        "salinity-in-gap",
+                        $"{Decimals.Text(s)} is brackish, but outside the common 12–25.",
+                        "It may be right at this tide.",
+                        "Clean the glass, take another drop."
+                    )
+                );
             }
         }
 
@@ -196,13 +290,34 @@ internal static class ProfileChecks
             if (level.DepthM > sounding.Metres + BelowBottomM)
             {
                 marked.Add(level.Entry);
-                Add(level, Finding.Check(
-                    "profile-below-bottom", $"{draft.Show(level.Depth)} is deeper than the sounding {draft.Show(sounding)}.", "Probe in mud, line at a slant, or boat moved.", "Check and lift."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "profile-below-bottom",
+                        $"{draft.Show(level.Depth)} is deeper than the sounding {draft.Show(sounding)}.",
+                        "Probe in mud, line at a slant, or boat moved.",
+                        "Check and lift."
+                    )
+                );
             }
-            else if (sounding.Metres - level.DepthM <= MudM && (level.Conductivity > above?.Conductivity * 1.2m || (level.MgPerL is { } o && above?.MgPerL is { } over && over > 0.5m && o < over / 2)))
+            else if (
+                sounding.Metres - level.DepthM <= MudM
+                && (
+                    level.Conductivity > above?.Conductivity * 1.2m
+                    || (level.MgPerL is { } o && above?.MgPerL is { } over && over > 0.5m && o < over / 2)
+                )
+            )
             {
                 marked.Add(level.Entry);
-                Add(level, Finding.Check("probe-in-mud", "Looks like mud, not water.", "Mud holds no oxygen and much salt.", "Lift half a metre, let it clear. Marked, not removed."));
+                Add(
+                    level,
+                    Finding.Check(
+                        "probe-in-mud",
+                        "Looks like mud, not water.",
+                        "Mud holds no oxygen and much salt.",
+                        "Lift half a metre, let it clear. Marked, not removed."
+                    )
+                );
             }
         }
 

@@ -25,23 +25,28 @@ public sealed record LevelBody(
     bool? Settled = null,
     LevelSource? From = null,
     Guid? Cast = null,
-    [property: Within(0, 1e7)] int? Rows = null);
+    [property: Within(0, 1e7)] int? Rows = null
+);
 
 /// <summary>Where a level came from, if it was not typed.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<LevelSource>))]
 public enum LevelSource
 {
     /// <summary>A sonde, live.</summary>
-    [JsonStringEnumMemberName("sonde")] Sonde,
+    [JsonStringEnumMemberName("sonde")]
+    Sonde,
 
     /// <summary>The stand-in sonde, live.</summary>
-    [JsonStringEnumMemberName("simulated")] Simulated,
+    [JsonStringEnumMemberName("simulated")]
+    Simulated,
 
     /// <summary>A logged cast.</summary>
-    [JsonStringEnumMemberName("logged")] Logged,
+    [JsonStringEnumMemberName("logged")]
+    Logged,
 }
 
-/// <summary>Body of the entry <c>logged-cast</c>: a file of a meter's memory from which levels were made. The file itself is kept beside the log.</summary>
+/// <summary>Body of the entry <c>logged-cast</c>: a file of a meter's memory from which levels were made. The file itself is kept beside
+/// the log.</summary>
 /// <param name="File">Its name.</param>
 /// <param name="Sha256">The SHA-256 of its bytes, in lower-case hexadecimal.</param>
 /// <param name="Bytes">Its length.</param>
@@ -56,26 +61,32 @@ public sealed record LoggedCastBody(
     [property: Within(0, 1e7)] int Rows,
     [property: Within(0, 1e7)] int Used,
     bool WayUp,
-    IReadOnlyDictionary<string, string> Columns);
+    IReadOnlyDictionary<string, string> Columns
+);
 
 /// <summary>What of a level is read anew in another unit.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<RereadAs>))]
 public enum RereadAs
 {
     /// <summary>Oxygen as per cent of saturation.</summary>
-    [JsonStringEnumMemberName("oxygen-percent")] OxygenPercent,
+    [JsonStringEnumMemberName("oxygen-percent")]
+    OxygenPercent,
 
     /// <summary>Oxygen as mg/L.</summary>
-    [JsonStringEnumMemberName("oxygen-mgl")] OxygenMgPerL,
+    [JsonStringEnumMemberName("oxygen-mgl")]
+    OxygenMgPerL,
 
     /// <summary>Temperature as °F.</summary>
-    [JsonStringEnumMemberName("fahrenheit")] Fahrenheit,
+    [JsonStringEnumMemberName("fahrenheit")]
+    Fahrenheit,
 
     /// <summary>Temperature as °C.</summary>
-    [JsonStringEnumMemberName("celsius")] Celsius,
+    [JsonStringEnumMemberName("celsius")]
+    Celsius,
 
     /// <summary>Oxygen a tenth of what is written: the point was lost.</summary>
-    [JsonStringEnumMemberName("oxygen-tenth")] OxygenTenth,
+    [JsonStringEnumMemberName("oxygen-tenth")]
+    OxygenTenth,
 }
 
 /// <summary>Body of the entry <c>reread</c>: levels whose numbers are read in another unit; what was written stays.</summary>
@@ -83,7 +94,8 @@ public enum RereadAs
 /// <param name="As">How they are read.</param>
 public sealed record RereadBody(IReadOnlyList<Guid> Levels, RereadAs As);
 
-/// <summary>Body of the entry <c>meter-check</c>: calibration, the display and the depth sensor; an entry carries only what was done.</summary>
+/// <summary>Body of the entry <c>meter-check</c>: calibration, the display and the depth sensor; an entry carries only what was
+/// done.</summary>
 /// <param name="Meter">The meter's code.</param>
 /// <param name="AtEnd">True for the check after the cast.</param>
 /// <param name="Expected">What it should read.</param>
@@ -100,4 +112,5 @@ public sealed record MeterCheckBody(
     [property: Within(30, 120, "kPa")] decimal? PressureKpa = null,
     bool? FromWeatherReport = null,
     OxygenUnit? Display = null,
-    WrittenLength? AtSurface = null);
+    WrittenLength? AtSurface = null
+);

@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Profile;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(MeterCheckBody))]
 [JsonSerializable(typeof(LevelBody))]
 [JsonSerializable(typeof(LoggedCastBody))]

@@ -24,7 +24,10 @@ public sealed class ProfilePart() : VisitPart("profile")
 
     /// <inheritdoc/>
     internal override IReadOnlyList<MoveCost> MoveCosts { get; } =
-        [new("profile", "bottles", "The depths of the bottles come from today’s profile."), new("profile", "composite", "The profile shows where the layers meet.")];
+    [
+        new("profile", "bottles", "The depths of the bottles come from today’s profile."),
+        new("profile", "composite", "The profile shows where the layers meet."),
+    ];
 
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft)
@@ -49,7 +52,10 @@ public sealed class ProfilePart() : VisitPart("profile")
             Name = "profile",
             Rank = StepRank.Profile,
             Done = profile.Levels.Count > 0 && left == 0,
-            Summary = profile.Levels.Count == 0 ? $"{profile.Planned} levels" : left == 0 ? $"{profile.Levels.Count} levels" : $"{profile.Levels.Count} of {profile.Levels.Count + left} levels",
+            Summary =
+                profile.Levels.Count == 0 ? $"{profile.Planned} levels"
+                : left == 0 ? $"{profile.Levels.Count} levels"
+                : $"{profile.Levels.Count} of {profile.Levels.Count + left} levels",
             Stops = [Beside.Profile],
             NeedsDepth = true,
             Required = draft.Wants(Protocol.Profile),
@@ -57,16 +63,19 @@ public sealed class ProfilePart() : VisitPart("profile")
     }
 
     /// <inheritdoc/>
-    internal override IEnumerable<string> Overboard(SheetDraft draft) => draft.Standing(ProfileKinds.MeterCheck).Select(m => m.Body.Meter).Distinct().Select(m => $"meter {m}, probes moist");
+    internal override IEnumerable<string> Overboard(SheetDraft draft) =>
+        draft.Standing(ProfileKinds.MeterCheck).Select(m => m.Body.Meter).Distinct().Select(m => $"meter {m}, probes moist");
 
     /// <inheritdoc/>
-    internal override IEnumerable<Protocol> Took(SheetDraft draft) => draft.Section<SheetProfile>() is { Levels.Count: > 1 } ? [Protocol.Profile] : [];
+    internal override IEnumerable<Protocol> Took(SheetDraft draft) =>
+        draft.Section<SheetProfile>() is { Levels.Count: > 1 } ? [Protocol.Profile] : [];
 
     /// <inheritdoc/>
     internal override IEnumerable<Reading> Readings(SheetDraft draft) => ProfileParameters.Readings(draft);
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "profile" ? StepGuideResult.Of(ProfileGuide.Lines(methods)) : null;
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == "profile" ? StepGuideResult.Of(ProfileGuide.Lines(methods)) : null;
 
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)

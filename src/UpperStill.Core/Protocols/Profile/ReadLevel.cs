@@ -30,7 +30,11 @@ internal sealed class ReadLevel
         Salinity = Number(Body.Salinity);
         if (Body.Temperature is { } temperature && NumberText.Read(temperature.Written).Value is { } degrees)
         {
-            TemperatureUnit = temperatureAs is { } asRead ? asRead == RereadAs.Fahrenheit ? Core.Basis.Quantities.TemperatureUnit.Fahrenheit : Core.Basis.Quantities.TemperatureUnit.Celsius : temperature.Unit;
+            TemperatureUnit = temperatureAs is { } asRead
+                ? asRead == RereadAs.Fahrenheit
+                    ? Core.Basis.Quantities.TemperatureUnit.Fahrenheit
+                    : Core.Basis.Quantities.TemperatureUnit.Celsius
+                : temperature.Unit;
             Reread |= TemperatureUnit != temperature.Unit;
             CelsiusAsWritten = temperature.Unit == Core.Basis.Quantities.TemperatureUnit.Celsius ? degrees : null;
             Celsius = TemperatureUnit is { } scale ? Temperature.Celsius(degrees, scale) : null;
@@ -43,7 +47,12 @@ internal sealed class ReadLevel
 
         if (Body.Oxygen is { } oxygen && NumberText.Read(oxygen.Written).Value is { } shown)
         {
-            OxygenUnit = oxygenAs switch { RereadAs.OxygenPercent => Core.Science.Oxygen.OxygenUnit.Percent, RereadAs.OxygenMgPerL => Core.Science.Oxygen.OxygenUnit.MgPerL, _ => oxygen.Unit };
+            OxygenUnit = oxygenAs switch
+            {
+                RereadAs.OxygenPercent => Core.Science.Oxygen.OxygenUnit.Percent,
+                RereadAs.OxygenMgPerL => Core.Science.Oxygen.OxygenUnit.MgPerL,
+                _ => oxygen.Unit,
+            };
             OxygenShown = oxygenAs == RereadAs.OxygenTenth ? shown / 10 : shown;
             Reread |= oxygenAs is not null;
             Oxygenate(pressureKpa);
@@ -55,18 +64,32 @@ internal sealed class ReadLevel
     /// <param name="rereads">Levels read in another unit.</param>
     /// <param name="pressureKpa">Pressure at the meter, kPa.</param>
     /// <returns>The level, null where its depth cannot be read; and what cannot be read of it.</returns>
-    internal static (ReadLevel? Level, Finding? Wrong) Of(Read<LevelBody> level, IReadOnlyDictionary<(Guid Level, bool Oxygen), RereadAs> rereads, decimal pressureKpa)
+    internal static (ReadLevel? Level, Finding? Wrong) Of(
+        Read<LevelBody> level,
+        IReadOnlyDictionary<(Guid Level, bool Oxygen), RereadAs> rereads,
+        decimal pressureKpa
+    )
     {
         var temperatureAs = rereads.TryGetValue((level.Entry.Id, false), out var t) ? t : (RereadAs?)null;
         var oxygenAs = rereads.TryGetValue((level.Entry.Id, true), out var o) ? o : (RereadAs?)null;
-        if (Before.TryGetValue(level.Entry, out var known) && known.PressureKpa == pressureKpa && known.TemperatureAs == temperatureAs && known.OxygenAs == oxygenAs)
+        if (
+            Before.TryGetValue(level.Entry, out var known)
+            && known.PressureKpa == pressureKpa
+            && known.TemperatureAs == temperatureAs
+            && known.OxygenAs == oxygenAs
+        )
         {
             return (known.Level, known.Wrong);
         }
 
         var (depth, finding) = level.Body.Depth.Read();
         known = new Known(
-            pressureKpa, temperatureAs, oxygenAs, depth is { } length ? new ReadLevel(level, temperatureAs, oxygenAs, pressureKpa, length) : null, finding ?? Unread(level.Body));
+            pressureKpa,
+            temperatureAs,
+            oxygenAs,
+            depth is { } length ? new ReadLevel(level, temperatureAs, oxygenAs, pressureKpa, length) : null,
+            finding ?? Unread(level.Body)
+        );
         Before.AddOrUpdate(level.Entry, known);
         return (known.Level, known.Wrong);
     }
@@ -112,10 +135,19 @@ internal sealed class ReadLevel
 
     /// <summary>Salinity for density and solubility: as read, else from the specific conductance, else fresh.</summary>
     /// <remarks>5.572e-4 SC + 2.02e-9 SC²: USGS 2011, Office of Water Quality Technical Memorandum 2011.03.</remarks>
-    internal decimal WorkingSalinity => Salinity ?? (Conductivity is { } sc and >= 0 and <= PracticalSalinity.MostConductance ? PracticalSalinity.OfConductance(sc) : 0);
+    internal decimal WorkingSalinity =>
+        Salinity ?? (Conductivity is { } sc and >= 0 and <= PracticalSalinity.MostConductance ? PracticalSalinity.OfConductance(sc) : 0);
 
     /// <summary>The level for the equations; null without temperature.</summary>
-    internal ProfileLevel? Worked => Celsius is { } c && Density is not null ? new ProfileLevel(DepthM, decimal.Round(c, 4), MgPerL is { } mgl ? decimal.Round(mgl, 4) : null, decimal.Round(WorkingSalinity, 4)) : null;
+    internal ProfileLevel? Worked =>
+        Celsius is { } c && Density is not null
+            ? new ProfileLevel(
+                DepthM,
+                decimal.Round(c, 4),
+                MgPerL is { } mgl ? decimal.Round(mgl, 4) : null,
+                decimal.Round(WorkingSalinity, 4)
+            )
+            : null;
 
     /// <summary>The level as the page shows it.</summary>
     /// <param name="reader">Unit for the words.</param>
@@ -125,23 +157,56 @@ internal sealed class ReadLevel
     /// <param name="open">Whether a stop on its temperature, or its oxygen, is open.</param>
     internal SheetLevel Show(ReaderUnit reader, ReadLevel? above, bool added, bool marked, (bool Temperature, bool Oxygen) open)
     {
-        if (shown is { } last && last.Reader == reader && last.Above == above && last.Sheet.Added == added && last.Sheet.Marked == marked && (last.Sheet.TemperatureOpen, last.Sheet.OxygenOpen) == open)
+        if (
+            shown is { } last
+            && last.Reader == reader
+            && last.Above == above
+            && last.Sheet.Added == added
+            && last.Sheet.Marked == marked
+            && (last.Sheet.TemperatureOpen, last.Sheet.OxygenOpen) == open
+        )
         {
             return last.Sheet;
         }
 
-        var fall = above?.Celsius is { } warm && Celsius is { } cold && DepthM > above.DepthM ? (warm - cold) / (DepthM - above.DepthM) : (decimal?)null;
+        var fall =
+            above?.Celsius is { } warm && Celsius is { } cold && DepthM > above.DepthM
+                ? (warm - cold) / (DepthM - above.DepthM)
+                : (decimal?)null;
         var sheet = new SheetLevel(
-            Entry, Decimals.Published(DepthM), LengthText.Show(Depth, reader), Body.Depth, Body.Temperature?.Written, TemperatureUnit, Rounded(Celsius, 4),
-            Body.Oxygen?.Written, OxygenUnit, Rounded(MgPerL, 4), MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
-            Percent is { } percent ? Decimals.Fixed(percent, 0) : null, fall is { } f ? Decimals.Fixed(f, 1) : null, Rounded(Density, 3),
-            Conductivity, Ph, Salinity, Reread, added, marked, Body.From, open.Temperature, open.Oxygen,
-            Body.Oxygen is { } written && OxygenShown is { } corrected && NumberText.Read(written.Written).Value != corrected ? Decimals.Text(corrected) : null);
+            Entry,
+            Decimals.Published(DepthM),
+            LengthText.Show(Depth, reader),
+            Body.Depth,
+            Body.Temperature?.Written,
+            TemperatureUnit,
+            Rounded(Celsius, 4),
+            Body.Oxygen?.Written,
+            OxygenUnit,
+            Rounded(MgPerL, 4),
+            MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
+            Percent is { } percent ? Decimals.Fixed(percent, 0) : null,
+            fall is { } f ? Decimals.Fixed(f, 1) : null,
+            Rounded(Density, 3),
+            Conductivity,
+            Ph,
+            Salinity,
+            Reread,
+            added,
+            marked,
+            Body.From,
+            open.Temperature,
+            open.Oxygen,
+            Body.Oxygen is { } written && OxygenShown is { } corrected && NumberText.Read(written.Written).Value != corrected
+                ? Decimals.Text(corrected)
+                : null
+        );
         shown = new Shown(reader, above, sheet);
         return sheet;
     }
 
-    private static decimal? Rounded(decimal? value, int decimals) => value is { } v ? Decimals.Plain(decimal.Round(v, decimals, MidpointRounding.AwayFromZero)) : null;
+    private static decimal? Rounded(decimal? value, int decimals) =>
+        value is { } v ? Decimals.Plain(decimal.Round(v, decimals, MidpointRounding.AwayFromZero)) : null;
 
     private void Oxygenate(decimal pressureKpa)
     {
@@ -156,15 +221,26 @@ internal sealed class ReadLevel
         }
 
         // A number in mg/L stands whatever the water; of the others only where the equations hold.
-        MgPerL = unit == Core.Science.Oxygen.OxygenUnit.MgPerL ? shown
-            : Holds is { } can && Celsius is { } t ? unit == Core.Science.Oxygen.OxygenUnit.Percent ? shown * can / 100 : OxygenUnits.MgPerL(shown, unit, new OxygenWater((double)t, (double)WorkingSalinity, (double)pressureKpa)) : null;
-        Percent = unit == Core.Science.Oxygen.OxygenUnit.Percent ? shown : Holds is { } holds ? MgPerL / holds * 100 : null;
+        MgPerL =
+            unit == Core.Science.Oxygen.OxygenUnit.MgPerL ? shown
+            : Holds is { } can && Celsius is { } t
+                ? unit == Core.Science.Oxygen.OxygenUnit.Percent ? shown * can / 100
+                    : OxygenUnits.MgPerL(shown, unit, new OxygenWater((double)t, (double)WorkingSalinity, (double)pressureKpa))
+            : null;
+        Percent =
+            unit == Core.Science.Oxygen.OxygenUnit.Percent ? shown
+            : Holds is { } holds ? MgPerL / holds * 100
+            : null;
     }
 
     private static decimal? Number(string? written) => written is null ? null : NumberText.Read(written).Value;
 
     private static Finding? Unread(LevelBody body) =>
-        body.Temperature?.Read().Finding ?? body.Oxygen?.Read().Finding ?? Doubt(body.Conductivity) ?? Doubt(body.Ph) ?? Doubt(body.Salinity);
+        body.Temperature?.Read().Finding
+        ?? body.Oxygen?.Read().Finding
+        ?? Doubt(body.Conductivity)
+        ?? Doubt(body.Ph)
+        ?? Doubt(body.Salinity);
 
     private static Finding? Doubt(string? written) => written is null ? null : NumberText.Read(written).Finding;
 

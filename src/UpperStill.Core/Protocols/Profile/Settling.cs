@@ -13,7 +13,8 @@ public sealed record SettlingReading(
     [property: Within(0, 1e9, "s")] decimal Seconds,
     [property: Within(-10, 11000, "m")] decimal DepthM,
     WrittenTemperature? Temperature = null,
-    WrittenOxygen? Oxygen = null);
+    WrittenOxygen? Oxygen = null
+);
 
 /// <summary>Whether a probe has settled.</summary>
 /// <param name="Readings">The last readings, in order; those of the last half minute are enough.</param>
@@ -24,7 +25,8 @@ public sealed record SettlingRequest(
     IReadOnlyList<SettlingReading> Readings,
     OxygenUnit? Unit = null,
     [property: Within(-1000, 100000)] IReadOnlyDictionary<string, decimal>? Limits = null,
-    [property: Within(0, 11000, "m")] decimal? TargetM = null);
+    [property: Within(0, 11000, "m")] decimal? TargetM = null
+);
 
 /// <summary>How still a probe holds.</summary>
 /// <param name="Settled">True once everything held still for <see cref="Settling.HoldS"/>.</param>
@@ -34,7 +36,8 @@ public sealed record SettlingRequest(
 /// <param name="AtTarget">True where the probe hangs at the level that is to be read.</param>
 public sealed record SettlingResult(bool Settled, decimal HeldS, decimal HoldS, string Words, bool AtTarget = false);
 
-/// <summary>Says when a probe has settled: oxygen and temperature within the programme's limits for fifteen seconds, the probe at one depth.</summary>
+/// <summary>Says when a probe has settled: oxygen and temperature within the programme's limits for fifteen seconds, the probe at one
+/// depth.</summary>
 public static class Settling
 {
     /// <summary>How long it must hold still, s.</summary>
@@ -53,9 +56,17 @@ public static class Settling
         }
 
         // A display believed to show mg/L may have been left on per cent.
-        var shows = (request.Unit is null or OxygenUnit.MgPerL) && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, ProfileOptions.OxygenMgl) ? OxygenUnit.Percent : request.Unit;
+        var shows =
+            (request.Unit is null or OxygenUnit.MgPerL)
+            && NumberText.Read(readings[^1].Oxygen?.Written).Value > Limit(request, ProfileOptions.OxygenMgl)
+                ? OxygenUnit.Percent
+                : request.Unit;
         var oxygenMost = Limit(request, ProfileOptions.SettledOxygen) * OxygenUnits.PerMgPerL(shows);
-        var (depth, celsius, oxygen) = (new Spread(SameDepthM), new Spread(Limit(request, ProfileOptions.SettledTemperature)), new Spread(oxygenMost));
+        var (depth, celsius, oxygen) = (
+            new Spread(SameDepthM),
+            new Spread(Limit(request, ProfileOptions.SettledTemperature)),
+            new Spread(oxygenMost)
+        );
         var now = readings[^1].Seconds;
         var held = 0m;
         for (var i = readings.Count - 1; i >= 0 && held < HoldS; i--)
@@ -72,19 +83,25 @@ public static class Settling
         }
 
         var unit = OxygenUnits.Text(request.Unit ?? OxygenUnit.MgPerL);
-        return new SettlingResult(held >= HoldS, held, HoldS, held >= HoldS
-            ? "Settled."
-            : !depth.Still ? "The probe is on its way."
-            : !celsius.Still ? $"Temperature moved {Decimals.Fixed(celsius.Size, 1)} °C."
-            : !oxygen.Still ? $"Oxygen moved {Decimals.Fixed(oxygen.Size, 1)} {unit}."
-            : "Holding still.", request.TargetM is { } target && ReadLevel.Same(target, readings[^1].DepthM));
+        return new SettlingResult(
+            held >= HoldS,
+            held,
+            HoldS,
+            held >= HoldS ? "Settled."
+                : !depth.Still ? "The probe is on its way."
+                : !celsius.Still ? $"Temperature moved {Decimals.Fixed(celsius.Size, 1)} °C."
+                : !oxygen.Still ? $"Oxygen moved {Decimals.Fixed(oxygen.Size, 1)} {unit}."
+                : "Holding still.",
+            request.TargetM is { } target && ReadLevel.Same(target, readings[^1].DepthM)
+        );
     }
 
     // Where the scale is not known it moves as one that is.
     private static decimal? Celsius(WrittenTemperature? shown) =>
         NumberText.Read(shown?.Written).Value is { } degrees ? Temperature.Celsius(degrees, shown!.Unit ?? TemperatureUnit.Celsius) : null;
 
-    private static decimal Limit(SettlingRequest request, Threshold threshold) => request.Limits?.TryGetValue(threshold.Setting, out var own) == true ? own : threshold.Usual;
+    private static decimal Limit(SettlingRequest request, Threshold threshold) =>
+        request.Limits?.TryGetValue(threshold.Setting, out var own) == true ? own : threshold.Usual;
 
     private sealed class Spread(decimal most)
     {

@@ -29,7 +29,8 @@ namespace UpperStill.Core.Protocols.Profile;
 /// <param name="From">Where it came from, if it was not typed.</param>
 /// <param name="TemperatureOpen">True while a stop on its temperature is open: it is drawn by itself and counts nowhere.</param>
 /// <param name="OxygenOpen">The same of its oxygen.</param>
-/// <param name="OxygenRead">What the oxygen is read as, where a point was lost in what is written; null where it is read as written.</param>
+/// <param name="OxygenRead">What the oxygen is read as, where a point was lost in what is written; null where it is read as
+/// written.</param>
 public sealed record SheetLevel(
     Guid Entry,
     decimal DepthM,
@@ -54,7 +55,8 @@ public sealed record SheetLevel(
     LevelSource? From = null,
     bool TemperatureOpen = false,
     bool OxygenOpen = false,
-    string? OxygenRead = null)
+    string? OxygenRead = null
+)
 {
     /// <summary>The temperature that is counted with, °C; null where there is none, it may be mud, or a stop on it is open.</summary>
     [JsonIgnore]
@@ -70,10 +72,12 @@ public sealed record SheetLevel(
 public enum LevelWanted
 {
     /// <summary>By the programme's method.</summary>
-    [JsonStringEnumMemberName("planned")] Planned,
+    [JsonStringEnumMemberName("planned")]
+    Planned,
 
     /// <summary>Proposed, because it breaks between its neighbours.</summary>
-    [JsonStringEnumMemberName("break")] Break,
+    [JsonStringEnumMemberName("break")]
+    Break,
 }
 
 /// <summary>A level still to be read.</summary>
@@ -83,7 +87,14 @@ public enum LevelWanted
 /// <param name="Wanted">Why.</param>
 /// <param name="Up">True where it lies above a level that was read: the probe goes up to it.</param>
 /// <param name="Between">Of a proposed level the entries between which it breaks; whoever leaves it out names them.</param>
-public sealed record LevelToRead(decimal DepthM, WrittenLength Depth, string Text, LevelWanted Wanted, bool Up, IReadOnlyList<Guid>? Between = null);
+public sealed record LevelToRead(
+    decimal DepthM,
+    WrittenLength Depth,
+    string Text,
+    LevelWanted Wanted,
+    bool Up,
+    IReadOnlyList<Guid>? Between = null
+);
 
 /// <summary>A logged cast of the visit.</summary>
 /// <param name="Entry">Its entry.</param>
@@ -99,7 +110,14 @@ public sealed record SheetLoggedCast(Guid Entry, string Text, int Levels, string
 /// <param name="PressureKpa">Air pressure at the station that oxygen is worked out with, kPa.</param>
 /// <param name="AltitudeM">m.</param>
 /// <param name="Entries">The entries it rests on.</param>
-public sealed record SheetMeter(string? Meter, string Text, bool Calibrated, decimal? PressureKpa, decimal AltitudeM, IReadOnlyList<Guid> Entries);
+public sealed record SheetMeter(
+    string? Meter,
+    string Text,
+    bool Calibrated,
+    decimal? PressureKpa,
+    decimal AltitudeM,
+    IReadOnlyList<Guid> Entries
+);
 
 /// <summary>The profile's part of the sheet.</summary>
 /// <param name="Levels">What was read, from the surface down.</param>
@@ -124,7 +142,8 @@ public sealed record SheetProfile(
     IReadOnlyList<string> Columns,
     TemperatureUnit TemperatureUnit,
     OxygenUnit OxygenUnit,
-    IReadOnlyList<SheetLoggedCast> Casts)
+    IReadOnlyList<SheetLoggedCast> Casts
+)
 {
     /// <summary>True where oxygen is shown in the other unit, too.</summary>
     public bool BothUnits { get; init; } = true;

@@ -14,47 +14,113 @@ public sealed class RefractometerProtocol : DescribedProtocol
     private static readonly FieldUnit Ppt = new("ppt");
     private static readonly Repeat Reading = new("reading", "reading", 1, 3);
 
-    private static readonly FindingWords DropsFew = new("drops-few", FindingLevel.Check, "{count} of {wanted} drops.", "Where the glass is not covered the line is faint.", "Add one, or say why not.");
+    private static readonly FindingWords DropsFew = new(
+        "drops-few",
+        FindingLevel.Check,
+        "{count} of {wanted} drops.",
+        "Where the glass is not covered the line is faint.",
+        "Add one, or say why not."
+    );
 
     private static readonly Method DropsAsked = Method.Of(
-        MethodGroup.Other, "refractometer.drops", "Refractometer", "More runs off.",
-        ["one: one drop, if it covers the glass", "two: two drops"]);
+        MethodGroup.Other,
+        "refractometer.drops",
+        "Refractometer",
+        "More runs off.",
+        ["one: one drop, if it covers the glass", "two: two drops"]
+    );
 
     private static readonly NumberField Zero = new("zero", "Reading of distilled water", -5, 5, Ppt);
-    private static readonly ChoiceField ZeroKept = new("zero-is", "A zero that is not 0 was", new("set", "set to 0"), new("kept", "kept, and taken off")) { Required = false };
+    private static readonly ChoiceField ZeroKept = new(
+        "zero-is",
+        "A zero that is not 0 was",
+        new("set", "set to 0"),
+        new("kept", "kept, and taken off")
+    )
+    {
+        Required = false,
+    };
     private static readonly CounterField Drops = new("drops", "Drops on the glass", 1, DropsFew);
     private static readonly YesNoField Bubbles = new("bubbles", "Bubbles or sand under the lid");
     private static readonly TimerField Wait = new("wait", "Waited", 30, "The drop takes the glass’s warmth.");
     private static readonly NumberField Salinity = new("salinity", "Salinity", 0, 100, Ppt);
 
-    private static readonly FindingWords BubblesUnder = new("drop-bubbles", FindingLevel.Check, "Bubbles or sand under the lid.", "Grains and air blur the line.", "Clean the glass, another drop.");
-    private static readonly FindingWords Off = new("refractometer-off", FindingLevel.Check, "{zero} in distilled water.", "Every reading is off by it.", "Set it, or it is taken off.");
-    private static readonly FindingWords Apart = new("drops-apart", FindingLevel.Check, "{a} and {b}.", "Two drops of one water should agree to 1 ppt.", "Clean, a third drop; the median counts.");
-    private static readonly FindingWords AsGravity = new("salinity-as-gravity", FindingLevel.Stop, "{value} looks like the gravity scale.", "It is another scale on the same glass.", "Read the ppt scale.");
-    private static readonly FindingWords InGap = new("salinity-in-gap", FindingLevel.Note, "{value} is brackish, but outside the common 12–25.", "Rare water, or a dirty glass.", "Clean the glass, take another drop.");
+    private static readonly FindingWords BubblesUnder = new(
+        "drop-bubbles",
+        FindingLevel.Check,
+        "Bubbles or sand under the lid.",
+        "Grains and air blur the line.",
+        "Clean the glass, another drop."
+    );
+    private static readonly FindingWords Off = new(
+        "refractometer-off",
+        FindingLevel.Check,
+        "{zero} in distilled water.",
+        "Every reading is off by it.",
+        "Set it, or it is taken off."
+    );
+    private static readonly FindingWords Apart = new(
+        "drops-apart",
+        FindingLevel.Check,
+        "{a} and {b}.",
+        "Two drops of one water should agree to 1 ppt.",
+        "Clean, a third drop; the median counts."
+    );
+    private static readonly FindingWords AsGravity = new(
+        "salinity-as-gravity",
+        FindingLevel.Stop,
+        "{value} looks like the gravity scale.",
+        "It is another scale on the same glass.",
+        "Read the ppt scale."
+    );
+    private static readonly FindingWords InGap = new(
+        "salinity-in-gap",
+        FindingLevel.Note,
+        "{value} is brackish, but outside the common 12–25.",
+        "Rare water, or a dirty glass.",
+        "Clean the glass, take another drop."
+    );
 
     /// <summary>One of it is enough.</summary>
     public RefractometerProtocol()
-        : base(new ProtocolScript
-        {
-            Code = "refractometer",
-            Title = "Refractometer",
-            Purpose = "Salinity, anywhere, by one person.",
-            Rank = StepRank.Profile,
-            Steps =
-            [
-                new("zero", "Clean the glass; read distilled water. Set it to 0, or keep the zero.", "Every reading is off by the zero.", Zero, ZeroKept),
-                new("drop", "A drop without sand, the lid down.", "Grains and air blur the line.", Drops, Bubbles) { Repeat = Reading },
-                new("wait", "Wait.", "The drop takes the glass’s warmth.", Wait) { Repeat = Reading },
-                new("read", "Toward the light, focus, read the ppt scale.", "The other scale is gravity.", Salinity) { Repeat = Reading },
-                new("clean", "Rinse, dry.", "Salt crusts."),
-            ],
-            Parameters = [new() { Code = new("salinity"), Name = "salinity", Unit = "ppt", Protocol = new("refractometer") }],
-            Methods = [DropsAsked],
-            Findings = [BubblesUnder, Off, Apart, AsGravity, InGap],
-        })
-    {
-    }
+        : base(
+            new ProtocolScript
+            {
+                Code = "refractometer",
+                Title = "Refractometer",
+                Purpose = "Salinity, anywhere, by one person.",
+                Rank = StepRank.Profile,
+                Steps =
+                [
+                    new(
+                        "zero",
+                        "Clean the glass; read distilled water. Set it to 0, or keep the zero.",
+                        "Every reading is off by the zero.",
+                        Zero,
+                        ZeroKept
+                    ),
+                    new("drop", "A drop without sand, the lid down.", "Grains and air blur the line.", Drops, Bubbles) { Repeat = Reading },
+                    new("wait", "Wait.", "The drop takes the glass’s warmth.", Wait) { Repeat = Reading },
+                    new("read", "Toward the light, focus, read the ppt scale.", "The other scale is gravity.", Salinity)
+                    {
+                        Repeat = Reading,
+                    },
+                    new("clean", "Rinse, dry.", "Salt crusts."),
+                ],
+                Parameters =
+                [
+                    new()
+                    {
+                        Code = new("salinity"),
+                        Name = "salinity",
+                        Unit = "ppt",
+                        Protocol = new("refractometer"),
+                    },
+                ],
+                Methods = [DropsAsked],
+                Findings = [BubblesUnder, Off, Apart, AsGravity, InGap],
+            }
+        ) { }
 
     private protected override void Evaluate(ProtocolRun run)
     {
@@ -109,8 +175,22 @@ public sealed class RefractometerProtocol : DescribedProtocol
             read[^1].Find(InGap, Salinity, ("value", $"{Decimals.Text(result.Ppt)} ppt"));
         }
 
-        run.Derive(new SheetDerived(
-            "salinity", "Salinity", $"{Decimals.Text(result.Ppt)} ppt, {result.Band}", result.Ppt, "ppt", About: zero is null, Working: new Working(
-                "Salinity", [run.Once.Input(Zero), .. read.Select(r => r.Input(Salinity))], result.Steps, "Reading less the zero; the mean of two, the median of three. Fresh below 0.5, brackish below 30.", "Practice of refractometers")));
+        run.Derive(
+            new SheetDerived(
+                "salinity",
+                "Salinity",
+                $"{Decimals.Text(result.Ppt)} ppt, {result.Band}",
+                result.Ppt,
+                "ppt",
+                About: zero is null,
+                Working: new Working(
+                    "Salinity",
+                    [run.Once.Input(Zero), .. read.Select(r => r.Input(Salinity))],
+                    result.Steps,
+                    "Reading less the zero; the mean of two, the median of three. Fresh below 0.5, brackish below 30.",
+                    "Practice of refractometers"
+                )
+            )
+        );
     }
 }

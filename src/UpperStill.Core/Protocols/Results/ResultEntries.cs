@@ -14,9 +14,19 @@ namespace UpperStill.Core.Protocols.Results;
 /// <param name="On">The day of the analysis.</param>
 /// <param name="File">Name of the file it came in; null where it was typed.</param>
 public sealed record ResultBody(
-    string Sample, string Analyte, string Value, string? Unit = null, Qualifier? Qualifier = null, string? DetectionLimit = null, string? Method = null, DateOnly? On = null, string? File = null);
+    string Sample,
+    string Analyte,
+    string Value,
+    string? Unit = null,
+    Qualifier? Qualifier = null,
+    string? DetectionLimit = null,
+    string? Method = null,
+    DateOnly? On = null,
+    string? File = null
+);
 
-/// <summary>Body of the entry <c>measured</c>: what an instrument showed of a filter's extract; the chlorophyll is worked out from it.</summary>
+/// <summary>Body of the entry <c>measured</c>: what an instrument showed of a filter's extract; the chlorophyll is worked out from
+/// it.</summary>
 /// <param name="Sample">The filter's number.</param>
 /// <param name="Readings">The readings.</param>
 /// <param name="On">The day of the analysis.</param>

@@ -57,7 +57,8 @@ public sealed class JoiningResult<TRow>(TRow row, string number, ResultBody? res
     }
 }
 
-/// <summary>Joins reported rows to samples. What becomes of a row follows from what the rows say, never from their order; contradictions are all held, because whichever stood first must not win.</summary>
+/// <summary>Joins reported rows to samples. What becomes of a row follows from what the rows say, never from their order; contradictions
+/// are all held, because whichever stood first must not win.</summary>
 public static class ResultJoin
 {
     /// <summary>What results of the same thing share.</summary>
@@ -71,7 +72,11 @@ public static class ResultJoin
     /// <param name="rows">The rows.</param>
     /// <param name="known">Samples that exist, by the body of their number.</param>
     /// <param name="mayReport">True where whoever reports may do so for a water, by its code.</param>
-    public static void Match<TRow>(IReadOnlyList<JoiningResult<TRow>> rows, ILookup<string, NamedSample> known, Func<string, bool> mayReport)
+    public static void Match<TRow>(
+        IReadOnlyList<JoiningResult<TRow>> rows,
+        ILookup<string, NamedSample> known,
+        Func<string, bool> mayReport
+    )
     {
         ArgumentNullException.ThrowIfNull(rows);
         ArgumentNullException.ThrowIfNull(known);
@@ -120,14 +125,17 @@ public static class ResultJoin
     /// <summary>Identity of a held row: the same row held again is the same.</summary>
     /// <param name="result">What it reports; null where it cannot be read.</param>
     /// <param name="raw">The row as it stands in the file.</param>
-    public static Guid HeldId(ResultBody? result, string raw) => result is null
-        ? Id(DateTimeOffset.UnixEpoch, raw)
-        : Id(DateTimeOffset.UnixEpoch, result.Sample, result.Analyte, Said(result), result.Method, Day(result));
+    public static Guid HeldId(ResultBody? result, string raw) =>
+        result is null
+            ? Id(DateTimeOffset.UnixEpoch, raw)
+            : Id(DateTimeOffset.UnixEpoch, result.Sample, result.Analyte, Said(result), result.Method, Day(result));
 
     private static void Find<TRow>(JoiningResult<TRow> row, ILookup<string, NamedSample> known, Func<string, bool> mayReport)
     {
         var (number, finding) = SampleNumber.Read(row.Number);
-        var samples = number is null ? [] : known[SampleNumber.Body(number)].Where(s => s.State.Whereabouts() != Whereabouts.Planned).ToList();
+        var samples = number is null
+            ? []
+            : known[SampleNumber.Body(number)].Where(s => s.State.Whereabouts() != Whereabouts.Planned).ToList();
         row.Sample = samples.Count == 1 ? samples[0] : null;
         if (row.Code is not null)
         {
@@ -140,11 +148,19 @@ public static class ResultJoin
         }
         else if (row.Sample is not { } sample)
         {
-            row.Hold("result-unmatched", samples.Count == 0 ? $"{number} matches no sample. It may not have been sent from its boat yet." : $"{number} matches {samples.Count} samples.");
+            row.Hold(
+                "result-unmatched",
+                samples.Count == 0
+                    ? $"{number} matches no sample. It may not have been sent from its boat yet."
+                    : $"{number} matches {samples.Count} samples."
+            );
         }
         else if (sample.State is SampleState.Rejected or SampleState.Lost)
         {
-            row.Hold("result-of-rejected", sample.State == SampleState.Lost ? $"{number} is written down as lost." : $"{number} was rejected by the laboratory.");
+            row.Hold(
+                "result-of-rejected",
+                sample.State == SampleState.Lost ? $"{number} is written down as lost." : $"{number} was rejected by the laboratory."
+            );
         }
         else if (sample.State == SampleState.Filtered)
         {
@@ -156,11 +172,20 @@ public static class ResultJoin
         }
     }
 
-    private static Guid EntryId(ResultBody result, NamedSample sample) => Id(
-        new DateTimeOffset((result.On ?? sample.Day).ToDateTime(new TimeOnly(12, 0)), TimeSpan.Zero), sample.Visit.ToString(), sample.Number, result.Analyte, Said(result), result.Method, Day(result));
+    private static Guid EntryId(ResultBody result, NamedSample sample) =>
+        Id(
+            new DateTimeOffset((result.On ?? sample.Day).ToDateTime(new TimeOnly(12, 0)), TimeSpan.Zero),
+            sample.Visit.ToString(),
+            sample.Number,
+            result.Analyte,
+            Said(result),
+            result.Method,
+            Day(result)
+        );
 
     // What a result says, apart from where and when it was written down.
-    private static string Said(ResultBody result) => $"{result.Qualifier} {result.Value.Replace(',', '.')} {result.Unit} {result.DetectionLimit}";
+    private static string Said(ResultBody result) =>
+        $"{result.Qualifier} {result.Value.Replace(',', '.')} {result.Unit} {result.DetectionLimit}";
 
     private static string? Day(ResultBody result) => result.On?.ToString("O", CultureInfo.InvariantCulture);
 

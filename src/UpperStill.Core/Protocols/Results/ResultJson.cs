@@ -11,7 +11,8 @@ namespace UpperStill.Core.Protocols.Results;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(MeasuredBody))]
 [JsonSerializable(typeof(ResultBody))]
 [JsonSerializable(typeof(ValueStatedBody))]

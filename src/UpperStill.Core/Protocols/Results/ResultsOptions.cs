@@ -6,7 +6,15 @@ namespace UpperStill.Core.Protocols.Results;
 public static class ResultsOptions
 {
     /// <summary>Results of replicates differ by more than, %.</summary>
-    public static readonly Threshold ReplicatesApart = new("checks.replicates-apart", MethodGroup.Samples, "Results of replicates differ by more than", "%", 20, 1, 100);
+    public static readonly Threshold ReplicatesApart = new(
+        "checks.replicates-apart",
+        MethodGroup.Samples,
+        "Results of replicates differ by more than",
+        "%",
+        20,
+        1,
+        100
+    );
 
     /// <summary>The thresholds.</summary>
     public static IReadOnlyList<Threshold> Thresholds { get; } = [ReplicatesApart];

@@ -19,13 +19,32 @@ public sealed class ResultsPart() : VisitPart("results")
     [
         new()
         {
-            Code = Parameter.Chlorophyll, Rank = 20, Name = "chlorophyll", Unit = "µg/L", AskedPerDecade = 2, Better = BetterWhen.Lower, Analyte = "chlorophyll-a", Protocol = Protocol.Chlorophyll, AskedAfter = true, Pictured = true,
-            Rising = "The water is getting greener: {0} more chlorophyll each decade.", Falling = "The water is getting less green: {0} less chlorophyll each decade.",
+            Code = Parameter.Chlorophyll,
+            Rank = 20,
+            Name = "chlorophyll",
+            Unit = "µg/L",
+            AskedPerDecade = 2,
+            Better = BetterWhen.Lower,
+            Analyte = "chlorophyll-a",
+            Protocol = Protocol.Chlorophyll,
+            AskedAfter = true,
+            Pictured = true,
+            Rising = "The water is getting greener: {0} more chlorophyll each decade.",
+            Falling = "The water is getting less green: {0} less chlorophyll each decade.",
         },
         new()
         {
-            Code = Parameter.Phosphorus, Rank = 30, Name = "phosphorus", Unit = "µg/L", AskedPerDecade = 5, Better = BetterWhen.Lower, Analyte = "total-phosphorus", Protocol = Protocol.Phosphorus, AskedAfter = true,
-            Rising = "Phosphorus is rising: {0} more each decade.", Falling = "Phosphorus is falling: {0} less each decade.",
+            Code = Parameter.Phosphorus,
+            Rank = 30,
+            Name = "phosphorus",
+            Unit = "µg/L",
+            AskedPerDecade = 5,
+            Better = BetterWhen.Lower,
+            Analyte = "total-phosphorus",
+            Protocol = Protocol.Phosphorus,
+            AskedAfter = true,
+            Rising = "Phosphorus is rising: {0} more each decade.",
+            Falling = "Phosphorus is falling: {0} less each decade.",
         },
     ];
 }

@@ -14,7 +14,15 @@ namespace UpperStill.Core.Protocols.Results;
 /// <param name="Place">Where in the water.</param>
 /// <param name="Depth">The depth, in words.</param>
 /// <param name="Method">The method, in the words of whoever wrote it.</param>
-public sealed record ValueStatedBody(string Analyte, string Value, string Unit, Qualifier? Qualifier = null, string Place = "unstated", string Depth = "depth not stated", string? Method = null);
+public sealed record ValueStatedBody(
+    string Analyte,
+    string Value,
+    string Unit,
+    Qualifier? Qualifier = null,
+    string Place = "unstated",
+    string Depth = "depth not stated",
+    string? Method = null
+);
 
 /// <summary>Results that stand as they were stated.</summary>
 internal static class ValueStated
@@ -29,8 +37,24 @@ internal static class ValueStated
             if (read is { Value: { } value, Analyte: { } analyte })
             {
                 yield return new VisitValue(
-                    analyte.Code, analyte.Name, body.Place, body.Depth, value, read.Below, analyte.Unit, read.Text, [],
-                    new Working($"{analyte.Name}, {body.Depth}", [new WorkingInput("stated", read.Text, stated.Entry.Id)], read.Conversion is { } step ? [step] : [], "Taken as it was written.", "the table that it came from"), body.Method);
+                    analyte.Code,
+                    analyte.Name,
+                    body.Place,
+                    body.Depth,
+                    value,
+                    read.Below,
+                    analyte.Unit,
+                    read.Text,
+                    [],
+                    new Working(
+                        $"{analyte.Name}, {body.Depth}",
+                        [new WorkingInput("stated", read.Text, stated.Entry.Id)],
+                        read.Conversion is { } step ? [step] : [],
+                        "Taken as it was written.",
+                        "the table that it came from"
+                    ),
+                    body.Method
+                );
             }
         }
     }

@@ -10,7 +10,8 @@ public sealed record AskedBody(string Question, IReadOnlyList<Guid>? About = nul
 /// <param name="Answer">The answer.</param>
 public sealed record AnsweredBody(Guid Asked, string Answer);
 
-/// <summary>Body of the entry <c>signed-off</c>: a reviewer vouches for what stands in the visit at that moment; it holds as long as just that stands.</summary>
+/// <summary>Body of the entry <c>signed-off</c>: a reviewer vouches for what stands in the visit at that moment; it holds as long as just
+/// that stands.</summary>
 /// <param name="Field">Mark of what stands of the visit itself.</param>
 /// <param name="Results">Mark of what stands of its filters and results.</param>
 public sealed record SignedOffBody(string Field, string Results);

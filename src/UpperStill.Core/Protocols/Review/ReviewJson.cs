@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Review;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(AskedBody))]
 [JsonSerializable(typeof(AnsweredBody))]
 [JsonSerializable(typeof(SignedOffBody))]

@@ -16,7 +16,14 @@ namespace UpperStill.Core.Protocols.Secchi;
 /// <param name="Observer">Who looked.</param>
 /// <param name="Entry">The entry, where there is one.</param>
 /// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
-public sealed record DiscMark([property: Within(1, 99)] int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? Entry = null, Guid? ObserverId = null)
+public sealed record DiscMark(
+    [property: Within(1, 99)] int Lowering,
+    DiscEvent Event,
+    WrittenLength Depth,
+    string? Observer = null,
+    Guid? Entry = null,
+    Guid? ObserverId = null
+)
 {
     /// <summary>Who looked.</summary>
     [JsonIgnore]
@@ -50,15 +57,17 @@ public sealed record ClarityRequest(
     ReaderUnit Reader = ReaderUnit.AsRead,
     IReadOnlyList<PersonNames>? People = null,
     bool Folded = false,
-    bool OneLowering = false)
+    bool OneLowering = false
+)
 {
     /// <summary>The method in words.</summary>
-    internal string Words => (Folded, OneLowering) switch
-    {
-        (true, _) => "The middle of the line folded between where it was lost and seen again; of several the mean",
-        (_, true) => "Down and up of one lowering: the mean of its two marks; of several lowerings the last",
-        _ => Settings.Words,
-    };
+    internal string Words =>
+        (Folded, OneLowering) switch
+        {
+            (true, _) => "The middle of the line folded between where it was lost and seen again; of several the mean",
+            (_, true) => "Down and up of one lowering: the mean of its two marks; of several lowerings the last",
+            _ => Settings.Words,
+        };
 }
 
 /// <summary>One lowering worked out.</summary>
@@ -74,7 +83,8 @@ public sealed record ClarityReading(int Lowering, string? Observer, decimal Dept
 /// <param name="Findings">What to look at.</param>
 /// <param name="MeanM">Mean of the unrounded readings, m; null where there is none.</param>
 /// <param name="MeanText">The mean for the reader.</param>
-/// <param name="ClarityM">Reported clarity, m, rounded once; the sounding where <paramref name="Censored"/>; null where there is none.</param>
+/// <param name="ClarityM">Reported clarity, m, rounded once; the sounding where <paramref name="Censored"/>; null where there is
+/// none.</param>
 /// <param name="Text">Reported clarity in words and numbers, "&gt; 2.6 m" where censored.</param>
 /// <param name="Censored">True where the disc was seen on the bottom: the clarity is greater than the value.</param>
 /// <param name="Working">How it came about.</param>
@@ -93,7 +103,8 @@ public sealed record ClarityResult(
     Working? Working = null,
     MonthBand? Compared = null,
     string? AsReadText = null,
-    decimal? AsReadM = null);
+    decimal? AsReadM = null
+);
 
 /// <summary>The same month in earlier years.</summary>
 /// <param name="Month">1–12.</param>

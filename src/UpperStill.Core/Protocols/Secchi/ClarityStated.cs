@@ -25,8 +25,29 @@ internal static class ClarityStated
 
         var text = (body.OnBottom ? "> " : string.Empty) + LengthText.Show(depth, reader);
         return new ClarityResult(
-            [], 0, [Finding.Note("clarity-stated", $"{text} as it was stated.", "Its marks are not known: the mean cannot be worked out again.", "It stands beside other methods as a method of its own.").On(Beside.Clarity, entry)],
-            MeanM: body.OnBottom ? null : Decimals.Published(depth.Metres), ClarityM: Decimals.Published(depth.Metres), Text: text, Censored: body.OnBottom,
-            Working: new Working("Clarity", [new WorkingInput("stated", LengthText.Write(depth), entry)], ["Taken as it was written; no marks to work from."], "A stated value is never rounded or corrected.", ClarityRule.Source));
+            [],
+            0,
+            [
+                Finding
+                    .Note(
+                        "clarity-stated",
+                        $"{text} as it was stated.",
+                        "Its marks are not known: the mean cannot be worked out again.",
+                        "It stands beside other methods as a method of its own."
+                    )
+                    .On(Beside.Clarity, entry),
+            ],
+            MeanM: body.OnBottom ? null : Decimals.Published(depth.Metres),
+            ClarityM: Decimals.Published(depth.Metres),
+            Text: text,
+            Censored: body.OnBottom,
+            Working: new Working(
+                "Clarity",
+                [new WorkingInput("stated", LengthText.Write(depth), entry)],
+                ["Taken as it was written; no marks to work from."],
+                "A stated value is never rounded or corrected.",
+                ClarityRule.Source
+            )
+        );
     }
 }

@@ -9,16 +9,20 @@ namespace UpperStill.Core.Protocols.Secchi;
 public enum DiscOutcome
 {
     /// <summary>The disc lay on the bottom and was still in sight: deeper than the sounding, right-censored.</summary>
-    [JsonStringEnumMemberName("on-bottom")] OnBottom,
+    [JsonStringEnumMemberName("on-bottom")]
+    OnBottom,
 
     /// <summary>Lost in plants: not a clarity reading.</summary>
-    [JsonStringEnumMemberName("in-plants")] InPlants,
+    [JsonStringEnumMemberName("in-plants")]
+    InPlants,
 
     /// <summary>Lost in sediment that we stirred up: wait or move.</summary>
-    [JsonStringEnumMemberName("in-mud")] InMud,
+    [JsonStringEnumMemberName("in-mud")]
+    InMud,
 
     /// <summary>Not taken, for a reason.</summary>
-    [JsonStringEnumMemberName("not-taken")] NotTaken,
+    [JsonStringEnumMemberName("not-taken")]
+    NotTaken,
 }
 
 /// <summary>Body of the entry <c>disc-mark</c>: one mark on the line.</summary>
@@ -27,7 +31,13 @@ public enum DiscOutcome
 /// <param name="Depth">The mark as read.</param>
 /// <param name="Observer">Who looked.</param>
 /// <param name="ObserverId">Who that is; null in entries of earlier builds.</param>
-public sealed record DiscMarkBody([property: Within(1, 99)] int Lowering, DiscEvent Event, WrittenLength Depth, string? Observer = null, Guid? ObserverId = null);
+public sealed record DiscMarkBody(
+    [property: Within(1, 99)] int Lowering,
+    DiscEvent Event,
+    WrittenLength Depth,
+    string? Observer = null,
+    Guid? ObserverId = null
+);
 
 /// <summary>Body of the entry <c>disc-outcome</c>.</summary>
 /// <param name="Outcome">How it ended.</param>

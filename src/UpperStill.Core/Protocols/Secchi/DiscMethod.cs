@@ -21,15 +21,30 @@ internal sealed record DiscMethod(ClaritySettings Settings, bool Folded, bool On
         var folded = programme.Chooses(SecchiOptions.Midpoint, "folded");
         return programme.ChoiceOf(SecchiOptions.Mean) switch
         {
-            "reappearances" => new DiscMethod(settings with { EndPoint = EndPoint.Reappear, Readings = Math.Max(Reappearances, settings.Readings) }, false, false),
+            "reappearances" => new DiscMethod(
+                settings with
+                {
+                    EndPoint = EndPoint.Reappear,
+                    Readings = Math.Max(Reappearances, settings.Readings),
+                },
+                false,
+                false
+            ),
             "lowering" => new DiscMethod(settings with { Readings = 1 }, folded, true),
             _ => new DiscMethod(settings, folded, false),
         };
     }
 
     /// <summary>The marks of one lowering, in the order in which they are read.</summary>
-    internal static IReadOnlyList<DiscEvent> Events(ClaritySettings settings, bool folded) => folded ? [DiscEvent.Midpoint] : settings.Events;
+    internal static IReadOnlyList<DiscEvent> Events(ClaritySettings settings, bool folded) =>
+        folded ? [DiscEvent.Midpoint] : settings.Events;
 
     /// <summary>A mark in words.</summary>
-    internal static string Words(DiscEvent seen) => seen switch { DiscEvent.Disappeared => "lost", DiscEvent.Reappeared => "seen again", _ => "middle of the fold" };
+    internal static string Words(DiscEvent seen) =>
+        seen switch
+        {
+            DiscEvent.Disappeared => "lost",
+            DiscEvent.Reappeared => "seen again",
+            _ => "middle of the fold",
+        };
 }

@@ -8,10 +8,12 @@ namespace UpperStill.Core.Protocols.Secchi;
 public enum BoatSide
 {
     /// <summary>In the shade.</summary>
-    [JsonStringEnumMemberName("shade")] Shade,
+    [JsonStringEnumMemberName("shade")]
+    Shade,
 
     /// <summary>In the sun.</summary>
-    [JsonStringEnumMemberName("sun")] Sun,
+    [JsonStringEnumMemberName("sun")]
+    Sun,
 }
 
 /// <summary>Body of the entry <c>disc-conditions</c>: how the disc was read; an entry carries only what was answered with it.</summary>
@@ -27,7 +29,8 @@ public sealed record DiscConditionsBody(
     bool? Sunglasses = null,
     [property: Within(0, 180, "°")] decimal? LineAngleDeg = null,
     [property: Within(0, 360, "°")] decimal? HeadingDeg = null,
-    string? Disc = null);
+    string? Disc = null
+);
 
 /// <summary>Body of the entry <c>colour</c>: the white quarter at half the clarity, beside the chart.</summary>
 /// <param name="Steps">One step of the chart, or two neighbours where it lies between.</param>
@@ -59,12 +62,22 @@ public static class ColourChart
     /// <summary>Every step.</summary>
     public static IReadOnlyList<ColourStep> All { get; } =
     [
-        new(1, "deep blue", "#2d6f9e"), new(2, "blue", "#3b86a3"), new(3, "blue-green", "#4a979a"), new(4, "sea green", "#5b9f84"), new(5, "green", "#6d9f68"),
-        new(6, "leaf green", "#829a52"), new(7, "moss", "#929345"), new(8, "straw", "#a0893f"), new(9, "tea", "#9a7437"), new(10, "brown", "#83592d"), new(11, "bog", "#5f3f24"),
+        new(1, "deep blue", "#2d6f9e"),
+        new(2, "blue", "#3b86a3"),
+        new(3, "blue-green", "#4a979a"),
+        new(4, "sea green", "#5b9f84"),
+        new(5, "green", "#6d9f68"),
+        new(6, "leaf green", "#829a52"),
+        new(7, "moss", "#929345"),
+        new(8, "straw", "#a0893f"),
+        new(9, "tea", "#9a7437"),
+        new(10, "brown", "#83592d"),
+        new(11, "bog", "#5f3f24"),
     ];
 
     /// <summary>The words for the colour at one foot.</summary>
-    public static IReadOnlyList<string> AtOneFoot { get; } = ["colourless", "blue", "green", "yellow-green", "yellow", "brown", "red", "grey"];
+    public static IReadOnlyList<string> AtOneFoot { get; } =
+    ["colourless", "blue", "green", "yellow-green", "yellow", "brown", "red", "grey"];
 
     /// <summary>A colour in words, and the chart.</summary>
     public static ColourResult Work(ColourBody colour)
@@ -77,7 +90,13 @@ public static class ColourChart
     internal static string Words(ColourBody colour)
     {
         var names = (colour.Steps ?? []).Order().Select(s => All.FirstOrDefault(c => c.Step == s)?.Name ?? $"step {s}").ToList();
-        var chart = names.Count switch { 0 => colour.Remark ?? string.Empty, 1 => names[0], _ => $"between {names[0]} and {names[^1]}" };
-        return chart + (colour.Murky is { } murky ? $"{(chart.Length > 0 ? ", " : string.Empty)}{(murky ? "murky" : "clear")}" : string.Empty);
+        var chart = names.Count switch
+        {
+            0 => colour.Remark ?? string.Empty,
+            1 => names[0],
+            _ => $"between {names[0]} and {names[^1]}",
+        };
+        return chart
+            + (colour.Murky is { } murky ? $"{(chart.Length > 0 ? ", " : string.Empty)}{(murky ? "murky" : "clear")}" : string.Empty);
     }
 }

@@ -28,7 +28,8 @@ public sealed record SheetDiscRemarks(
     ColourBody? Colour = null,
     Guid? ColourEntry = null,
     string? ColourAtText = null,
-    SheetSun? Sun = null)
+    SheetSun? Sun = null
+)
 {
     /// <summary>How the programme asks for the colour: chart-half, words-foot, remark or none.</summary>
     public string ColourBy { get; init; } = string.Empty;
@@ -50,26 +51,65 @@ internal static class DiscRemarksFold
     {
         var programme = draft.Context.Programme;
         var entries = draft.Standing(SecchiKinds.DiscConditions);
-        var now = entries.Select(e => e.Body).Aggregate(new DiscConditionsBody(), (old, next) => new DiscConditionsBody(
-            next.Side ?? old.Side, next.Tube ?? old.Tube, next.Sunglasses ?? old.Sunglasses, next.LineAngleDeg ?? old.LineAngleDeg, next.HeadingDeg ?? old.HeadingDeg, next.Disc ?? old.Disc));
+        var now = entries
+            .Select(e => e.Body)
+            .Aggregate(new DiscConditionsBody(), (old, next) =>
+                new DiscConditionsBody(
+                    next.Side ?? old.Side,
+                    next.Tube ?? old.Tube,
+                    next.Sunglasses ?? old.Sunglasses,
+                    next.LineAngleDeg ?? old.LineAngleDeg,
+                    next.HeadingDeg ?? old.HeadingDeg,
+                    next.Disc ?? old.Disc
+                )
+            );
         var colour = draft.Latest(SecchiKinds.Colour);
-        var opinions = draft.Standing(SecchiKinds.Opinion).GroupBy(o => o.Body.Question).Select(g => new SheetOpinion(g.Key, g.Last().Body.Answer, g.Last().Entry.Id, g.Last().Body.Words)).ToList();
+        var opinions = draft
+            .Standing(SecchiKinds.Opinion)
+            .GroupBy(o => o.Body.Question)
+            .Select(g => new SheetOpinion(g.Key, g.Last().Body.Answer, g.Last().Entry.Id, g.Last().Body.Words))
+            .ToList();
         var first = draft.First(SecchiKinds.DiscMark)?.Entry.At;
         var remarks = new SheetDiscRemarks(
-            now, [.. entries.Select(e => e.Entry.Id)], draft.Asks ? [.. Open(programme, now, clarity, colour, opinions)] : [], opinions, Shade(draft, now, first),
-            colour is null ? null : ColourChart.Words(colour.Body), colour?.Body, colour?.Entry.Id,
-            clarity.Result.MeanM is { } mean && programme.ChoiceOf(SecchiOptions.Method) == "chart-half" ? draft.Show(mean / 2) : null, ArrivalFold.Sun(draft, first))
-        { ColourBy = programme.ChoiceOf(SecchiOptions.Method) };
+            now,
+            [.. entries.Select(e => e.Entry.Id)],
+            draft.Asks ? [.. Open(programme, now, clarity, colour, opinions)] : [],
+            opinions,
+            Shade(draft, now, first),
+            colour is null ? null : ColourChart.Words(colour.Body),
+            colour?.Body,
+            colour?.Entry.Id,
+            clarity.Result.MeanM is { } mean && programme.ChoiceOf(SecchiOptions.Method) == "chart-half" ? draft.Show(mean / 2) : null,
+            ArrivalFold.Sun(draft, first)
+        )
+        {
+            ColourBy = programme.ChoiceOf(SecchiOptions.Method),
+        };
         draft.Findings.AddRange(Checks(draft, clarity, arrival, remarks, [.. entries.Select(e => e.Entry.Id)]));
         if (colour is { Body.Steps: { Count: 2 } steps } && Math.Abs(steps[0] - steps[1]) == 1)
         {
-            draft.Findings.Add(Finding.Note("colour-between", $"{char.ToUpperInvariant(ColourChart.Words(colour.Body)[0])}{ColourChart.Words(colour.Body)[1..]}.", "Two neighbours are one answer.", "Both kept, drawn halfway.").On(Beside.Clarity, colour.Entry.Id));
+            draft.Findings.Add(
+                Finding
+                    .Note(
+                        "colour-between",
+                        $"{char.ToUpperInvariant(ColourChart.Words(colour.Body)[0])}{ColourChart.Words(colour.Body)[1..]}.",
+                        "Two neighbours are one answer.",
+                        "Both kept, drawn halfway."
+                    )
+                    .On(Beside.Clarity, colour.Entry.Id)
+            );
         }
 
         return remarks;
     }
 
-    private static IEnumerable<string> Open(Programme programme, DiscConditionsBody now, SheetClarity clarity, Read<ColourBody>? colour, List<SheetOpinion> opinions)
+    private static IEnumerable<string> Open(
+        Programme programme,
+        DiscConditionsBody now,
+        SheetClarity clarity,
+        Read<ColourBody>? colour,
+        List<SheetOpinion> opinions
+    )
     {
         if (clarity.Outcome is not null and not DiscOutcome.OnBottom)
         {
@@ -96,21 +136,39 @@ internal static class DiscRemarksFold
             yield return "colour";
         }
 
-        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch { "none" => Array.Empty<string>(), "remarks" => ["remark"], "named" => ["algae", "recreation"], _ => ["algae"] };
+        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch
+        {
+            "none" => Array.Empty<string>(),
+            "remarks" => ["remark"],
+            "named" => ["algae", "recreation"],
+            _ => ["algae"],
+        };
         foreach (var question in questions.Where(q => !opinions.Exists(o => o.Question == q)))
         {
             yield return question;
         }
     }
 
-    private static IEnumerable<Finding> Checks(SheetDraft draft, SheetClarity clarity, SheetArrival arrival, SheetDiscRemarks remarks, Guid[] about)
+    private static IEnumerable<Finding> Checks(
+        SheetDraft draft,
+        SheetClarity clarity,
+        SheetArrival arrival,
+        SheetDiscRemarks remarks,
+        Guid[] about
+    )
     {
         var now = remarks.Now;
         var marks = clarity.Boxes.Where(b => b.Entry is not null).Select(b => b.Entry!.Value).ToArray();
         if (opinionOf(remarks, "algae") >= SevereScum)
         {
-            yield return Finding.Check(
-                "bloom-seen", "Severe scum: it may be a harmful bloom.", "Some are poisonous to people and dogs.", "Do not touch, keep dogs out. Gloves, bloom bottle, photograph, tell the coordinator.").On(Beside.Clarity);
+            yield return Finding
+                .Check(
+                    "bloom-seen",
+                    "Severe scum: it may be a harmful bloom.",
+                    "Some are poisonous to people and dogs.",
+                    "Do not touch, keep dogs out. Gloves, bloom bottle, photograph, tell the coordinator."
+                )
+                .On(Beside.Clarity);
         }
 
         if (marks.Length == 0)
@@ -121,36 +179,66 @@ internal static class DiscRemarksFold
         var tube = now.Tube == true;
         if (now.Side is { } side && (side == BoatSide.Sun) != tube && draft.Context.Programme.ChoiceOf(SecchiOptions.Side) != "unasked")
         {
-            yield return Finding.Check("clarity-side-wrong", side == BoatSide.Sun ? "In the sun without a tube." : "In the shade with a tube.", "Glare shortens the reading.", "Change sides and repeat.").On(Beside.Clarity, about);
+            yield return Finding
+                .Check(
+                    "clarity-side-wrong",
+                    side == BoatSide.Sun ? "In the sun without a tube." : "In the shade with a tube.",
+                    "Glare shortens the reading.",
+                    "Change sides and repeat."
+                )
+                .On(Beside.Clarity, about);
         }
 
         if (now.Sunglasses == true)
         {
-            yield return Finding.Check("sunglasses-on", "Sunglasses were on.", "They change what you see.", "Take them off, wait a minute, repeat.").On(Beside.Clarity, about);
+            yield return Finding
+                .Check("sunglasses-on", "Sunglasses were on.", "They change what you see.", "Take them off, wait a minute, repeat.")
+                .On(Beside.Clarity, about);
         }
 
         var open = remarks.Asks.Where(a => a is "side" or "sunglasses" or "tube").ToList();
         if (open.Count > 0 && clarity.Result.ClarityM is not null)
         {
-            yield return Finding.Check("clarity-unconfirmed", $"Not answered: {string.Join(", ", open)}.", "Without it the reading cannot be compared.", "Answer it below.").On(Beside.Clarity);
+            yield return Finding
+                .Check(
+                    "clarity-unconfirmed",
+                    $"Not answered: {string.Join(", ", open)}.",
+                    "Without it the reading cannot be compared.",
+                    "Answer it below."
+                )
+                .On(Beside.Clarity);
         }
 
         if (draft.Asks && remarks.Sun is { } sun && sun.AltitudeDeg < draft.Context.Programme.Of(SecchiOptions.SunLow))
         {
-            yield return Finding.Check("sun-low", $"The sun stands at {Decimals.Fixed(sun.AltitudeDeg, 0)}°.", "Less light enters and the disc is lost early.", "Kept and marked.").On(Beside.Clarity, marks[0]);
+            yield return Finding
+                .Check(
+                    "sun-low",
+                    $"The sun stands at {Decimals.Fixed(sun.AltitudeDeg, 0)}°.",
+                    "Less light enters and the disc is lost early.",
+                    "Kept and marked."
+                )
+                .On(Beside.Clarity, marks[0]);
         }
 
         if (ArrivalChecks.Rough(draft.Context.Programme, arrival.Now) is { } rough)
         {
-            yield return Finding.Check("waves-over-limit", $"{rough}.", "The surface hides the disc.", "Use the alternate date, or keep it marked.").On(Beside.Clarity, marks[0]);
+            yield return Finding
+                .Check("waves-over-limit", $"{rough}.", "The surface hides the disc.", "Use the alternate date, or keep it marked.")
+                .On(Beside.Clarity, marks[0]);
         }
 
-        if (now.LineAngleDeg is { } angle && draft.Latest(SecchiKinds.DiscMark) is { } last && LineLean.Of(draft, angle, last.Body.Depth.Read().Length?.Metres) is { } lean)
+        if (
+            now.LineAngleDeg is { } angle
+            && draft.Latest(SecchiKinds.DiscMark) is { } last
+            && LineLean.Of(draft, angle, last.Body.Depth.Read().Length?.Metres) is { } lean
+        )
         {
             yield return lean.On(Beside.Clarity, last.Entry.Id);
         }
 
-        static int opinionOf(SheetDiscRemarks remarks, string question) => remarks.Opinions.FirstOrDefault(o => o.Question == question)?.Answer ?? 0;
+        static int opinionOf(SheetDiscRemarks remarks, string question) =>
+            remarks.Opinions.FirstOrDefault(o => o.Question == question)?.Answer ?? 0;
     }
 
     // Looking forward along the keel, the shade falls on the side away from the sun.
@@ -167,7 +255,11 @@ internal static class DiscRemarksFold
         }
 
         var relative = (sun.AzimuthDeg - heading + 720) % 360;
-        var words = relative is < 20 or > 340 ? "astern" : relative is > 160 and < 200 ? "ahead" : relative < 180 ? "to port" : "to starboard";
+        var words =
+            relative is < 20 or > 340 ? "astern"
+            : relative is > 160 and < 200 ? "ahead"
+            : relative < 180 ? "to port"
+            : "to starboard";
         return $"The {sun.Text}: read the disc {words}.";
     }
 }

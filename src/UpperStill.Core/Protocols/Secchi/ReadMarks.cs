@@ -88,7 +88,8 @@ internal sealed class ReadMarks
         from lowering in lowerings
         from mark in lowering.Marks
         let name = DiscMethod.Words(mark.Mark.Event)
-            + $", reading {lowering.Number}" + (lowering.Observer is null ? string.Empty : $", {lowering.Observer}")
+            + $", reading {lowering.Number}"
+            + (lowering.Observer is null ? string.Empty : $", {lowering.Observer}")
         select new WorkingInput(name, LengthText.Write(mark.Length), mark.Mark.Entry);
 
     private Lowering Group(int number, IReadOnlyList<ReadMark> marks)
@@ -105,15 +106,17 @@ internal sealed class ReadMarks
         }
 
         var whole = used.Count == wanted.Count;
-        return new Lowering(
-            number, marks[0].Mark.By, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
+        return new Lowering(number, marks[0].Mark.By, used, whole ? used.Sum(m => m.Metres) / used.Count : null);
     }
 
     private Finding? BetweenMarks(Length length) =>
         request.Line?.MarkEveryM is { } every && every > 0 && length.Metres % every != 0
             ? Finding.Note(
-                "off-the-marks", $"{LengthText.Write(length)} lies between the marks of this line.", $"Its marks are {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)} apart.",
-                "It is kept as written and rounded once at the end.")
+                "off-the-marks",
+                $"{LengthText.Write(length)} lies between the marks of this line.",
+                $"Its marks are {LengthText.Write(request.Line.MarkEvery.Read().Length!.Value)} apart.",
+                "It is kept as written and rounded once at the end."
+            )
             : null;
 
     private void Add(Finding? finding, DiscMark mark)

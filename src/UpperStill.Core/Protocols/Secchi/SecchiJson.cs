@@ -10,7 +10,8 @@ namespace UpperStill.Core.Protocols.Secchi;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(DiscMarkBody))]
 [JsonSerializable(typeof(DiscOutcomeBody))]
 [JsonSerializable(typeof(ClarityStatedBody))]

@@ -26,7 +26,8 @@ public sealed class SecchiPart() : VisitPart("secchi")
     public override IReadOnlyList<ParameterDescription> Parameters => SecchiParameters.All;
 
     /// <inheritdoc/>
-    internal override IReadOnlyList<MoveCost> MoveCosts { get; } = [new("clarity", "composite", "The depth of the composite comes from today’s clarity.")];
+    internal override IReadOnlyList<MoveCost> MoveCosts { get; } =
+    [new("clarity", "composite", "The depth of the composite comes from today’s clarity.")];
 
     /// <inheritdoc/>
     internal override void Fold(SheetDraft draft)
@@ -43,16 +44,29 @@ public sealed class SecchiPart() : VisitPart("secchi")
         yield return new PartStep
         {
             Name = "clarity",
-            Rank = draft.Context.Programme.ChoiceOf(HeaderOptions.WorkOrder) switch { "clarity-first" => StepRank.ClarityFirst, "samples-first" => StepRank.ClarityLast, _ => StepRank.Clarity },
+            Rank = draft.Context.Programme.ChoiceOf(HeaderOptions.WorkOrder) switch
+            {
+                "clarity-first" => StepRank.ClarityFirst,
+                "samples-first" => StepRank.ClarityLast,
+                _ => StepRank.Clarity,
+            },
             Done = clarity.Done,
             Summary = Summary(clarity),
             Stops = [Beside.Clarity],
             Begun = clarity.Read > 0 || clarity.Outcome is not null,
             NeedsDepth = true,
             Required = !draft.Asks || draft.Wants(Protocol.Clarity),
-            Missing = clarity.Outcome is null && clarity.Read < clarity.Result.Needed
-                ? Finding.Stop("clarity-reading-missing", $"{clarity.Read} of {clarity.Result.Needed} clarity readings.", "You cannot add one from shore.", "Take it, or say why not.").On(Beside.Leaving)
-                : null,
+            Missing =
+                clarity.Outcome is null && clarity.Read < clarity.Result.Needed
+                    ? Finding
+                        .Stop(
+                            "clarity-reading-missing",
+                            $"{clarity.Read} of {clarity.Result.Needed} clarity readings.",
+                            "You cannot add one from shore.",
+                            "Take it, or say why not."
+                        )
+                        .On(Beside.Leaving)
+                    : null,
         };
     }
 
@@ -60,13 +74,15 @@ public sealed class SecchiPart() : VisitPart("secchi")
     internal override IEnumerable<string> Overboard(SheetDraft draft) => draft.Line is { } line ? [$"disc and line {line.Code}"] : [];
 
     /// <inheritdoc/>
-    internal override IEnumerable<Protocol> Took(SheetDraft draft) => draft.Section<SheetClarity>() is { Result.Text: null, Outcome: null } ? [] : [Protocol.Clarity];
+    internal override IEnumerable<Protocol> Took(SheetDraft draft) =>
+        draft.Section<SheetClarity>() is { Result.Text: null, Outcome: null } ? [] : [Protocol.Clarity];
 
     /// <inheritdoc/>
     internal override IEnumerable<Reading> Readings(SheetDraft draft) => SecchiParameters.Readings(draft);
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "clarity" ? StepGuideResult.Of(SecchiGuide.Lines(methods)) : null;
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == "clarity" ? StepGuideResult.Of(SecchiGuide.Lines(methods)) : null;
 
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
@@ -76,7 +92,10 @@ public sealed class SecchiPart() : VisitPart("secchi")
             yield break;
         }
 
-        var discs = outing.Stops.Where(s => s.Protocols.Contains(Protocol.Clarity)).Select(s => SecchiOptions.Disc.Options.First(o => s.Programme.Chooses(SecchiOptions.Disc, o.Code)).Words).Distinct();
+        var discs = outing
+            .Stops.Where(s => s.Protocols.Contains(Protocol.Clarity))
+            .Select(s => SecchiOptions.Disc.Options.First(o => s.Programme.Chooses(SecchiOptions.Disc, o.Code)).Words)
+            .Distinct();
         yield return outing.Of(KitKind.Disc, "disc", $"a disc, {string.Join("; ", discs)}", "clarity");
         foreach (var line in outing.Stops.Select(s => s.Line).Distinct())
         {
@@ -102,18 +121,38 @@ public sealed class SecchiPart() : VisitPart("secchi")
         List<Finding> findings = [.. outing.Due(item)];
         if (item.AsLine()?.UsableM is { } usable)
         {
-            findings.AddRange(here.Where(s => s.Station.KnownDepth.Read().Length is { } depth && depth.Metres > usable).Select(s => Finding.Check(
-                "line-too-short", $"{s.Station.Code} is {LengthText.Write(s.Station.KnownDepth.Read().Length!.Value)} deep; {item.Code} reaches {LengthText.Write(item.Marks!.Usable.Read().Length!.Value)}.",
-                "A deep target would be beyond its end.", "Take a longer line, or take the deepest it reaches and say so.")));
+            findings.AddRange(
+                here.Where(s => s.Station.KnownDepth.Read().Length is { } depth && depth.Metres > usable)
+                    .Select(s =>
+                        Finding.Check(
+                            "line-too-short",
+                            $"{s.Station.Code} is {LengthText.Write(s.Station.KnownDepth.Read().Length!.Value)} deep; {item.Code} "
+                                + $"reaches {LengthText.Write(item.Marks!.Usable.Read().Length!.Value)}.",
+                            "A deep target would be beyond its end.",
+                            "Take a longer line, or take the deepest it reaches and say so."
+                        )
+                    )
+            );
         }
 
-        return new PackNeed($"line-{item.Code}", Crate.Clarity, item.Name, 1, "clarity and composite", null, item.Code, rule.LookAt, findings);
+        return new PackNeed(
+            $"line-{item.Code}",
+            Crate.Clarity,
+            item.Name,
+            1,
+            "clarity and composite",
+            null,
+            item.Code,
+            rule.LookAt,
+            findings
+        );
     }
 
     private static string Summary(SheetClarity clarity)
     {
         var result = clarity.Result;
         return result.Text is null ? $"{clarity.Read} of {result.Needed}"
-            : clarity.Outcome is null && clarity.Read < result.Needed ? $"{result.Text} · {clarity.Read} of {result.Needed}" : result.Text;
+            : clarity.Outcome is null && clarity.Read < result.Needed ? $"{result.Text} · {clarity.Read} of {result.Needed}"
+            : result.Text;
     }
 }

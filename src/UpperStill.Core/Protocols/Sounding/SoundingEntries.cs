@@ -13,14 +13,18 @@ public sealed record SoundingBody(WrittenLength Depth, SoundedBy? By = null);
 public enum SoundedBy
 {
     /// <summary>Depth finder.</summary>
-    [JsonStringEnumMemberName("finder")] Finder,
+    [JsonStringEnumMemberName("finder")]
+    Finder,
 
     /// <summary>Weighted line.</summary>
-    [JsonStringEnumMemberName("lead")] Lead,
+    [JsonStringEnumMemberName("lead")]
+    Lead,
 
     /// <summary>The disc let down to the bottom.</summary>
-    [JsonStringEnumMemberName("disc")] Disc,
+    [JsonStringEnumMemberName("disc")]
+    Disc,
 
     /// <summary>The stand-in finder.</summary>
-    [JsonStringEnumMemberName("simulated")] Simulated,
+    [JsonStringEnumMemberName("simulated")]
+    Simulated,
 }

@@ -10,6 +10,7 @@ namespace UpperStill.Core.Protocols.Sounding;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(SoundingBody))]
 public sealed partial class SoundingJson : JsonSerializerContext;

@@ -8,7 +8,12 @@ public static class SoundingKinds
 {
     /// <summary>The depth of the water.</summary>
     public static readonly EntryKind<SoundingBody> Sounding = new(
-        "sounding", 1, "The depth of the water as read.", () => SoundingJson.Default.SoundingBody, (b, r) => $"Sounding {LengthText.AsRead(b.Depth, r)}");
+        "sounding",
+        1,
+        "The depth of the water as read.",
+        () => SoundingJson.Default.SoundingBody,
+        (b, r) => $"Sounding {LengthText.AsRead(b.Depth, r)}"
+    );
 
     /// <summary>All of them.</summary>
     internal static IReadOnlyList<EntryKind> All { get; } = [Sounding];

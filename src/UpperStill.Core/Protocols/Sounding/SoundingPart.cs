@@ -14,7 +14,6 @@ public sealed class SoundingPart() : VisitPart("sounding")
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => SoundingOptions.Methods;
 
-
     /// <inheritdoc/>
     internal override IReadOnlyList<MoveCost> MoveCosts { get; } = [new("sounding", null, "Touching bottom unawares spoils the sample.")];
 
@@ -30,7 +29,10 @@ public sealed class SoundingPart() : VisitPart("sounding")
             Name = "sounding",
             Rank = StepRank.Sounding,
             Done = sounding is not null,
-            Summary = sounding is null ? "depth not yet measured" : draft.Context.Station.KnownDepth.Read().Length is { } known ? $"{sounding.Text}, {draft.Show(known)} known" : sounding.Text,
+            Summary =
+                sounding is null ? "depth not yet measured"
+                : draft.Context.Station.KnownDepth.Read().Length is { } known ? $"{sounding.Text}, {draft.Show(known)} known"
+                : sounding.Text,
             Stops = [Beside.Sounding],
             AskedBefore = true,
             GivesDepth = true,
@@ -38,5 +40,6 @@ public sealed class SoundingPart() : VisitPart("sounding")
     }
 
     /// <inheritdoc/>
-    internal override StepGuideResult? Guide(string step, ChosenMethods methods) => step == "sounding" ? StepGuideResult.Of(SoundingGuide.Lines) : null;
+    internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == "sounding" ? StepGuideResult.Of(SoundingGuide.Lines) : null;
 }

@@ -74,7 +74,8 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
     internal void Find(FindingWords words, Field at, params (string Name, string Text)[] given) => run.Find(this, words.With(given), at);
 
     /// <summary>A finding of another level than is usual for it.</summary>
-    internal void Find(FindingWords words, FindingLevel level, Field at, params (string Name, string Text)[] given) => run.Find(this, (words with { Level = level }).With(given), at);
+    internal void Find(FindingWords words, FindingLevel level, Field at, params (string Name, string Text)[] given) =>
+        run.Find(this, (words with { Level = level }).With(given), at);
 
     /// <summary>A finding for which this try cannot be used: it stays with its reason, and another is asked.</summary>
     internal void Fail(FindingWords words, Field at, params (string Name, string Text)[] given)

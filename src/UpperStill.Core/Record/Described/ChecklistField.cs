@@ -13,9 +13,11 @@ internal sealed class ChecklistField(string code, string label, params FieldChoi
 
     internal override bool Filled(ObservedValue value) => value.Ticked is not null;
 
-    internal override IEnumerable<Finding> Judge(ObservedValue value) => lines.Where(l => value.Ticked?.Contains(l.Code) != true).Select(l => l.Words).ToList() is { Count: > 0 } open
-        ? [(Safety ? CommonFindings.SafetyUnticked : CommonFindings.GearUnready).With(("list", string.Join(", ", open)))]
-        : [];
+    internal override IEnumerable<Finding> Judge(ObservedValue value) =>
+        lines.Where(l => value.Ticked?.Contains(l.Code) != true).Select(l => l.Words).ToList() is { Count: > 0 } open
+            ? [(Safety ? CommonFindings.SafetyUnticked : CommonFindings.GearUnready).With(("list", string.Join(", ", open)))]
+            : [];
 
-    internal override string Text(ObservedValue value) => string.Create(CultureInfo.InvariantCulture, $"{lines.Count(l => value.Ticked?.Contains(l.Code) == true)} of {lines.Length} ticked");
+    internal override string Text(ObservedValue value) =>
+        string.Create(CultureInfo.InvariantCulture, $"{lines.Count(l => value.Ticked?.Contains(l.Code) == true)} of {lines.Length} ticked");
 }

@@ -10,9 +10,17 @@ internal sealed class CounterField(string code, string label, int wanted, Findin
 
     internal override bool Filled(ObservedValue value) => value.Count is not null;
 
-    internal override IEnumerable<Finding> Judge(ObservedValue value) => value.Count < wanted
-        ? [(shorter ?? CommonFindings.CountShort).With(("count", Decimals.Text(value.Count!.Value)), ("wanted", Decimals.Text(wanted)), ("field", Label))]
-        : [];
+    internal override IEnumerable<Finding> Judge(ObservedValue value) =>
+        value.Count < wanted
+            ?
+            [
+                (shorter ?? CommonFindings.CountShort).With(
+                    ("count", Decimals.Text(value.Count!.Value)),
+                    ("wanted", Decimals.Text(wanted)),
+                    ("field", Label)
+                ),
+            ]
+            : [];
 
     internal override string Text(ObservedValue value) => Decimals.Text(value.Count ?? 0);
 }

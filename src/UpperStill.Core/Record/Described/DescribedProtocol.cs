@@ -19,10 +19,25 @@ public abstract class DescribedProtocol : VisitPart
         : base(script.Code)
     {
         this.script = script;
-        description = new(() => new ProtocolDescription(
-            script.Code, script.Version, script.Title, script.Purpose, script.Rank, script.Stirs, [.. script.Steps.Select(s => s.Describe())],
-            [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())], script.Parameters, script.Methods, script.Thresholds, script.Findings)
-        { Containers = [.. script.Containers.Select(c => c.Describe())] });
+        description = new(() =>
+            new ProtocolDescription(
+                script.Code,
+                script.Version,
+                script.Title,
+                script.Purpose,
+                script.Rank,
+                script.Stirs,
+                [.. script.Steps.Select(s => s.Describe())],
+                [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())],
+                script.Parameters,
+                script.Methods,
+                script.Thresholds,
+                script.Findings
+            )
+            {
+                Containers = [.. script.Containers.Select(c => c.Describe())],
+            }
+        );
     }
 
     /// <summary>As it is published.</summary>
@@ -41,10 +56,13 @@ public abstract class DescribedProtocol : VisitPart
 
     /// <inheritdoc/>
     internal sealed override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) =>
-        plan.Protocol == Protocol ? [.. script.Containers.Where(c => c.Chosen(programme)).Select(c => new BottlePlan(c.Type, SampleFrom.Protocol))] : [];
+        plan.Protocol == Protocol
+            ? [.. script.Containers.Where(c => c.Chosen(programme)).Select(c => new BottlePlan(c.Type, SampleFrom.Protocol))]
+            : [];
 
     /// <inheritdoc/>
-    internal sealed override IEnumerable<string> Overboard(SheetDraft draft) => script.Overboard is { } thing && Mine(draft) is { Values.Count: > 0 } ? [thing] : [];
+    internal sealed override IEnumerable<string> Overboard(SheetDraft draft) =>
+        script.Overboard is { } thing && Mine(draft) is { Values.Count: > 0 } ? [thing] : [];
 
     /// <inheritdoc/>
     internal sealed override IEnumerable<PackNeed> Pack(Packing outing) => outing.Takes(Protocol) ? script.Pack(outing) : [];
@@ -74,13 +92,16 @@ public abstract class DescribedProtocol : VisitPart
             yield break;
         }
 
-        var afloat = sheet.Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false } step && (step.Fields.Count > 0 || step.Fills)).ToList();
+        var afloat = sheet
+            .Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false } step && (step.Fields.Count > 0 || step.Fills))
+            .ToList();
         yield return new PartStep
         {
             Name = script.Code,
             Rank = script.Rank,
             Done = sheet.Done && sheet.Values.Count > 0 && !Stopped(draft),
-            Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
+            Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text
+                ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
             Required = sheet.Due,
             Begun = sheet.Values.Count > 0,
             NeedsDepth = script.NeedsSounding,
@@ -91,26 +112,40 @@ public abstract class DescribedProtocol : VisitPart
     internal sealed override IEnumerable<Protocol> Took(SheetDraft draft) => Mine(draft) is { Values.Count: > 0 } ? [Protocol] : [];
 
     /// <inheritdoc/>
-    internal sealed override IEnumerable<Reading> Readings(SheetDraft draft) => Mine(draft) is not { } sheet ? [] : sheet.Derived.Where(d => d.Value is not null).Select(d => new Reading
-    {
-        Protocol = Protocol,
-        Parameter = d.Parameter,
-        Item = d.Item ?? string.Empty,
-        Depth = d.Depth ?? string.Empty,
-        Value = d.Value!.Value,
-        Unit = d.Unit,
-        Censored = d.Censored,
-        Usable = !Stopped(draft),
-        Method = d.Method,
-        Text = d.Text,
-    });
+    internal sealed override IEnumerable<Reading> Readings(SheetDraft draft) =>
+        Mine(draft) is not { } sheet
+            ? []
+            : sheet
+                .Derived.Where(d => d.Value is not null)
+                .Select(d => new Reading
+                {
+                    Protocol = Protocol,
+                    Parameter = d.Parameter,
+                    Item = d.Item ?? string.Empty,
+                    Depth = d.Depth ?? string.Empty,
+                    Value = d.Value!.Value,
+                    Unit = d.Unit,
+                    Censored = d.Censored,
+                    Usable = !Stopped(draft),
+                    Method = d.Method,
+                    Text = d.Text,
+                });
 
     /// <inheritdoc/>
-    internal sealed override StepGuideResult? Guide(string step, ChosenMethods methods) => step == script.Code
-        ? StepGuideResult.Of(script.Steps.Select(s => new GuideLine(s.Do, s.Why)), [.. script.Steps.SelectMany(s => s.Cautions).Distinct()])
-        : null;
+    internal sealed override StepGuideResult? Guide(string step, ChosenMethods methods) =>
+        step == script.Code
+            ? StepGuideResult.Of(
+                script.Steps.Select(s => new GuideLine(s.Do, s.Why)),
+                [.. script.Steps.SelectMany(s => s.Cautions).Distinct()]
+            )
+            : null;
 
-    private bool Stopped(SheetDraft draft) => draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.At?.StartsWith($"{script.Code}/", StringComparison.Ordinal) == true && draft.AnswerTo(f) is null);
+    private bool Stopped(SheetDraft draft) =>
+        draft.Findings.Exists(f =>
+            f.Level == FindingLevel.Stop
+            && f.At?.StartsWith($"{script.Code}/", StringComparison.Ordinal) == true
+            && draft.AnswerTo(f) is null
+        );
 
     private SheetProtocol? Mine(SheetDraft draft) => draft.Described().Find(p => p.Protocol == script.Code);
 }

@@ -8,7 +8,8 @@ internal sealed class EquipmentField(string code, string label, KitKind kind) : 
 {
     internal KitKind Kind => kind;
 
-    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Equipment, Required) { Equipment = new FieldEquipment(kind) };
+    internal override FieldDescription Describe() =>
+        new(Code, Label, FieldKind.Equipment, Required) { Equipment = new FieldEquipment(kind) };
 
     internal override bool Filled(ObservedValue value) => !string.IsNullOrWhiteSpace(value.Choice);
 

@@ -28,12 +28,22 @@ internal abstract class Field(string code, string label)
     internal abstract string Text(ObservedValue value);
 
     /// <summary>The findings of a number against what it may be and what is usual, in the field's first unit.</summary>
-    private protected static IEnumerable<Finding> InRange(decimal value, string text, (decimal Low, decimal High) allowed, (decimal Low, decimal High)? usual, string unit)
+    private protected static IEnumerable<Finding> InRange(
+        decimal value,
+        string text,
+        (decimal Low, decimal High) allowed,
+        (decimal Low, decimal High)? usual,
+        string unit
+    )
     {
         string Bound(decimal bound) => $"{Decimals.Text(bound)}{(unit.Length == 0 ? string.Empty : " " + unit)}";
         if (value < allowed.Low || value > allowed.High)
         {
-            yield return CommonFindings.ValueImpossible.With(("value", text), ("low", Decimals.Text(allowed.Low)), ("high", Bound(allowed.High)));
+            yield return CommonFindings.ValueImpossible.With(
+                ("value", text),
+                ("low", Decimals.Text(allowed.Low)),
+                ("high", Bound(allowed.High))
+            );
         }
         else if (usual is var (low, high) && (value < low || value > high))
         {

@@ -9,52 +9,68 @@ namespace UpperStill.Core.Record.Described;
 public enum FieldKind
 {
     /// <summary>A number with its unit.</summary>
-    [JsonStringEnumMemberName("number")] Number,
+    [JsonStringEnumMemberName("number")]
+    Number,
 
     /// <summary>A whole number.</summary>
-    [JsonStringEnumMemberName("whole")] Whole,
+    [JsonStringEnumMemberName("whole")]
+    Whole,
 
     /// <summary>A length as it is read from a line, finder or tape.</summary>
-    [JsonStringEnumMemberName("length")] Length,
+    [JsonStringEnumMemberName("length")]
+    Length,
 
     /// <summary>A temperature.</summary>
-    [JsonStringEnumMemberName("temperature")] Temperature,
+    [JsonStringEnumMemberName("temperature")]
+    Temperature,
 
     /// <summary>Yes or no.</summary>
-    [JsonStringEnumMemberName("yes-no")] YesNo,
+    [JsonStringEnumMemberName("yes-no")]
+    YesNo,
 
     /// <summary>One of some choices.</summary>
-    [JsonStringEnumMemberName("one-of")] OneOf,
+    [JsonStringEnumMemberName("one-of")]
+    OneOf,
 
     /// <summary>Some of some choices.</summary>
-    [JsonStringEnumMemberName("some-of")] SomeOf,
+    [JsonStringEnumMemberName("some-of")]
+    SomeOf,
 
     /// <summary>Words.</summary>
-    [JsonStringEnumMemberName("words")] Words,
+    [JsonStringEnumMemberName("words")]
+    Words,
 
     /// <summary>A count, one touch each.</summary>
-    [JsonStringEnumMemberName("counter")] Counter,
+    [JsonStringEnumMemberName("counter")]
+    Counter,
 
     /// <summary>A count by kind, one touch a specimen.</summary>
-    [JsonStringEnumMemberName("tally")] Tally,
+    [JsonStringEnumMemberName("tally")]
+    Tally,
 
     /// <summary>A time that is waited.</summary>
-    [JsonStringEnumMemberName("timer")] Timer,
+    [JsonStringEnumMemberName("timer")]
+    Timer,
 
     /// <summary>A list to tick.</summary>
-    [JsonStringEnumMemberName("checklist")] Checklist,
+    [JsonStringEnumMemberName("checklist")]
+    Checklist,
 
     /// <summary>A place.</summary>
-    [JsonStringEnumMemberName("position")] Position,
+    [JsonStringEnumMemberName("position")]
+    Position,
 
     /// <summary>Somebody.</summary>
-    [JsonStringEnumMemberName("person")] Person,
+    [JsonStringEnumMemberName("person")]
+    Person,
 
     /// <summary>A photograph.</summary>
-    [JsonStringEnumMemberName("photo")] Photo,
+    [JsonStringEnumMemberName("photo")]
+    Photo,
 
     /// <summary>A thing of the kit, by its code.</summary>
-    [JsonStringEnumMemberName("equipment")] Equipment,
+    [JsonStringEnumMemberName("equipment")]
+    Equipment,
 }
 
 /// <summary>A choice of a field, or a line of a list.</summary>
@@ -81,8 +97,19 @@ public sealed record FieldUnit(string Code, [property: Within(1e-12, 1e12)] deci
 /// <param name="Wanted">How many are wanted of what is counted; the seconds that a timer waits.</param>
 /// <param name="Safety">True for a list of what keeps people safe.</param>
 public sealed record FieldDescription(
-    string Code, string Label, FieldKind Kind, bool Required, IReadOnlyList<FieldUnit>? Units = null, decimal? Least = null, decimal? Most = null, decimal? UsualLeast = null, decimal? UsualMost = null,
-    IReadOnlyList<FieldChoice>? Choices = null, int? Wanted = null, bool Safety = false)
+    string Code,
+    string Label,
+    FieldKind Kind,
+    bool Required,
+    IReadOnlyList<FieldUnit>? Units = null,
+    decimal? Least = null,
+    decimal? Most = null,
+    decimal? UsualLeast = null,
+    decimal? UsualMost = null,
+    IReadOnlyList<FieldChoice>? Choices = null,
+    int? Wanted = null,
+    bool Safety = false
+)
 {
     /// <summary>Of a thing of the kit: what sort; null for other fields.</summary>
     public FieldEquipment? Equipment { get; init; }

@@ -2,7 +2,8 @@ using UpperStill.Core.Basis.Findings;
 
 namespace UpperStill.Core.Record.Described;
 
-/// <summary>A finding's words by its code, with the names of what stands in them in braces: a table, so that a language can be added.</summary>
+/// <summary>A finding's words by its code, with the names of what stands in them in braces: a table, so that a language can be
+/// added.</summary>
 /// <param name="Code">The finding's code.</param>
 /// <param name="Level">Its usual level.</param>
 /// <param name="Seen">What was seen.</param>

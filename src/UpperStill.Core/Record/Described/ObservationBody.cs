@@ -4,7 +4,8 @@ using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;
 
-/// <summary>Body of the entry <c>observation</c>: one value of a described protocol, at its address <c>protocol / step / item / try</c>.</summary>
+/// <summary>Body of the entry <c>observation</c>: one value of a described protocol, at its address <c>protocol / step / item /
+/// try</c>.</summary>
 /// <param name="Protocol">The protocol's code.</param>
 /// <param name="Version">The version of its description.</param>
 /// <param name="Step">The step's code.</param>
@@ -13,7 +14,14 @@ namespace UpperStill.Core.Record.Described;
 /// <param name="Item">Which of what the step is repeated for, such as a drop or a sub-sample; null where it is done once.</param>
 /// <param name="Try">Which try of it, from 1.</param>
 public sealed record ObservationBody(
-    Protocol Protocol, [property: Within(1, 10000)] int Version, string Step, string Field, ObservedValue Value, string? Item = null, [property: Within(1, 999)] int Try = 1);
+    Protocol Protocol,
+    [property: Within(1, 10000)] int Version,
+    string Step,
+    string Field,
+    ObservedValue Value,
+    string? Item = null,
+    [property: Within(1, 999)] int Try = 1
+);
 
 /// <summary>A value as it was recorded: what its field asks is filled, the rest is not there.</summary>
 public sealed record ObservedValue

@@ -10,6 +10,7 @@ namespace UpperStill.Core.Record.Described;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(ObservationBody))]
 public sealed partial class ObservationJson : JsonSerializerContext;

@@ -11,16 +11,42 @@ public static class ObservationKinds
 {
     /// <summary>One value of a described protocol.</summary>
     public static readonly EntryKind<ObservationBody> Observation = new(
-        "observation", 1, "One value of a protocol that describes itself, at its address: protocol, step, item, try; the operation protocols says which there are.", () => ObservationJson.Default.ObservationBody, (b, r) => Words(b))
-    { NumbersBeside = Beside.Observation };
-
-    private static string Words(ObservationBody b) => $"{b.Protocol.Words()}, {b.Field.Replace('-', ' ')}{(b.Item is null ? string.Empty : " " + b.Item)}{(b.Try > 1 ? $", try {b.Try}" : string.Empty)}: {Words(b.Value)}";
-
-    private static string Words(ObservedValue v) => string.Join(", ", new[]
+        "observation",
+        1,
+        "One value of a protocol that describes itself, at its address: protocol, step, item, try; the operation protocols says "
+            + "which there are.",
+        () => ObservationJson.Default.ObservationBody,
+        (b, r) => Words(b)
+    )
     {
-        v.Written is { } written ? $"{written} {v.Unit ?? "in an unknown unit"}" : null, v.Choice, v.Choices is { } some ? string.Join(" and ", some) : null, v.Words, v.Yes is { } yes ? yes ? "yes" : "no" : null,
-        v.Count is { } count ? Decimals.Text(count) : null, v.Counts is { } counts ? string.Join(", ", counts.Select(c => $"{c.Key} {c.Value}")) : null,
-        v is { At: { } from, Until: { } until } ? $"{Decimals.Fixed((decimal)(until - from).TotalSeconds, 0)} s" : null, v.Name, v.Ticked is { } ticked ? $"{ticked.Count} ticked" : null,
-        v.Position is { } at ? PlaceText.Words(at) : null, v.Photo is null ? null : "photograph",
-    }.OfType<string>());
+        NumbersBeside = Beside.Observation,
+    };
+
+    private static string Words(ObservationBody b) =>
+        $"{b.Protocol.Words()}, "
+        + $"{b.Field.Replace('-', ' ')}{(b.Item is null ? string.Empty : " " + b.Item)}{(b.Try > 1 ? $", try {b.Try}" : string.Empty)}: {Words(b.Value)}";
+
+    private static string Words(ObservedValue v) =>
+        string.Join(
+            ", ",
+            new[]
+            {
+                v.Written is { } written ? $"{written} {v.Unit ?? "in an unknown unit"}" : null,
+                v.Choice,
+                v.Choices is { } some ? string.Join(" and ", some) : null,
+                v.Words,
+                v.Yes is { } yes
+                    ? yes
+                        ? "yes"
+                        : "no"
+                    : null,
+                v.Count is { } count ? Decimals.Text(count) : null,
+                v.Counts is { } counts ? string.Join(", ", counts.Select(c => $"{c.Key} {c.Value}")) : null,
+                v is { At: { } from, Until: { } until } ? $"{Decimals.Fixed((decimal)(until - from).TotalSeconds, 0)} s" : null,
+                v.Name,
+                v.Ticked is { } ticked ? $"{ticked.Count} ticked" : null,
+                v.Position is { } at ? PlaceText.Words(at) : null,
+                v.Photo is null ? null : "photograph",
+            }.OfType<string>()
+        );
 }

@@ -18,7 +18,15 @@ public sealed record RepeatDescription(string Code, string Label, int Usual, int
 /// <param name="Cautions">What can hurt.</param>
 /// <param name="Repeat">What it is repeated for; null where it is done once.</param>
 /// <param name="Bench">True where it is done ashore, later.</param>
-public sealed record StepDescription(string Code, string Do, string Why, IReadOnlyList<FieldDescription> Fields, IReadOnlyList<string> Cautions, string? Repeat = null, bool Bench = false)
+public sealed record StepDescription(
+    string Code,
+    string Do,
+    string Why,
+    IReadOnlyList<FieldDescription> Fields,
+    IReadOnlyList<string> Cautions,
+    string? Repeat = null,
+    bool Bench = false
+)
 {
     /// <summary>True where the protocol’s containers are filled in it.</summary>
     public bool Fills { get; init; }
@@ -38,8 +46,19 @@ public sealed record StepDescription(string Code, string Do, string Why, IReadOn
 /// <param name="Thresholds">The numbers that a programme may change.</param>
 /// <param name="Findings">The words of what it finds.</param>
 public sealed record ProtocolDescription(
-    string Code, int Version, string Title, string Purpose, int Rank, bool Stirs, IReadOnlyList<StepDescription> Steps, IReadOnlyList<RepeatDescription> Repeats,
-    IReadOnlyList<ParameterDescription> Parameters, IReadOnlyList<Method> Methods, IReadOnlyList<Threshold> Thresholds, IReadOnlyList<FindingWords> Findings)
+    string Code,
+    int Version,
+    string Title,
+    string Purpose,
+    int Rank,
+    bool Stirs,
+    IReadOnlyList<StepDescription> Steps,
+    IReadOnlyList<RepeatDescription> Repeats,
+    IReadOnlyList<ParameterDescription> Parameters,
+    IReadOnlyList<Method> Methods,
+    IReadOnlyList<Threshold> Thresholds,
+    IReadOnlyList<FindingWords> Findings
+)
 {
     /// <summary>What it fills where its plan names nothing else.</summary>
     public IReadOnlyList<ContainerDescription> Containers { get; init; } = [];

@@ -44,7 +44,8 @@ internal sealed class StepScript(string code, string words, string why, params F
 
     internal string Why => why;
 
-    internal StepDescription Describe() => new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench) { Fills = Fills };
+    internal StepDescription Describe() =>
+        new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench) { Fills = Fills };
 }
 
 /// <summary>What a described protocol declares of itself.</summary>

@@ -24,7 +24,14 @@ public sealed record SheetValue(string Step, string Field, string? Item, int Try
 /// <param name="State">How far it is.</param>
 /// <param name="Open">Fields that it still asks, by their codes.</param>
 /// <param name="Failed">True where its last try failed: another is asked.</param>
-public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepState State, IReadOnlyList<string> Open, bool Failed = false);
+public sealed record SheetProtocolStep(
+    string Step,
+    string? Item,
+    int Try,
+    StepState State,
+    IReadOnlyList<string> Open,
+    bool Failed = false
+);
 
 /// <summary>What follows from what was recorded.</summary>
 /// <param name="Parameter">The parameter’s code.</param>
@@ -38,7 +45,17 @@ public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepS
 /// <param name="Censored">What is known of it.</param>
 /// <param name="Depth">Depth or interval that it is of, in words.</param>
 public sealed record SheetDerived(
-    string Parameter, string Name, string Text, decimal? Value, string Unit, string? Item = null, bool About = false, Working? Working = null, Censoring Censored = Censoring.None, string? Depth = null)
+    string Parameter,
+    string Name,
+    string Text,
+    decimal? Value,
+    string Unit,
+    string? Item = null,
+    bool About = false,
+    Working? Working = null,
+    Censoring Censored = Censoring.None,
+    string? Depth = null
+)
 {
     /// <summary>How it was measured, where there are several ways.</summary>
     public string? Method { get; init; }
@@ -65,7 +82,12 @@ public sealed record ColumnSpan([property: Within(0, 1000, "m")] decimal FromM, 
 /// <param name="Steps">Its steps, in order.</param>
 /// <param name="Derived">What follows.</param>
 public sealed record SheetProtocol(
-    string Protocol, bool Due, IReadOnlyList<SheetValue> Values, IReadOnlyList<SheetProtocolStep> Steps, IReadOnlyList<SheetDerived> Derived)
+    string Protocol,
+    bool Due,
+    IReadOnlyList<SheetValue> Values,
+    IReadOnlyList<SheetProtocolStep> Steps,
+    IReadOnlyList<SheetDerived> Derived
+)
 {
     /// <summary>What it fills on this visit.</summary>
     public IReadOnlyList<SheetBottle> Containers { get; init; } = [];

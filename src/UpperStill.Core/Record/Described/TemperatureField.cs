@@ -19,20 +19,25 @@ internal sealed class TemperatureField(string code, string label) : Field(code, 
     {
         if (As(value) is not { } written)
         {
-            return [CommonFindings.UnitUnknown.With(("value", value.Written!), ("unit", value.Unit!), ("field", Label), ("units", "°C or °F"))];
+            return
+            [
+                CommonFindings.UnitUnknown.With(("value", value.Written!), ("unit", value.Unit!), ("field", Label), ("units", "°C or °F")),
+            ];
         }
 
         var (celsius, finding) = written.Read();
         return celsius is not { } c ? [finding!] : InRange(c, Text(value), (-50, 60), null, "°C");
     }
 
-    internal override string Text(ObservedValue value) => value.Unit is { } unit ? $"{value.Written} {unit}" : value.Written ?? string.Empty;
+    internal override string Text(ObservedValue value) =>
+        value.Unit is { } unit ? $"{value.Written} {unit}" : value.Written ?? string.Empty;
 
-    private static WrittenTemperature? As(ObservedValue value) => value.Unit switch
-    {
-        null => new WrittenTemperature(value.Written!),
-        "°C" => new WrittenTemperature(value.Written!, TemperatureUnit.Celsius),
-        "°F" => new WrittenTemperature(value.Written!, TemperatureUnit.Fahrenheit),
-        _ => null,
-    };
+    private static WrittenTemperature? As(ObservedValue value) =>
+        value.Unit switch
+        {
+            null => new WrittenTemperature(value.Written!),
+            "°C" => new WrittenTemperature(value.Written!, TemperatureUnit.Celsius),
+            "°F" => new WrittenTemperature(value.Written!, TemperatureUnit.Fahrenheit),
+            _ => null,
+        };
 }

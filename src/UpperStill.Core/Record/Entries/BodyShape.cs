@@ -44,17 +44,28 @@ internal static class BodyShape
         }
     }
 
-    private static string? Fault(JsonElement value, JsonTypeInfo shape, Judged judged, string at) => value.ValueKind switch
-    {
-        // Whether it may be missing, the reading itself has judged.
-        JsonValueKind.Null => null,
-        JsonValueKind.Object when shape.Kind == JsonTypeInfoKind.Object => InObject(value, shape, judged, at),
-        JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(value.EnumerateObject().Select(p => (p.Name, p.Value)), shape.Part(of), judged, at),
-        JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)), shape.Part(of), judged, at),
-        JsonValueKind.Number => InNumber(value, shape, judged, at),
-        JsonValueKind.String => InText(value.GetString()!, shape, judged, at),
-        _ => null,
-    };
+    private static string? Fault(JsonElement value, JsonTypeInfo shape, Judged judged, string at) =>
+        value.ValueKind switch
+        {
+            // Whether it may be missing, the reading itself has judged.
+            JsonValueKind.Null => null,
+            JsonValueKind.Object when shape.Kind == JsonTypeInfoKind.Object => InObject(value, shape, judged, at),
+            JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of } => InMembers(
+                value.EnumerateObject().Select(p => (p.Name, p.Value)),
+                shape.Part(of),
+                judged,
+                at
+            ),
+            JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of } => InMembers(
+                value.EnumerateArray().Select((v, i) => ($"{i + 1}", v)),
+                shape.Part(of),
+                judged,
+                at
+            ),
+            JsonValueKind.Number => InNumber(value, shape, judged, at),
+            JsonValueKind.String => InText(value.GetString()!, shape, judged, at),
+            _ => null,
+        };
 
     private static string? InObject(JsonElement value, JsonTypeInfo shape, Judged judged, string at)
     {
@@ -111,22 +122,35 @@ internal static class BodyShape
         return null;
     }
 
-    private static string? InNumber(JsonElement value, JsonTypeInfo shape, Judged judged, string at) => Type(shape) switch
-    {
-        { IsEnum: true } choice when judged != Judged.Held || !value.TryGetInt32(out var number) || !Enum.IsDefined(choice, number) => $"“{at}” is a number where a choice is named",
-        { IsEnum: false } when Math.Abs(value.GetDouble()) > LargestNumber => $"“{at}” is beyond any reading",
-        _ => null,
-    };
+    private static string? InNumber(JsonElement value, JsonTypeInfo shape, Judged judged, string at) =>
+        Type(shape) switch
+        {
+            { IsEnum: true } choice when judged != Judged.Held || !value.TryGetInt32(out var number) || !Enum.IsDefined(choice, number) =>
+                $"“{at}” is a number where a choice is named",
+            { IsEnum: false } when Math.Abs(value.GetDouble()) > LargestNumber => $"“{at}” is beyond any reading",
+            _ => null,
+        };
 
-    private static string? InText(string text, JsonTypeInfo shape, Judged judged, string at) => Type(shape) switch
-    {
-        { IsEnum: true } => text.Length == 0 || long.TryParse(text, NumberStyles.Integer, CultureInfo.InvariantCulture, out _) || text.Contains(',', StringComparison.Ordinal) ? $"“{at}” is no choice by its name" : null,
-        _ when judged == Judged.Held => null,
-        var type when type == typeof(DateOnly) || type == typeof(DateTimeOffset) => int.TryParse(text.AsSpan(0, Math.Min(4, text.Length)), out var year) && PlausibleYear.Holds(year) ? null : $"“{at}” is in a year that none of us can mean",
-        _ => text.Contains('\0', StringComparison.Ordinal) ? $"“{at}” holds a sign that cannot be written" : null,
-    };
+    private static string? InText(string text, JsonTypeInfo shape, Judged judged, string at) =>
+        Type(shape) switch
+        {
+            { IsEnum: true } => text.Length == 0
+            || long.TryParse(text, NumberStyles.Integer, CultureInfo.InvariantCulture, out _)
+            || text.Contains(',', StringComparison.Ordinal)
+                ? $"“{at}” is no choice by its name"
+                : null,
+            _ when judged == Judged.Held => null,
+            var type when type == typeof(DateOnly) || type == typeof(DateTimeOffset) => int.TryParse(
+                text.AsSpan(0, Math.Min(4, text.Length)),
+                out var year
+            ) && PlausibleYear.Holds(year)
+                ? null
+                : $"“{at}” is in a year that none of us can mean",
+            _ => text.Contains('\0', StringComparison.Ordinal) ? $"“{at}” holds a sign that cannot be written" : null,
+        };
 
-    private static bool IsBlank(JsonElement value) => value.ValueKind == JsonValueKind.String && string.IsNullOrWhiteSpace(value.GetString());
+    private static bool IsBlank(JsonElement value) =>
+        value.ValueKind == JsonValueKind.String && string.IsNullOrWhiteSpace(value.GetString());
 
     private static Type Type(JsonTypeInfo shape) => Nullable.GetUnderlyingType(shape.Type) ?? shape.Type;
 }

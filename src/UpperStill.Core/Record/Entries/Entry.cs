@@ -30,7 +30,8 @@ public sealed record Entry(
     Guid? Strikes = null,
     string? Why = null,
     EntryReceipt? Receipt = null,
-    Guid? Person = null)
+    Guid? Person = null
+)
 {
     /// <summary>Who made it.</summary>
     [JsonIgnore]
@@ -44,6 +45,12 @@ public sealed record Entry(
 /// <summary>What the server notes when an entry arrives.</summary>
 /// <param name="At">When it was received, by the server's clock.</param>
 /// <param name="ClockOffS">Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.</param>
-/// <param name="DeliveredBy">Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made it.</param>
+/// <param name="DeliveredBy">Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made
+/// it.</param>
 /// <param name="DeliveredById">That person's account; null in entries that earlier builds received, or that no person sent.</param>
-public sealed record EntryReceipt(DateTimeOffset At, [property: Within(-2147483648, 2147483647, "s")] long ClockOffS, string? DeliveredBy = null, Guid? DeliveredById = null);
+public sealed record EntryReceipt(
+    DateTimeOffset At,
+    [property: Within(-2147483648, 2147483647, "s")] long ClockOffS,
+    string? DeliveredBy = null,
+    Guid? DeliveredById = null
+);

@@ -41,7 +41,8 @@ internal enum Vouched
 /// <summary>A kind of entry: its name, its version and the shape of its body. Old versions stay readable for ever.</summary>
 public abstract class EntryKind
 {
-    private protected EntryKind(string name, int version, string description) => (Name, Version, Description) = (name, version, description);
+    private protected EntryKind(string name, int version, string description) =>
+        (Name, Version, Description) = (name, version, description);
 
     /// <summary>The name in the log.</summary>
     public string Name { get; }
@@ -97,7 +98,13 @@ public sealed class EntryKind<T> : EntryKind
     /// <param name="words">The body in a few words.</param>
     /// <param name="older">What a body of an earlier version says in today's words; the log keeps it as it was written.</param>
     internal EntryKind(
-        string name, int version, string description, Func<JsonTypeInfo<T>> body, Func<T, ReaderUnit, string> words, Func<T, int, T>? older = null)
+        string name,
+        int version,
+        string description,
+        Func<JsonTypeInfo<T>> body,
+        Func<T, ReaderUnit, string> words,
+        Func<T, int, T>? older = null
+    )
         : base(name, version, description) => (this.body, this.words, this.older) = (body, words, older);
 
     /// <inheritdoc/>
@@ -140,7 +147,8 @@ public sealed class EntryKind<T> : EntryKind
     }
 
     internal override string? Fault(JsonElement given, bool anew) =>
-        BodyShape.Fault(given, Body, anew ? Judged.Written : Judged.Held) ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
+        BodyShape.Fault(given, Body, anew ? Judged.Written : Judged.Held)
+        ?? (Read(given) is null ? "it lacks something, or a value is of another type" : null);
 
     internal override string? Outside(Entry entry)
     {

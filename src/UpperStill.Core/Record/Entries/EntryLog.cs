@@ -22,14 +22,29 @@ internal sealed class EntryLog
     {
         // An id names one entry for ever. Should two differ under one id, the choice must not hang on the order of arrival;
         // a copy with the server's receipt says more than one without.
-        var log = new EntryLog([.. entries
-            .GroupBy(e => e.Id)
-            .Select(g => g.Count() == 1 ? g.First() : g.OrderByDescending(e => e.Receipt is not null)
-                .ThenBy(e => e.At).ThenBy(e => e.Kind, StringComparer.Ordinal).ThenBy(e => e.Body.GetRawText(), StringComparer.Ordinal)
-                .ThenBy(e => e.By, StringComparer.Ordinal).ThenBy(e => e.Device, StringComparer.Ordinal)
-                .ThenBy(e => e.Why, StringComparer.Ordinal).ThenBy(e => e.Strikes).ThenBy(e => e.Visit).ThenBy(e => e.Version)
-                .ThenBy(e => e.Receipt?.At).ThenBy(e => e.Receipt?.ClockOffS).First())
-            .OrderBy(e => e.At.UtcTicks).ThenBy(e => e.Id)]);
+        var log = new EntryLog([
+            .. entries
+                .GroupBy(e => e.Id)
+                .Select(g =>
+                    g.Count() == 1
+                        ? g.First()
+                        : g.OrderByDescending(e => e.Receipt is not null)
+                            .ThenBy(e => e.At)
+                            .ThenBy(e => e.Kind, StringComparer.Ordinal)
+                            .ThenBy(e => e.Body.GetRawText(), StringComparer.Ordinal)
+                            .ThenBy(e => e.By, StringComparer.Ordinal)
+                            .ThenBy(e => e.Device, StringComparer.Ordinal)
+                            .ThenBy(e => e.Why, StringComparer.Ordinal)
+                            .ThenBy(e => e.Strikes)
+                            .ThenBy(e => e.Visit)
+                            .ThenBy(e => e.Version)
+                            .ThenBy(e => e.Receipt?.At)
+                            .ThenBy(e => e.Receipt?.ClockOffS)
+                            .First()
+                )
+                .OrderBy(e => e.At.UtcTicks)
+                .ThenBy(e => e.Id),
+        ]);
         log.Strike();
         foreach (var entry in log.Standing)
         {

@@ -52,9 +52,15 @@ public static class Ranges
 
                 return null;
             case JsonValueKind.Object when shape is { Kind: JsonTypeInfoKind.Dictionary, ElementType: { } of }:
-                return value.EnumerateObject().Select(p => Outside(p.Value, shape.Part(of), $"{at}[{p.Name}]")).FirstOrDefault(f => f is not null);
+                return value
+                    .EnumerateObject()
+                    .Select(p => Outside(p.Value, shape.Part(of), $"{at}[{p.Name}]"))
+                    .FirstOrDefault(f => f is not null);
             case JsonValueKind.Array when shape is { Kind: JsonTypeInfoKind.Enumerable, ElementType: { } of }:
-                return value.EnumerateArray().Select((v, i) => Outside(v, shape.Part(of), $"{at}[{i + 1}]")).FirstOrDefault(f => f is not null);
+                return value
+                    .EnumerateArray()
+                    .Select((v, i) => Outside(v, shape.Part(of), $"{at}[{i + 1}]"))
+                    .FirstOrDefault(f => f is not null);
             default:
                 return null;
         }

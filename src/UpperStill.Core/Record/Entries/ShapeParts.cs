@@ -12,7 +12,11 @@ public static class ShapeParts
     {
         ArgumentNullException.ThrowIfNull(shape);
         ArgumentNullException.ThrowIfNull(part);
-        return Nullable.GetUnderlyingType(part) is { IsEnum: false, IsPrimitive: false } inner && shape.Options.TryGetTypeInfo(inner, out var there) && there.Kind == JsonTypeInfoKind.Object
-            ? there : shape.Options.GetTypeInfo(part);
+        return
+            Nullable.GetUnderlyingType(part) is { IsEnum: false, IsPrimitive: false } inner
+            && shape.Options.TryGetTypeInfo(inner, out var there)
+            && there.Kind == JsonTypeInfoKind.Object
+            ? there
+            : shape.Options.GetTypeInfo(part);
     }
 }

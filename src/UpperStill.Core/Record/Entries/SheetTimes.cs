@@ -9,10 +9,12 @@ namespace UpperStill.Core.Record.Entries;
 public enum HalfDay
 {
     /// <summary>Before noon.</summary>
-    [JsonStringEnumMemberName("am")] Am,
+    [JsonStringEnumMemberName("am")]
+    Am,
 
     /// <summary>From noon on.</summary>
-    [JsonStringEnumMemberName("pm")] Pm,
+    [JsonStringEnumMemberName("pm")]
+    Pm,
 }
 
 /// <summary>Day and time as they stand on a paper sheet.</summary>
@@ -21,7 +23,13 @@ public enum HalfDay
 /// <param name="Time">The time on the sheet, or the best estimate; null where there is neither.</param>
 /// <param name="Half">The half of the day ticked on the sheet.</param>
 /// <param name="Estimated">True where the time is not on the sheet but estimated.</param>
-public sealed record SheetTimeRequest(DateOnly Day, DateTimeOffset Now, TimeOnly? Time = null, HalfDay? Half = null, bool? Estimated = null);
+public sealed record SheetTimeRequest(
+    DateOnly Day,
+    DateTimeOffset Now,
+    TimeOnly? Time = null,
+    HalfDay? Half = null,
+    bool? Estimated = null
+);
 
 /// <summary>When the readings of a sheet were made.</summary>
 /// <param name="Findings">What stands in the way; without a stop the sheet may be typed in.</param>
@@ -38,15 +46,33 @@ public static class SheetTimes
         ArgumentNullException.ThrowIfNull(request);
         if (request.Time is not { } time)
         {
-            return new SheetTimeResult([Finding.Stop(
-                "time-missing", "No time for the readings of this sheet.", "Holding time and trend need it.", "Enter it, or your best estimate marked so.") with { NoWayRound = true }]);
+            return new SheetTimeResult([
+                Finding.Stop(
+                    "time-missing",
+                    "No time for the readings of this sheet.",
+                    "Holding time and trend need it.",
+                    "Enter it, or your best estimate marked so."
+                ) with
+                {
+                    NoWayRound = true,
+                },
+            ]);
         }
 
         var at = new DateTimeOffset(request.Day.ToDateTime(time), request.Now.Offset);
         if (at > request.Now)
         {
-            return new SheetTimeResult([Finding.Stop(
-                "time-ahead", $"{at.ToString("d MMM yyyy, HH:mm", CultureInfo.InvariantCulture)} lies ahead.", "A sheet is written before it is typed in.", "Correct the day or the time.") with { NoWayRound = true }]);
+            return new SheetTimeResult([
+                Finding.Stop(
+                    "time-ahead",
+                    $"{at.ToString("d MMM yyyy, HH:mm", CultureInfo.InvariantCulture)} lies ahead.",
+                    "A sheet is written before it is typed in.",
+                    "Correct the day or the time."
+                ) with
+                {
+                    NoWayRound = true,
+                },
+            ]);
         }
 
         return Contradiction(at, request.Half) is { } finding
@@ -55,8 +81,13 @@ public static class SheetTimes
     }
 
     /// <summary>The finding where the ticked half of the day contradicts the 24-hour time; null where it does not.</summary>
-    internal static Finding? Contradiction(DateTimeOffset at, HalfDay? half) => half is { } ticked && (at.Hour < 12) != (ticked == HalfDay.Am)
-        ? Finding.Stop(
-            "half-day-contradicts", $"The sheet says {at.ToString("HH:mm", CultureInfo.InvariantCulture)} and {(ticked == HalfDay.Am ? "a.m." : "p.m.")}", "One of the two is wrong.", "Which stands?")
-        : null;
+    internal static Finding? Contradiction(DateTimeOffset at, HalfDay? half) =>
+        half is { } ticked && (at.Hour < 12) != (ticked == HalfDay.Am)
+            ? Finding.Stop(
+                "half-day-contradicts",
+                $"The sheet says {at.ToString("HH:mm", CultureInfo.InvariantCulture)} and {(ticked == HalfDay.Am ? "a.m." : "p.m.")}",
+                "One of the two is wrong.",
+                "Which stands?"
+            )
+            : null;
 }

@@ -13,12 +13,15 @@ namespace UpperStill.Core.Record.Entries;
 /// <param name="Observers">Who reads, in order; the first is also the recorder unless said otherwise.</param>
 /// <param name="Line">The line's code; null where none is used.</param>
 /// <param name="Due">What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are.</param>
-/// <param name="Paper">True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed.</param>
+/// <param name="Paper">True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was
+/// typed.</param>
 /// <param name="Half">The half of the day ticked on the sheet, where it has such a box.</param>
 /// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
 /// <param name="Import">The old table that it was brought in from.</param>
-/// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds.</param>
-/// <param name="Series">Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See <see cref="VisitSeries"/>.</param>
+/// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in
+/// entries of earlier builds.</param>
+/// <param name="Series">Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See
+/// <see cref="VisitSeries"/>.</param>
 public sealed record VisitStartedBody(
     string Station,
     string Programme,
@@ -27,14 +30,21 @@ public sealed record VisitStartedBody(
     string? Line = null,
     IReadOnlyList<Protocol>? Due = null,
     bool? Paper = null,
-    HalfDay? Half = null, bool? TimeEstimated = null, ImportedFrom? Import = null, IReadOnlyList<Guid>? ObserverIds = null, string? Series = null)
+    HalfDay? Half = null,
+    bool? TimeEstimated = null,
+    ImportedFrom? Import = null,
+    IReadOnlyList<Guid>? ObserverIds = null,
+    string? Series = null
+)
 {
     /// <summary>Who reads, in order.</summary>
     [JsonIgnore]
-    public IEnumerable<NamedPerson> People => Observers.Select((name, i) => new NamedPerson(ObserverIds is { } ids && i < ids.Count ? ids[i] : null, name));
+    public IEnumerable<NamedPerson> People =>
+        Observers.Select((name, i) => new NamedPerson(ObserverIds is { } ids && i < ids.Count ? ids[i] : null, name));
 }
 
-/// <summary>Body of the entry <c>visit-moved</c>: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's <c>why</c>.</summary>
+/// <summary>Body of the entry <c>visit-moved</c>: the visit was begun at the wrong station and lies at this one; the reason stands in the
+/// envelope's <c>why</c>.</summary>
 /// <param name="Station">The code of the station at which it was made.</param>
 public sealed record VisitMovedBody(string Station);
 
@@ -44,7 +54,8 @@ public sealed record VisitMovedBody(string Station);
 /// <param name="Line">The line in it, from 1.</param>
 public sealed record ImportedFrom(Guid Id, string File, [property: Within(1, 1e9)] int Line);
 
-/// <summary>Body of the entry <c>step-skipped</c>: a step of the sheet that is not done; the reason stands in the envelope's <c>why</c>.</summary>
+/// <summary>Body of the entry <c>step-skipped</c>: a step of the sheet that is not done; the reason stands in the envelope's
+/// <c>why</c>.</summary>
 /// <param name="Step">The step.</param>
 public sealed record StepSkippedBody(string Step);
 

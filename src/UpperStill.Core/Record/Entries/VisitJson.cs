@@ -10,7 +10,8 @@ namespace UpperStill.Core.Record.Entries;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(Entry))]
 [JsonSerializable(typeof(VisitStartedBody))]
 [JsonSerializable(typeof(VisitMovedBody))]

@@ -9,12 +9,14 @@ public static class VisitPlace
     {
         ArgumentNullException.ThrowIfNull(request);
         var log = EntryLog.Settle(request.Entries);
-        var begun = Stations(log.StandingOf(VisitKinds.VisitStarted.Name)).FirstOrDefault() ?? Stations(log.All.Where(e => e.Kind == VisitKinds.VisitStarted.Name)).FirstOrDefault();
+        var begun = Stations(log.StandingOf(VisitKinds.VisitStarted.Name)).FirstOrDefault()
+            ?? Stations(log.All.Where(e => e.Kind == VisitKinds.VisitStarted.Name)).FirstOrDefault();
         var moved = log.StandingOf(VisitKinds.VisitMoved.Name).Select(VisitKinds.VisitMoved.Read).OfType<VisitMovedBody>().LastOrDefault();
         return new VisitPlaceResult(moved?.Station ?? begun, begun);
     }
 
-    private static IEnumerable<string> Stations(IEnumerable<Entry> starts) => starts.Select(VisitKinds.VisitStarted.Read).OfType<VisitStartedBody>().Select(b => b.Station);
+    private static IEnumerable<string> Stations(IEnumerable<Entry> starts) =>
+        starts.Select(VisitKinds.VisitStarted.Read).OfType<VisitStartedBody>().Select(b => b.Station);
 }
 
 /// <summary>The question where a visit lies.</summary>

@@ -8,19 +8,24 @@ namespace UpperStill.Core.Record.Fills;
 public enum FilledFrom
 {
     /// <summary>The sampler's tap.</summary>
-    [JsonStringEnumMemberName("sampler")] Sampler,
+    [JsonStringEnumMemberName("sampler")]
+    Sampler,
 
     /// <summary>The plain bottle of the same water.</summary>
-    [JsonStringEnumMemberName("plain-bottle")] PlainBottle,
+    [JsonStringEnumMemberName("plain-bottle")]
+    PlainBottle,
 
     /// <summary>The lake, by hand.</summary>
-    [JsonStringEnumMemberName("lake")] Lake,
+    [JsonStringEnumMemberName("lake")]
+    Lake,
 
     /// <summary>The composite.</summary>
-    [JsonStringEnumMemberName("composite")] Composite,
+    [JsonStringEnumMemberName("composite")]
+    Composite,
 
     /// <summary>The cup of a net.</summary>
-    [JsonStringEnumMemberName("net")] Net,
+    [JsonStringEnumMemberName("net")]
+    Net,
 }
 
 /// <summary>How full a bottle is, beside what its type asks.</summary>
@@ -28,13 +33,16 @@ public enum FilledFrom
 public enum FilledTo
 {
     /// <summary>As asked.</summary>
-    [JsonStringEnumMemberName("as-asked")] AsAsked,
+    [JsonStringEnumMemberName("as-asked")]
+    AsAsked,
 
     /// <summary>Less.</summary>
-    [JsonStringEnumMemberName("less")] Less,
+    [JsonStringEnumMemberName("less")]
+    Less,
 
     /// <summary>More.</summary>
-    [JsonStringEnumMemberName("more")] More,
+    [JsonStringEnumMemberName("more")]
+    More,
 }
 
 /// <summary>Body of the entry <c>fill</c>: a bottle filled.</summary>
@@ -62,4 +70,5 @@ public sealed record FillBody(
     bool? Sediment = null,
     bool? Bubbles = null,
     bool? InsideTouched = null,
-    bool? Scanned = null);
+    bool? Scanned = null
+);

@@ -10,7 +10,8 @@ namespace UpperStill.Core.Record.Fills;
     DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
     GenerationMode = JsonSourceGenerationMode.Metadata,
     RespectNullableAnnotations = true,
-    RespectRequiredConstructorParameters = true)]
+    RespectRequiredConstructorParameters = true
+)]
 [JsonSerializable(typeof(FillBody))]
 [JsonSerializable(typeof(PreservedBody))]
 public sealed partial class FillJson : JsonSerializerContext;

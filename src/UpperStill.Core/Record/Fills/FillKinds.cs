@@ -8,11 +8,25 @@ public static class FillKinds
 {
     /// <summary>A bottle filled.</summary>
     public static readonly EntryKind<FillBody> Fill = new(
-        "fill", 1, "A bottle filled: from where, how full, what was added.", () => FillJson.Default.FillBody, (b, _) => $"{b.Sample} {FillChecks.Words(b)}")
-    { NumbersBeside = Beside.Bottles };
+        "fill",
+        1,
+        "A bottle filled: from where, how full, what was added.",
+        () => FillJson.Default.FillBody,
+        (b, _) => $"{b.Sample} {FillChecks.Words(b)}"
+    )
+    {
+        NumbersBeside = Beside.Bottles,
+    };
 
     /// <summary>What keeps samples was added.</summary>
     public static readonly EntryKind<PreservedBody> Preserved = new(
-        "preserved", 1, "What keeps samples was added after they were filled.", () => FillJson.Default.PreservedBody, (b, _) => $"{string.Join(", ", b.Samples)}: {b.Added} added")
-    { Vouched = Vouched.Nothing };
+        "preserved",
+        1,
+        "What keeps samples was added after they were filled.",
+        () => FillJson.Default.PreservedBody,
+        (b, _) => $"{string.Join(", ", b.Samples)}: {b.Added} added"
+    )
+    {
+        Vouched = Vouched.Nothing,
+    };
 }

@@ -7,6 +7,10 @@ public static class FillOptions
 {
     /// <summary>Sediment seen.</summary>
     public static readonly Method Sediment = Method.Of(
-        MethodGroup.Bottles, "sample.sediment", "Sediment seen", "In rivers the solids are the sample.",
-        ["again: empty, rinse, again", "little: a little sand accepted", "spurt: first spurt away", "keep: shake and keep, in rivers"]);
+        MethodGroup.Bottles,
+        "sample.sediment",
+        "Sediment seen",
+        "In rivers the solids are the sample.",
+        ["again: empty, rinse, again", "little: a little sand accepted", "spurt: first spurt away", "keep: shake and keep, in rivers"]
+    );
 }

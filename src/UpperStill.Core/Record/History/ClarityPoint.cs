@@ -19,4 +19,5 @@ public sealed record ClarityPoint(
     bool Usable,
     string? Text = null,
     string? Method = null,
-    bool SignedOff = false);
+    bool SignedOff = false
+);

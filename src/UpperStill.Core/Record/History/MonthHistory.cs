@@ -20,7 +20,8 @@ public static class MonthHistory
         return new([.. Of(request.Points, request.Day)], LastBefore(request.Points, request.Day));
     }
 
-    internal static DateOnly? LastBefore(IEnumerable<ClarityPoint> points, DateOnly day) => points.Where(p => p.Date < day).Select(p => (DateOnly?)p.Date).Max();
+    internal static DateOnly? LastBefore(IEnumerable<ClarityPoint> points, DateOnly day) =>
+        points.Where(p => p.Date < day).Select(p => (DateOnly?)p.Date).Max();
 
     internal static IEnumerable<ClarityPoint> Of(IEnumerable<ClarityPoint> points, DateOnly day) =>
         points.Where(p => p.Usable && !p.Censored && p.Date < day && p.Date.Month == day.Month);

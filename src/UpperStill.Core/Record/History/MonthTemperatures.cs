@@ -11,7 +11,8 @@ public sealed record MonthTemperatures(
     [property: Within(1800, 2200)] int Year,
     [property: Within(1, 12)] int Month,
     [property: Within(-5, 60, "°C")] decimal LowC,
-    [property: Within(-5, 60, "°C")] decimal HighC)
+    [property: Within(-5, 60, "°C")] decimal HighC
+)
 {
     private const int LeastYears = 2;
 

@@ -6,4 +6,8 @@ namespace UpperStill.Core.Record.History;
 /// <param name="Day">When.</param>
 /// <param name="DepthM">From how deep, m.</param>
 /// <param name="RaiseS">How long it took, s.</param>
-public sealed record RiseThatWorked(DateOnly Day, [property: Within(0, 11000, "m")] decimal DepthM, [property: Within(0, 3600, "s")] decimal RaiseS);
+public sealed record RiseThatWorked(
+    DateOnly Day,
+    [property: Within(0, 11000, "m")] decimal DepthM,
+    [property: Within(0, 3600, "s")] decimal RaiseS
+);

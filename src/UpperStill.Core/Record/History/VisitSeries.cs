@@ -32,7 +32,12 @@ public static class VisitSeries
     public static VisitSeriesResult Next(VisitSeriesRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        var taken = request.Others.Where(o => DateOnly.FromDateTime(o.StartedAt.DateTime) == request.Day).Select(o => o.Series is [>= Second and <= Last and var letter] ? letter : (char)(Second - 1)).ToList();
-        return new VisitSeriesResult(taken.Count == 0 ? null : ((char)Math.Min(Last, taken.Max() + 1)).ToString(CultureInfo.InvariantCulture));
+        var taken = request
+            .Others.Where(o => DateOnly.FromDateTime(o.StartedAt.DateTime) == request.Day)
+            .Select(o => o.Series is [>= Second and <= Last and var letter] ? letter : (char)(Second - 1))
+            .ToList();
+        return new VisitSeriesResult(
+            taken.Count == 0 ? null : ((char)Math.Min(Last, taken.Max() + 1)).ToString(CultureInfo.InvariantCulture)
+        );
     }
 }

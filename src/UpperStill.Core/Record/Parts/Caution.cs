@@ -1,11 +1,13 @@
 namespace UpperStill.Core.Record.Parts;
 
-/// <summary>What can hurt on an outing. Local law, the programme's safety plan and the substance's safety sheet come before anything here.</summary>
+/// <summary>What can hurt on an outing. Local law, the programme's safety plan and the substance's safety sheet come before anything
+/// here.</summary>
 internal static class Caution
 {
     internal const string Law = "Local law, permits, the rules of the boat and your programme’s safety plan come first.";
 
-    internal const string Bloom = "Scum or paint on the water may be poisonous: do not touch it, keep dogs out, gloves on, tell the coordinator.";
+    internal const string Bloom =
+        "Scum or paint on the water may be poisonous: do not touch it, keep dogs out, gloves on, tell the coordinator.";
 
     internal const string Caps = "Fingers clear of the end caps: they close with force, and not only when they should.";
 
@@ -13,12 +15,15 @@ internal static class Caution
 
     internal const string Alcohol = "Alcohol and stain: no flame, gloves, upwind.";
 
-    internal const string Wading = "Wading: cold shock, slips, deep mud. Feel ahead with a pole, turn back when it holds the boot; flotation on. Somebody ashore watches.";
+    internal const string Wading =
+        "Wading: cold shock, slips, deep mud. Feel ahead with a pole, turn back when it holds the boot; flotation on. Somebody "
+        + "ashore watches.";
 
     internal const string Germs = "Germs: cover cuts, wash before eating.";
 
     /// <summary>What can hurt on the water, or beside it.</summary>
-    internal static string Of(bool shore) => shore
-        ? "Slippery ramps and rungs, deep mud, rising tide and surf: never with your back to the water."
-        : "Cold shock, capsize, lightning; keep the anchor line clear of the propeller. Flotation is worn, not stowed.";
+    internal static string Of(bool shore) =>
+        shore
+            ? "Slippery ramps and rungs, deep mud, rising tide and surf: never with your back to the water."
+            : "Cold shock, capsize, lightning; keep the anchor line clear of the propeller. Flotation is worn, not stowed.";
 }

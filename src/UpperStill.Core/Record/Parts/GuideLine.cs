@@ -11,5 +11,6 @@ public sealed record GuideLine(string Do, string Why);
 public sealed record StepGuideResult(IReadOnlyList<GuideLine> Lines, IReadOnlyList<string> Cautions)
 {
     /// <summary>A guide with its cautions; where something can hurt, what the law and the programme say comes on top.</summary>
-    internal static StepGuideResult Of(IEnumerable<GuideLine> lines, params string[] cautions) => new([.. lines], cautions.Length == 0 ? [] : [.. cautions, Caution.Law]);
+    internal static StepGuideResult Of(IEnumerable<GuideLine> lines, params string[] cautions) =>
+        new([.. lines], cautions.Length == 0 ? [] : [.. cautions, Caution.Law]);
 }

@@ -19,7 +19,11 @@ internal static class LineLean
         if (angleDeg is < 0 or >= 90)
         {
             return Finding.Check(
-                "line-angle-range", $"A lean of {Decimals.Text(angleDeg)}° is no lean of a line that hangs.", "From 90° on it reaches no depth; the depth of this one is left open.", "Strike it and read the angle from the vertical again.");
+                "line-angle-range",
+                $"A lean of {Decimals.Text(angleDeg)}° is no lean of a line that hangs.",
+                "From 90° on it reaches no depth; the depth of this one is left open.",
+                "Strike it and read the angle from the vertical again."
+            );
         }
 
         if (angleDeg <= NoteDeg)
@@ -27,8 +31,15 @@ internal static class LineLean
             return null;
         }
 
-        var depth = lineOutM is { } metres && LineAngle.TrueM(metres, angleDeg) is { } depthM ? $"true depth is about {draft.Show(depthM)}" : "true depth is less";
-        var (seen, why, act) = ($"The line leans {Decimals.Fixed(angleDeg, 0)}°; {depth}.", "A straight line is assumed; a curved one is shallower still.", "Add weight or re-anchor. Both depths are kept.");
+        var depth =
+            lineOutM is { } metres && LineAngle.TrueM(metres, angleDeg) is { } depthM
+                ? $"true depth is about {draft.Show(depthM)}"
+                : "true depth is less";
+        var (seen, why, act) = (
+            $"The line leans {Decimals.Fixed(angleDeg, 0)}°; {depth}.",
+            "A straight line is assumed; a curved one is shallower still.",
+            "Add weight or re-anchor. Both depths are kept."
+        );
         return angleDeg > limit ? Finding.Check("line-angle-large", seen, why, act) : Finding.Note("line-angle-large", seen, why, act);
     }
 }

@@ -14,4 +14,13 @@ namespace UpperStill.Core.Record.Parts;
 /// <param name="LookAt">What to look at before leaving.</param>
 /// <param name="Findings">What is due or wrong with the item.</param>
 public sealed record PackNeed(
-    string Key, Crate Crate, string Words, int Count, string Stops, string? Counted, string? Item, IReadOnlyList<string> LookAt, IReadOnlyList<Finding> Findings);
+    string Key,
+    Crate Crate,
+    string Words,
+    int Count,
+    string Stops,
+    string? Counted,
+    string? Item,
+    IReadOnlyList<string> LookAt,
+    IReadOnlyList<Finding> Findings
+);

@@ -14,7 +14,10 @@ internal static class RangeChecks
         {
             foreach (var entry in draft.Log.StandingOf(kind.Name))
             {
-                if (Of(kind, entry, draft.Reader, kind.NumbersBeside!.Value) is { } finding && !draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.About.Contains(entry.Id)))
+                if (
+                    Of(kind, entry, draft.Reader, kind.NumbersBeside!.Value) is { } finding
+                    && !draft.Findings.Exists(f => f.Level == FindingLevel.Stop && f.About.Contains(entry.Id))
+                )
                 {
                     draft.Findings.Add(finding);
                 }
@@ -23,7 +26,15 @@ internal static class RangeChecks
     }
 
     /// <summary>What an entry holds outside its range; null where nothing is.</summary>
-    internal static Finding? Of(EntryKind kind, Entry entry, ReaderUnit reader, Beside beside) => kind.Outside(entry) is { } outside
-        ? Finding.Stop("number-out-of-range", $"{kind.Words(entry, reader)}: {outside}.", "A slip of the hand or another unit: it would spoil what is worked out with it.", "Type it again, or say why it is so.").On(beside, entry.Id)
-        : null;
+    internal static Finding? Of(EntryKind kind, Entry entry, ReaderUnit reader, Beside beside) =>
+        kind.Outside(entry) is { } outside
+            ? Finding
+                .Stop(
+                    "number-out-of-range",
+                    $"{kind.Words(entry, reader)}: {outside}.",
+                    "A slip of the hand or another unit: it would spoil what is worked out with it.",
+                    "Type it again, or say why it is so."
+                )
+                .On(beside, entry.Id)
+            : null;
 }

@@ -28,7 +28,11 @@ internal sealed class SheetDraft(FoldRequest request, BottlesOf bottles)
     internal BottlesOf Bottles => bottles;
 
     /// <summary>What the visit is to fill, by what is due; nothing before it is begun.</summary>
-    internal IReadOnlyList<PlannedSample> Planned => planned ??= Start is { Body.Due: { } due } && Day is { } day ? PlannedSamples.Of(Labelled, Context.Programme, [.. due], day, bottles, Start.Body.Series) : [];
+    internal IReadOnlyList<PlannedSample> Planned =>
+        planned ??=
+            Start is { Body.Due: { } due } && Day is { } day
+                ? PlannedSamples.Of(Labelled, Context.Programme, [.. due], day, bottles, Start.Body.Series)
+                : [];
 
     internal ReaderUnit Reader => request.Reader;
 
@@ -102,17 +106,26 @@ internal sealed class SheetDraft(FoldRequest request, BottlesOf bottles)
         where T : class => Standing(kind) is { Count: > 0 } standing ? standing[0] : null;
 
     /// <summary>The reason given for going on in spite of a finding; null while it is open.</summary>
-    internal string? AnswerTo(Finding finding) => finding.Kept ?? (finding.NoWayRound ? null
-        : Standing(VisitKinds.Kept).LastOrDefault(a => a.Body.Finding == finding.Code && a.Body.About.ToHashSet().SetEquals(finding.About))?.Entry.Why);
+    internal string? AnswerTo(Finding finding) =>
+        finding.Kept
+        ?? (
+            finding.NoWayRound
+                ? null
+                : Standing(VisitKinds.Kept)
+                    .LastOrDefault(a => a.Body.Finding == finding.Code && a.Body.About.ToHashSet().SetEquals(finding.About))
+                    ?.Entry.Why
+        );
 
     /// <summary>True where no open stop stands beside any of these.</summary>
-    internal bool Free(params Beside[] places) => !Findings.Exists(f => f.Level == FindingLevel.Stop && places.Contains(f.Beside) && AnswerTo(f) is null);
+    internal bool Free(params Beside[] places) =>
+        !Findings.Exists(f => f.Level == FindingLevel.Stop && places.Contains(f.Beside) && AnswerTo(f) is null);
 
     /// <summary>When the newest entry was written.</summary>
     internal DateTimeOffset? LastAt => Log.All.Count > 0 ? Log.All[^1].At : null;
 
     /// <summary>Coldest and warmest of this month in earlier years, °C; null where too few are known.</summary>
-    internal (decimal LowC, decimal HighC)? UsualTemperatures => (usual ??= new(() => MonthTemperatures.Usual(Context.Temperatures, Day))).Value;
+    internal (decimal LowC, decimal HighC)? UsualTemperatures =>
+        (usual ??= new(() => MonthTemperatures.Usual(Context.Temperatures, Day))).Value;
 
     internal string Show(decimal metres) => LengthText.Show(metres, Native, Reader);
 
@@ -133,13 +146,27 @@ internal sealed class SheetDraft(FoldRequest request, BottlesOf bottles)
             return;
         }
 
-        Findings.Add((first.Device == last.Device
-            ? Finding.Check(
-                "number-called-twice", $"Two numbers for {what}: {a} and {b}.", "One was misheard or corrected; the later stands for now.",
-                "Read back digit by digit and strike the wrong one.")
-            : Finding.Check(
-                "devices-disagree", $"{a} on {first.Device}, {b} on {last.Device}.", "Nothing was dropped; the later stands for now.",
-                "Choose one and strike the other.")) with
-        { Beside = beside, About = [.. entries.Select(e => e.Id)], At = at });
+        Findings.Add(
+            (
+                first.Device == last.Device
+                    ? Finding.Check(
+                        "number-called-twice",
+                        $"Two numbers for {what}: {a} and {b}.",
+                        "One was misheard or corrected; the later stands for now.",
+                        "Read back digit by digit and strike the wrong one."
+                    )
+                    : Finding.Check(
+                        "devices-disagree",
+                        $"{a} on {first.Device}, {b} on {last.Device}.",
+                        "Nothing was dropped; the later stands for now.",
+                        "Choose one and strike the other."
+                    )
+            ) with
+            {
+                Beside = beside,
+                About = [.. entries.Select(e => e.Id)],
+                At = at,
+            }
+        );
     }
 }

@@ -7,13 +7,16 @@ namespace UpperStill.Core.Record.Parts;
 public enum VisitState
 {
     /// <summary>Its beginning has not arrived yet.</summary>
-    [JsonStringEnumMemberName("not-started")] NotStarted,
+    [JsonStringEnumMemberName("not-started")]
+    NotStarted,
 
     /// <summary>Under way.</summary>
-    [JsonStringEnumMemberName("open")] Open,
+    [JsonStringEnumMemberName("open")]
+    Open,
 
     /// <summary>Ended.</summary>
-    [JsonStringEnumMemberName("closed")] Closed,
+    [JsonStringEnumMemberName("closed")]
+    Closed,
 }
 
 /// <summary>How far a step is.</summary>
@@ -21,16 +24,20 @@ public enum VisitState
 public enum StepState
 {
     /// <summary>Done.</summary>
-    [JsonStringEnumMemberName("done")] Done,
+    [JsonStringEnumMemberName("done")]
+    Done,
 
     /// <summary>The next thing to do.</summary>
-    [JsonStringEnumMemberName("next")] Next,
+    [JsonStringEnumMemberName("next")]
+    Next,
 
     /// <summary>Still to do.</summary>
-    [JsonStringEnumMemberName("to-do")] ToDo,
+    [JsonStringEnumMemberName("to-do")]
+    ToDo,
 
     /// <summary>Not done, for a reason.</summary>
-    [JsonStringEnumMemberName("skipped")] Skipped,
+    [JsonStringEnumMemberName("skipped")]
+    Skipped,
 }
 
 /// <summary>One step of the visit.</summary>
@@ -52,4 +59,14 @@ public sealed record SheetStep(string Name, StepState State, string Summary, Gui
 /// <param name="Strikes">The entry it strikes.</param>
 /// <param name="BroughtInBy">Who delivered it, where that is not who made it.</param>
 public sealed record SheetEntry(
-    Guid Id, string Kind, string Text, DateTimeOffset At, string By, string Device, bool Struck, string? Reason = null, Guid? Strikes = null, string? BroughtInBy = null);
+    Guid Id,
+    string Kind,
+    string Text,
+    DateTimeOffset At,
+    string By,
+    string Device,
+    bool Struck,
+    string? Reason = null,
+    Guid? Strikes = null,
+    string? BroughtInBy = null
+);

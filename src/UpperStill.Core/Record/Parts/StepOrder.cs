@@ -21,11 +21,19 @@ internal static class StepOrder
         for (var i = 0; i < planned.Count; i++)
         {
             var before = planned.Skip(i + 1).Where(later => IndexOf(taken, later) < IndexOf(taken, planned[i])).ToList();
-            if (before.Count > 0 && costs.FirstOrDefault(c => c.First == planned[i] && (c.Then is null || before.Contains(c.Then))) is { Lost: { } lost } cost)
+            if (
+                before.Count > 0
+                && costs.FirstOrDefault(c => c.First == planned[i] && (c.Then is null || before.Contains(c.Then)))
+                    is { Lost: { } lost } cost
+            )
             {
                 var first = cost.Then ?? string.Join(" and ", before);
                 yield return Finding.Check(
-                    "order-changed", $"{char.ToUpperInvariant(first[0])}{first[1..]} before {planned[i]}; the programme has it the other way round.", lost, "Go back to the programme’s order, or say why not.");
+                    "order-changed",
+                    $"{char.ToUpperInvariant(first[0])}{first[1..]} before {planned[i]}; the programme has it the other way round.",
+                    lost,
+                    "Go back to the programme’s order, or say why not."
+                );
             }
         }
     }

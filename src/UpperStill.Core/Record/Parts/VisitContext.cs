@@ -31,7 +31,8 @@ public sealed record VisitContext(
     IReadOnlyList<MonthTemperatures>? Temperatures = null,
     RiseThatWorked? WorkedBefore = null,
     IReadOnlyList<PersonNames>? People = null,
-    IReadOnlyList<OtherVisit>? Others = null);
+    IReadOnlyList<OtherVisit>? Others = null
+);
 
 /// <summary>A visit to be folded.</summary>
 /// <param name="Entries">All its entries, in any order; repeated ones do no harm.</param>

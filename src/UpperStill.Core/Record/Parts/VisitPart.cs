@@ -33,9 +33,7 @@ public abstract class VisitPart(string code)
     internal virtual IReadOnlyList<MoveCost> MoveCosts => [];
 
     /// <summary>Folds its entries: adds its section to the draft, for the parts after it and for the sheet, and its findings.</summary>
-    internal virtual void Fold(SheetDraft draft)
-    {
-    }
+    internal virtual void Fold(SheetDraft draft) { }
 
     /// <summary>The steps that it has on this visit, after every part was folded.</summary>
     internal virtual IEnumerable<PartStep> Steps(SheetDraft draft) => [];

@@ -7,11 +7,14 @@ namespace UpperStill.Core.Record.Readings;
 public enum BetterWhen
 {
     /// <summary>Neither.</summary>
-    [JsonStringEnumMemberName("neither")] Neither,
+    [JsonStringEnumMemberName("neither")]
+    Neither,
 
     /// <summary>Higher.</summary>
-    [JsonStringEnumMemberName("higher")] Higher,
+    [JsonStringEnumMemberName("higher")]
+    Higher,
 
     /// <summary>Lower.</summary>
-    [JsonStringEnumMemberName("lower")] Lower,
+    [JsonStringEnumMemberName("lower")]
+    Lower,
 }

@@ -5,7 +5,8 @@ using UpperStill.Core.Setup.Programmes;
 namespace UpperStill.Core.Record.Readings;
 
 /// <summary>What a series of the record is of, by its code.</summary>
-/// <param name="Code">Small letters, digits and -, at most 40, for example <c>bottom-oxygen</c>; a code that was published is never given another meaning.</param>
+/// <param name="Code">Small letters, digits and -, at most 40, for example <c>bottom-oxygen</c>; a code that was published is never given
+/// another meaning.</param>
 [JsonConverter(typeof(ParameterConverter))]
 public readonly record struct Parameter(string Code)
 {
@@ -37,7 +38,13 @@ public readonly record struct Parameter(string Code)
     public static Parameter Kept(string text)
     {
         ArgumentNullException.ThrowIfNull(text);
-        return new(string.Concat(text.Select((c, i) => char.IsAsciiLetterUpper(c) ? $"{(i > 0 ? "-" : string.Empty)}{char.ToLowerInvariant(c)}" : c.ToString())));
+        return new(
+            string.Concat(
+                text.Select(
+                    (c, i) => char.IsAsciiLetterUpper(c) ? $"{(i > 0 ? "-" : string.Empty)}{char.ToLowerInvariant(c)}" : c.ToString()
+                )
+            )
+        );
     }
 
     /// <summary>The code.</summary>
@@ -49,8 +56,11 @@ public sealed class ParameterConverter : JsonConverter<Parameter>
 {
     /// <inheritdoc/>
     public override Parameter Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-        reader.TokenType == JsonTokenType.String && reader.GetString() is { } code && Protocol.IsCode(code) ? new Parameter(code) : throw new JsonException("A parameter is named by its code.");
+        reader.TokenType == JsonTokenType.String && reader.GetString() is { } code && Protocol.IsCode(code)
+            ? new Parameter(code)
+            : throw new JsonException("A parameter is named by its code.");
 
     /// <inheritdoc/>
-    public override void Write(Utf8JsonWriter writer, Parameter value, JsonSerializerOptions options) => writer.WriteStringValue(value.Code);
+    public override void Write(Utf8JsonWriter writer, Parameter value, JsonSerializerOptions options) =>
+        writer.WriteStringValue(value.Code);
 }

@@ -3,7 +3,8 @@ using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Record.Readings;
 
-/// <summary>A parameter that a part of a visit gives to the record: series, years, trend, limits, report and files know it by this alone.</summary>
+/// <summary>A parameter that a part of a visit gives to the record: series, years, trend, limits, report and files know it by this
+/// alone.</summary>
 public sealed record ParameterDescription
 {
     /// <summary>Its code, for ever.</summary>

@@ -7,11 +7,14 @@ namespace UpperStill.Core.Record.Readings;
 public enum SeasonSummary
 {
     /// <summary>Mean; the median where a value is censored, because then no mean is known.</summary>
-    [JsonStringEnumMemberName("mean")] Mean,
+    [JsonStringEnumMemberName("mean")]
+    Mean,
 
     /// <summary>Median.</summary>
-    [JsonStringEnumMemberName("median")] Median,
+    [JsonStringEnumMemberName("median")]
+    Median,
 
     /// <summary>Geometric mean; the median where a value is censored or not above 0.</summary>
-    [JsonStringEnumMemberName("geometric-mean")] GeometricMean,
+    [JsonStringEnumMemberName("geometric-mean")]
+    GeometricMean,
 }

@@ -8,16 +8,20 @@ namespace UpperStill.Core.Science.Chlorophyll;
 public enum ChlorophyllMethod
 {
     /// <summary>Absorbance at one wavelength, before and after acid (Lorenzen 1967).</summary>
-    [JsonStringEnumMemberName("monochromatic")] Monochromatic,
+    [JsonStringEnumMemberName("monochromatic")]
+    Monochromatic,
 
     /// <summary>Absorbance at three wavelengths (Jeffrey &amp; Humphrey 1975).</summary>
-    [JsonStringEnumMemberName("trichromatic")] Trichromatic,
+    [JsonStringEnumMemberName("trichromatic")]
+    Trichromatic,
 
     /// <summary>Fluorescence before and after acid.</summary>
-    [JsonStringEnumMemberName("fluorometric")] Fluorometric,
+    [JsonStringEnumMemberName("fluorometric")]
+    Fluorometric,
 
     /// <summary>Absorbance at one wavelength, before and after acid, in hot 90 % ethanol (ISO 10260:1992; Nusch 1980).</summary>
-    [JsonStringEnumMemberName("hot-ethanol")] HotEthanol,
+    [JsonStringEnumMemberName("hot-ethanol")]
+    HotEthanol,
 }
 
 /// <summary>A fluorometer's calibration; each has its own version, and a measurement carries the one that it was made with.</summary>
@@ -31,7 +35,8 @@ public sealed record FluorometerCalibration(
     [property: Within(1, 10000)] int Version,
     DateOnly From,
     [property: Within(0, 1000000)] decimal Factor,
-    [property: Within(1.01, 20)] decimal AcidRatio);
+    [property: Within(1.01, 20)] decimal AcidRatio
+);
 
 /// <summary>What an instrument showed of an extract, as read. Absorbances have no unit; wavelengths in nm.</summary>
 /// <param name="Method">How.</param>
@@ -49,5 +54,18 @@ public sealed record FluorometerCalibration(
 /// <param name="Dilution">How many times the extract was diluted before reading, 1 or more.</param>
 /// <param name="At665Before">665 nm before acid, in ethanol.</param>
 public sealed record ExtractReadings(
-    ChlorophyllMethod Method, string ExtractMl, string? PathCm = null, string? At664Before = null, string? At750Before = null, string? At665After = null, string? At750After = null,
-    string? At647 = null, string? At630 = null, string? FluorescenceBefore = null, string? FluorescenceAfter = null, FluorometerCalibration? Calibration = null, string? Dilution = null, string? At665Before = null);
+    ChlorophyllMethod Method,
+    string ExtractMl,
+    string? PathCm = null,
+    string? At664Before = null,
+    string? At750Before = null,
+    string? At665After = null,
+    string? At750After = null,
+    string? At647 = null,
+    string? At630 = null,
+    string? FluorescenceBefore = null,
+    string? FluorescenceAfter = null,
+    FluorometerCalibration? Calibration = null,
+    string? Dilution = null,
+    string? At665Before = null
+);

@@ -15,7 +15,8 @@ public sealed record ChlorophyllLab(
     [property: Within(0.1, 1000, "mL")] decimal ExtractMl = 10,
     [property: Within(0.1, 20, "cm")] decimal PathCm = 1,
     ChlorophyllMethod Method = ChlorophyllMethod.Monochromatic,
-    IReadOnlyList<FluorometerCalibration>? Calibrations = null);
+    IReadOnlyList<FluorometerCalibration>? Calibrations = null
+);
 
 /// <summary>What the advice on the volume rests on.</summary>
 /// <param name="ClarityM">Clarity of the visit, m; null where none was read.</param>
@@ -30,7 +31,8 @@ public sealed record FilterVolumeRequest(
     IReadOnlyList<ChlorophyllBefore> Before,
     ChlorophyllLab? Lab = null,
     [property: Within(0, 100000, "mL")] decimal ThroughMl = 0,
-    bool Clogged = false);
+    bool Clogged = false
+);
 
 /// <summary>A chlorophyll a of the station's record.</summary>
 /// <param name="Day">The day.</param>
@@ -44,10 +46,17 @@ public sealed record ChlorophyllBefore(DateOnly Day, [property: Within(0, 5000, 
 /// <param name="Working">How it came about.</param>
 /// <param name="Enough">True where what went through is enough, or no more will go.</param>
 /// <param name="Finding">Why it is a habit and not worked out; null where it is worked out.</param>
-public sealed record FilterVolumeResult(string Text, decimal? VolumeMl = null, Working? Working = null, bool Enough = false, Finding? Finding = null);
+public sealed record FilterVolumeResult(
+    string Text,
+    decimal? VolumeMl = null,
+    Working? Working = null,
+    bool Enough = false,
+    Finding? Finding = null
+);
 
 /// <summary>
-/// How much water is worth filtering: so much that the extract reads at least three times the laboratory's detection limit. Expected chlorophyll is the station's median of the month,
+/// How much water is worth filtering: so much that the extract reads at least three times the laboratory's detection limit. Expected
+/// chlorophyll is the station's median of the month,
 /// or follows from the clarity where both indices of Carlson 1977, Limnol. Oceanogr. 22, 361–369, agree.
 /// </summary>
 public static class FilterVolume
@@ -74,34 +83,66 @@ public static class FilterVolume
             return Habit("The laboratory’s detection limit is not set up.", "Ask the laboratory, and set it up.");
         }
 
-        var month = request.Before.Where(b => b.Day.Month == request.Day.Month && b.Day < request.Day && !b.Below && b.UgL > 0).Select(b => b.UgL).ToList();
+        var month = request
+            .Before.Where(b => b.Day.Month == request.Day.Month && b.Day < request.Day && !b.Below && b.UgL > 0)
+            .Select(b => b.UgL)
+            .ToList();
         decimal? usual = month.Count >= LeastYears ? Decimals.Median(month) : null;
         if (usual is null && request.ClarityM is not > 0)
         {
-            return Habit("No clarity was read, and no chlorophyll of this month is known.", "Read the disc, or filter until the filter is tinted.");
+            return Habit(
+                "No clarity was read, and no chlorophyll of this month is known.",
+                "Read the disc, or filter until the filter is tinted."
+            );
         }
 
-        static FilterVolumeResult Habit(string seen, string act) => new(
-            "Filter 50 mL, more where the filter stays white.",
-            Finding: Finding.Check("volume-by-habit", $"{seen} 50 mL is a habit, not worked out.", "In very clear water the laboratory sees nothing in it.", act));
+        static FilterVolumeResult Habit(string seen, string act) =>
+            new(
+                "Filter 50 mL, more where the filter stays white.",
+                Finding: Finding.Check(
+                    "volume-by-habit",
+                    $"{seen} 50 mL is a habit, not worked out.",
+                    "In very clear water the laboratory sees nothing in it.",
+                    act
+                )
+            );
 
-        var expected = usual ?? Decimals.ToSignificant((decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81), Figures);
+        var expected = usual
+            ?? Decimals.ToSignificant((decimal)Math.Exp((29.4 - (14.41 * Math.Log((double)request.ClarityM!.Value))) / 9.81), Figures);
         var needed = TimesTheLimit * lab.DetectionUgMl * lab.ExtractMl / expected * 1000;
         var advised = Math.Clamp(Math.Ceiling(needed / Step) * Step, Usual, Most);
-        var text = needed > Most ? $"Filter as much as goes through: even {Decimals.Text(Most)} mL may be too little here."
-            : advised == Usual ? "50 mL is enough here." : $"Filter {Decimals.Text(advised)} mL here: with 50 mL the lab would hardly see it.";
-        return new FilterVolumeResult(text, advised, new Working(
-            "Volume worth filtering",
-            [
-                usual is not null ? new WorkingInput($"median here in this month, {month.Count} years", $"{Decimals.Fixed(expected, 1)} µg/L") : new WorkingInput("clarity today", $"{Decimals.Text(request.ClarityM!.Value)} m"),
-                new WorkingInput("detection limit of the lab", $"{Decimals.Text(lab.DetectionUgMl)} µg/mL of extract"), new WorkingInput("extract", $"{Decimals.Text(lab.ExtractMl)} mL"),
-            ],
-            [
-                .. usual is not null ? Array.Empty<string>() : [$"Expected: exp((29.4 − 14.41 × ln {Decimals.Text(request.ClarityM!.Value)}) / 9.81) = {Decimals.Text(expected)} µg/L"],
-                $"3 × {Decimals.Text(lab.DetectionUgMl)} µg/mL × {Decimals.Text(lab.ExtractMl)} mL / {Decimals.Text(expected)} µg/L × 1000 = {Decimals.Fixed(needed, 0)} mL",
-                $"In fills of 50 mL: {Decimals.Text(advised)} mL",
-            ],
-            "So much that the extract reads three times the detection limit. The colour on the filter is the practical check: it should be visibly tinted.",
-            "Carlson 1977, Limnol. Oceanogr. 22, 361–369"));
+        var text =
+            needed > Most ? $"Filter as much as goes through: even {Decimals.Text(Most)} mL may be too little here."
+            : advised == Usual ? "50 mL is enough here."
+            : $"Filter {Decimals.Text(advised)} mL here: with 50 mL the lab would hardly see it.";
+        return new FilterVolumeResult(
+            text,
+            advised,
+            new Working(
+                "Volume worth filtering",
+                [
+                    usual is not null
+                        ? new WorkingInput($"median here in this month, {month.Count} years", $"{Decimals.Fixed(expected, 1)} µg/L")
+                        : new WorkingInput("clarity today", $"{Decimals.Text(request.ClarityM!.Value)} m"),
+                    new WorkingInput("detection limit of the lab", $"{Decimals.Text(lab.DetectionUgMl)} µg/mL of extract"),
+                    new WorkingInput("extract", $"{Decimals.Text(lab.ExtractMl)} mL"),
+                ],
+                [
+                    .. usual is not null
+                        ? Array.Empty<string>()
+                        :
+                        [
+                            $"Expected: exp((29.4 − 14.41 × ln {Decimals.Text(request.ClarityM!.Value)}) / 9.81) = "
+                                + $"{Decimals.Text(expected)} µg/L",
+                        ],
+                    $"3 × {Decimals.Text(lab.DetectionUgMl)} µg/mL × {Decimals.Text(lab.ExtractMl)} mL / {Decimals.Text(expected)} "
+                        + $"µg/L × 1000 = {Decimals.Fixed(needed, 0)} mL",
+                    $"In fills of 50 mL: {Decimals.Text(advised)} mL",
+                ],
+                "So much that the extract reads three times the detection limit. The colour on the filter is the practical check: "
+                    + "it should be visibly tinted.",
+                "Carlson 1977, Limnol. Oceanogr. 22, 361–369"
+            )
+        );
     }
 }

@@ -11,6 +11,9 @@ public static class CountLimits
     public static (double Low, double High) Of(int count)
     {
         ArgumentOutOfRangeException.ThrowIfNegative(count);
-        return (count == 0 ? 0 : Distributions.ChiSquareQuantile(0.025, 2 * count) / 2, Distributions.ChiSquareQuantile(0.975, (2 * count) + 2) / 2);
+        return (
+            count == 0 ? 0 : Distributions.ChiSquareQuantile(0.025, 2 * count) / 2,
+            Distributions.ChiSquareQuantile(0.975, (2 * count) + 2) / 2
+        );
     }
 }

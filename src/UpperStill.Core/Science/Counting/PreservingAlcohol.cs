@@ -9,5 +9,6 @@ public static class PreservingAlcohol
     /// <summary>mL to add: catch × 70/(strength − 70); null where the alcohol itself is no stronger.</summary>
     /// <param name="catchMl">The catch with its water, mL.</param>
     /// <param name="strengthPercent">Strength of the alcohol, %.</param>
-    public static decimal? Ml(decimal catchMl, decimal strengthPercent) => strengthPercent <= KeepsAtPercent ? null : catchMl * KeepsAtPercent / (strengthPercent - KeepsAtPercent);
+    public static decimal? Ml(decimal catchMl, decimal strengthPercent) =>
+        strengthPercent <= KeepsAtPercent ? null : catchMl * KeepsAtPercent / (strengthPercent - KeepsAtPercent);
 }

@@ -26,16 +26,36 @@ public static class DensityRule
         var (t, s) = ((double)request.TemperatureC, (double)request.Salinity);
         if (!WaterDensity.Holds(t, s))
         {
-            return new DensityResult([Finding.Check(
-                "equation-range", $"{Decimals.Text(request.TemperatureC)} °C at salinity {Decimals.Text(request.Salinity)} lies outside of what the equation holds for.", "It was measured for -2–40 °C and salinity 0–42.",
-                "Read temperature and salinity again.")]);
+            return new DensityResult([
+                Finding.Check(
+                    "equation-range",
+                    $"{Decimals.Text(request.TemperatureC)} °C at salinity {Decimals.Text(request.Salinity)} lies outside of what "
+                        + "the equation holds for.",
+                    "It was measured for -2–40 °C and salinity 0–42.",
+                    "Read temperature and salinity again."
+                ),
+            ]);
         }
 
         var (density, pure) = (WaterDensity.KgPerM3(t, s), WaterDensity.KgPerM3(t));
         var text = $"{Decimals.Fixed((decimal)density, 3)} kg/m³";
-        return new DensityResult([], decimal.Round((decimal)density, 4), text, new Working(
-            "Density of water", [new WorkingInput("temperature", $"{Decimals.Text(request.TemperatureC)} °C"), new WorkingInput("salinity", Decimals.Text(request.Salinity))],
-            [$"Pure water at this temperature: {Decimals.Fixed((decimal)pure, 3)} kg/m³", $"Salt adds {Decimals.Fixed((decimal)(density - pure), 3)} kg/m³: {text}"],
-            "At one atmosphere.", WaterDensity.Source));
+        return new DensityResult(
+            [],
+            decimal.Round((decimal)density, 4),
+            text,
+            new Working(
+                "Density of water",
+                [
+                    new WorkingInput("temperature", $"{Decimals.Text(request.TemperatureC)} °C"),
+                    new WorkingInput("salinity", Decimals.Text(request.Salinity)),
+                ],
+                [
+                    $"Pure water at this temperature: {Decimals.Fixed((decimal)pure, 3)} kg/m³",
+                    $"Salt adds {Decimals.Fixed((decimal)(density - pure), 3)} kg/m³: {text}",
+                ],
+                "At one atmosphere.",
+                WaterDensity.Source
+            )
+        );
     }
 }

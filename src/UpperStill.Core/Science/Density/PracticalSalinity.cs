@@ -29,7 +29,13 @@ public static class PracticalSalinity
     {
         var (t, p) = (temperatureC, pressureDbar);
         var cold = 0.6766097 + (t * (2.00564e-2 + (t * (1.104259e-4 + (t * (-6.9698e-7 + (t * 1.0031e-9)))))));
-        var pressed = 1 + (p * (2.070e-5 + (p * (-6.370e-10 + (p * 3.989e-15)))) / (1 + (3.426e-2 * t) + (4.464e-4 * t * t) + ((4.215e-1 - (3.107e-3 * t)) * ratio)));
+        var pressed =
+            1
+            + (
+                p
+                * (2.070e-5 + (p * (-6.370e-10 + (p * 3.989e-15))))
+                / (1 + (3.426e-2 * t) + (4.464e-4 * t * t) + ((4.215e-1 - (3.107e-3 * t)) * ratio))
+            );
         var root = Math.Sqrt(ratio / (cold * pressed));
         return Sum(A, root) + ((t - 15) / (1 + (0.0162 * (t - 15))) * Sum(B, root));
     }
@@ -51,5 +57,6 @@ public static class PracticalSalinity
 
     private static decimal Compensation(decimal temperatureC) => 1 + (0.0191m * (temperatureC - 25));
 
-    private static double Sum(double[] by, double root) => by[0] + (root * (by[1] + (root * (by[2] + (root * (by[3] + (root * (by[4] + (root * by[5])))))))));
+    private static double Sum(double[] by, double root) =>
+        by[0] + (root * (by[1] + (root * (by[2] + (root * (by[3] + (root * (by[4] + (root * by[5])))))))));
 }

@@ -22,7 +22,13 @@ internal sealed record SalinityByDrops(decimal Ppt, string Band, bool InGap, IRe
         var less = readings.Select(r => r - zero).Order().ToList();
         var plain = less.Count >= 3 ? less[less.Count / 2] : less.Average();
         var ppt = Decimals.Plain(Math.Max(0, plain));
-        List<string> steps = [.. readings.Select(r => $"{Decimals.Text(r)} − {(zero < 0 ? $"({Decimals.Text(zero)})" : Decimals.Text(zero))} = {Decimals.Text(Decimals.Plain(r - zero))} ppt")];
+        List<string> steps =
+        [
+            .. readings.Select(r =>
+                $"{Decimals.Text(r)} − {(zero < 0 ? $"({Decimals.Text(zero)})" : Decimals.Text(zero))} = "
+                + $"{Decimals.Text(Decimals.Plain(r - zero))} ppt"
+            ),
+        ];
         if (less.Count > 1)
         {
             steps.Add($"{(less.Count >= 3 ? "Median" : "Mean")} of {less.Count} = {Decimals.Text(Decimals.Plain(plain))} ppt");
@@ -34,6 +40,12 @@ internal sealed record SalinityByDrops(decimal Ppt, string Band, bool InGap, IRe
         }
 
         return new SalinityByDrops(
-            ppt, ppt < BrackishFrom ? "fresh" : ppt < SeaFrom ? "brackish" : "sea", (ppt >= BrackishFrom && ppt < CommonFrom) || (ppt > CommonUntil && ppt < SeaFrom), steps);
+            ppt,
+            ppt < BrackishFrom ? "fresh"
+                : ppt < SeaFrom ? "brackish"
+                : "sea",
+            (ppt >= BrackishFrom && ppt < CommonFrom) || (ppt > CommonUntil && ppt < SeaFrom),
+            steps
+        );
     }
 }

@@ -11,7 +11,8 @@ public sealed record Landmark(
     string Name,
     [property: Within(-90, 90, "°")] double? LatitudeDeg = null,
     [property: Within(-180, 180, "°")] double? LongitudeDeg = null,
-    Guid? Photo = null)
+    Guid? Photo = null
+)
 {
     /// <summary>Where it stands; null where it is not charted.</summary>
     internal Position? At => LatitudeDeg is { } latitude && LongitudeDeg is { } longitude ? new Position(latitude, longitude) : null;

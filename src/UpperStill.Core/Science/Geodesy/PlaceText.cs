@@ -9,7 +9,8 @@ internal static class PlaceText
     private static readonly string[] Winds = ["N", "NE", "E", "SE", "S", "SW", "W", "NW"];
 
     /// <summary>A distance for the reader: whole metres, kilometres from one on.</summary>
-    internal static string Distance(decimal metres) => metres < 1000 ? $"{Decimals.Fixed(metres, 0)} m" : $"{Decimals.Fixed(metres / 1000, 1)} km";
+    internal static string Distance(decimal metres) =>
+        metres < 1000 ? $"{Decimals.Fixed(metres, 0)} m" : $"{Decimals.Fixed(metres / 1000, 1)} km";
 
     /// <summary>The eight winds: 44° is NE.</summary>
     internal static string Towards(double bearingDeg) => Winds[(int)Math.Round(bearingDeg / 45) % 8];

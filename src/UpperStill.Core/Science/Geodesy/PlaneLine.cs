@@ -23,7 +23,8 @@ internal readonly record struct PlaneLine(double EastM, double NorthM, double Be
         var (ca, cb) = (a.Constant, b.Constant);
         return (
             ((-ca * Math.Sin(b.BearingRad)) + (cb * Math.Sin(a.BearingRad))) / determinant,
-            ((cb * Math.Cos(a.BearingRad)) - (ca * Math.Cos(b.BearingRad))) / determinant);
+            ((cb * Math.Cos(a.BearingRad)) - (ca * Math.Cos(b.BearingRad))) / determinant
+        );
     }
 
     /// <summary>Angle at which two lines cross, 0–90°.</summary>

@@ -10,7 +10,9 @@ public static class Shape
     public static double DistanceM(Position a, Position b)
     {
         var (phiA, phiB) = (Radians(a.LatitudeDeg), Radians(b.LatitudeDeg));
-        var h = Square(Math.Sin((phiB - phiA) / 2)) + (Math.Cos(phiA) * Math.Cos(phiB) * Square(Math.Sin(Radians(b.LongitudeDeg - a.LongitudeDeg) / 2)));
+        var h =
+            Square(Math.Sin((phiB - phiA) / 2))
+            + (Math.Cos(phiA) * Math.Cos(phiB) * Square(Math.Sin(Radians(b.LongitudeDeg - a.LongitudeDeg) / 2)));
         return 2 * EarthRadiusM * Math.Asin(Math.Min(1, Math.Sqrt(h)));
     }
 
@@ -29,7 +31,8 @@ public static class Shape
         Ellipsoid.From(origin, Math.Atan2(eastM, northM), Math.Sqrt((eastM * eastM) + (northM * northM)));
 
     /// <summary>A longitude, or the difference of two, the short way round: −180 to under 180°.</summary>
-    public static double Wrapped(double degrees) => degrees is >= -180 and < 180 ? degrees : degrees - (360 * Math.Floor((degrees + 180) / 360));
+    public static double Wrapped(double degrees) =>
+        degrees is >= -180 and < 180 ? degrees : degrees - (360 * Math.Floor((degrees + 180) / 360));
 
     /// <summary>True inside the outer shore and outside every island; even-odd rule.</summary>
     public static bool Holds(IReadOnlyList<IReadOnlyList<Position>> outline, Position at)
@@ -58,7 +61,10 @@ public static class Shape
         {
             var (a, b) = (ring[i], ring[(i + 1) % ring.Count]);
             var next = east + Wrapped(b.LongitudeDeg - a.LongitudeDeg);
-            if ((a.LatitudeDeg > at.LatitudeDeg) != (b.LatitudeDeg > at.LatitudeDeg) && 0 < ((next - east) * (at.LatitudeDeg - a.LatitudeDeg) / (b.LatitudeDeg - a.LatitudeDeg)) + east)
+            if (
+                (a.LatitudeDeg > at.LatitudeDeg) != (b.LatitudeDeg > at.LatitudeDeg)
+                && 0 < ((next - east) * (at.LatitudeDeg - a.LatitudeDeg) / (b.LatitudeDeg - a.LatitudeDeg)) + east
+            )
             {
                 inside = !inside;
             }

@@ -25,15 +25,31 @@ public static class TransitCrossing
         ArgumentNullException.ThrowIfNull(request);
         if (request.Transits.Count < 2)
         {
-            return new TransitResult([Finding.Check(
-                "transits-few", "One line of landmarks only.", "A line says where you are across it, not along it.", "Choose two more marks in line, best at a right angle to the first.").At("transits")]);
+            return new TransitResult([
+                Finding
+                    .Check(
+                        "transits-few",
+                        "One line of landmarks only.",
+                        "A line says where you are across it, not along it.",
+                        "Choose two more marks in line, best at a right angle to the first."
+                    )
+                    .At("transits"),
+            ]);
         }
 
         var marks = request.Transits.Take(2).SelectMany(t => new[] { t.Near, t.Far }).ToList();
         if (marks.FirstOrDefault(m => m.At is null) is { } uncharted)
         {
-            return new TransitResult([Finding.Note(
-                "mark-uncharted", $"{uncharted.Name} has no position.", "The lines serve by eye; their crossing cannot be worked out.", "Read the landmarks’ positions off a chart if you want to see the angle.").At("transits")]);
+            return new TransitResult([
+                Finding
+                    .Note(
+                        "mark-uncharted",
+                        $"{uncharted.Name} has no position.",
+                        "The lines serve by eye; their crossing cannot be worked out.",
+                        "Read the landmarks’ positions off a chart if you want to see the angle."
+                    )
+                    .At("transits"),
+            ]);
         }
 
         // Where the lines cross, and again on a plane round that place, where both are straight.
@@ -46,15 +62,27 @@ public static class TransitCrossing
         }
 
         var angle = Math.Round(PlaneLine.CrossingDeg(first, second), 1);
-        var at = PlaneLine.Meet(first, second) is { } meet && Resection.Distance(meet, default) < Resection.FurthestM ? Shape.FromPlane(origin, meet.EastM, meet.NorthM) : (Position?)null;
+        var at =
+            PlaneLine.Meet(first, second) is { } meet && Resection.Distance(meet, default) < Resection.FurthestM
+                ? Shape.FromPlane(origin, meet.EastM, meet.NorthM)
+                : (Position?)null;
         return new TransitResult(
             angle >= WeakDeg
                 ? []
-                : [Finding.Check(
-                    "transits-weak", $"The lines cross at {angle.ToString(CultureInfo.InvariantCulture)}° only.", "Under 30° a small error of the eye moves the place far along both lines.",
-                    "Choose another pair of marks, nearer to a right angle.").At("transits")],
+                :
+                [
+                    Finding
+                        .Check(
+                            "transits-weak",
+                            $"The lines cross at {angle.ToString(CultureInfo.InvariantCulture)}° only.",
+                            "Under 30° a small error of the eye moves the place far along both lines.",
+                            "Choose another pair of marks, nearer to a right angle."
+                        )
+                        .At("transits"),
+                ],
             at is { } p ? new Position(Math.Round(p.LatitudeDeg, 6), Math.Round(p.LongitudeDeg, 6)) : null,
-            angle);
+            angle
+        );
     }
 
     private static PlaneLine Line(Transit transit, Position origin)

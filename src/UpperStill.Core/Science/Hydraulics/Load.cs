@@ -28,7 +28,13 @@ public static class Load
     {
         ArgumentNullException.ThrowIfNull(request);
         var (flow, finding) = NumberText.Read(request.Flow);
-        decimal? factor = request.Unit.Replace('3', '³') switch { "m³/s" => 1, "L/s" => 0.001m, "ft³/s" => CubicFoot, _ => null };
+        decimal? factor = request.Unit.Replace('3', '³') switch
+        {
+            "m³/s" => 1,
+            "L/s" => 0.001m,
+            "ft³/s" => CubicFoot,
+            _ => null,
+        };
         if (finding is not null || flow is null)
         {
             return new LoadResult(Finding: finding);
@@ -36,23 +42,49 @@ public static class Load
 
         if (factor is null)
         {
-            return new LoadResult(Finding: Finding.Stop("unit-missing", $"{Decimals.Text(flow.Value)} has no unit of flow.", "It could be read two ways and is lost if we guess.", "Choose m³/s, L/s or ft³/s."));
+            return new LoadResult(
+                Finding: Finding.Stop(
+                    "unit-missing",
+                    $"{Decimals.Text(flow.Value)} has no unit of flow.",
+                    "It could be read two ways and is lost if we guess.",
+                    "Choose m³/s, L/s or ft³/s."
+                )
+            );
         }
 
         if (flow < 0 || request.ConcentrationMgL < 0)
         {
-            return new LoadResult(Finding: Finding.Stop("flow-negative", "Flow and concentration are not below nothing.", "A load has no direction.", "Type it again."));
+            return new LoadResult(
+                Finding: Finding.Stop(
+                    "flow-negative",
+                    "Flow and concentration are not below nothing.",
+                    "A load has no direction.",
+                    "Type it again."
+                )
+            );
         }
 
         var cubic = flow.Value * factor.Value;
         var load = 86.4m * cubic * request.ConcentrationMgL;
         var shown = load >= 1 ? Decimals.Text(decimal.Round(load, 2, MidpointRounding.AwayFromZero)) : Decimals.Significant(load, 2);
-        return new LoadResult(Decimals.Published(load), $"{shown} kg/day", new Working(
-            "Load", [new WorkingInput("flow", $"{Decimals.Text(flow.Value)} {request.Unit}"), new WorkingInput("concentration", $"{Decimals.Text(request.ConcentrationMgL)} mg/L")],
-            [
-                .. factor == 1 ? Array.Empty<string>() : [$"{Decimals.Text(flow.Value)} {request.Unit} × {Decimals.Text(factor.Value)} = {Decimals.Text(cubic)} m³/s"],
-                $"86.4 × {Decimals.Text(cubic)} m³/s × {Decimals.Text(request.ConcentrationMgL)} mg/L = {shown} kg/day",
-            ],
-            "A day has 86 400 s; 1 mg/L is 1 g/m³.", "Definition of the load"));
+        return new LoadResult(
+            Decimals.Published(load),
+            $"{shown} kg/day",
+            new Working(
+                "Load",
+                [
+                    new WorkingInput("flow", $"{Decimals.Text(flow.Value)} {request.Unit}"),
+                    new WorkingInput("concentration", $"{Decimals.Text(request.ConcentrationMgL)} mg/L"),
+                ],
+                [
+                    .. factor == 1
+                        ? Array.Empty<string>()
+                        : [$"{Decimals.Text(flow.Value)} {request.Unit} × {Decimals.Text(factor.Value)} = {Decimals.Text(cubic)} m³/s"],
+                    $"86.4 × {Decimals.Text(cubic)} m³/s × {Decimals.Text(request.ConcentrationMgL)} mg/L = {shown} kg/day",
+                ],
+                "A day has 86 400 s; 1 mg/L is 1 g/m³.",
+                "Definition of the load"
+            )
+        );
     }
 }

@@ -33,22 +33,33 @@ internal static class Barometer
         if ((read < low || read > high) && read is < LowestKpa or > HighestKpa)
         {
             return Finding.Check(
-                "barometer-impossible", $"{text} kPa is no pressure of the air: at {altitude} m it runs from {Decimals.Fixed(low, 1)} to {Decimals.Fixed(high, 1)} kPa, brought to the sea from 87 to 108.5 kPa.",
-                "Every saturation follows from it.", "Read the barometer and its unit again: 1 kPa is 10 hPa or 7.5 mmHg.");
+                "barometer-impossible",
+                $"{text} kPa is no pressure of the air: at {altitude} m it runs from {Decimals.Fixed(low, 1)} to "
+                    + $"{Decimals.Fixed(high, 1)} kPa, brought to the sea from 87 to 108.5 kPa.",
+                "Every saturation follows from it.",
+                "Read the barometer and its unit again: 1 kPa is 10 hPa or 7.5 mmHg."
+            );
         }
 
         // Nearer to what the station has than to what the sea has, and the two are told apart.
         if (fromWeatherReport && sea - usual > excessKpa && read < (usual + sea) / 2)
         {
             return Finding.Check(
-                "barometer-brought-down", $"{text} kPa fits {altitude} m as it stands (about {Decimals.Fixed(usual, 1)} kPa): weather reports bring it to the sea, about {Decimals.Fixed(sea, 1)} kPa.",
-                $"Brought down a second time it is {Decimals.Fixed(read * usual / sea, 1)} kPa, and every saturation comes out high.", "If a barometer showed it at the station, it is not from the weather report.");
+                "barometer-brought-down",
+                $"{text} kPa fits {altitude} m as it stands (about {Decimals.Fixed(usual, 1)} kPa): weather reports bring it to the "
+                    + $"sea, about {Decimals.Fixed(sea, 1)} kPa.",
+                $"Brought down a second time it is {Decimals.Fixed(read * usual / sea, 1)} kPa, and every saturation comes out high.",
+                "If a barometer showed it at the station, it is not from the weather report."
+            );
         }
 
         return !fromWeatherReport && read - usual > excessKpa
             ? Finding.Check(
-                "barometer-at-sea-level", $"{text} kPa fits sea level; at {altitude} m about {Decimals.Fixed(usual, 1)} kPa is usual.",
-                "Weather reports bring the pressure to the sea, and every saturation comes out low.", "Is it from the weather report? Then it will be brought to the station.")
+                "barometer-at-sea-level",
+                $"{text} kPa fits sea level; at {altitude} m about {Decimals.Fixed(usual, 1)} kPa is usual.",
+                "Weather reports bring the pressure to the sea, and every saturation comes out low.",
+                "Is it from the weather report? Then it will be brought to the station."
+            )
             : null;
     }
 }

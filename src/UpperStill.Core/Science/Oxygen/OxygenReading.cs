@@ -10,19 +10,24 @@ namespace UpperStill.Core.Science.Oxygen;
 public enum OxygenUnit
 {
     /// <summary>Milligrams in a litre.</summary>
-    [JsonStringEnumMemberName("mg/L")] MgPerL,
+    [JsonStringEnumMemberName("mg/L")]
+    MgPerL,
 
     /// <summary>Per cent of what the water would hold in balance with the air.</summary>
-    [JsonStringEnumMemberName("%")] Percent,
+    [JsonStringEnumMemberName("%")]
+    Percent,
 
     /// <summary>Partial pressure, kPa.</summary>
-    [JsonStringEnumMemberName("kPa")] Kpa,
+    [JsonStringEnumMemberName("kPa")]
+    Kpa,
 
     /// <summary>Micromoles in a litre.</summary>
-    [JsonStringEnumMemberName("µmol/L")] UmolPerL,
+    [JsonStringEnumMemberName("µmol/L")]
+    UmolPerL,
 
     /// <summary>Micromoles in a kilogram of the water.</summary>
-    [JsonStringEnumMemberName("µmol/kg")] UmolPerKg,
+    [JsonStringEnumMemberName("µmol/kg")]
+    UmolPerKg,
 }
 
 /// <summary>An oxygen reading, and the water it was read in.</summary>
@@ -34,7 +39,8 @@ public enum OxygenUnit
 /// <param name="PressureKpa">Air pressure, kPa; null to take the standard atmosphere at the altitude.</param>
 /// <param name="FromWeatherReport">True where the pressure was brought to the sea, as weather reports do.</param>
 /// <param name="DepthM">At which depth it was read, m.</param>
-/// <param name="ConductanceUsCm">Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read itself.</param>
+/// <param name="ConductanceUsCm">Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read
+/// itself.</param>
 public sealed record OxygenRequest(
     [property: Within(0, 5000)] decimal Value,
     OxygenUnit Unit,
@@ -44,7 +50,8 @@ public sealed record OxygenRequest(
     [property: Within(10, 200, "kPa")] decimal? PressureKpa = null,
     bool FromWeatherReport = false,
     [property: Within(0, 11000, "m")] decimal? DepthM = null,
-    [property: Within(0, 60000, "µS/cm")] decimal? ConductanceUsCm = null);
+    [property: Within(0, 60000, "µS/cm")] decimal? ConductanceUsCm = null
+);
 
 /// <summary>All readings of one thing.</summary>
 /// <param name="Findings">What is odd about it.</param>
@@ -65,4 +72,5 @@ public sealed record OxygenResult(
     decimal? PartialPressureKpa = null,
     decimal? UmolPerL = null,
     decimal? UmolPerKg = null,
-    Working? Working = null);
+    Working? Working = null
+);

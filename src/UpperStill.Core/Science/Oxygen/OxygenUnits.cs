@@ -33,31 +33,34 @@ public static class OxygenUnits
     public const decimal MolarMass = 31.9988m;
 
     /// <summary>The unit as it is written.</summary>
-    public static string Text(OxygenUnit unit) => unit switch
-    {
-        OxygenUnit.Percent => "%",
-        OxygenUnit.Kpa => "kPa",
-        OxygenUnit.UmolPerL => "µmol/L",
-        OxygenUnit.UmolPerKg => "µmol/kg",
-        _ => "mg/L",
-    };
+    public static string Text(OxygenUnit unit) =>
+        unit switch
+        {
+            OxygenUnit.Percent => "%",
+            OxygenUnit.Kpa => "kPa",
+            OxygenUnit.UmolPerL => "µmol/L",
+            OxygenUnit.UmolPerKg => "µmol/kg",
+            _ => "mg/L",
+        };
 
     /// <summary>A reading in mg/L.</summary>
-    public static decimal MgPerL(decimal value, OxygenUnit unit, OxygenWater water) => unit switch
-    {
-        OxygenUnit.Percent => value * water.HoldsMgPerL / 100,
-        OxygenUnit.Kpa => value / water.AirKpa * water.HoldsMgPerL,
-        OxygenUnit.UmolPerL => value * MolarMass / 1000,
-        OxygenUnit.UmolPerKg => value * MolarMass / 1000 * water.DensityKgPerM3 / 1000,
-        _ => value,
-    };
+    public static decimal MgPerL(decimal value, OxygenUnit unit, OxygenWater water) =>
+        unit switch
+        {
+            OxygenUnit.Percent => value * water.HoldsMgPerL / 100,
+            OxygenUnit.Kpa => value / water.AirKpa * water.HoldsMgPerL,
+            OxygenUnit.UmolPerL => value * MolarMass / 1000,
+            OxygenUnit.UmolPerKg => value * MolarMass / 1000 * water.DensityKgPerM3 / 1000,
+            _ => value,
+        };
 
     /// <summary>How far a reading moves where mg/L moves by one, in ordinary water: for limits that are set in mg/L.</summary>
-    internal static decimal PerMgPerL(OxygenUnit? unit) => unit switch
-    {
-        OxygenUnit.Percent => 10,
-        OxygenUnit.Kpa => 2.3m,
-        OxygenUnit.UmolPerL or OxygenUnit.UmolPerKg => 31.25m,
-        _ => 1,
-    };
+    internal static decimal PerMgPerL(OxygenUnit? unit) =>
+        unit switch
+        {
+            OxygenUnit.Percent => 10,
+            OxygenUnit.Kpa => 2.3m,
+            OxygenUnit.UmolPerL or OxygenUnit.UmolPerKg => 31.25m,
+            _ => 1,
+        };
 }

@@ -31,8 +31,13 @@ public static class Solubility
         Check(temperatureC, salinity);
         var t = temperatureC + Kelvin;
         return Math.Exp(
-            -139.34411 + (1.575701e5 / t) - (6.642308e7 / (t * t)) + (1.243800e10 / (t * t * t)) - (8.621949e11 / (t * t * t * t))
-            - (salinity * (1.7674e-2 - (10.754 / t) + (2140.7 / (t * t)))));
+            -139.34411
+                + (1.575701e5 / t)
+                - (6.642308e7 / (t * t))
+                + (1.243800e10 / (t * t * t))
+                - (8.621949e11 / (t * t * t * t))
+                - (salinity * (1.7674e-2 - (10.754 / t) + (2140.7 / (t * t))))
+        );
     }
 
     /// <summary>Solubility at the pressure of the station, mg/L.</summary>

@@ -25,11 +25,12 @@ public static class Tide
     public static double HeightM(TideConstants constants, DateTimeOffset at)
     {
         ArgumentNullException.ThrowIfNull(constants);
-        return constants.MeanLevelM + constants.Harmonics.Sum(h =>
-        {
-            var (argument, factor) = Argument(h.Constituent, at);
-            return factor * h.AmplitudeM * Math.Cos(Radians(argument - h.PhaseLagDeg));
-        });
+        return constants.MeanLevelM
+            + constants.Harmonics.Sum(h =>
+            {
+                var (argument, factor) = Argument(h.Constituent, at);
+                return factor * h.AmplitudeM * Math.Cos(Radians(argument - h.PhaseLagDeg));
+            });
     }
 
     /// <summary>High and low waters from an instant until another, in order; the turns of the curve, found to the second.</summary>
@@ -82,7 +83,8 @@ public static class Tide
     }
 
     // By a difference over a minute: the curve is smooth over hours.
-    private static double SlopeAt(TideConstants constants, DateTimeOffset at) => HeightM(constants, at.AddSeconds(30)) - HeightM(constants, at.AddSeconds(-30));
+    private static double SlopeAt(TideConstants constants, DateTimeOffset at) =>
+        HeightM(constants, at.AddSeconds(30)) - HeightM(constants, at.AddSeconds(-30));
 
     private static DateTimeOffset Root(TideConstants constants, DateTimeOffset left, DateTimeOffset right, double leftSlope)
     {

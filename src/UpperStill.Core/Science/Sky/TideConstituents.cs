@@ -28,7 +28,11 @@ public enum TidalConstituent
 /// <param name="Constituent">Which.</param>
 /// <param name="AmplitudeM">Half its range, m.</param>
 /// <param name="PhaseLagDeg">By which it lags behind the equilibrium tide at Greenwich, degrees (g of the tables).</param>
-public sealed record TideHarmonic(TidalConstituent Constituent, [property: Within(0, 20, "m")] double AmplitudeM, [property: Within(-360, 360, "°")] double PhaseLagDeg);
+public sealed record TideHarmonic(
+    TidalConstituent Constituent,
+    [property: Within(0, 20, "m")] double AmplitudeM,
+    [property: Within(-360, 360, "°")] double PhaseLagDeg
+);
 
 /// <summary>The tide at a place.</summary>
 /// <param name="Name">The place the constants belong to.</param>

@@ -45,8 +45,12 @@ public static class Distributions
         if (Math.Abs(q) <= 0.425)
         {
             var r = 0.180625 - (q * q);
-            z = q * (((((((59.109374720 * r) + 159.29113202) * r) + 50.434271938) * r) + 3.3871327179)
-                / ((((((67.187563600 * r) + 78.757757664) * r) + 17.895169469) * r) + 1));
+            z =
+                q
+                * (
+                    ((((((59.109374720 * r) + 159.29113202) * r) + 50.434271938) * r) + 3.3871327179)
+                    / ((((((67.187563600 * r) + 78.757757664) * r) + 17.895169469) * r) + 1)
+                );
         }
         else
         {
@@ -54,12 +58,16 @@ public static class Distributions
             if (r <= 5)
             {
                 r -= 1.6;
-                z = ((((((0.17023821103 * r) + 1.3067284816) * r) + 2.7568153900) * r) + 1.4234372777) / ((((0.12021132975 * r) + 0.73700164250) * r) + 1);
+                z =
+                    ((((((0.17023821103 * r) + 1.3067284816) * r) + 2.7568153900) * r) + 1.4234372777)
+                    / ((((0.12021132975 * r) + 0.73700164250) * r) + 1);
             }
             else
             {
                 r -= 5;
-                z = ((((((0.017337203997 * r) + 0.42868294337) * r) + 3.0812263860) * r) + 6.6579051150) / ((((0.012258202635 * r) + 0.24197894225) * r) + 1);
+                z =
+                    ((((((0.017337203997 * r) + 0.42868294337) * r) + 3.0812263860) * r) + 6.6579051150)
+                    / ((((0.012258202635 * r) + 0.24197894225) * r) + 1);
             }
 
             z = q < 0 ? -z : z;
@@ -69,7 +77,8 @@ public static class Distributions
         return z - ((below - p) * Math.Sqrt(2 * Math.PI) * Math.Exp(z * z / 2));
     }
 
-    // The upper regularised incomplete gamma function: series below a + 1, continued fraction above (Abramowitz & Stegun 1964, 6.5.29 and 6.5.31).
+    // The upper regularised incomplete gamma function: series below a + 1, continued fraction above (Abramowitz & Stegun 1964, 6.5.29 and
+    // 6.5.31).
     private static double GammaAbove(double a, double x)
     {
         var scale = Math.Exp((a * Math.Log(x)) - x - LogGammaOfHalves(a));

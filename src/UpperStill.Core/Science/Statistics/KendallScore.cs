@@ -44,8 +44,9 @@ public sealed record KendallScore(long S, double Variance, long Certain, int Cou
     private static (long S, long Certain) Pairs(TrendPoint[] sorted, int[] low, int[] high, int ranks)
     {
         var (highs, lows) = (new Tally(ranks), new Tally(ranks));
-        long s = 0, certain = 0;
-        for (var from = 0; from < sorted.Length;)
+        long s = 0,
+            certain = 0;
+        for (var from = 0; from < sorted.Length; )
         {
             var until = from;
             while (until < sorted.Length && sorted[until].T.Equals(sorted[from].T))
@@ -82,7 +83,7 @@ public sealed record KendallScore(long S, double Variance, long Certain, int Cou
     private static (long Below, long Above)[] Times(TrendPoint[] sorted)
     {
         var scores = new (long, long)[sorted.Length];
-        for (var from = 0; from < sorted.Length;)
+        for (var from = 0; from < sorted.Length; )
         {
             var until = from;
             while (until < sorted.Length && sorted[until].T.Equals(sorted[from].T))

@@ -29,7 +29,12 @@ public static class Lowess
                     left++;
                 }
 
-                smooth[i] = Fit(points, robust, points[i].T, Math.Max(points[i].T - points[left].T, points[left + near - 1].T - points[i].T)) ?? points[i].Y;
+                smooth[i] = Fit(
+                    points,
+                    robust,
+                    points[i].T,
+                    Math.Max(points[i].T - points[left].T, points[left + near - 1].T - points[i].T)
+                ) ?? points[i].Y;
             }
 
             var off = points.Select((p, i) => Math.Abs(p.Y - smooth[i])).ToArray();
@@ -39,7 +44,14 @@ public static class Lowess
                 break;
             }
 
-            robust = [.. off.Select(o => o >= 0.999 * six ? 0 : o <= 0.001 * six ? 1 : Math.Pow(1 - Math.Pow(o / six, 2), 2))];
+            robust =
+            [
+                .. off.Select(o =>
+                    o >= 0.999 * six ? 0
+                    : o <= 0.001 * six ? 1
+                    : Math.Pow(1 - Math.Pow(o / six, 2), 2)
+                ),
+            ];
         }
 
         return smooth;
@@ -47,7 +59,8 @@ public static class Lowess
 
     private static double? Fit(IReadOnlyList<TrendPoint> points, double[] robust, double at, double reach)
     {
-        double sum = 0, mean = 0;
+        double sum = 0,
+            mean = 0;
         var weights = new double[points.Count];
         for (var i = 0; i < points.Count; i++)
         {
@@ -63,7 +76,9 @@ public static class Lowess
         }
 
         mean /= sum;
-        double square = 0, flat = 0, rise = 0;
+        double square = 0,
+            flat = 0,
+            rise = 0;
         for (var i = 0; i < points.Count; i++)
         {
             square += weights[i] * Math.Pow(points[i].T - mean, 2);

@@ -15,11 +15,21 @@ public sealed record SeasonScore(int Season, KendallScore Score);
 /// <param name="HeterogeneityP">How likely the seasons are to differ so much by chance; null with fewer than two seasons.</param>
 /// <param name="Years">Years with any value.</param>
 /// <remarks>
-/// Hirsch, Slack &amp; Smith 1982, Water Resour. Res. 18, 107–121; the covariance form, Hirsch &amp; Slack 1984, Water Resour. Res. 20, 727–732, with midranks
-/// for missing values after Dietz &amp; Killeen 1981, J. Am. Stat. Assoc. 76, 169–174; whether seasons agree, van Belle &amp; Hughes 1984, Water Resour. Res. 20, 127–136.
+/// Hirsch, Slack &amp; Smith 1982, Water Resour. Res. 18, 107–121; the covariance form, Hirsch &amp; Slack 1984, Water Resour. Res. 20,
+/// 727–732, with midranks
+/// for missing values after Dietz &amp; Killeen 1981, J. Am. Stat. Assoc. 76, 169–174; whether seasons agree, van Belle &amp; Hughes 1984,
+/// Water Resour. Res. 20, 127–136.
 /// </remarks>
 public sealed record SeasonalKendall(
-    IReadOnlyList<SeasonScore> Seasons, long S, double Variance, double? CovarianceVariance, TheilSen Slope, double? HeterogeneityChiSquare, double? HeterogeneityP, int Years)
+    IReadOnlyList<SeasonScore> Seasons,
+    long S,
+    double Variance,
+    double? CovarianceVariance,
+    TheilSen Slope,
+    double? HeterogeneityChiSquare,
+    double? HeterogeneityP,
+    int Years
+)
 {
     private const int LeastYearsForCovariance = 10;
 
@@ -39,11 +49,16 @@ public sealed record SeasonalKendall(
     public static SeasonalKendall Of(IReadOnlyList<(int Season, TrendPoint Point)> points, bool covariance = true, double confidence = 0.95)
     {
         ArgumentNullException.ThrowIfNull(points);
-        var seasons = points.GroupBy(p => p.Season).OrderBy(g => g.Key).Select(g => (Season: g.Key, Points: (IReadOnlyList<TrendPoint>)[.. g.Select(p => p.Point).OrderBy(p => p.T)])).ToList();
+        var seasons = points
+            .GroupBy(p => p.Season)
+            .OrderBy(g => g.Key)
+            .Select(g => (Season: g.Key, Points: (IReadOnlyList<TrendPoint>)[.. g.Select(p => p.Point).OrderBy(p => p.T)]))
+            .ToList();
         List<SeasonScore> scores = [.. seasons.Select(s => new SeasonScore(s.Season, KendallScore.Of(s.Points)))];
         var years = points.Select(p => p.Point.T).Distinct().Order().ToList();
         var variance = scores.Sum(s => s.Score.Variance);
-        double? with = covariance && years.Count >= LeastYearsForCovariance ? variance + Covariances([.. seasons.Select(s => s.Points)], years) : null;
+        double? with =
+            covariance && years.Count >= LeastYearsForCovariance ? variance + Covariances([.. seasons.Select(s => s.Points)], years) : null;
 
         // Limits rest on the values that have slopes: all of them, where none is censored.
         IReadOnlyList<IReadOnlyList<TrendPoint>> plain = [.. seasons.Select(s => s.Points)];
@@ -55,7 +70,16 @@ public sealed record SeasonalKendall(
         }
 
         var apart = Heterogeneity(scores);
-        return new SeasonalKendall(scores, scores.Sum(s => s.Score.S), variance, with > 0 ? with : null, TheilSen.Of(plain, Math.Max(0, spread), confidence), apart?.ChiSquare, apart?.P, years.Count);
+        return new SeasonalKendall(
+            scores,
+            scores.Sum(s => s.Score.S),
+            variance,
+            with > 0 ? with : null,
+            TheilSen.Of(plain, Math.Max(0, spread), confidence),
+            apart?.ChiSquare,
+            apart?.P,
+            years.Count
+        );
     }
 
     private static (double ChiSquare, double P)? Heterogeneity(List<SeasonScore> scores)
@@ -81,7 +105,8 @@ public sealed record SeasonalKendall(
             for (var h = g + 1; h < tables.Count; h++)
             {
                 var (one, other) = (tables[g], tables[h]);
-                double k = 0, r = 0;
+                double k = 0,
+                    r = 0;
                 for (var i = 0; i < n; i++)
                 {
                     r += one.Ranks[i] * other.Ranks[i];
@@ -122,6 +147,10 @@ public sealed record SeasonalKendall(
 
         internal double[] Ranks { get; }
 
-        internal int Sign(int i, int j) => values[i] is not { } a || values[j] is not { } b ? 0 : a.High.CompareTo(b.Low) < 0 ? 1 : b.High.CompareTo(a.Low) < 0 ? -1 : 0;
+        internal int Sign(int i, int j) =>
+            values[i] is not { } a || values[j] is not { } b ? 0
+            : a.High.CompareTo(b.Low) < 0 ? 1
+            : b.High.CompareTo(a.Low) < 0 ? -1
+            : 0;
     }
 }

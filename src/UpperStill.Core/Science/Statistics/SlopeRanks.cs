@@ -1,8 +1,10 @@
 namespace UpperStill.Core.Science.Statistics;
 
 /// <summary>
-/// The slopes between all pairs of a series, by rank, without keeping them: a pair's slope is at most m where y - m t does not rise from the
-/// one to the other, so that counting falls in a sorted list counts slopes (Cole, Salowe, Steiger &amp; Szemerédi 1989, SIAM J. Comput. 18, 792–810).
+/// The slopes between all pairs of a series, by rank, without keeping them: a pair's slope is at most m where y - m t does not rise from
+/// the
+/// one to the other, so that counting falls in a sorted list counts slopes (Cole, Salowe, Steiger &amp; Szemerédi 1989, SIAM J. Comput. 18,
+/// 792–810).
 /// Time n log n for each step of a search by halves, memory n. Few slopes are simply sorted.
 /// </summary>
 internal sealed class SlopeRanks
@@ -47,7 +49,10 @@ internal sealed class SlopeRanks
     internal long Total { get; }
 
     /// <summary>The median slope; null without any.</summary>
-    internal double? Median => Total == 0 ? null : Total % 2 == 1 ? At((Total + 1) / 2) : (At(Total / 2) + At((Total / 2) + 1)) / 2;
+    internal double? Median =>
+        Total == 0 ? null
+        : Total % 2 == 1 ? At((Total + 1) / 2)
+        : (At(Total / 2) + At((Total / 2) + 1)) / 2;
 
     /// <summary>The slope of a rank from 1 to <see cref="Total"/>, straight between two ranks; null beyond them.</summary>
     internal double? Between(double rank)
@@ -141,13 +146,21 @@ internal sealed class SlopeRanks
     private static IEnumerable<double> Beside(TrendPoint[] group)
     {
         var times = group.GroupBy(p => p.T).Select(g => (T: g.Key, Low: g.First().Y, High: g.Last().Y)).ToList();
-        return times.Zip(times.Skip(1)).SelectMany(p => new[] { (p.Second.Low - p.First.High) / (p.Second.T - p.First.T), (p.Second.High - p.First.Low) / (p.Second.T - p.First.T) });
+        return times
+            .Zip(times.Skip(1))
+            .SelectMany(p =>
+                new[] { (p.Second.Low - p.First.High) / (p.Second.T - p.First.T), (p.Second.High - p.First.Low) / (p.Second.T - p.First.T) }
+            );
     }
 
     // All pairs, those at one time, and among these the ones with one value: the last are counted as falls at every slope.
     private static (long Pairs, long AtOneTime, long Same) Count(TrendPoint[] group)
     {
         static long Of(long n) => n * (n - 1) / 2;
-        return (Of(group.Length), group.GroupBy(p => p.T).Sum(g => Of(g.LongCount())), group.GroupBy(p => (p.T, p.Y)).Sum(g => Of(g.LongCount())));
+        return (
+            Of(group.Length),
+            group.GroupBy(p => p.T).Sum(g => Of(g.LongCount())),
+            group.GroupBy(p => (p.T, p.Y)).Sum(g => Of(g.LongCount()))
+        );
     }
 }

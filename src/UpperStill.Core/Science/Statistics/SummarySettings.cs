@@ -6,7 +6,11 @@ namespace UpperStill.Core.Science.Statistics;
 /// <param name="FromMonth">First month, 1–12.</param>
 /// <param name="UntilMonth">Last month, 1–12; before the first, the window runs over the New Year and is one season.</param>
 /// <param name="LeastReadings">Fewer readings give no mean.</param>
-public sealed record SummarySettings([property: Within(1, 12)] int FromMonth, [property: Within(1, 12)] int UntilMonth, [property: Within(1, 366)] int LeastReadings)
+public sealed record SummarySettings(
+    [property: Within(1, 12)] int FromMonth,
+    [property: Within(1, 12)] int UntilMonth,
+    [property: Within(1, 366)] int LeastReadings
+)
 {
     private bool OverNewYear => FromMonth > UntilMonth;
 
@@ -17,5 +21,6 @@ public sealed record SummarySettings([property: Within(1, 12)] int FromMonth, [p
     public int SeasonOf(DateOnly day) => OverNewYear && day.Month >= FromMonth ? day.Year + 1 : day.Year;
 
     /// <summary>A season’s name: 2025, or 2025/26 where the window runs over the New Year.</summary>
-    public string NameOf(int season) => OverNewYear ? $"{season - 1}/{season % 100:00}" : season.ToString(System.Globalization.CultureInfo.InvariantCulture);
+    public string NameOf(int season) =>
+        OverNewYear ? $"{season - 1}/{season % 100:00}" : season.ToString(System.Globalization.CultureInfo.InvariantCulture);
 }

@@ -9,7 +9,8 @@ namespace UpperStill.Core.Science.Statistics;
 /// <param name="HalfWidth">C: half the width of the limits in ranks.</param>
 /// <param name="UsualT">The median time: the line goes through it at the median value.</param>
 /// <remarks>
-/// Theil 1950, Proc. K. Ned. Akad. Wet. 53, 386–392; Sen 1968, J. Am. Stat. Assoc. 63, 1379–1389; limits by rank as in Gilbert 1987, Statistical Methods
+/// Theil 1950, Proc. K. Ned. Akad. Wet. 53, 386–392; Sen 1968, J. Am. Stat. Assoc. 63, 1379–1389; limits by rank as in Gilbert 1987,
+/// Statistical Methods
 /// for Environmental Pollution Monitoring, 218–219. A slope needs both numbers: pairs with a censored value have none.
 /// </remarks>
 public sealed record TheilSen(double? Slope, double? Low, double? High, double Intercept, long Slopes, double HalfWidth, double UsualT)
@@ -39,7 +40,15 @@ public sealed record TheilSen(double? Slope, double? Low, double? High, double I
         // Ranks M1 and M2 + 1 of the slopes in order.
         var half = Distributions.NormalQuantile((1 + confidence) / 2) * Math.Sqrt(variance);
         var (t, y) = (Median(seasons.SelectMany(s => s).Select(p => p.T)), Median(seasons.SelectMany(s => s).Select(p => p.Y)));
-        return new TheilSen(slope, ranks.Between((ranks.Total - half) / 2), ranks.Between(((ranks.Total + half) / 2) + 1), y - (slope * t), ranks.Total, half, t);
+        return new TheilSen(
+            slope,
+            ranks.Between((ranks.Total - half) / 2),
+            ranks.Between(((ranks.Total + half) / 2) + 1),
+            y - (slope * t),
+            ranks.Total,
+            half,
+            t
+        );
     }
 
     /// <summary>The median; the mean of the middle two where the count is even. At least one value.</summary>

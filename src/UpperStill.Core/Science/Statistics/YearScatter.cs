@@ -2,14 +2,17 @@ namespace UpperStill.Core.Science.Statistics;
 
 /// <summary>The scatter of single years round their trend: what a trend has to stand out from.</summary>
 /// <remarks>
-/// Residuals of the least-squares line with n − 2 degrees of freedom; the root of an unbiased variance reads low in a short series, which c4 makes good
-/// (Holtzman 1950, Am. Stat. 4, 28–29). A median of deviations would be a quarter too small at eight years. Limits by χ², for normal scatter.
+/// Residuals of the least-squares line with n − 2 degrees of freedom; the root of an unbiased variance reads low in a short series, which
+/// c4 makes good
+/// (Holtzman 1950, Am. Stat. 4, 28–29). A median of deviations would be a quarter too small at eight years. Limits by χ², for normal
+/// scatter.
 /// </remarks>
 public static class YearScatter
 {
     private const double Outside = 0.05;
 
-    /// <summary>Standard deviation round the line, in the unit of the values; unbiased for normal scatter. 0 with fewer than three years.</summary>
+    /// <summary>Standard deviation round the line, in the unit of the values; unbiased for normal scatter. 0 with fewer than three
+    /// years.</summary>
     /// <param name="years">One value a year, none of them censored.</param>
     public static double Of(IReadOnlyList<TrendPoint> years)
     {
@@ -34,7 +37,10 @@ public static class YearScatter
         var degrees = years - 2;
         ArgumentOutOfRangeException.ThrowIfLessThan(degrees, 1, nameof(years));
         var squares = degrees * Math.Pow(scatter * C4(degrees), 2);
-        return (Math.Sqrt(squares / Distributions.ChiSquareQuantile(1 - Outside, degrees)), Math.Sqrt(squares / Distributions.ChiSquareQuantile(Outside, degrees)));
+        return (
+            Math.Sqrt(squares / Distributions.ChiSquareQuantile(1 - Outside, degrees)),
+            Math.Sqrt(squares / Distributions.ChiSquareQuantile(Outside, degrees))
+        );
     }
 
     // √(2/ν) Γ((ν + 1)/2) / Γ(ν/2), by its steps of two from ν = 1 and ν = 2.

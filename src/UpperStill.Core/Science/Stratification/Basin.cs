@@ -32,7 +32,8 @@ internal sealed class Basin
     /// <summary>Volume, m³.</summary>
     internal double VolumeM3 { get; }
 
-    /// <summary>Null where the table has too little to integrate over, or is none: <see cref="AreaTable"/> says what is wrong with it.</summary>
+    /// <summary>Null where the table has too little to integrate over, or is none: <see cref="AreaTable"/> says what is wrong with
+    /// it.</summary>
     /// <param name="hypsography">Area by depth.</param>
     /// <param name="breaks">Depths at which something else bends, from the surface down.</param>
     internal static Basin? From(IReadOnlyList<AreaAtDepth>? hypsography, IReadOnlyList<double> breaks)

@@ -5,10 +5,12 @@ namespace UpperStill.Core.Science.Stratification;
 public enum MapOf
 {
     /// <summary>Temperature, °C.</summary>
-    [System.Text.Json.Serialization.JsonStringEnumMemberName("temperature")] Temperature,
+    [System.Text.Json.Serialization.JsonStringEnumMemberName("temperature")]
+    Temperature,
 
     /// <summary>Dissolved oxygen, mg/L.</summary>
-    [System.Text.Json.Serialization.JsonStringEnumMemberName("oxygen")] Oxygen,
+    [System.Text.Json.Serialization.JsonStringEnumMemberName("oxygen")]
+    Oxygen,
 }
 
 /// <summary>Profiles to be laid out over depth and time.</summary>
@@ -31,9 +33,18 @@ public sealed record DepthTimeBlock(DateOnly From, double StepDays, int Columns,
 /// <param name="Low">Least value.</param>
 /// <param name="High">Greatest value.</param>
 /// <param name="Gaps">Gaps that are left empty, in words.</param>
-public sealed record DepthTimeResult(IReadOnlyList<DepthTimeBlock> Blocks, int Rows, double StepM, IReadOnlyList<DateOnly> Visits, double Low, double High, IReadOnlyList<string> Gaps);
+public sealed record DepthTimeResult(
+    IReadOnlyList<DepthTimeBlock> Blocks,
+    int Rows,
+    double StepM,
+    IReadOnlyList<DateOnly> Visits,
+    double Low,
+    double High,
+    IReadOnlyList<string> Gaps
+);
 
-/// <summary>Lays profiles out over depth and time: straight between levels and between visits, never across a gap of more than 45 days.</summary>
+/// <summary>Lays profiles out over depth and time: straight between levels and between visits, never across a gap of more than 45
+/// days.</summary>
 public static class DepthTime
 {
     private const int GreatestGapDays = 45;
@@ -45,29 +56,50 @@ public static class DepthTime
     {
         ArgumentNullException.ThrowIfNull(request);
         double? Read(EarlierLevel level) => (double?)(request.Of == MapOf.Temperature ? level.Celsius : level.OxygenMgL);
-        var profiles = request.Profiles.GroupBy(p => p.Day).OrderBy(g => g.Key).Select(g => new Column(g.Key, [.. g.First().Levels.Where(l => Read(l) is not null).Select(l => ((double)l.DepthM, Read(l)!.Value)).OrderBy(l => l.Item1)]))
-            .Where(c => c.Levels.Length > 1).ToList();
+        var profiles = request
+            .Profiles.GroupBy(p => p.Day)
+            .OrderBy(g => g.Key)
+            .Select(g => new Column(
+                g.Key,
+                [.. g.First().Levels.Where(l => Read(l) is not null).Select(l => ((double)l.DepthM, Read(l)!.Value)).OrderBy(l => l.Item1)]
+            ))
+            .Where(c => c.Levels.Length > 1)
+            .ToList();
         if (profiles.Count == 0)
         {
             return new DepthTimeResult([], Rows, 1, [], 0, 0, []);
         }
 
         var step = profiles.Max(p => p.Levels[^1].DepthM) / (Rows - 1);
-        List<List<Column>> stretches = [[profiles[0]]];
+        List<List<Column>> stretches =
+        [
+            [profiles[0]],
+        ];
         List<string> gaps = [];
         foreach (var (before, next) in profiles.Zip(profiles.Skip(1)))
         {
             if (next.Day.DayNumber - before.Day.DayNumber > GreatestGapDays)
             {
                 stretches.Add([]);
-                gaps.Add(FormattableString.Invariant($"{before.Day:d MMM} to {next.Day:d MMM}: {next.Day.DayNumber - before.Day.DayNumber} days without a profile"));
+                gaps.Add(
+                    FormattableString.Invariant(
+                        $"{before.Day:d MMM} to {next.Day:d MMM}: {next.Day.DayNumber - before.Day.DayNumber} days without a profile"
+                    )
+                );
             }
 
             stretches[^1].Add(next);
         }
 
         return new DepthTimeResult(
-            [.. stretches.Where(s => s.Count > 1).Select(s => Block(s, step))], Rows, step, [.. profiles.Select(p => p.Day)], profiles.Min(p => p.Levels.Min(l => l.Value)), profiles.Max(p => p.Levels.Max(l => l.Value)), gaps);
+            [.. stretches.Where(s => s.Count > 1).Select(s => Block(s, step))],
+            Rows,
+            step,
+            [.. profiles.Select(p => p.Day)],
+            profiles.Min(p => p.Levels.Min(l => l.Value)),
+            profiles.Max(p => p.Levels.Max(l => l.Value)),
+            gaps
+        );
     }
 
     private static DepthTimeBlock Block(List<Column> stretch, double stepM)
@@ -88,7 +120,8 @@ public static class DepthTime
             var share = (day - before.Day.DayNumber) / (after.Day.DayNumber - before.Day.DayNumber);
             for (var row = 0; row < Rows; row++)
             {
-                values[(row * columns) + column] = before.At(row * stepM) is { } a && after.At(row * stepM) is { } b ? Math.Round(a + (share * (b - a)), 3) : null;
+                values[(row * columns) + column] =
+                    before.At(row * stepM) is { } a && after.At(row * stepM) is { } b ? Math.Round(a + (share * (b - a)), 3) : null;
             }
         }
 

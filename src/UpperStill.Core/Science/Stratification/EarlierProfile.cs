@@ -9,7 +9,8 @@ namespace UpperStill.Core.Science.Stratification;
 public sealed record EarlierLevel(
     [property: Within(0, 11000, "m")] decimal DepthM,
     [property: Within(-5, 60, "°C")] decimal? Celsius = null,
-    [property: Within(0, 100, "mg/L")] decimal? OxygenMgL = null);
+    [property: Within(0, 100, "mg/L")] decimal? OxygenMgL = null
+);
 
 /// <summary>The profile of an earlier visit, to be drawn behind today's.</summary>
 /// <param name="Visit">The visit.</param>

@@ -7,14 +7,18 @@ namespace UpperStill.Core.Science.Stratification;
 public enum LayersBy
 {
     /// <summary>Density, which leads, and one degree per metre beside it.</summary>
-    [JsonStringEnumMemberName("both")] Both,
+    [JsonStringEnumMemberName("both")]
+    Both,
 
     /// <summary>The steepest gradient of density.</summary>
-    [JsonStringEnumMemberName("density")] Density,
+    [JsonStringEnumMemberName("density")]
+    Density,
 
     /// <summary>One degree per metre.</summary>
-    [JsonStringEnumMemberName("degree")] Degree,
+    [JsonStringEnumMemberName("degree")]
+    Degree,
 
     /// <summary>The eye of whoever reads the profile: nothing is worked out.</summary>
-    [JsonStringEnumMemberName("eye")] Eye,
+    [JsonStringEnumMemberName("eye")]
+    Eye,
 }

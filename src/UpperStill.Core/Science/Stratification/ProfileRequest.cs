@@ -13,7 +13,8 @@ public sealed record ProfileLevel(
     [property: Within(0, 11000, "m")] decimal DepthM,
     [property: Within(-5, 60, "°C")] decimal TemperatureC,
     [property: Within(0, 100, "mg/L")] decimal? OxygenMgL = null,
-    [property: Within(0, 100)] decimal Salinity = 0);
+    [property: Within(0, 100)] decimal Salinity = 0
+);
 
 /// <summary>A profile, and what it is worked out with.</summary>
 /// <param name="Levels">In any order; of two at one depth the last stands.</param>
@@ -32,10 +33,12 @@ public sealed record ProfileRequest(
     LengthUnit Native = LengthUnit.Metre,
     ReaderUnit Reader = ReaderUnit.AsRead,
     bool About = false,
-    LayersBy LayersBy = LayersBy.Both);
+    LayersBy LayersBy = LayersBy.Both
+);
 
 /// <summary>Something worked out from a profile.</summary>
-/// <param name="Key">thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen.</param>
+/// <param name="Key">thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat,
+/// mean-temperature or mean-oxygen.</param>
 /// <param name="Label">What it is.</param>
 /// <param name="Text">For the reader.</param>
 /// <param name="DepthM">Of what lies at a depth, m: the upper one of two.</param>
@@ -44,7 +47,15 @@ public sealed record ProfileRequest(
 /// <param name="Value">Of what is no depth, the number, in <paramref name="Unit"/>.</param>
 /// <param name="Unit">J/m² for stability, MJ/m² for heat, % for an area, s⁻² for N², °C or mg/L for a mean; null of a depth.</param>
 public sealed record ProfileFigure(
-    string Key, string Label, string Text, decimal? DepthM = null, decimal? LowerM = null, Working? Working = null, decimal? Value = null, string? Unit = null);
+    string Key,
+    string Label,
+    string Text,
+    decimal? DepthM = null,
+    decimal? LowerM = null,
+    Working? Working = null,
+    decimal? Value = null,
+    string? Unit = null
+);
 
 /// <summary>A profile worked out.</summary>
 /// <param name="Figures">In the order in which they are read.</param>

@@ -89,7 +89,11 @@ internal sealed class Stratification
                 fastest = layers[i].Falls > layers[fastest].Falls ? i : fastest;
             }
 
-            if (layers[fastest].Falls >= BirgeCPerM - Nothing && Run(fastest, l => l.Falls >= BirgeCPerM - Nothing) is var run && Falls(run) >= LeastSpanC - Nothing)
+            if (
+                layers[fastest].Falls >= BirgeCPerM - Nothing
+                && Run(fastest, l => l.Falls >= BirgeCPerM - Nothing) is var run
+                && Falls(run) >= LeastSpanC - Nothing
+            )
             {
                 // A third of a degree within a third of a metre is a step of the surface, not a layer.
                 Birge = run;
@@ -154,7 +158,8 @@ internal sealed class Stratification
         return null;
     }
 
-    /// <summary>A value at depths from the surface down, straight between the levels that have it, constant beyond the first and the last.</summary>
+    /// <summary>A value at depths from the surface down, straight between the levels that have it, constant beyond the first and the
+    /// last.</summary>
     /// <param name="depthsM">m, none less than the one before it.</param>
     /// <param name="value">The value; at least one level has it.</param>
     internal double[] At(double[] depthsM, Func<LayerLevel, double?> value)
@@ -168,8 +173,15 @@ internal sealed class Stratification
                 below++;
             }
 
-            found[i] = below == 0 ? known[0].Value : below == known.Length ? known[^1].Value
-                : known[below - 1].Value + ((known[below].Value - known[below - 1].Value) * (depthsM[i] - known[below - 1].DepthM) / (known[below].DepthM - known[below - 1].DepthM));
+            found[i] =
+                below == 0 ? known[0].Value
+                : below == known.Length ? known[^1].Value
+                : known[below - 1].Value
+                    + (
+                        (known[below].Value - known[below - 1].Value)
+                        * (depthsM[i] - known[below - 1].DepthM)
+                        / (known[below].DepthM - known[below - 1].DepthM)
+                    );
         }
 
         return found;
@@ -189,7 +201,9 @@ internal sealed class Stratification
             }
 
             var before = i == 0 ? here : over(levels[i - 1]);
-            return before >= 0 ? levels[i].DepthM : levels[i - 1].DepthM + (-before / (here - before) * (levels[i].DepthM - levels[i - 1].DepthM));
+            return before >= 0
+                ? levels[i].DepthM
+                : levels[i - 1].DepthM + (-before / (here - before) * (levels[i].DepthM - levels[i - 1].DepthM));
         }
 
         return null;

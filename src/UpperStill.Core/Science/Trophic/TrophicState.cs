@@ -16,20 +16,24 @@ public sealed record TrophicRequest(
     [property: Within(0, 5000, "µg/L")] decimal? ChlorophyllUgL = null,
     [property: Within(0, 10000, "µg/L")] decimal? PhosphorusUgL = null,
     LengthUnit Native = LengthUnit.Metre,
-    ReaderUnit Reader = ReaderUnit.AsRead);
+    ReaderUnit Reader = ReaderUnit.AsRead
+);
 
 /// <summary>Which of the three an index is of.</summary>
 [JsonConverter(typeof(JsonStringEnumConverter<TrophicOf>))]
 public enum TrophicOf
 {
     /// <summary>Clarity.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
+    [JsonStringEnumMemberName("clarity")]
+    Clarity,
 
     /// <summary>Chlorophyll.</summary>
-    [JsonStringEnumMemberName("chlorophyll")] Chlorophyll,
+    [JsonStringEnumMemberName("chlorophyll")]
+    Chlorophyll,
 
     /// <summary>Phosphorus.</summary>
-    [JsonStringEnumMemberName("phosphorus")] Phosphorus,
+    [JsonStringEnumMemberName("phosphorus")]
+    Phosphorus,
 }
 
 /// <summary>An index.</summary>
@@ -51,10 +55,16 @@ public sealed record TrophicClass(string Name, int From, int? Until = null);
 /// <param name="Reading">What their differences say, sentence by sentence.</param>
 /// <param name="Findings">What stands in the way.</param>
 /// <param name="Classes">The classes, to draw behind the indices.</param>
-public sealed record TrophicResult(IReadOnlyList<TrophicIndex> Indices, IReadOnlyList<string> Reading, IReadOnlyList<Finding> Findings, IReadOnlyList<TrophicClass> Classes);
+public sealed record TrophicResult(
+    IReadOnlyList<TrophicIndex> Indices,
+    IReadOnlyList<string> Reading,
+    IReadOnlyList<Finding> Findings,
+    IReadOnlyList<TrophicClass> Classes
+);
 
 /// <summary>Trophic state by clarity, chlorophyll and phosphorus, each by itself.</summary>
-/// <remarks>Carlson 1977, Limnol. Oceanogr. 22, 361–369; the differences, Carlson &amp; Havens 2005, Lake Reserv. Manage. 21, 67–78.</remarks>
+/// <remarks>Carlson 1977, Limnol. Oceanogr. 22, 361–369; the differences, Carlson &amp; Havens 2005, Lake Reserv. Manage. 21,
+/// 67–78.</remarks>
 public static class TrophicState
 {
     private const string Source = "Carlson 1977, Limnol. Oceanogr. 22, 361–369";
@@ -73,7 +83,14 @@ public static class TrophicState
         Add(TrophicOf.Phosphorus, request.PhosphorusUgL, "µg/L", v => (14.42 * Math.Log(v)) + 4.15, "4.15 + 14.42 × ln");
         if (request is { ClarityM: null, ChlorophyllUgL: null, PhosphorusUgL: null })
         {
-            findings.Add(Finding.Stop("number-missing", "Neither clarity nor chlorophyll nor phosphorus is given.", "Each index stands on one of them.", "Give at least one."));
+            findings.Add(
+                Finding.Stop(
+                    "number-missing",
+                    "Neither clarity nor chlorophyll nor phosphorus is given.",
+                    "Each index stands on one of them.",
+                    "Give at least one."
+                )
+            );
         }
 
         return new TrophicResult(indices, [.. Read(indices)], findings, Classes);
@@ -82,24 +99,65 @@ public static class TrophicState
         {
             if (value is <= 0)
             {
-                findings.Add(Finding.Check("equation-range", $"{Decimals.Text(value.Value)} {unit} has no logarithm.", "The index holds for values above nothing.", "Read it again; below a limit there is no index."));
+                findings.Add(
+                    Finding.Check(
+                        "equation-range",
+                        $"{Decimals.Text(value.Value)} {unit} has no logarithm.",
+                        "The index holds for values above nothing.",
+                        "Read it again; below a limit there is no index."
+                    )
+                );
             }
             else if (value is { } v)
             {
                 var number = decimal.Round((decimal)index((double)v), 1, MidpointRounding.AwayFromZero);
                 var text = of == TrophicOf.Clarity ? LengthText.Show(v, request.Native, request.Reader) : $"{Decimals.Fixed(v, 1)} {unit}";
-                indices.Add(new TrophicIndex(of, number, Class(number), text, new Working(
-                    $"Trophic index of {of.ToString().ToLowerInvariant()}", [new WorkingInput(of.ToString().ToLowerInvariant(), text)], [$"{equation} {Decimals.Text(v)} = {Decimals.Fixed(number, 1)}", $"{Class(number)}: {Bounds(number)}"],
-                    "Each index stands for itself; the three are never averaged.", Source)));
+                indices.Add(
+                    new TrophicIndex(
+                        of,
+                        number,
+                        Class(number),
+                        text,
+                        new Working(
+                            $"Trophic index of {of.ToString().ToLowerInvariant()}",
+                            [new WorkingInput(of.ToString().ToLowerInvariant(), text)],
+                            [$"{equation} {Decimals.Text(v)} = {Decimals.Fixed(number, 1)}", $"{Class(number)}: {Bounds(number)}"],
+                            "Each index stands for itself; the three are never averaged.",
+                            Source
+                        )
+                    )
+                );
             }
         }
     }
 
-    private static readonly TrophicClass[] Classes = [new("oligotrophic", 0, 40), new("mesotrophic", 40, 50), new("eutrophic", 50, 70), new("hypereutrophic", 70)];
+    private static readonly TrophicClass[] Classes =
+    [
+        new("oligotrophic", 0, 40),
+        new("mesotrophic", 40, 50),
+        new("eutrophic", 50, 70),
+        new("hypereutrophic", 70),
+    ];
 
-    private static string Class(decimal index) => Classes[index switch { < 40 => 0, < 50 => 1, <= 70 => 2, _ => 3 }].Name;
+    private static string Class(decimal index) =>
+        Classes[
+            index switch
+            {
+                < 40 => 0,
+                < 50 => 1,
+                <= 70 => 2,
+                _ => 3,
+            }
+        ].Name;
 
-    private static string Bounds(decimal index) => index switch { < 40 => "below 40", < 50 => "40 to 50", <= 70 => "50 to 70", _ => "above 70" };
+    private static string Bounds(decimal index) =>
+        index switch
+        {
+            < 40 => "below 40",
+            < 50 => "40 to 50",
+            <= 70 => "50 to 70",
+            _ => "above 70",
+        };
 
     private static IEnumerable<string> Read(List<TrophicIndex> indices)
     {
@@ -112,15 +170,16 @@ public static class TrophicState
         if (Of(TrophicOf.Clarity) is { } clarity)
         {
             yield return chlorophyll - clarity > Apart ? "Chlorophyll sits above clarity: large particles let light through."
-                : clarity - chlorophyll > Apart ? "Chlorophyll sits below clarity: colour or mineral turbidity dims the water."
-                : "Chlorophyll and clarity agree: algae dim the water.";
+            : clarity - chlorophyll > Apart ? "Chlorophyll sits below clarity: colour or mineral turbidity dims the water."
+            : "Chlorophyll and clarity agree: algae dim the water.";
         }
 
         if (Of(TrophicOf.Phosphorus) is { } phosphorus)
         {
-            yield return phosphorus - chlorophyll > Apart ? "Chlorophyll sits below phosphorus: something other than phosphorus limits algae."
-                : chlorophyll - phosphorus > Apart ? "Chlorophyll sits above phosphorus: more algae than phosphorus alone would let expect."
-                : "Chlorophyll and phosphorus agree.";
+            yield return phosphorus - chlorophyll > Apart
+                ? "Chlorophyll sits below phosphorus: something other than phosphorus limits algae."
+            : chlorophyll - phosphorus > Apart ? "Chlorophyll sits above phosphorus: more algae than phosphorus alone would let expect."
+            : "Chlorophyll and phosphorus agree.";
         }
     }
 }

@@ -7,23 +7,30 @@ namespace UpperStill.Core.Setup.Equipment;
 public enum Crate
 {
     /// <summary>What keeps people alive.</summary>
-    [JsonStringEnumMemberName("safety")] Safety,
+    [JsonStringEnumMemberName("safety")]
+    Safety,
 
     /// <summary>Disc, line, clips.</summary>
-    [JsonStringEnumMemberName("clarity")] Clarity,
+    [JsonStringEnumMemberName("clarity")]
+    Clarity,
 
     /// <summary>Meter and thermometer.</summary>
-    [JsonStringEnumMemberName("profile")] Profile,
+    [JsonStringEnumMemberName("profile")]
+    Profile,
 
     /// <summary>Samplers and bottles.</summary>
-    [JsonStringEnumMemberName("bottles")] Bottles,
+    [JsonStringEnumMemberName("bottles")]
+    Bottles,
 
     /// <summary>Composite and filtering.</summary>
-    [JsonStringEnumMemberName("chlorophyll")] Chlorophyll,
+    [JsonStringEnumMemberName("chlorophyll")]
+    Chlorophyll,
 
     /// <summary>Sheets, labels, pencils.</summary>
-    [JsonStringEnumMemberName("paper")] Paper,
+    [JsonStringEnumMemberName("paper")]
+    Paper,
 
     /// <summary>Cooler and ice.</summary>
-    [JsonStringEnumMemberName("cold")] Cold,
+    [JsonStringEnumMemberName("cold")]
+    Cold,
 }

@@ -15,7 +15,8 @@ public sealed record Gear(
     KitKind Kind,
     [property: Within(0.01, 1000, "L")] decimal? VolumeL = null,
     [property: Within(0.01, 20, "m/s")] decimal? FallSpeedMs = null,
-    DateOnly? CalibratedOn = null)
+    DateOnly? CalibratedOn = null
+)
 {
     /// <summary>The figures that results need; null where it has none.</summary>
     public IReadOnlyList<KitFigure>? Figures { get; init; }
@@ -24,19 +25,35 @@ public sealed record Gear(
     internal decimal? Figure(string name) => Figures?.FirstOrDefault(f => f.Name == name)?.Value;
 
     private static readonly KitKind[] OnTheWater =
-        [KitKind.Disc, KitKind.ViewingTube, KitKind.CompositeSampler, KitKind.BottleSampler, KitKind.Meter, KitKind.Thermometer, KitKind.Refractometer, KitKind.Net];
+    [
+        KitKind.Disc,
+        KitKind.ViewingTube,
+        KitKind.CompositeSampler,
+        KitKind.BottleSampler,
+        KitKind.Meter,
+        KitKind.Thermometer,
+        KitKind.Refractometer,
+        KitKind.Net,
+    ];
 
     /// <summary>The item as a visit sees it; null where it is not used on the water, or not now.</summary>
     public static Gear? Of(KitItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return (!OnTheWater.Contains(item.Kind) && Figure(item, "strength-percent") is null) || item.Condition != Condition.InUse ? null : new Gear(
-            item.Code, item.Name, item.Kind, Figure(item, "volume-l"), Figure(item, "fall-speed-ms"),
-            item.Standing.Where(c => c.Kind == KitCheckKind.Calibrated).Select(c => (DateOnly?)c.Day).Max())
-        {
-            // The others have theirs by name above; these are asked for by whoever works with them.
-            Figures = item.Kind is KitKind.Net or KitKind.Reagent ? item.Figures : null,
-        };
+        return (!OnTheWater.Contains(item.Kind) && Figure(item, "strength-percent") is null) || item.Condition != Condition.InUse
+            ? null
+            : new Gear(
+                item.Code,
+                item.Name,
+                item.Kind,
+                Figure(item, "volume-l"),
+                Figure(item, "fall-speed-ms"),
+                item.Standing.Where(c => c.Kind == KitCheckKind.Calibrated).Select(c => (DateOnly?)c.Day).Max()
+            )
+            {
+                // The others have theirs by name above; these are asked for by whoever works with them.
+                Figures = item.Kind is KitKind.Net or KitKind.Reagent ? item.Figures : null,
+            };
     }
 
     private static decimal? Figure(KitItem item, string name) => item.Figures?.FirstOrDefault(f => f.Name == name)?.Value;

@@ -20,7 +20,14 @@ public sealed record KitDue(DateOnly? On, bool Overdue, Finding? Finding = null)
 
         if (item.UsableUntil is { } lastDay)
         {
-            return At(item, lastDay.AddDays(1), today, $"{item.Code} was usable until {Words(lastDay)}.", "What is past its date spoils the sample it goes into.", "Take another lot.");
+            return At(
+                item,
+                lastDay.AddDays(1),
+                today,
+                $"{item.Code} was usable until {Words(lastDay)}.",
+                "What is past its date spoils the sample it goes into.",
+                "Take another lot."
+            );
         }
 
         var rule = KitRules.Of(item.Kind);
@@ -38,12 +45,23 @@ public sealed record KitDue(DateOnly? On, bool Overdue, Finding? Finding = null)
         var due = rule.EveryDays is { } days ? checkedOn.AddDays(days) : new DateOnly(checkedOn.Year + 1, 1, 1);
 
         // A meter is set when it is calibrated; whatever else was found wrong stays so until a later check finds it well.
-        if (today < due && kind != KitCheckKind.Calibrated && KitCheckRule.Judge(item, last, last.Day).Findings is [{ Finding: var wrong }, ..])
+        if (
+            today < due
+            && kind != KitCheckKind.Calibrated
+            && KitCheckRule.Judge(item, last, last.Day).Findings is [{ Finding: var wrong }, ..]
+        )
         {
             return new KitDue(due, true, wrong);
         }
 
-        return At(item, due, today, $"{item.Code} was due {Words(due)}: last {Done(kind)} {Words(checkedOn)}.", Why(kind), "Do it now, or take another.");
+        return At(
+            item,
+            due,
+            today,
+            $"{item.Code} was due {Words(due)}: last {Done(kind)} {Words(checkedOn)}.",
+            Why(kind),
+            "Do it now, or take another."
+        );
     }
 
     private static KitDue At(KitItem item, DateOnly due, DateOnly today, string seen, string why, string act) =>
@@ -51,24 +69,26 @@ public sealed record KitDue(DateOnly? On, bool Overdue, Finding? Finding = null)
 
     private static Finding Late(string seen, string why, string act) => Finding.Check("kit-overdue", seen, why, act);
 
-    private static string Done(KitCheckKind kind) => kind switch
-    {
-        KitCheckKind.Taped => "taped",
-        KitCheckKind.Calibrated => "calibrated",
-        KitCheckKind.IcePoint => "checked in melting ice",
-        KitCheckKind.Zeroed => "zeroed",
-        KitCheckKind.Counted => "counted",
-        _ => "looked over",
-    };
+    private static string Done(KitCheckKind kind) =>
+        kind switch
+        {
+            KitCheckKind.Taped => "taped",
+            KitCheckKind.Calibrated => "calibrated",
+            KitCheckKind.IcePoint => "checked in melting ice",
+            KitCheckKind.Zeroed => "zeroed",
+            KitCheckKind.Counted => "counted",
+            _ => "looked over",
+        };
 
-    private static string Why(KitCheckKind kind) => kind switch
-    {
-        KitCheckKind.Taped => "Ropes stretch, and a whole season reads short.",
-        KitCheckKind.Calibrated => "Meters drift, and a whole column is wrong.",
-        KitCheckKind.IcePoint or KitCheckKind.Zeroed => "Its zero wanders, and every reading with it.",
-        KitCheckKind.Counted => "A lost part is found out on the water.",
-        _ => "What is worn fails on the water.",
-    };
+    private static string Why(KitCheckKind kind) =>
+        kind switch
+        {
+            KitCheckKind.Taped => "Ropes stretch, and a whole season reads short.",
+            KitCheckKind.Calibrated => "Meters drift, and a whole column is wrong.",
+            KitCheckKind.IcePoint or KitCheckKind.Zeroed => "Its zero wanders, and every reading with it.",
+            KitCheckKind.Counted => "A lost part is found out on the water.",
+            _ => "What is worn fails on the water.",
+        };
 
     private static string Words(DateOnly day) => day.ToString("d MMM yyyy", CultureInfo.InvariantCulture);
 }

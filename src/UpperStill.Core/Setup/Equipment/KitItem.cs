@@ -38,16 +38,26 @@ public sealed record KitItem(
     int? Parts = null,
     string? Remark = null,
     IReadOnlyList<KitCheck>? Checks = null,
-    DateOnly? RetiredOn = null)
+    DateOnly? RetiredOn = null
+)
 {
     /// <summary>The checks that stand: those that are not struck.</summary>
     internal IEnumerable<KitCheck> Standing => (Checks ?? []).Where(c => c.Struck is null);
 
     /// <summary>The line that depths are read on, with its checks; null where it is none.</summary>
-    public Line? AsLine() => Marks is null ? null : new Line(
-        Code, Name, Marks.Unit, Marks.Every, Marks.Usable,
-        [.. Standing.Where(c => c.Kind == KitCheckKind.Taped).Select(Taped)], RetiredOn,
-        [.. (Checks ?? []).Where(c => c.Kind == KitCheckKind.Taped && c.StruckAt is not null).Select(Taped)]);
+    public Line? AsLine() =>
+        Marks is null
+            ? null
+            : new Line(
+                Code,
+                Name,
+                Marks.Unit,
+                Marks.Every,
+                Marks.Usable,
+                [.. Standing.Where(c => c.Kind == KitCheckKind.Taped).Select(Taped)],
+                RetiredOn,
+                [.. (Checks ?? []).Where(c => c.Kind == KitCheckKind.Taped && c.StruckAt is not null).Select(Taped)]
+            );
 
     private static LineCheck Taped(KitCheck check) => new(check.Day, check.Marks ?? [], check.By, check.MadeAt, check.StruckAt);
 }
@@ -57,7 +67,8 @@ public sealed record KitItem(
 /// <param name="Kind">What was done.</param>
 /// <param name="Day">When.</param>
 /// <param name="By">Who.</param>
-/// <param name="Marks">For <see cref="KitCheckKind.Taped"/>: mark and tape; an empty list where it was found true and no mark was written down.</param>
+/// <param name="Marks">For <see cref="KitCheckKind.Taped"/>: mark and tape; an empty list where it was found true and no mark was written
+/// down.</param>
 /// <param name="Expected">What it should have read; for a messenger the length of line out, m.</param>
 /// <param name="Read">What it read, before it was set; for a messenger the seconds.</param>
 /// <param name="Unit">The unit of both: mg/L, %, °C, °F, ppt.</param>
@@ -83,4 +94,5 @@ public sealed record KitCheck(
     string? Struck = null,
     string? StruckBy = null,
     DateTimeOffset? MadeAt = null,
-    DateTimeOffset? StruckAt = null);
+    DateTimeOffset? StruckAt = null
+);

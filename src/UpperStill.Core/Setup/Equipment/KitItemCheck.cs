@@ -20,16 +20,27 @@ public static class KitItemCheck
     {
         if (!Codes.IsCode(item.Code))
         {
-            yield return Finding.Stop("code-format", $"“{item.Code}” cannot be a code.", "It stands on the item’s tag.", $"Use letters, digits and -, at most {Codes.Longest}.").At("code");
+            yield return Finding
+                .Stop(
+                    "code-format",
+                    $"“{item.Code}” cannot be a code.",
+                    "It stands on the item’s tag.",
+                    $"Use letters, digits and -, at most {Codes.Longest}."
+                )
+                .At("code");
         }
         else if (others.Contains(item.Code, StringComparer.OrdinalIgnoreCase))
         {
-            yield return Finding.Stop("code-used", $"{item.Code} is another item.", "Two histories would become one.", "Give it a code of its own.").At("code");
+            yield return Finding
+                .Stop("code-used", $"{item.Code} is another item.", "Two histories would become one.", "Give it a code of its own.")
+                .At("code");
         }
 
         if (string.IsNullOrWhiteSpace(item.Name))
         {
-            yield return Finding.Stop("name-missing", "The item has no name.", "People look for it by its name.", "Write what it is.").At("name");
+            yield return Finding
+                .Stop("name-missing", "The item has no name.", "People look for it by its name.", "Write what it is.")
+                .At("name");
         }
     }
 
@@ -42,7 +53,14 @@ public static class KitItemCheck
 
         if (item.Marks is not { } marks)
         {
-            yield return Finding.Stop("marks-missing", "The line has no marks.", "Depths are read on them.", "Write their unit, how far apart they are, and how much line can be let out.").At("every");
+            yield return Finding
+                .Stop(
+                    "marks-missing",
+                    "The line has no marks.",
+                    "Depths are read on them.",
+                    "Write their unit, how far apart they are, and how much line can be let out."
+                )
+                .At("every");
             yield break;
         }
 
@@ -51,7 +69,15 @@ public static class KitItemCheck
             var (length, wrong) = written.Read();
             if (length is not { Metres: > 0 })
             {
-                yield return (wrong ?? Finding.Stop("length-zero", $"“{written.Written}” is no length.", "Depths are read on it.", "Write it as on the tag.")).At(field);
+                yield return (
+                    wrong
+                    ?? Finding.Stop(
+                        "length-zero",
+                        $"“{written.Written}” is no length.",
+                        "Depths are read on it.",
+                        "Write it as on the tag."
+                    )
+                ).At(field);
             }
         }
     }
@@ -60,12 +86,21 @@ public static class KitItemCheck
     {
         if (item.Parts is < 1 or > 99)
         {
-            yield return Finding.Stop("parts-range", $"{item.Parts} parts cannot be.", "They are counted out and home.", "Write 1 to 99, or nothing.").At("parts");
+            yield return Finding
+                .Stop("parts-range", $"{item.Parts} parts cannot be.", "They are counted out and home.", "Write 1 to 99, or nothing.")
+                .At("parts");
         }
 
         foreach (var figure in (item.Figures ?? []).Where(f => f.Value <= 0))
         {
-            yield return Finding.Stop("figure-range", $"{figure.Name} is {Decimals.Text(figure.Value)}.", "Results are worked out with it.", "Write a number above 0, or nothing.").At(figure.Name);
+            yield return Finding
+                .Stop(
+                    "figure-range",
+                    $"{figure.Name} is {Decimals.Text(figure.Value)}.",
+                    "Results are worked out with it.",
+                    "Write a number above 0, or nothing."
+                )
+                .At(figure.Name);
         }
     }
 }

@@ -7,46 +7,60 @@ namespace UpperStill.Core.Setup.Equipment;
 public enum KitKind
 {
     /// <summary>A rope, chain or wheel with marks.</summary>
-    [JsonStringEnumMemberName("line")] Line,
+    [JsonStringEnumMemberName("line")]
+    Line,
 
     /// <summary>A Secchi disc.</summary>
-    [JsonStringEnumMemberName("disc")] Disc,
+    [JsonStringEnumMemberName("disc")]
+    Disc,
 
     /// <summary>A viewing tube.</summary>
-    [JsonStringEnumMemberName("viewing-tube")] ViewingTube,
+    [JsonStringEnumMemberName("viewing-tube")]
+    ViewingTube,
 
     /// <summary>A weighted bottle or tube that takes water from a whole layer.</summary>
-    [JsonStringEnumMemberName("composite-sampler")] CompositeSampler,
+    [JsonStringEnumMemberName("composite-sampler")]
+    CompositeSampler,
 
     /// <summary>A bottle that is closed at a depth by a messenger.</summary>
-    [JsonStringEnumMemberName("bottle-sampler")] BottleSampler,
+    [JsonStringEnumMemberName("bottle-sampler")]
+    BottleSampler,
 
     /// <summary>A meter with probes.</summary>
-    [JsonStringEnumMemberName("meter")] Meter,
+    [JsonStringEnumMemberName("meter")]
+    Meter,
 
     /// <summary>A thermometer.</summary>
-    [JsonStringEnumMemberName("thermometer")] Thermometer,
+    [JsonStringEnumMemberName("thermometer")]
+    Thermometer,
 
     /// <summary>A refractometer.</summary>
-    [JsonStringEnumMemberName("refractometer")] Refractometer,
+    [JsonStringEnumMemberName("refractometer")]
+    Refractometer,
 
     /// <summary>A plankton net.</summary>
-    [JsonStringEnumMemberName("net")] Net,
+    [JsonStringEnumMemberName("net")]
+    Net,
 
     /// <summary>A bottom grab.</summary>
-    [JsonStringEnumMemberName("grab")] Grab,
+    [JsonStringEnumMemberName("grab")]
+    Grab,
 
     /// <summary>A lot of filters.</summary>
-    [JsonStringEnumMemberName("filters")] Filters,
+    [JsonStringEnumMemberName("filters")]
+    Filters,
 
     /// <summary>A lot of bottles or vials.</summary>
-    [JsonStringEnumMemberName("bottles")] Bottles,
+    [JsonStringEnumMemberName("bottles")]
+    Bottles,
 
     /// <summary>A preservative, fixative, stain or standard.</summary>
-    [JsonStringEnumMemberName("reagent")] Reagent,
+    [JsonStringEnumMemberName("reagent")]
+    Reagent,
 
     /// <summary>Anything else.</summary>
-    [JsonStringEnumMemberName("other")] Other,
+    [JsonStringEnumMemberName("other")]
+    Other,
 }
 
 /// <summary>How an item is.</summary>
@@ -54,13 +68,16 @@ public enum KitKind
 public enum Condition
 {
     /// <summary>It goes out.</summary>
-    [JsonStringEnumMemberName("in-use")] InUse,
+    [JsonStringEnumMemberName("in-use")]
+    InUse,
 
     /// <summary>It stays ashore until it is mended.</summary>
-    [JsonStringEnumMemberName("mending")] Mending,
+    [JsonStringEnumMemberName("mending")]
+    Mending,
 
     /// <summary>It is given up; its record stays.</summary>
-    [JsonStringEnumMemberName("retired")] Retired,
+    [JsonStringEnumMemberName("retired")]
+    Retired,
 }
 
 /// <summary>What is done to check an item.</summary>
@@ -68,26 +85,34 @@ public enum Condition
 public enum KitCheckKind
 {
     /// <summary>A line laid along a tape at one or several marks.</summary>
-    [JsonStringEnumMemberName("taped")] Taped,
+    [JsonStringEnumMemberName("taped")]
+    Taped,
 
     /// <summary>A meter set by a standard: what it should have read and what it read before.</summary>
-    [JsonStringEnumMemberName("calibrated")] Calibrated,
+    [JsonStringEnumMemberName("calibrated")]
+    Calibrated,
 
     /// <summary>A meter looked at by the standard again, without setting it.</summary>
-    [JsonStringEnumMemberName("end-check")] EndCheck,
+    [JsonStringEnumMemberName("end-check")]
+    EndCheck,
 
     /// <summary>A thermometer in melting ice.</summary>
-    [JsonStringEnumMemberName("ice-point")] IcePoint,
+    [JsonStringEnumMemberName("ice-point")]
+    IcePoint,
 
     /// <summary>A refractometer with distilled water.</summary>
-    [JsonStringEnumMemberName("zeroed")] Zeroed,
+    [JsonStringEnumMemberName("zeroed")]
+    Zeroed,
 
     /// <summary>The fall of a messenger timed.</summary>
-    [JsonStringEnumMemberName("timed")] Timed,
+    [JsonStringEnumMemberName("timed")]
+    Timed,
 
     /// <summary>Parts counted.</summary>
-    [JsonStringEnumMemberName("counted")] Counted,
+    [JsonStringEnumMemberName("counted")]
+    Counted,
 
     /// <summary>Looked over, point by point.</summary>
-    [JsonStringEnumMemberName("looked-over")] LookedOver,
+    [JsonStringEnumMemberName("looked-over")]
+    LookedOver,
 }

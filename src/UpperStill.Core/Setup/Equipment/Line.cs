@@ -12,16 +12,24 @@ namespace UpperStill.Core.Setup.Equipment;
 /// <param name="RetiredOn">The day on which its marks were given up; null while it is used.</param>
 /// <param name="Struck">Checks that were struck and correct nothing any more.</param>
 public sealed record Line(
-    string Code, string Name, LengthUnit Unit, WrittenLength MarkEvery, WrittenLength Usable, IReadOnlyList<LineCheck>? Checks = null, DateOnly? RetiredOn = null,
-    IReadOnlyList<LineCheck>? Struck = null)
+    string Code,
+    string Name,
+    LengthUnit Unit,
+    WrittenLength MarkEvery,
+    WrittenLength Usable,
+    IReadOnlyList<LineCheck>? Checks = null,
+    DateOnly? RetiredOn = null,
+    IReadOnlyList<LineCheck>? Struck = null
+)
 {
     /// <summary>The line as it was known at a moment: without what was written down since, and with what was struck since.</summary>
     /// <param name="at">The moment.</param>
-    public Line AsKnownAt(DateTimeOffset at) => this with
-    {
-        Checks = [.. (Checks ?? []).Concat((Struck ?? []).Where(c => c.StruckAt > at)).Where(c => c.MadeAt is null || c.MadeAt <= at)],
-        Struck = null,
-    };
+    public Line AsKnownAt(DateTimeOffset at) =>
+        this with
+        {
+            Checks = [.. (Checks ?? []).Concat((Struck ?? []).Where(c => c.StruckAt > at)).Where(c => c.MadeAt is null || c.MadeAt <= at)],
+            Struck = null,
+        };
 
     /// <summary>True where something of its checks was written down or struck after a moment.</summary>
     /// <param name="at">The moment.</param>
@@ -46,7 +54,9 @@ public sealed record Line(
         var sameYear = checks.Where(c => c.Day.Year == day.Year).ToList();
 
         // Of two checks of one day the later one stands: the first was repeated.
-        var check = sameYear.LastOrDefault(c => c.Day <= day) ?? sameYear.LastOrDefault(c => c.Day == sameYear[0].Day) ?? checks.LastOrDefault(c => c.Day <= day);
+        var check = sameYear.LastOrDefault(c => c.Day <= day)
+            ?? sameYear.LastOrDefault(c => c.Day == sameYear[0].Day)
+            ?? checks.LastOrDefault(c => c.Day <= day);
         return check is null ? null : LineCorrection.From(this, check);
     }
 }

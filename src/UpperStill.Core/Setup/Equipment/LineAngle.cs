@@ -7,5 +7,7 @@ public static class LineAngle
     /// <param name="lineOutM">Line out, m.</param>
     /// <param name="angleDeg">Lean from the vertical, degrees, 0 to under 90.</param>
     public static decimal? TrueM(decimal lineOutM, decimal angleDeg) =>
-        angleDeg is < 0 or >= 90 ? null : angleDeg == 0 ? lineOutM : lineOutM * (decimal)Math.Cos((double)angleDeg * Math.PI / 180);
+        angleDeg is < 0 or >= 90 ? null
+        : angleDeg == 0 ? lineOutM
+        : lineOutM * (decimal)Math.Cos((double)angleDeg * Math.PI / 180);
 }

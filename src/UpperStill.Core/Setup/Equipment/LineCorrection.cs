@@ -14,7 +14,8 @@ public sealed class LineCorrection
     private readonly LineCheck check;
     private readonly IReadOnlyList<(Length Mark, Length Tape)> knots;
 
-    private LineCorrection(Line line, LineCheck check, IReadOnlyList<(Length Mark, Length Tape)> knots) => (this.line, this.check, this.knots) = (line, check, knots);
+    private LineCorrection(Line line, LineCheck check, IReadOnlyList<(Length Mark, Length Tape)> knots) =>
+        (this.line, this.check, this.knots) = (line, check, knots);
 
     /// <summary>Null where every mark is true or nothing can be read from the check.</summary>
     public static LineCorrection? From(Line line, LineCheck check)
@@ -30,7 +31,9 @@ public sealed class LineCorrection
             }
         }
 
-        return knots.All(k => k.Mark.Metres == k.Tape.Metres) ? null : new LineCorrection(line, check, [.. knots.OrderBy(k => k.Mark.Metres)]);
+        return knots.All(k => k.Mark.Metres == k.Tape.Metres)
+            ? null
+            : new LineCorrection(line, check, [.. knots.OrderBy(k => k.Mark.Metres)]);
     }
 
     /// <summary>True metres for metres by the marks.</summary>
@@ -40,7 +43,8 @@ public sealed class LineCorrection
     public decimal MarkM(decimal trueM) => Across(trueM, k => k.Tape.Metres, k => k.Mark.Metres);
 
     /// <summary>The check in words, for a working.</summary>
-    public string Words => $"{line.Code}, taped {check.Day.ToString("d MMM yyyy", CultureInfo.InvariantCulture)}: "
+    public string Words =>
+        $"{line.Code}, taped {check.Day.ToString("d MMM yyyy", CultureInfo.InvariantCulture)}: "
         + string.Join("; ", knots.Select(k => $"the mark {LengthText.Write(k.Mark)} is at {LengthText.Write(k.Tape)}"));
 
     private decimal Across(decimal at, Func<(Length Mark, Length Tape), decimal> from, Func<(Length Mark, Length Tape), decimal> to)

@@ -5,7 +5,8 @@ namespace UpperStill.Core.Setup.Equipment;
 /// <summary>The mark of a line that is nearest to a depth.</summary>
 public static class NearestMark
 {
-    /// <summary>The nearest mark by the line's own marks, m; a tie, or a mark past the limit, goes to the shallower. Null above the first mark.</summary>
+    /// <summary>The nearest mark by the line's own marks, m; a tie, or a mark past the limit, goes to the shallower. Null above the first
+    /// mark.</summary>
     /// <param name="target">Wanted depth by the marks, m.</param>
     /// <param name="limit">Never past this depth by the marks, m.</param>
     /// <param name="every">Distance between marks, m, above 0.</param>

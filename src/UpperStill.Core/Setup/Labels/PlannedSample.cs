@@ -15,7 +15,17 @@ namespace UpperStill.Core.Setup.Labels;
 /// <param name="Depth">Depth or interval as far as it is known before: the rest is written by hand.</param>
 /// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
 /// <param name="Place">Where in the water: composite, surface, deep, layer-1 to layer-3.</param>
-public sealed record PlannedSample(string Number, string Station, string Water, string District, DateOnly Day, SampleType Type, string Depth, int Replicate, string Place)
+public sealed record PlannedSample(
+    string Number,
+    string Station,
+    string Water,
+    string District,
+    DateOnly Day,
+    SampleType Type,
+    string Depth,
+    int Replicate,
+    string Place
+)
 {
     /// <summary>The protocol that fills it, where it takes it in its own way; null for water of a place of the plan.</summary>
     public Protocol? FilledBy { get; init; }
@@ -33,7 +43,14 @@ public static class PlannedSamples
     /// <param name="day">When.</param>
     /// <param name="bottles">Which bottles a protocol fills.</param>
     /// <param name="series">The letter of the visit among those of the day; null for the first.</param>
-    public static IReadOnlyList<PlannedSample> Of(Station station, Programme programme, IReadOnlyCollection<Protocol> protocols, DateOnly day, BottlesOf bottles, string? series = null)
+    public static IReadOnlyList<PlannedSample> Of(
+        Station station,
+        Programme programme,
+        IReadOnlyCollection<Protocol> protocols,
+        DateOnly day,
+        BottlesOf bottles,
+        string? series = null
+    )
     {
         ArgumentNullException.ThrowIfNull(station);
         ArgumentNullException.ThrowIfNull(programme);
@@ -53,7 +70,22 @@ public static class PlannedSamples
                 var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
                 for (var replicate = 0; replicate <= bottle.Replicates; replicate++)
                 {
-                    samples.Add(new PlannedSample(Number(station.Code, day, series, type.Letter, count, replicate), station.Code, station.Water, station.District, day, type, depth, replicate, place) { FilledBy = bottle.From == SampleFrom.Protocol ? plan.Protocol : null });
+                    samples.Add(
+                        new PlannedSample(
+                            Number(station.Code, day, series, type.Letter, count, replicate),
+                            station.Code,
+                            station.Water,
+                            station.District,
+                            day,
+                            type,
+                            depth,
+                            replicate,
+                            place
+                        )
+                        {
+                            FilledBy = bottle.From == SampleFrom.Protocol ? plan.Protocol : null,
+                        }
+                    );
                 }
             }
         }
@@ -62,15 +94,23 @@ public static class PlannedSamples
     }
 
     /// <summary>The number of a sample.</summary>
-    internal static string Number(string station, DateOnly day, string? series, string letter, int count, int replicate) => SampleNumber.Checked(
-        $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}{series}-{letter}{count}" + (replicate == 0 ? string.Empty : replicate == 1 ? "R" : $"R{replicate}"));
+    internal static string Number(string station, DateOnly day, string? series, string letter, int count, int replicate) =>
+        SampleNumber.Checked(
+            $"{station}-{day.ToString("yyMMdd", CultureInfo.InvariantCulture)}{series}-{letter}{count}"
+                + (
+                    replicate == 0 ? string.Empty
+                    : replicate == 1 ? "R"
+                    : $"R{replicate}"
+                )
+        );
 
-    private static (string Place, string Depth)[] Depths(SampleFrom from, Protocol protocol) => from switch
-    {
-        SampleFrom.Composite => [("composite", "composite 0 to")],
-        SampleFrom.Surface => [("surface", "surface")],
-        SampleFrom.Protocol => [(protocol.Code, string.Empty)],
-        SampleFrom.Deep => [("deep", "deep, at")],
-        _ => [.. Layers.Select((layer, i) => ($"layer-{i + 1}", layer))],
-    };
+    private static (string Place, string Depth)[] Depths(SampleFrom from, Protocol protocol) =>
+        from switch
+        {
+            SampleFrom.Composite => [("composite", "composite 0 to")],
+            SampleFrom.Surface => [("surface", "surface")],
+            SampleFrom.Protocol => [(protocol.Code, string.Empty)],
+            SampleFrom.Deep => [("deep", "deep, at")],
+            _ => [.. Layers.Select((layer, i) => ($"layer-{i + 1}", layer))],
+        };
 }

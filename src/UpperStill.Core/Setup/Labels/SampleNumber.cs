@@ -39,7 +39,13 @@ public static class SampleNumber
         var parts = Body(number).Split('-');
 
         // Behind the day a later visit of it has its letter.
-        return parts.Length >= 3 && parts[^2] is { Length: 6 or 7 } day && day.AsSpan(0, 6).IndexOfAnyExceptInRange('0', '9') < 0 && (day.Length == 6 || char.IsAsciiLetterUpper(day[6])) ? string.Join('-', parts[..^2]) : null;
+        return
+            parts.Length >= 3
+            && parts[^2] is { Length: 6 or 7 } day
+            && day.AsSpan(0, 6).IndexOfAnyExceptInRange('0', '9') < 0
+            && (day.Length == 6 || char.IsAsciiLetterUpper(day[6]))
+            ? string.Join('-', parts[..^2])
+            : null;
     }
 
     /// <summary>Reads a number as it was typed or scanned: small letters and blanks do no harm, a wrong character is seen.</summary>
@@ -47,15 +53,29 @@ public static class SampleNumber
     /// <returns>The number as it stands on labels, or the finding that stands in its way.</returns>
     public static (string? Number, Finding? Finding) Read(string? typed)
     {
-        var text = new string([.. (typed ?? string.Empty).Trim().ToUpperInvariant().Where(c => !char.IsWhiteSpace(c)).Select(c => c is '–' or '—' ? '-' : c)]);
+        var text = new string([
+            .. (typed ?? string.Empty).Trim().ToUpperInvariant().Where(c => !char.IsWhiteSpace(c)).Select(c => c is '–' or '—' ? '-' : c),
+        ]);
         if (text.Length == 0)
         {
             return (null, Stop("sample-number-missing", "No number.", "This bottle cannot be told from another.", "Scan or type it."));
         }
 
-        if (text.Length > Longest || StationOf(text) is null || !text.All(c => c == '-' || Characters.Contains(c, StringComparison.Ordinal)))
+        if (
+            text.Length > Longest
+            || StationOf(text) is null
+            || !text.All(c => c == '-' || Characters.Contains(c, StringComparison.Ordinal))
+        )
         {
-            return (null, Stop("sample-number-shape", $"“{(text.Length > Longest ? text[..Longest] + "…" : text)}” is not a sample’s number.", "It could be another code on the same bottle.", "Type what stands under the QR code, such as HAR-1-260812-C1-7."));
+            return (
+                null,
+                Stop(
+                    "sample-number-shape",
+                    $"“{(text.Length > Longest ? text[..Longest] + "…" : text)}” is not a sample’s number.",
+                    "It could be another code on the same bottle.",
+                    "Type what stands under the QR code, such as HAR-1-260812-C1-7."
+                )
+            );
         }
 
         if (!HasCheck(text))
@@ -65,7 +85,15 @@ public static class SampleNumber
 
         return Check(text[..^2]) == text[^1]
             ? (text, null)
-            : (null, Stop("sample-number-check", $"{text} cannot be right: its last character does not fit the others.", "One character is misread, and the result would go to another sample.", "Read it again, or scan the label."));
+            : (
+                null,
+                Stop(
+                    "sample-number-check",
+                    $"{text} cannot be right: its last character does not fit the others.",
+                    "One character is misread, and the result would go to another sample.",
+                    "Read it again, or scan the label."
+                )
+            );
     }
 
     private static bool HasCheck(string number)
@@ -91,7 +119,11 @@ public static class SampleNumber
         return Characters[(Modulus + 1 - sum) % Modulus];
     }
 
-    private static Finding Stop(string code, string seen, string why, string act) => Finding.Stop(code, seen, why, act) with { NoWayRound = true };
+    private static Finding Stop(string code, string seen, string why, string act) =>
+        Finding.Stop(code, seen, why, act) with
+        {
+            NoWayRound = true,
+        };
 }
 
 /// <summary>A number to be read.</summary>

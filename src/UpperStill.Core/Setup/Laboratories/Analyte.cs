@@ -12,7 +12,13 @@ public sealed record AnalyteUnit(string Name, decimal Factor, IReadOnlyList<stri
 /// <param name="Units">Units; the first is its own.</param>
 /// <param name="Usual">Lowest and highest value that water usually has, in its own unit.</param>
 /// <param name="Spellings">Names that laboratories give it, in small letters, letters and digits only.</param>
-public sealed record Analyte(string Code, string Name, IReadOnlyList<AnalyteUnit> Units, (decimal Low, decimal High) Usual, IReadOnlyList<string> Spellings)
+public sealed record Analyte(
+    string Code,
+    string Name,
+    IReadOnlyList<AnalyteUnit> Units,
+    (decimal Low, decimal High) Usual,
+    IReadOnlyList<string> Spellings
+)
 {
     /// <summary>Its own unit.</summary>
     public string Unit => Units[0].Name;
@@ -25,5 +31,14 @@ public sealed record Analyte(string Code, string Name, IReadOnlyList<AnalyteUnit
         return Units.FirstOrDefault(u => Plain(u.Name) == plain || u.Spellings.Contains(plain));
     }
 
-    private static string Plain(string unit) => new([.. unit.ToLowerInvariant().Select(c => c is 'µ' or 'μ' ? 'u' : c is '³' ? '3' : c).Where(c => !char.IsWhiteSpace(c) && c is not '(' and not ')' and not '.')]);
+    private static string Plain(string unit) =>
+        new([
+            .. unit.ToLowerInvariant()
+                .Select(c =>
+                    c is 'µ' or 'μ' ? 'u'
+                    : c is '³' ? '3'
+                    : c
+                )
+                .Where(c => !char.IsWhiteSpace(c) && c is not '(' and not ')' and not '.'),
+        ]);
 }

@@ -25,7 +25,10 @@ public sealed record LabDoor(
     [property: Within(0, 20160, "min")] int TravelMinutes,
     string? TurnInPlace = null,
     bool NoDryIce = false,
-    [property: Within(0, 6)] IReadOnlyList<int>? ShippingDays = null, ChlorophyllLab? Chlorophyll = null, bool Simulated = false)
+    [property: Within(0, 6)] IReadOnlyList<int>? ShippingDays = null,
+    ChlorophyllLab? Chlorophyll = null,
+    bool Simulated = false
+)
 {
     private static readonly TimeOnly Noon = new(12, 0);
 
@@ -44,16 +47,30 @@ public sealed record LabDoor(
         {
             if (!laboratory.ClosedDays.Contains(day))
             {
-                open.AddRange(laboratory.Openings.Where(o => o.Day == day.DayOfWeek).OrderBy(o => o.From).Select(o => new OpenSpan(At(day, o.From, zone), At(day, o.Until, zone))));
+                open.AddRange(
+                    laboratory
+                        .Openings.Where(o => o.Day == day.DayOfWeek)
+                        .OrderBy(o => o.From)
+                        .Select(o => new OpenSpan(At(day, o.From, zone), At(day, o.Until, zone)))
+                );
             }
         }
 
         return new LabDoor(
-            laboratory.Name, open, [.. (laboratory.TurnIns ?? []).Where(t => t >= from).Order().Select(t => At(t, Noon, zone))], laboratory.TravelMinutes, laboratory.TurnInPlace, laboratory.NoDryIce,
-            laboratory.ShippingDays, laboratory.Chlorophyll, simulated);
+            laboratory.Name,
+            open,
+            [.. (laboratory.TurnIns ?? []).Where(t => t >= from).Order().Select(t => At(t, Noon, zone))],
+            laboratory.TravelMinutes,
+            laboratory.TurnInPlace,
+            laboratory.NoDryIce,
+            laboratory.ShippingDays,
+            laboratory.Chlorophyll,
+            simulated
+        );
     }
 
-    /// <summary>The last moment to set out so that samples are taken in between two moments; null where it is not open in between.</summary>
+    /// <summary>The last moment to set out so that samples are taken in between two moments; null where it is not open in
+    /// between.</summary>
     /// <param name="earliest">Not to be there before.</param>
     /// <param name="latest">To be there by.</param>
     public DateTimeOffset? LeaveBy(DateTimeOffset earliest, DateTimeOffset latest)

@@ -7,7 +7,11 @@ namespace UpperStill.Core.Setup.Laboratories;
 /// <param name="Day">The day of the week.</param>
 /// <param name="From">It opens, local time.</param>
 /// <param name="Until">It closes its intake, local time.</param>
-public sealed record Opening([property: JsonConverter(typeof(JsonStringEnumConverter<DayOfWeek>))] DayOfWeek Day, TimeOnly From, TimeOnly Until);
+public sealed record Opening(
+    [property: JsonConverter(typeof(JsonStringEnumConverter<DayOfWeek>))] DayOfWeek Day,
+    TimeOnly From,
+    TimeOnly Until
+);
 
 /// <summary>A laboratory and its intake.</summary>
 /// <param name="Name">Its name.</param>
@@ -20,9 +24,16 @@ public sealed record Opening([property: JsonConverter(typeof(JsonStringEnumConve
 /// <param name="ShippingDays">Days on which ultra-clean samples may be shipped, Sunday = 0; null where any will do.</param>
 /// <param name="Chlorophyll">What it needs to see chlorophyll, and its fluorometers' calibrations; null where it has not said.</param>
 public sealed record Laboratory(
-    string Name, IReadOnlyList<Opening> Openings, IReadOnlyList<DateOnly> ClosedDays, int TravelMinutes = 60,
-    IReadOnlyList<DateOnly>? TurnIns = null, string? TurnInPlace = null, bool NoDryIce = false,
-    IReadOnlyList<int>? ShippingDays = null, ChlorophyllLab? Chlorophyll = null)
+    string Name,
+    IReadOnlyList<Opening> Openings,
+    IReadOnlyList<DateOnly> ClosedDays,
+    int TravelMinutes = 60,
+    IReadOnlyList<DateOnly>? TurnIns = null,
+    string? TurnInPlace = null,
+    bool NoDryIce = false,
+    IReadOnlyList<int>? ShippingDays = null,
+    ChlorophyllLab? Chlorophyll = null
+)
 {
     /// <summary>
     /// The last moment to set out for the lab, local time, with water that was collected then and may stand so long: the last
@@ -57,7 +68,11 @@ public sealed record Laboratory(
     }
 
     // A local time that the clocks skip is read as the one that they show instead.
-    private static DateTime After(DateTime local, TimeSpan span, TimeZoneInfo? zone) => zone is null || zone.IsInvalidTime(local)
-        ? local + span
-        : TimeZoneInfo.ConvertTimeFromUtc(TimeZoneInfo.ConvertTimeToUtc(DateTime.SpecifyKind(local, DateTimeKind.Unspecified), zone) + span, zone);
+    private static DateTime After(DateTime local, TimeSpan span, TimeZoneInfo? zone) =>
+        zone is null || zone.IsInvalidTime(local)
+            ? local + span
+            : TimeZoneInfo.ConvertTimeFromUtc(
+                TimeZoneInfo.ConvertTimeToUtc(DateTime.SpecifyKind(local, DateTimeKind.Unspecified), zone) + span,
+                zone
+            );
 }

@@ -7,14 +7,18 @@ namespace UpperStill.Core.Setup.Laboratories;
 public enum Qualifier
 {
     /// <summary>Below the detection limit.</summary>
-    [JsonStringEnumMemberName("below")] Below,
+    [JsonStringEnumMemberName("below")]
+    Below,
 
     /// <summary>Above the range.</summary>
-    [JsonStringEnumMemberName("above")] Above,
+    [JsonStringEnumMemberName("above")]
+    Above,
 
     /// <summary>Estimated.</summary>
-    [JsonStringEnumMemberName("estimated")] Estimated,
+    [JsonStringEnumMemberName("estimated")]
+    Estimated,
 
     /// <summary>Rejected: kept, never used.</summary>
-    [JsonStringEnumMemberName("rejected")] Rejected,
+    [JsonStringEnumMemberName("rejected")]
+    Rejected,
 }

@@ -17,6 +17,10 @@ public static class Crew
     public static CrewResult Find(CrewRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        return new CrewResult([.. request.Names.Select(name => request.Known.FirstOrDefault(k => k.Names.Any(n => KnownPeople.Plain(n) == KnownPeople.Plain(name)))?.Id)]);
+        return new CrewResult([
+            .. request.Names.Select(name =>
+                request.Known.FirstOrDefault(k => k.Names.Any(n => KnownPeople.Plain(n) == KnownPeople.Plain(name)))?.Id
+            ),
+        ]);
     }
 }

@@ -7,16 +7,20 @@ namespace UpperStill.Core.Setup.People;
 public enum Role
 {
     /// <summary>Goes out and writes readings.</summary>
-    [JsonStringEnumMemberName("sampler")] Sampler,
+    [JsonStringEnumMemberName("sampler")]
+    Sampler,
 
     /// <summary>Plans, sets up waters and stations, reviews.</summary>
-    [JsonStringEnumMemberName("coordinator")] Coordinator,
+    [JsonStringEnumMemberName("coordinator")]
+    Coordinator,
 
     /// <summary>Receives samples and reports results.</summary>
-    [JsonStringEnumMemberName("laboratory")] Laboratory,
+    [JsonStringEnumMemberName("laboratory")]
+    Laboratory,
 
     /// <summary>Reads the record.</summary>
-    [JsonStringEnumMemberName("reader")] Reader,
+    [JsonStringEnumMemberName("reader")]
+    Reader,
 }
 
 /// <summary>A role and the waters it holds for.</summary>

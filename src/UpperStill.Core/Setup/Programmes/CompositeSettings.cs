@@ -8,10 +8,12 @@ namespace UpperStill.Core.Setup.Programmes;
 public enum CompositeDepthRule
 {
     /// <summary>A factor times today's clarity (1, 2, 2.5 or 2.7).</summary>
-    [JsonStringEnumMemberName("factor")] Factor,
+    [JsonStringEnumMemberName("factor")]
+    Factor,
 
     /// <summary>The coordinator's depth for this station.</summary>
-    [JsonStringEnumMemberName("preset")] Preset,
+    [JsonStringEnumMemberName("preset")]
+    Preset,
 }
 
 /// <summary>How the water of a composite is collected.</summary>
@@ -19,13 +21,16 @@ public enum CompositeDepthRule
 public enum CompositeMethod
 {
     /// <summary>Weighted bottle: free fall, slow steady rise.</summary>
-    [JsonStringEnumMemberName("weighted-bottle")] WeightedBottle,
+    [JsonStringEnumMemberName("weighted-bottle")]
+    WeightedBottle,
 
     /// <summary>Open bottle that just fills at the surface.</summary>
-    [JsonStringEnumMemberName("just-fills")] JustFills,
+    [JsonStringEnumMemberName("just-fills")]
+    JustFills,
 
     /// <summary>To 5.0 m whole-metre bottles pooled; deeper, an integrated tube.</summary>
-    [JsonStringEnumMemberName("pooled-or-tube")] PooledOrTube,
+    [JsonStringEnumMemberName("pooled-or-tube")]
+    PooledOrTube,
 }
 
 /// <summary>A composite method.</summary>
@@ -39,4 +44,5 @@ public sealed record CompositeSettings(
     [property: Within(0.1, 10)] decimal Factor,
     WrittenLength Clearance,
     CompositeMethod Method,
-    WrittenLength? Preset = null);
+    WrittenLength? Preset = null
+);

@@ -2,28 +2,71 @@ using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Setup.Programmes;
 
-/// <summary>What a programme may choose of containers, whatever they are filled by; see <see cref="ContainerRules"/> for what reads it.</summary>
+/// <summary>What a programme may choose of containers, whatever they are filled by; see <see cref="ContainerRules"/> for what reads
+/// it.</summary>
 public static class ContainerOptions
 {
     /// <summary>Rinses of a container.</summary>
     public static readonly Method Rinses = Method.Of(
-        MethodGroup.Samples, "container.rinses", "Rinses of a container", "None ever for acid or sterile bottles.",
-        ["3: three, or as few as its sort says", "2: two", "1: one, where the sample is scarce", "swirl: a swirl of the sample", "never: never"]);
+        MethodGroup.Samples,
+        "container.rinses",
+        "Rinses of a container",
+        "None ever for acid or sterile bottles.",
+        [
+            "3: three, or as few as its sort says",
+            "2: two",
+            "1: one, where the sample is scarce",
+            "swirl: a swirl of the sample",
+            "never: never",
+        ]
+    );
 
     /// <summary>Fill.</summary>
     public static readonly Method Fill = Method.Of(
-        MethodGroup.Samples, "container.fill", "Fill", "What the lab and the ice need.",
-        ["by-type: by sample type", "brim: brim, capped under water", "top: top", "neck: neck", "below-neck: below the neck", "below-lip: below the lip", "shoulder: shoulder", "line: line + 1 cm", "headspace: 1 in headspace", "ice: some out for ice", "no-bubbles: no bubbles"]);
+        MethodGroup.Samples,
+        "container.fill",
+        "Fill",
+        "What the lab and the ice need.",
+        [
+            "by-type: by sample type",
+            "brim: brim, capped under water",
+            "top: top",
+            "neck: neck",
+            "below-neck: below the neck",
+            "below-lip: below the lip",
+            "shoulder: shoulder",
+            "line: line + 1 cm",
+            "headspace: 1 in headspace",
+            "ice: some out for ice",
+            "no-bubbles: no bubbles",
+        ]
+    );
 
     /// <summary>Keeping.</summary>
     public static readonly Method Keep = Method.Of(
-        MethodGroup.Samples, "sample.keep", "Keeping", "Each analyte fades in its own way.",
-        ["by-type: by sample type", "frozen: frozen", "refrigerated: refrigerated", "ice-packs: ice packs", "ice-then-cold: ice, then refrigerator", "stable: stable once fixed", "alcohol: alcohol"]);
+        MethodGroup.Samples,
+        "sample.keep",
+        "Keeping",
+        "Each analyte fades in its own way.",
+        [
+            "by-type: by sample type",
+            "frozen: frozen",
+            "refrigerated: refrigerated",
+            "ice-packs: ice packs",
+            "ice-then-cold: ice, then refrigerator",
+            "stable: stable once fixed",
+            "alcohol: alcohol",
+        ]
+    );
 
     /// <summary>Bacteria to the lab.</summary>
     public static readonly Method Bacteria = Method.Of(
-        MethodGroup.Samples, "bacteria.within", "Bacteria to the lab", "Counts drift.",
-        ["6-h: 6 h, and 2 h in the lab", "24-h: 24 h", "same-outing: same outing", "unasked: not asked"]);
+        MethodGroup.Samples,
+        "bacteria.within",
+        "Bacteria to the lab",
+        "Counts drift.",
+        ["6-h: 6 h, and 2 h in the lab", "24-h: 24 h", "same-outing: same outing", "unasked: not asked"]
+    );
 }
 
 /// <summary>A sample type as a programme has it rinsed, filled and kept.</summary>
@@ -39,25 +82,54 @@ public static class ContainerRules
     }
 
     // What is never rinsed stays so: acid would be lost, and a sterile wall with it.
-    private static SampleType Rinsed(Programme programme, SampleType type) => type.Rinses == 0 || type.NeverRinsed || programme.Chooses(ContainerOptions.Rinses, "3") ? type
-        : type with { Rinse = Words(programme, ContainerOptions.Rinses), Rinses = programme.ChoiceOf(ContainerOptions.Rinses) switch { "2" => 2, "never" => 0, _ => 1 } };
+    private static SampleType Rinsed(Programme programme, SampleType type) =>
+        type.Rinses == 0 || type.NeverRinsed || programme.Chooses(ContainerOptions.Rinses, "3")
+            ? type
+            : type with
+            {
+                Rinse = Words(programme, ContainerOptions.Rinses),
+                Rinses = programme.ChoiceOf(ContainerOptions.Rinses) switch
+                {
+                    "2" => 2,
+                    "never" => 0,
+                    _ => 1,
+                },
+            };
 
-    private static SampleType Filled(Programme programme, SampleType type) => !type.Water || type.NeverRinsed || programme.Chooses(ContainerOptions.Fill, "by-type") ? type
-        : type with { Fill = Words(programme, ContainerOptions.Fill), NoBubbles = type.NoBubbles || programme.Chooses(ContainerOptions.Fill, "no-bubbles") };
+    private static SampleType Filled(Programme programme, SampleType type) =>
+        !type.Water || type.NeverRinsed || programme.Chooses(ContainerOptions.Fill, "by-type")
+            ? type
+            : type with
+            {
+                Fill = Words(programme, ContainerOptions.Fill),
+                NoBubbles = type.NoBubbles || programme.Chooses(ContainerOptions.Fill, "no-bubbles"),
+            };
 
-    private static SampleType Kept(Programme programme, SampleType type) => !type.Water || programme.Chooses(ContainerOptions.Keep, "by-type") ? type
-        : type with
-        {
-            Keep = programme.ChoiceOf(ContainerOptions.Keep) switch { "frozen" => Keeping.Frozen, "refrigerated" => Keeping.Cold, "stable" or "alcohol" => Keeping.Room, _ => Keeping.Ice },
-        };
+    private static SampleType Kept(Programme programme, SampleType type) =>
+        !type.Water || programme.Chooses(ContainerOptions.Keep, "by-type")
+            ? type
+            : type with
+            {
+                Keep = programme.ChoiceOf(ContainerOptions.Keep) switch
+                {
+                    "frozen" => Keeping.Frozen,
+                    "refrigerated" => Keeping.Cold,
+                    "stable" or "alcohol" => Keeping.Room,
+                    _ => Keeping.Ice,
+                },
+            };
 
-    private static SampleType Held(Programme programme, SampleType type) => !type.Sterile ? type : programme.ChoiceOf(ContainerOptions.Bacteria) switch
-    {
-        "24-h" => type with { Hold = "24 h", HoldHours = Day, LabHours = 0 },
-        "same-outing" => type with { Hold = "the same outing", LabHours = 0 },
-        "unasked" => type with { Hold = "as the lab says", HoldHours = null, LabHours = 0 },
-        _ => type,
-    };
+    private static SampleType Held(Programme programme, SampleType type) =>
+        !type.Sterile
+            ? type
+            : programme.ChoiceOf(ContainerOptions.Bacteria) switch
+            {
+                "24-h" => type with { Hold = "24 h", HoldHours = Day, LabHours = 0 },
+                "same-outing" => type with { Hold = "the same outing", LabHours = 0 },
+                "unasked" => type with { Hold = "as the lab says", HoldHours = null, LabHours = 0 },
+                _ => type,
+            };
 
-    private static string Words(Programme programme, Method method) => method.Options.First(o => o.Code == programme.ChoiceOf(method)).Words;
+    private static string Words(Programme programme, Method method) =>
+        method.Options.First(o => o.Code == programme.ChoiceOf(method)).Words;
 }

@@ -7,11 +7,14 @@ namespace UpperStill.Core.Setup.Programmes;
 public enum DiscEvent
 {
     /// <summary>The disc was just lost on the way down.</summary>
-    [JsonStringEnumMemberName("disappeared")] Disappeared,
+    [JsonStringEnumMemberName("disappeared")]
+    Disappeared,
 
     /// <summary>The disc was seen again on the way up.</summary>
-    [JsonStringEnumMemberName("reappeared")] Reappeared,
+    [JsonStringEnumMemberName("reappeared")]
+    Reappeared,
 
     /// <summary>The middle between the two, where the line is folded between two clips.</summary>
-    [JsonStringEnumMemberName("midpoint")] Midpoint,
+    [JsonStringEnumMemberName("midpoint")]
+    Midpoint,
 }

@@ -20,6 +20,10 @@ public static class OpenProtocols
         ArgumentNullException.ThrowIfNull(request);
         var season = request.Programme.Season ?? [];
         var open = season.Where(p => p.Holds(request.Day)).Select(p => p.Protocol);
-        return new([.. season.Select(p => p.Protocol).Prepend(Protocol.Clarity).Distinct()], [.. open.Prepend(Protocol.Clarity).Distinct()], request.Programme.AsksHalf());
+        return new(
+            [.. season.Select(p => p.Protocol).Prepend(Protocol.Clarity).Distinct()],
+            [.. open.Prepend(Protocol.Clarity).Distinct()],
+            request.Programme.AsksHalf()
+        );
     }
 }

@@ -4,7 +4,8 @@ using UpperStill.Core.Science.Statistics;
 
 namespace UpperStill.Core.Setup.Programmes;
 
-/// <summary>The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made under.</summary>
+/// <summary>The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made
+/// under.</summary>
 /// <param name="Code">Identity, for example <c>town-lakes</c>.</param>
 /// <param name="Version">Counts up from 1.</param>
 /// <param name="Name">The name people use.</param>
@@ -27,7 +28,8 @@ public sealed record Programme(
     CheckLimits Checks,
     IReadOnlyList<ProtocolPlan>? Season = null,
     [property: JsonPropertyName("schools")] IReadOnlyDictionary<string, string>? Methods = null,
-    [property: Within(-1000, 100000), JsonPropertyName("limits")] IReadOnlyDictionary<string, decimal>? Thresholds = null)
+    [property: Within(-1000, 100000), JsonPropertyName("limits")] IReadOnlyDictionary<string, decimal>? Thresholds = null
+)
 {
     /// <summary>True where the matter is done in this way.</summary>
     public bool Chooses(Method method, string option) => ChoiceOf(method) == option;
@@ -36,7 +38,9 @@ public sealed record Programme(
     public string ChoiceOf(Method method)
     {
         ArgumentNullException.ThrowIfNull(method);
-        return Methods?.GetValueOrDefault(method.Setting) is { } chosen && method.Options.Any(o => o.Code == chosen) ? chosen : method.Usual;
+        return Methods?.GetValueOrDefault(method.Setting) is { } chosen && method.Options.Any(o => o.Code == chosen)
+            ? chosen
+            : method.Usual;
     }
 
     /// <summary>The number chosen, or the usual one.</summary>
@@ -71,4 +75,5 @@ public sealed record CheckLimits(
     [property: Within(0, 100, "m")] decimal SoundingDiffersLeastM = 0.3m,
     [property: Within(0, 1000)] decimal UnusualMads = 3.5m,
     [property: Within(0, 1000)] int UnusualLeastCount = 10,
-    [property: Within(0, 1000000, "s")] int ClockOffS = 300);
+    [property: Within(0, 1000000, "s")] int ClockOffS = 300
+);

@@ -14,7 +14,15 @@ public static class ProgrammeCheck
     {
         ArgumentNullException.ThrowIfNull(programme);
         ArgumentNullException.ThrowIfNull(known);
-        return [.. Names(programme), .. Numbers(programme), .. (programme.Season ?? []).SelectMany(PlanCheck.Findings).Select(f => f.At("season")), .. Twice(programme), .. Bottles(programme), .. Chosen(programme, known)];
+        return
+        [
+            .. Names(programme),
+            .. Numbers(programme),
+            .. (programme.Season ?? []).SelectMany(PlanCheck.Findings).Select(f => f.At("season")),
+            .. Twice(programme),
+            .. Bottles(programme),
+            .. Chosen(programme, known),
+        ];
     }
 
     /// <summary>
@@ -51,7 +59,11 @@ public static class ProgrammeCheck
             yield return "the rounding of clarity: small changes come or go with it";
         }
 
-        if (before.Composite.DepthRule != after.Composite.DepthRule || before.Composite.Factor != after.Composite.Factor || before.Composite.Preset != after.Composite.Preset)
+        if (
+            before.Composite.DepthRule != after.Composite.DepthRule
+            || before.Composite.Factor != after.Composite.Factor
+            || before.Composite.Preset != after.Composite.Preset
+        )
         {
             yield return "the depth of the composite: chlorophyll comes from another layer";
         }
@@ -74,18 +86,28 @@ public static class ProgrammeCheck
 
     private static string Lower(string words) => char.ToLowerInvariant(words[0]) + words[1..];
 
-    private static string Words(Method method, Programme programme) => method.Options.FirstOrDefault(o => o.Code == programme.ChoiceOf(method))?.Words ?? programme.ChoiceOf(method);
+    private static string Words(Method method, Programme programme) =>
+        method.Options.FirstOrDefault(o => o.Code == programme.ChoiceOf(method))?.Words ?? programme.ChoiceOf(method);
 
     private static IEnumerable<FieldFinding> Names(Programme programme)
     {
         if (!Codes.IsCode(programme.Code))
         {
-            yield return Finding.Stop("code-format", $"“{programme.Code}” cannot be a code.", "Visits name it for ever.", "Use letters, digits and -, at most 40.").At("code");
+            yield return Finding
+                .Stop(
+                    "code-format",
+                    $"“{programme.Code}” cannot be a code.",
+                    "Visits name it for ever.",
+                    "Use letters, digits and -, at most 40."
+                )
+                .At("code");
         }
 
         if (string.IsNullOrWhiteSpace(programme.Name))
         {
-            yield return Finding.Stop("name-missing", "The programme has no name.", "People choose it by its name.", "Write the name your group uses.").At("name");
+            yield return Finding
+                .Stop("name-missing", "The programme has no name.", "People choose it by its name.", "Write the name your group uses.")
+                .At("name");
         }
     }
 
@@ -93,22 +115,45 @@ public static class ProgrammeCheck
     {
         if (programme.Hours.From >= programme.Hours.Until)
         {
-            yield return Finding.Stop("hours-order", "The hours end before they begin.", "No reading could be made.", "Write the first hour and the last.").At("hours");
+            yield return Finding
+                .Stop("hours-order", "The hours end before they begin.", "No reading could be made.", "Write the first hour and the last.")
+                .At("hours");
         }
 
         if (programme.Clarity.Readings is < 1 or > 3)
         {
-            yield return Finding.Stop("readings-range", $"{programme.Clarity.Readings} lowerings are asked.", "One gives a reading; more than three only tire.", "Choose one, two or three.").At("readings");
+            yield return Finding
+                .Stop(
+                    "readings-range",
+                    $"{programme.Clarity.Readings} lowerings are asked.",
+                    "One gives a reading; more than three only tire.",
+                    "Choose one, two or three."
+                )
+                .At("readings");
         }
 
         if (programme.Composite.DepthRule == CompositeDepthRule.Factor && programme.Composite.Factor is <= 0 or > 5)
         {
-            yield return Finding.Stop("factor-range", $"{programme.Composite.Factor} times the clarity is no lit layer.", "The composite would miss it.", "1, 2, 2.5 or 2.7 are used.").At("factor");
+            yield return Finding
+                .Stop(
+                    "factor-range",
+                    $"{programme.Composite.Factor} times the clarity is no lit layer.",
+                    "The composite would miss it.",
+                    "1, 2, 2.5 or 2.7 are used."
+                )
+                .At("factor");
         }
 
         if (programme.Composite.DepthRule == CompositeDepthRule.Preset && programme.Composite.Preset?.Read().Length is null)
         {
-            yield return Finding.Stop("preset-missing", "The coordinator’s depth is not written.", "Nobody would know how deep.", "Write the depth with its unit.").At("preset");
+            yield return Finding
+                .Stop(
+                    "preset-missing",
+                    "The coordinator’s depth is not written.",
+                    "Nobody would know how deep.",
+                    "Write the depth with its unit."
+                )
+                .At("preset");
         }
 
         if (programme.Composite.Clearance.Read() is (null, { } unreadable))
@@ -116,9 +161,20 @@ public static class ProgrammeCheck
             yield return unreadable.At("clearance");
         }
 
-        if (programme.Summary.FromMonth is < 1 or > 12 || programme.Summary.UntilMonth is < 1 or > 12 || programme.Summary.LeastReadings < 1)
+        if (
+            programme.Summary.FromMonth is < 1 or > 12
+            || programme.Summary.UntilMonth is < 1 or > 12
+            || programme.Summary.LeastReadings < 1
+        )
         {
-            yield return Finding.Stop("summary-range", "The season’s statistic has no window, or no least count.", "Years could not be compared.", "Choose months from 1 to 12 and at least one reading.").At("summary");
+            yield return Finding
+                .Stop(
+                    "summary-range",
+                    "The season’s statistic has no window, or no least count.",
+                    "Years could not be compared.",
+                    "Choose months from 1 to 12 and at least one reading."
+                )
+                .At("summary");
         }
     }
 
@@ -128,11 +184,25 @@ public static class ProgrammeCheck
         {
             if (known.Method(setting) is not { } method)
             {
-                yield return Finding.Stop("setting-unknown", $"“{setting}” is no method.", "It would be kept and never followed.", "Take it out, or write its name as in the list of methods.").At("schools");
+                yield return Finding
+                    .Stop(
+                        "setting-unknown",
+                        $"“{setting}” is no method.",
+                        "It would be kept and never followed.",
+                        "Take it out, or write its name as in the list of methods."
+                    )
+                    .At("schools");
             }
             else if (method.Options.All(o => o.Code != option))
             {
-                yield return Finding.Stop("option-unknown", $"“{option}” is no way of {setting}.", "Nobody could follow it.", $"Choose one of {string.Join(", ", method.Options.Select(o => o.Code))}.").At("schools");
+                yield return Finding
+                    .Stop(
+                        "option-unknown",
+                        $"“{option}” is no way of {setting}.",
+                        "Nobody could follow it.",
+                        $"Choose one of {string.Join(", ", method.Options.Select(o => o.Code))}."
+                    )
+                    .At("schools");
             }
         }
 
@@ -140,22 +210,56 @@ public static class ProgrammeCheck
         {
             if (known.Threshold(setting) is not { } limit)
             {
-                yield return Finding.Stop("setting-unknown", $"“{setting}” is no limit.", "It would be kept and never asked.", "Take it out, or write its name as in the list of limits.").At("limits");
+                yield return Finding
+                    .Stop(
+                        "setting-unknown",
+                        $"“{setting}” is no limit.",
+                        "It would be kept and never asked.",
+                        "Take it out, or write its name as in the list of limits."
+                    )
+                    .At("limits");
             }
             else if (value < limit.Least || value > limit.Greatest)
             {
-                yield return Finding.Stop("limit-range", $"{limit.Words}: {Decimals.Text(value)} {limit.Unit}".TrimEnd() + ".", "Beyond reason it would ask always or never.", $"From {Decimals.Text(limit.Least)} to {Decimals.Text(limit.Greatest)}.").At("limits");
+                yield return Finding
+                    .Stop(
+                        "limit-range",
+                        $"{limit.Words}: {Decimals.Text(value)} {limit.Unit}".TrimEnd() + ".",
+                        "Beyond reason it would ask always or never.",
+                        $"From {Decimals.Text(limit.Least)} to {Decimals.Text(limit.Greatest)}."
+                    )
+                    .At("limits");
             }
         }
     }
 
     private static IEnumerable<FieldFinding> Bottles(Programme programme) =>
-        (programme.Season ?? []).SelectMany(p => p.Bottles ?? []).Where(b => SampleTypes.Find(b.Type) is null || b.Replicates is < 0 or > 9)
-            .Select(b => SampleTypes.Find(b.Type) is null
-                ? Finding.Stop("sample-unknown", $"“{b.Type}” is no sample.", "No label could be printed for it.", "Choose one of the list.").At("season")
-                : Finding.Stop("replicates-range", $"{b.Replicates} replicates are asked.", "They are counted, packed and labelled.", "Choose 0 to 9.").At("season"));
+        (programme.Season ?? [])
+            .SelectMany(p => p.Bottles ?? [])
+            .Where(b => SampleTypes.Find(b.Type) is null || b.Replicates is < 0 or > 9)
+            .Select(b =>
+                SampleTypes.Find(b.Type) is null
+                    ? Finding
+                        .Stop("sample-unknown", $"“{b.Type}” is no sample.", "No label could be printed for it.", "Choose one of the list.")
+                        .At("season")
+                    : Finding
+                        .Stop(
+                            "replicates-range",
+                            $"{b.Replicates} replicates are asked.",
+                            "They are counted, packed and labelled.",
+                            "Choose 0 to 9."
+                        )
+                        .At("season")
+            );
 
     private static IEnumerable<FieldFinding> Twice(Programme programme) =>
-        (programme.Season ?? []).Where(p => p.Rhythm != Rhythm.Once).GroupBy(p => p.Protocol).Where(g => g.Count() > 1)
-            .Select(g => Finding.Stop("season-twice", $"{g.Key.Words()} has two rhythms.", "Its dates could not keep both.", "Leave one of them out.").At("season"));
+        (programme.Season ?? [])
+            .Where(p => p.Rhythm != Rhythm.Once)
+            .GroupBy(p => p.Protocol)
+            .Where(g => g.Count() > 1)
+            .Select(g =>
+                Finding
+                    .Stop("season-twice", $"{g.Key.Words()} has two rhythms.", "Its dates could not keep both.", "Leave one of them out.")
+                    .At("season")
+            );
 }

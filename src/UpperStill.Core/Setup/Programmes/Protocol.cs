@@ -4,7 +4,8 @@ using System.Text.Json.Serialization;
 namespace UpperStill.Core.Setup.Programmes;
 
 /// <summary>What a visit may take along, by its code: a part of the visit, or a protocol that describes itself.</summary>
-/// <param name="Code">Small letters, digits and -, at most 40, for example <c>clarity</c>; a code that was published is never given another meaning.</param>
+/// <param name="Code">Small letters, digits and -, at most 40, for example <c>clarity</c>; a code that was published is never given another
+/// meaning.</param>
 [JsonConverter(typeof(ProtocolConverter))]
 public readonly record struct Protocol(string Code) : IComparable<Protocol>
 {
@@ -28,13 +29,18 @@ public readonly record struct Protocol(string Code) : IComparable<Protocol>
 
     /// <summary>True where a text can be a code.</summary>
     public static bool IsCode(string? code) =>
-        code is { Length: > 0 and <= LongestCode } && char.IsAsciiLetterLower(code[0]) && code.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
+        code is { Length: > 0 and <= LongestCode }
+        && char.IsAsciiLetterLower(code[0])
+        && code.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
 
     /// <summary>The oldest as they were always named, then by code.</summary>
     public int CompareTo(Protocol other)
     {
         var (own, others) = (Array.IndexOf(First, Code), Array.IndexOf(First, other.Code));
-        return own >= 0 && others >= 0 ? own.CompareTo(others) : own >= 0 ? -1 : others >= 0 ? 1 : string.CompareOrdinal(Code, other.Code);
+        return own >= 0 && others >= 0 ? own.CompareTo(others)
+            : own >= 0 ? -1
+            : others >= 0 ? 1
+            : string.CompareOrdinal(Code, other.Code);
     }
 
     /// <summary>By the order of <see cref="CompareTo"/>.</summary>
@@ -58,7 +64,9 @@ public sealed class ProtocolConverter : JsonConverter<Protocol>
 {
     /// <inheritdoc/>
     public override Protocol Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-        reader.TokenType == JsonTokenType.String && reader.GetString() is { } code && Protocol.IsCode(code) ? new Protocol(code) : throw new JsonException("A protocol is named by its code.");
+        reader.TokenType == JsonTokenType.String && reader.GetString() is { } code && Protocol.IsCode(code)
+            ? new Protocol(code)
+            : throw new JsonException("A protocol is named by its code.");
 
     /// <inheritdoc/>
     public override void Write(Utf8JsonWriter writer, Protocol value, JsonSerializerOptions options) => writer.WriteStringValue(value.Code);

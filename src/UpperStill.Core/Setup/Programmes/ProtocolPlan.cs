@@ -8,13 +8,16 @@ namespace UpperStill.Core.Setup.Programmes;
 public enum Rhythm
 {
     /// <summary>Every so many days, within a least and a greatest gap.</summary>
-    [JsonStringEnumMemberName("days")] Days,
+    [JsonStringEnumMemberName("days")]
+    Days,
 
     /// <summary>Once in each month of its window.</summary>
-    [JsonStringEnumMemberName("monthly")] Monthly,
+    [JsonStringEnumMemberName("monthly")]
+    Monthly,
 
     /// <summary>Once, as near as can be to a day: so many days after ice-out, or a day of the year.</summary>
-    [JsonStringEnumMemberName("once")] Once,
+    [JsonStringEnumMemberName("once")]
+    Once,
 }
 
 /// <summary>A day of any year.</summary>
@@ -32,19 +35,24 @@ public readonly record struct DayOfYear([property: Within(1, 12)] int Month, [pr
 public enum SampleFrom
 {
     /// <summary>The composite through the lit layer.</summary>
-    [JsonStringEnumMemberName("composite")] Composite,
+    [JsonStringEnumMemberName("composite")]
+    Composite,
 
     /// <summary>The surface, by the programme's method.</summary>
-    [JsonStringEnumMemberName("surface")] Surface,
+    [JsonStringEnumMemberName("surface")]
+    Surface,
 
     /// <summary>Deep, by the programme's method.</summary>
-    [JsonStringEnumMemberName("deep")] Deep,
+    [JsonStringEnumMemberName("deep")]
+    Deep,
 
     /// <summary>One from each thermal layer: three.</summary>
-    [JsonStringEnumMemberName("layers")] Layers,
+    [JsonStringEnumMemberName("layers")]
+    Layers,
 
     /// <summary>As the protocol that fills it takes it: a net's catch, a scoop.</summary>
-    [JsonStringEnumMemberName("protocol")] Protocol,
+    [JsonStringEnumMemberName("protocol")]
+    Protocol,
 }
 
 /// <summary>Bottles of one sort that a protocol fills.</summary>
@@ -78,12 +86,14 @@ public sealed record ProtocolPlan(
     [property: Within(0, 100000, "h")] int? HoldHours = null,
     bool TurnIn = false,
     [property: Within(0, 366, "d")] int? DaysAfterIceOut = null,
-    IReadOnlyList<BottlePlan>? Bottles = null)
+    IReadOnlyList<BottlePlan>? Bottles = null
+)
 {
     /// <summary>True where its window runs over the New Year: November to April is one season.</summary>
     [JsonIgnore]
     public bool OverNewYear => (From.Month, From.Day).CompareTo((Until.Month, Until.Day)) > 0;
 
     /// <summary>True where its window holds a day.</summary>
-    public bool Holds(DateOnly day) => OverNewYear ? day >= From.In(day.Year) || day <= Until.In(day.Year) : day >= From.In(day.Year) && day <= Until.In(day.Year);
+    public bool Holds(DateOnly day) =>
+        OverNewYear ? day >= From.In(day.Year) || day <= Until.In(day.Year) : day >= From.In(day.Year) && day <= Until.In(day.Year);
 }

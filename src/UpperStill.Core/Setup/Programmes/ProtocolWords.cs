@@ -4,10 +4,11 @@ namespace UpperStill.Core.Setup.Programmes;
 public static class ProtocolWords
 {
     /// <summary>As it stands in a sentence.</summary>
-    public static string Words(this Protocol protocol) => protocol.Code switch
-    {
-        "profile" => "the profile",
-        "seawater" => "the seawater bottle",
-        var code => code.Replace('-', ' '),
-    };
+    public static string Words(this Protocol protocol) =>
+        protocol.Code switch
+        {
+            "profile" => "the profile",
+            "seawater" => "the seawater bottle",
+            var code => code.Replace('-', ' '),
+        };
 }

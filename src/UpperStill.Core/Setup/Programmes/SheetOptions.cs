@@ -5,8 +5,12 @@ public static class SheetOptions
 {
     /// <summary>Clock.</summary>
     public static readonly Method Clock = Method.Of(
-        MethodGroup.Visit, "visit.clock", "Clock", "The half of the day follows from it: never ask twice.",
-        ["24h: 24 h", "half-day: 24 h and an a.m./p.m. box"]);
+        MethodGroup.Visit,
+        "visit.clock",
+        "Clock",
+        "The half of the day follows from it: never ask twice.",
+        ["24h: 24 h", "half-day: 24 h and an a.m./p.m. box"]
+    );
 
     /// <summary>True where the sheet has a box for the half of the day.</summary>
     public static bool AsksHalf(this Programme programme)

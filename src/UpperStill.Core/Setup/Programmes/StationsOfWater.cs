@@ -24,9 +24,28 @@ public static class StationsOfWater
         return programme.ChoiceOf(SeasonOptions.Stations) switch
         {
             "deepest" when here.OrderByDescending(Depth).FirstOrDefault(o => Depth(o) >= Depth(station)) is { } deeper =>
-                [Finding.Check("station-not-deepest", $"{deeper.Code} {deeper.Name} is at least as deep.", $"{programme.Name} has one station on a water, at its deepest point.", "Use that one, or say by another programme why there are two.").At("knownDepth")],
-            "size" when water.Hypsography is { Count: > 0 } areas => [Finding.Note(
-                "stations-by-size", $"{here.Count + 1} {(here.Count == 0 ? "station" : "stations")} on {Decimals.Fixed(areas.Max(a => a.AreaM2) / SquareKilometre, 1)} km².", $"{programme.Name} has more stations on a larger water.", "Look whether each part of it has one.").At("position")],
+            [
+                Finding
+                    .Check(
+                        "station-not-deepest",
+                        $"{deeper.Code} {deeper.Name} is at least as deep.",
+                        $"{programme.Name} has one station on a water, at its deepest point.",
+                        "Use that one, or say by another programme why there are two."
+                    )
+                    .At("knownDepth"),
+            ],
+            "size" when water.Hypsography is { Count: > 0 } areas =>
+            [
+                Finding
+                    .Note(
+                        "stations-by-size",
+                        $"{here.Count + 1} {(here.Count == 0 ? "station" : "stations")} on "
+                            + $"{Decimals.Fixed(areas.Max(a => a.AreaM2) / SquareKilometre, 1)} km².",
+                        $"{programme.Name} has more stations on a larger water.",
+                        "Look whether each part of it has one."
+                    )
+                    .At("position"),
+            ],
             _ => [],
         };
     }

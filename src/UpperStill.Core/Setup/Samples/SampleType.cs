@@ -7,29 +7,34 @@ namespace UpperStill.Core.Setup.Samples;
 public enum Keeping
 {
     /// <summary>On ice, in the dark.</summary>
-    [JsonStringEnumMemberName("ice")] Ice,
+    [JsonStringEnumMemberName("ice")]
+    Ice,
 
     /// <summary>Frozen, in the dark.</summary>
-    [JsonStringEnumMemberName("frozen")] Frozen,
+    [JsonStringEnumMemberName("frozen")]
+    Frozen,
 
     /// <summary>Refrigerated.</summary>
-    [JsonStringEnumMemberName("cold")] Cold,
+    [JsonStringEnumMemberName("cold")]
+    Cold,
 
     /// <summary>At room temperature, in the dark.</summary>
-    [JsonStringEnumMemberName("room")] Room,
+    [JsonStringEnumMemberName("room")]
+    Room,
 }
 
 /// <summary>Where samples are put away by how they are kept.</summary>
 public static class KeepingPlaces
 {
     /// <summary>Where it usually stands.</summary>
-    public static StorePlace UsualPlace(this Keeping keep) => keep switch
-    {
-        Keeping.Frozen => StorePlace.Freezer,
-        Keeping.Room => StorePlace.Cupboard,
-        Keeping.Cold => StorePlace.Refrigerator,
-        _ => StorePlace.Cooler,
-    };
+    public static StorePlace UsualPlace(this Keeping keep) =>
+        keep switch
+        {
+            Keeping.Frozen => StorePlace.Freezer,
+            Keeping.Room => StorePlace.Cupboard,
+            Keeping.Cold => StorePlace.Refrigerator,
+            _ => StorePlace.Cooler,
+        };
 
     /// <summary>True where a place keeps it as it should be; ice and a refrigerator do the same.</summary>
     public static bool Fits(this Keeping keep, StorePlace place) =>
@@ -55,8 +60,24 @@ public static class KeepingPlaces
 /// <param name="HoldHours">Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.</param>
 /// <param name="LabHours">Hours that the lab has on top.</param>
 public sealed record SampleType(
-    string Code, string Letter, string Measures, string Container, string? Added, string Fill, string Rinse, Keeping Keep, string Hold, IReadOnlyList<string> LabelAlso, string? Caution = null,
-    int VolumeMl = 250, int Rinses = 0, int? Drops = null, FilledAt FilledAt = FilledAt.Water, int? HoldHours = SampleType.UnsaidHours, int LabHours = 0)
+    string Code,
+    string Letter,
+    string Measures,
+    string Container,
+    string? Added,
+    string Fill,
+    string Rinse,
+    Keeping Keep,
+    string Hold,
+    IReadOnlyList<string> LabelAlso,
+    string? Caution = null,
+    int VolumeMl = 250,
+    int Rinses = 0,
+    int? Drops = null,
+    FilledAt FilledAt = FilledAt.Water,
+    int? HoldHours = SampleType.UnsaidHours,
+    int LabHours = 0
+)
 {
     /// <summary>Hours on ice where the laboratory has not said.</summary>
     public const int UnsaidHours = 24;
@@ -88,8 +109,10 @@ public sealed record SampleType(
 public enum FilledAt
 {
     /// <summary>At the station.</summary>
-    [JsonStringEnumMemberName("water")] Water,
+    [JsonStringEnumMemberName("water")]
+    Water,
 
     /// <summary>At the bench, the same day.</summary>
-    [JsonStringEnumMemberName("bench")] Bench,
+    [JsonStringEnumMemberName("bench")]
+    Bench,
 }

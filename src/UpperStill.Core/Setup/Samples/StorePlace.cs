@@ -7,14 +7,18 @@ namespace UpperStill.Core.Setup.Samples;
 public enum StorePlace
 {
     /// <summary>A freezer, -18 °C or colder.</summary>
-    [JsonStringEnumMemberName("freezer")] Freezer,
+    [JsonStringEnumMemberName("freezer")]
+    Freezer,
 
     /// <summary>A refrigerator, about 4 °C.</summary>
-    [JsonStringEnumMemberName("refrigerator")] Refrigerator,
+    [JsonStringEnumMemberName("refrigerator")]
+    Refrigerator,
 
     /// <summary>A cooler with ice.</summary>
-    [JsonStringEnumMemberName("cooler")] Cooler,
+    [JsonStringEnumMemberName("cooler")]
+    Cooler,
 
     /// <summary>A dark cupboard.</summary>
-    [JsonStringEnumMemberName("cupboard")] Cupboard,
+    [JsonStringEnumMemberName("cupboard")]
+    Cupboard,
 }

@@ -2,7 +2,8 @@ using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Setup.Seasons;
 
-/// <summary>Which days of the year a station may be visited on, for what, and how welcome each is. Days count from the first of its months = 0.</summary>
+/// <summary>Which days of the year a station may be visited on, for what, and how welcome each is. Days count from the first of its months
+/// = 0.</summary>
 internal sealed class DayRules
 {
     private const double NotTheirDay = 6;
@@ -40,7 +41,13 @@ internal sealed class DayRules
         Base = station.Protocols.Where(p => p.Rhythm == Rhythm.Days).OrderBy(p => p.EveryDays).FirstOrDefault();
         Monthly = [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Monthly)];
         MonthlyGap = Monthly.Count == 0 ? 0 : Monthly.Max(p => p.LeastGapDays);
-        (open, openForBase, openForMonthly, cost, months) = (new bool[Days], new bool[Days], new bool[Days], new double[Days], new int[Days]);
+        (open, openForBase, openForMonthly, cost, months) = (
+            new bool[Days],
+            new bool[Days],
+            new bool[Days],
+            new double[Days],
+            new int[Days]
+        );
         var visited = station.Done.Select(d => d.Day).ToHashSet();
         for (var day = 0; day < Days; day++)
         {
@@ -49,7 +56,8 @@ internal sealed class DayRules
             openForBase[day] = open[day] && Base is { } rhythm && InWindow(rhythm, day) && Reaches(date, rhythm);
             var active = ActiveOn(day);
             openForMonthly[day] = open[day] && active.Count > 0 && active.All(p => Reaches(date, p));
-            cost[day] = (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
+            cost[day] =
+                (station.Volunteers is { Count: > 0 } days && !days.Contains(date.DayOfWeek) ? NotTheirDay : 0)
                 + (passes.Contains(date) ? Welcome : 0)
                 + (shared.Contains(date) ? Welcome : 0);
             months[day] = date.Month;
@@ -88,7 +96,8 @@ internal sealed class DayRules
     internal bool InWindow(ProtocolPlan protocol, int day) => protocol.Holds(Date(day));
 
     /// <summary>The days of a month, in order.</summary>
-    internal IEnumerable<int> DaysOf(int month) => Span.Month(month) is var first ? Enumerable.Range(IndexOf(first), DateTime.DaysInMonth(first.Year, first.Month)) : [];
+    internal IEnumerable<int> DaysOf(int month) =>
+        Span.Month(month) is var first ? Enumerable.Range(IndexOf(first), DateTime.DaysInMonth(first.Year, first.Month)) : [];
 
     /// <summary>May anybody go at all: not before today, not blocked, the tide low where it must be, nobody there yet that day.</summary>
     internal bool Open(int day) => day >= 0 && day < Days && open[day];
@@ -99,12 +108,17 @@ internal sealed class DayRules
     /// <summary>May the monthly sampling fall here: every protocol of that month in its window, the lab reached in time.</summary>
     internal bool OpenForMonthly(int day) => day >= 0 && day < Days && openForMonthly[day];
 
-    /// <summary>The first hour of collection from which the lab is reached by the strictest of these protocols, and when to set out; null where none goes there fresh.</summary>
+    /// <summary>The first hour of collection from which the lab is reached by the strictest of these protocols, and when to set out; null
+    /// where none goes there fresh.</summary>
     internal (DateTime Collect, DateTime LeaveBy)? ForLab(int day, IEnumerable<Protocol> protocols)
     {
         var hold = station.Protocols.Where(p => protocols.Contains(p.Protocol)).Min(p => p.HoldHours);
         return hold is { } hours && request.Laboratory is { } laboratory
-            ? Times(Date(day)).Select(t => (t, LeaveBy: laboratory.LeaveBy(t, hours, station.Zone))).Where(t => t.LeaveBy is not null).Select(t => ((DateTime, DateTime)?)(t.t, t.LeaveBy!.Value)).FirstOrDefault()
+            ? Times(Date(day))
+                .Select(t => (t, LeaveBy: laboratory.LeaveBy(t, hours, station.Zone)))
+                .Where(t => t.LeaveBy is not null)
+                .Select(t => ((DateTime, DateTime)?)(t.t, t.LeaveBy!.Value))
+                .FirstOrDefault()
             : null;
     }
 
@@ -118,7 +132,11 @@ internal sealed class DayRules
             return true;
         }
 
-        if (protocol.TurnIn && laboratory.TurnIns is { Count: > 0 } turnIns && turnIns.Where(t => t.Year == date.Year).DefaultIfEmpty(DateOnly.MaxValue).Max() < date)
+        if (
+            protocol.TurnIn
+            && laboratory.TurnIns is { Count: > 0 } turnIns
+            && turnIns.Where(t => t.Year == date.Year).DefaultIfEmpty(DateOnly.MaxValue).Max() < date
+        )
         {
             return false;
         }
@@ -127,7 +145,8 @@ internal sealed class DayRules
     }
 
     /// <summary>How unwelcome a day is, in days of uneven spacing.</summary>
-    internal double Cost(int day, bool monthly) => cost[day] + (monthly ? Math.Abs(Date(day).Day - MiddleOfMonth) * PerDayFromTheMiddle : 0);
+    internal double Cost(int day, bool monthly) =>
+        cost[day] + (monthly ? Math.Abs(Date(day).Day - MiddleOfMonth) * PerDayFromTheMiddle : 0);
 
     /// <summary>What speaks for a day, in words.</summary>
     internal IEnumerable<string> Welcomes(int day)
@@ -135,7 +154,9 @@ internal sealed class DayRules
         var date = Date(day);
         if (station.Volunteers is { Count: > 0 } days)
         {
-            yield return days.Contains(date.DayOfWeek) ? $"its people can go on a {date.DayOfWeek}" : $"not a day of its people: {date.DayOfWeek}";
+            yield return days.Contains(date.DayOfWeek)
+                ? $"its people can go on a {date.DayOfWeek}"
+                : $"not a day of its people: {date.DayOfWeek}";
         }
 
         if (passes.Contains(date))
@@ -156,7 +177,11 @@ internal sealed class DayRules
 
     private IEnumerable<DateTime> Times(DateOnly date)
     {
-        for (var time = date.ToDateTime(station.Hours.From).AddHours(HoursAtStation); time <= date.ToDateTime(station.Hours.Until); time = time.AddHours(1))
+        for (
+            var time = date.ToDateTime(station.Hours.From).AddHours(HoursAtStation);
+            time <= date.ToDateTime(station.Hours.Until);
+            time = time.AddHours(1)
+        )
         {
             yield return time;
         }

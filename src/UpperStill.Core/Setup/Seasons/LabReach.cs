@@ -5,7 +5,8 @@ using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Setup.Seasons;
 
-/// <summary>Whether water that is collected on a day can be at the laboratory while it may still be used: the Saturday problem, before anybody casts off.</summary>
+/// <summary>Whether water that is collected on a day can be at the laboratory while it may still be used: the Saturday problem, before
+/// anybody casts off.</summary>
 public static class LabReach
 {
     private const int HoursAtStation = 1;
@@ -17,19 +18,31 @@ public static class LabReach
     /// <param name="hours">When water is collected, local time.</param>
     /// <param name="plans">What is due.</param>
     /// <param name="zone">The zone of the local times; null where hours never shift.</param>
-    public static Finding? Check(Laboratory laboratory, DateOnly day, HoursWindow hours, IEnumerable<ProtocolPlan> plans, TimeZoneInfo? zone = null)
+    public static Finding? Check(
+        Laboratory laboratory,
+        DateOnly day,
+        HoursWindow hours,
+        IEnumerable<ProtocolPlan> plans,
+        TimeZoneInfo? zone = null
+    )
     {
         ArgumentNullException.ThrowIfNull(laboratory);
         ArgumentNullException.ThrowIfNull(hours);
-        if (plans.Where(p => p.HoldHours is not null).MinBy(p => p.HoldHours) is not { HoldHours: { } hold } strictest || Reaches(laboratory, day, hours, hold, zone))
+        if (
+            plans.Where(p => p.HoldHours is not null).MinBy(p => p.HoldHours) is not { HoldHours: { } hold } strictest
+            || Reaches(laboratory, day, hours, hold, zone)
+        )
         {
             return null;
         }
 
         var better = Enumerable.Range(1, DaysLooked).Select(day.AddDays).FirstOrDefault(d => Reaches(laboratory, d, hours, hold, zone));
         return Finding.Stop(
-            "cannot-reach-lab", $"Water for {strictest.Protocol.Words()} of {Words(day)} cannot be at {laboratory.Name} within {hold} h.", "The lab is closed until it is too old, and it would be refused.",
-            better == default ? "Ask the laboratory before you go." : $"Go on {Words(better)} instead, or leave it out.");
+            "cannot-reach-lab",
+            $"Water for {strictest.Protocol.Words()} of {Words(day)} cannot be at {laboratory.Name} within {hold} h.",
+            "The lab is closed until it is too old, and it would be refused.",
+            better == default ? "Ask the laboratory before you go." : $"Go on {Words(better)} instead, or leave it out."
+        );
     }
 
     private static bool Reaches(Laboratory laboratory, DateOnly day, HoursWindow hours, int hold, TimeZoneInfo? zone)

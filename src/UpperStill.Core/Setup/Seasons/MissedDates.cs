@@ -43,7 +43,10 @@ internal sealed class MissedDates(StationSeason station, DayRules rules)
         var (from, until) = rules.Span.Window(rhythm);
         var reference = station.LastBefore is { } before && before.AddDays(rhythm.GreatestGapDays) >= from ? before : from.AddDays(-1);
         var end = rules.TodayThere <= until ? rules.TodayThere : until;
-        var visits = station.Done.Where(d => d.Took.Contains(rhythm.Protocol) && d.Day >= from && d.Day <= until).Select(d => d.Day).Order();
+        var visits = station
+            .Done.Where(d => d.Took.Contains(rhythm.Protocol) && d.Day >= from && d.Day <= until)
+            .Select(d => d.Day)
+            .Order();
         foreach (var visit in visits.Append(end))
         {
             // A visit is missed once the next one cannot come within the greatest gap any more.
@@ -61,7 +64,13 @@ internal sealed class MissedDates(StationSeason station, DayRules rules)
     {
         for (var month = 1; month <= 12; month++)
         {
-            var missing = rules.Monthly.Where(p => LastDay(p, month) is { } day && day < rules.TodayThere && !station.Done.Any(d => d.Day.Month == month && rules.Span.Holds(d.Day) && d.Took.Contains(p.Protocol))).ToList();
+            var missing = rules
+                .Monthly.Where(p =>
+                    LastDay(p, month) is { } day
+                    && day < rules.TodayThere
+                    && !station.Done.Any(d => d.Day.Month == month && rules.Span.Holds(d.Day) && d.Took.Contains(p.Protocol))
+                )
+                .ToList();
             if (missing.Count > 0)
             {
                 yield return (month, missing);
@@ -72,7 +81,9 @@ internal sealed class MissedDates(StationSeason station, DayRules rules)
     /// <summary>The last day of a month that lies in the protocol's window; null where none does.</summary>
     private DateOnly? LastDay(ProtocolPlan protocol, int month) => InWindow(protocol, month).Select(d => (DateOnly?)d).LastOrDefault();
 
-    private DateOnly Middle(int month, List<ProtocolPlan> protocols) => InWindow(protocols[0], month).MinBy(d => Math.Abs(d.Day - MiddleOfMonth));
+    private DateOnly Middle(int month, List<ProtocolPlan> protocols) =>
+        InWindow(protocols[0], month).MinBy(d => Math.Abs(d.Day - MiddleOfMonth));
 
-    private IEnumerable<DateOnly> InWindow(ProtocolPlan protocol, int month) => rules.DaysOf(month).Where(d => rules.InWindow(protocol, d)).Select(rules.Date);
+    private IEnumerable<DateOnly> InWindow(ProtocolPlan protocol, int month) =>
+        rules.DaysOf(month).Where(d => rules.InWindow(protocol, d)).Select(rules.Date);
 }

@@ -51,8 +51,13 @@ internal sealed class RhythmSearch
         }
 
         monthsOnly = rules.Base is null;
-        (least, every, greatest) = rules.Base is { } rhythm ? (rhythm.LeastGapDays, rhythm.EveryDays, rhythm.GreatestGapDays) : (Math.Max(1, rules.MonthlyGap), MonthlyEvery, rules.Days);
-        var season = Enumerable.Range(0, rules.Days).Where(d => rules.Base is { } b ? rules.InWindow(b, d) : rules.ActiveOn(d).Count > 0).ToList();
+        (least, every, greatest) = rules.Base is { } rhythm
+            ? (rhythm.LeastGapDays, rhythm.EveryDays, rhythm.GreatestGapDays)
+            : (Math.Max(1, rules.MonthlyGap), MonthlyEvery, rules.Days);
+        var season = Enumerable
+            .Range(0, rules.Days)
+            .Where(d => rules.Base is { } b ? rules.InWindow(b, d) : rules.ActiveOn(d).Count > 0)
+            .ToList();
         (begin, end) = season.Count > 0 ? (season[0], season[^1]) : (rules.Days, -1);
         best = new (Found?, double)?[rules.Days * (rules.MonthlyGap + 2)];
     }
@@ -80,7 +85,10 @@ internal sealed class RhythmSearch
         }
 
         // The season opens, or its rhythm is broken already: soon, and sooner where it is overdue.
-        var perDay = monthsOnly ? 0 : last >= begin ? Overdue : AfterOpening;
+        var perDay =
+            monthsOnly ? 0
+            : last >= begin ? Overdue
+            : AfterOpening;
         return Cheapest(from, from + greatest, from, lastMonthly, d => (d - from) * perDay);
     }
 
@@ -91,7 +99,9 @@ internal sealed class RhythmSearch
         var state = (day * (rules.MonthlyGap + 2)) + (since == rules.MonthlyGap && !SameMonth(lastMonthly, day) ? since + 1 : since);
         return best[state] ??= Barred(day)
             ? (null, double.PositiveInfinity)
-            : Cheapest(day + least, day + greatest, day + every, lastMonthly, d => monthsOnly ? 0 : d > day + greatest ? d - day - greatest : Math.Abs(d - day - every));
+            : Cheapest(day + least, day + greatest, day + every, lastMonthly, d => monthsOnly ? 0
+                : d > day + greatest ? d - day - greatest
+                : Math.Abs(d - day - every));
     }
 
     private bool SameMonth(int earlier, int day) => earlier >= 0 && rules.MonthOf(earlier) == rules.MonthOf(day);
@@ -132,7 +142,13 @@ internal sealed class RhythmSearch
                 Weigh(new Found(day, false, hole, lastMonthly), cost + rules.Cost(day, false));
             }
 
-            if (day - lastMonthly >= rules.MonthlyGap && !SameMonth(lastMonthly, day) && rules.OpenForMonthly(day) && !monthDone[rules.MonthOf(day)] && (monthsOnly || rules.OpenForBase(day)))
+            if (
+                day - lastMonthly >= rules.MonthlyGap
+                && !SameMonth(lastMonthly, day)
+                && rules.OpenForMonthly(day)
+                && !monthDone[rules.MonthOf(day)]
+                && (monthsOnly || rules.OpenForBase(day))
+            )
             {
                 Weigh(new Found(day, true, hole, day), cost + rules.Cost(day, true) - Month);
             }

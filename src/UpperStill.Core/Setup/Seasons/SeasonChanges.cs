@@ -16,7 +16,13 @@ public static class SeasonChanges
         ArgumentNullException.ThrowIfNull(before);
         ArgumentNullException.ThrowIfNull(after);
         var was = before.Stations.ToDictionary(s => s.Code);
-        return [.. after.Stations.Where(s => was.ContainsKey(s.Code)).Select(s => new SeasonChange(s.Code, Words(was[s.Code], s))).Where(c => c.Words.Count > 0)];
+        return
+        [
+            .. after
+                .Stations.Where(s => was.ContainsKey(s.Code))
+                .Select(s => new SeasonChange(s.Code, Words(was[s.Code], s)))
+                .Where(c => c.Words.Count > 0),
+        ];
     }
 
     private static List<string> Words(StationPlan before, StationPlan after)
@@ -26,7 +32,11 @@ public static class SeasonChanges
         List<string> words = [];
         for (var i = 0; i < Math.Max(gone.Count, come.Count); i++)
         {
-            words.Add(i >= come.Count ? $"{Day(gone[i])} falls away" : i >= gone.Count ? $"{Day(come[i])} is new" : $"{Day(gone[i])} moves to {Day(come[i])}");
+            words.Add(
+                i >= come.Count ? $"{Day(gone[i])} falls away"
+                : i >= gone.Count ? $"{Day(come[i])} is new"
+                : $"{Day(gone[i])} moves to {Day(come[i])}"
+            );
         }
 
         words.AddRange(after.Findings.Where(f => before.Findings.All(b => b.Seen != f.Seen)).Select(f => f.Seen));

@@ -25,13 +25,21 @@ public static class SeasonCheck
         if (request.Laboratory is not { } laboratory)
         {
             yield return Finding.Check(
-                "lab-missing", $"{string.Join(" and ", fresh.Select(p => p.Protocol.Words()))} must reach a lab within {fresh.Min(p => p.HoldHours)} h, and none is set up.",
-                "A date may fall where no lab is open.", "Set up the lab’s hours.");
+                "lab-missing",
+                $"{string.Join(" and ", fresh.Select(p => p.Protocol.Words()))} must reach a lab within "
+                    + $"{fresh.Min(p => p.HoldHours)} h, and none is set up.",
+                "A date may fall where no lab is open.",
+                "Set up the lab’s hours."
+            );
         }
         else if (laboratory.Openings.Count == 0)
         {
             yield return Finding.Stop(
-                "cannot-reach-lab", $"{laboratory.Name} has no open day.", $"Water for {fresh[0].Protocol.Words()} may stand {fresh[0].HoldHours} h and could never be handed over.", "Set up its hours of intake.");
+                "cannot-reach-lab",
+                $"{laboratory.Name} has no open day.",
+                $"Water for {fresh[0].Protocol.Words()} may stand {fresh[0].HoldHours} h and could never be handed over.",
+                "Set up its hours of intake."
+            );
         }
     }
 }

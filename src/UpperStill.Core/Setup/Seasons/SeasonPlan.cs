@@ -9,16 +9,20 @@ namespace UpperStill.Core.Setup.Seasons;
 public enum DateState
 {
     /// <summary>A visit was made.</summary>
-    [JsonStringEnumMemberName("done")] Done,
+    [JsonStringEnumMemberName("done")]
+    Done,
 
     /// <summary>It was due and nobody went.</summary>
-    [JsonStringEnumMemberName("missed")] Missed,
+    [JsonStringEnumMemberName("missed")]
+    Missed,
 
     /// <summary>It is today.</summary>
-    [JsonStringEnumMemberName("today")] Today,
+    [JsonStringEnumMemberName("today")]
+    Today,
 
     /// <summary>It is to come.</summary>
-    [JsonStringEnumMemberName("planned")] Planned,
+    [JsonStringEnumMemberName("planned")]
+    Planned,
 }
 
 /// <summary>One date of a station.</summary>
@@ -30,7 +34,14 @@ public enum DateState
 /// <param name="Alternate">Another day that keeps every rule; null where there is none.</param>
 /// <param name="LeaveBy">Local time by which to set out for the lab; null where nothing goes there fresh.</param>
 public sealed record SeasonDate(
-    DateOnly Day, DateState State, IReadOnlyList<Protocol> Protocols, IReadOnlyList<string> Why, IReadOnlyList<string> Welcome, DateOnly? Alternate = null, DateTime? LeaveBy = null)
+    DateOnly Day,
+    DateState State,
+    IReadOnlyList<Protocol> Protocols,
+    IReadOnlyList<string> Why,
+    IReadOnlyList<string> Welcome,
+    DateOnly? Alternate = null,
+    DateTime? LeaveBy = null
+)
 {
     /// <summary>True where a bottle or a filter is brought home for the lab or the freezer.</summary>
     public bool Bottled => Protocols.Any(p => p != Protocol.Clarity && p != Protocol.Profile);
@@ -51,7 +62,12 @@ public sealed record SeasonCount(Protocol Protocol, int Done, int Planned, int L
 /// <param name="Dates">Its dates in order, past and to come.</param>
 /// <param name="Counts">How its statistics stand.</param>
 /// <param name="Findings">What is at risk, and which rule stands against which.</param>
-public sealed record StationPlan(string Code, IReadOnlyList<SeasonDate> Dates, IReadOnlyList<SeasonCount> Counts, IReadOnlyList<Finding> Findings);
+public sealed record StationPlan(
+    string Code,
+    IReadOnlyList<SeasonDate> Dates,
+    IReadOnlyList<SeasonCount> Counts,
+    IReadOnlyList<Finding> Findings
+);
 
 /// <summary>A season's plan.</summary>
 /// <param name="Year">The year.</param>

@@ -40,7 +40,8 @@ public sealed record StationSeason(
     IReadOnlyList<DateOnly>? LowTides = null,
     DateOnly? IceOut = null,
     TimeZoneInfo? Zone = null,
-    DateOnly? Today = null);
+    DateOnly? Today = null
+);
 
 /// <summary>A season to be planned.</summary>
 /// <param name="Year">The year.</param>
@@ -51,5 +52,11 @@ public sealed record StationSeason(
 /// <param name="PassesSimulated">True where satellite passes are made up: the words say so wherever they stand.</param>
 /// <param name="TidesSimulated">The same of low waters.</param>
 public sealed record SeasonRequest(
-    int Year, DateOnly Today, IReadOnlyList<StationSeason> Stations, Laboratory? Laboratory = null, IReadOnlyList<DateOnly>? SharedDays = null,
-    bool PassesSimulated = false, bool TidesSimulated = false);
+    int Year,
+    DateOnly Today,
+    IReadOnlyList<StationSeason> Stations,
+    Laboratory? Laboratory = null,
+    IReadOnlyList<DateOnly>? SharedDays = null,
+    bool PassesSimulated = false,
+    bool TidesSimulated = false
+);

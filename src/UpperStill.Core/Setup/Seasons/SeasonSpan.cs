@@ -12,14 +12,17 @@ public sealed class SeasonSpan
     private const int Midyear = 7;
 
     /// <summary>The months of a station.</summary>
-    /// <param name="year">The year that is looked at; of a season over the New Year that in which it ends, or this year’s present one.</param>
+    /// <param name="year">The year that is looked at; of a season over the New Year that in which it ends, or this year’s present
+    /// one.</param>
     /// <param name="today">The day at the station.</param>
     /// <param name="protocols">What is due when.</param>
     public SeasonSpan(int year, DateOnly today, IReadOnlyCollection<ProtocolPlan> protocols)
     {
         ArgumentNullException.ThrowIfNull(protocols);
         OverNewYear = protocols.Any(p => p.OverNewYear);
-        First = !OverNewYear ? new DateOnly(year, 1, 1) : new DateOnly(year == today.Year && today.Month >= Midyear ? year : year - 1, Midyear, 1);
+        First = !OverNewYear
+            ? new DateOnly(year, 1, 1)
+            : new DateOnly(year == today.Year && today.Month >= Midyear ? year : year - 1, Midyear, 1);
         Last = First.AddYears(1).AddDays(-1);
     }
 
@@ -33,7 +36,10 @@ public sealed class SeasonSpan
     public DateOnly Last { get; }
 
     /// <summary>How it is called: 2026, or 2026/27.</summary>
-    public string Name => OverNewYear ? string.Create(CultureInfo.InvariantCulture, $"{First.Year}/{Last.Year % 100:00}") : First.Year.ToString(CultureInfo.InvariantCulture);
+    public string Name =>
+        OverNewYear
+            ? string.Create(CultureInfo.InvariantCulture, $"{First.Year}/{Last.Year % 100:00}")
+            : First.Year.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>True where it holds a day.</summary>
     public bool Holds(DateOnly day) => day >= First && day <= Last;

@@ -30,7 +30,10 @@ internal sealed class StationPlanner
         var monthsDone = station.Done.Where(d => d.Took.Any(IsMonthly)).Select(d => d.Day.Month).ToHashSet();
         var last = LastWith(p => rules.Base?.Protocol == p || (rules.Base is null && IsMonthly(p))) ?? station.LastBefore;
         var pinned = Pins(last).ToList();
-        var found = rules.Base is null && rules.Monthly.Count == 0 ? [] : new RhythmSearch(rules, pinned, monthsDone).Run(Index(last), Index(LastWith(IsMonthly)));
+        var found =
+            rules.Base is null && rules.Monthly.Count == 0
+                ? []
+                : new RhythmSearch(rules, pinned, monthsDone).Run(Index(last), Index(LastWith(IsMonthly)));
         var planned = found.Select((f, i) => Planned(found, i, last)).ToList();
         AddOnce(planned);
         var missed = new MissedDates(station, rules).List();
@@ -39,11 +42,13 @@ internal sealed class StationPlanner
         return new StationPlan(station.Code, [.. dates.OrderBy(d => d.Day)], SeasonRisk.Counts(station, dates), findings);
     }
 
-    private IEnumerable<SeasonDate> Done() => station.Done.Where(d => rules.Span.Holds(d.Day)).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, [], []));
+    private IEnumerable<SeasonDate> Done() =>
+        station.Done.Where(d => rules.Span.Holds(d.Day)).Select(d => new SeasonDate(d.Day, DateState.Done, d.Took, [], []));
 
     private bool IsMonthly(Protocol protocol) => rules.Monthly.Any(m => m.Protocol == protocol);
 
-    private DateOnly? LastWith(Func<Protocol, bool> which) => station.Done.Where(d => d.Took.Any(which)).Select(d => (DateOnly?)d.Day).Max();
+    private DateOnly? LastWith(Func<Protocol, bool> which) =>
+        station.Done.Where(d => d.Took.Any(which)).Select(d => (DateOnly?)d.Day).Max();
 
     private int? Index(DateOnly? date) => date is { } d ? rules.IndexOf(d) : null;
 
@@ -56,7 +61,14 @@ internal sealed class StationPlanner
             var day = rules.IndexOf(pin.Day);
             if (Against(day, before, least) is { } rule)
             {
-                findings.Add(Finding.Check("pin-conflict", $"{Words(pin.Day)} was chosen by hand, but {rule}.", "A date that breaks a rule is never proposed.", "Choose another day, or change what stands against it."));
+                findings.Add(
+                    Finding.Check(
+                        "pin-conflict",
+                        $"{Words(pin.Day)} was chosen by hand, but {rule}.",
+                        "A date that breaks a rule is never proposed.",
+                        "Choose another day, or change what stands against it."
+                    )
+                );
                 continue;
             }
 
@@ -68,8 +80,14 @@ internal sealed class StationPlanner
     private string? Against(int day, int before, int least) =>
         day - before < least ? $"it is {day - before} days after the date before; the least is {least}"
         : (station.Blocked ?? []).FirstOrDefault(b => b.Day == rules.Date(day)) is { } blocked ? $"that day is blocked: {blocked.Why}"
-        : rules.Base is { } rhythm ? (!rules.InWindow(rhythm, day) ? "it lies outside the season" : rules.OpenForBase(day) ? null : "the tide is not low within the hours, or the lab is not reached")
-        : rules.OpenForMonthly(day) ? null : "it lies outside the season, or the lab is closed when it would arrive";
+        : rules.Base is { } rhythm
+            ? (
+                !rules.InWindow(rhythm, day) ? "it lies outside the season"
+                : rules.OpenForBase(day) ? null
+                : "the tide is not low within the hours, or the lab is not reached"
+            )
+        : rules.OpenForMonthly(day) ? null
+        : "it lies outside the season, or the lab is closed when it would arrive";
 
     private SeasonDate Planned(List<Found> found, int i, DateOnly? last)
     {
@@ -82,7 +100,12 @@ internal sealed class StationPlanner
             why.Add($"chosen by hand: {pin.Why}");
         }
 
-        if (before is { } b && rules.Date(day).DayNumber - b.DayNumber is var gap && rules.Base is { } rhythm && gap <= 2 * rhythm.GreatestGapDays)
+        if (
+            before is { } b
+            && rules.Date(day).DayNumber - b.DayNumber is var gap
+            && rules.Base is { } rhythm
+            && gap <= 2 * rhythm.GreatestGapDays
+        )
         {
             why.Add($"{gap} days after {Words(b)}; {rhythm.LeastGapDays}–{rhythm.GreatestGapDays} are asked");
         }
@@ -99,31 +122,60 @@ internal sealed class StationPlanner
         var lab = rules.ForLab(day, protocols);
         if (lab is var (collect, leaveBy))
         {
-            var from = rules.IsFirstHour(collect) ? string.Empty : $", collected from {collect.ToString("HH:mm", CultureInfo.InvariantCulture)}";
+            var from = rules.IsFirstHour(collect)
+                ? string.Empty
+                : $", collected from {collect.ToString("HH:mm", CultureInfo.InvariantCulture)}";
             why.Add($"the lab is reached: leave by {leaveBy.ToString("ddd HH:mm", CultureInfo.InvariantCulture)}{from}");
         }
 
-        return new SeasonDate(rules.Date(day), StateOf(day), protocols, why, [.. rules.Welcomes(day)], Alternate(found, i, last), lab?.LeaveBy);
+        return new SeasonDate(
+            rules.Date(day),
+            StateOf(day),
+            protocols,
+            why,
+            [.. rules.Welcomes(day)],
+            Alternate(found, i, last),
+            lab?.LeaveBy
+        );
     }
 
     private DateState StateOf(int day) => day == rules.Today ? DateState.Today : DateState.Planned;
 
     private IEnumerable<Protocol> Protocols(int day, bool monthly) =>
-        [.. station.Protocols.Where(p => p.Rhythm == Rhythm.Days && rules.InWindow(p, day) && (p == rules.Base || rules.Reaches(rules.Date(day), p))).Select(p => p.Protocol), .. monthly ? rules.ActiveOn(day).Select(p => p.Protocol) : []];
+        [
+            .. station
+                .Protocols.Where(p =>
+                    p.Rhythm == Rhythm.Days && rules.InWindow(p, day) && (p == rules.Base || rules.Reaches(rules.Date(day), p))
+                )
+                .Select(p => p.Protocol),
+            .. monthly ? rules.ActiveOn(day).Select(p => p.Protocol) : [],
+        ];
 
-    /// <summary>The nearest other day that keeps every rule with the date before and, if there is such a day, with the date after.</summary>
+    /// <summary>The nearest other day that keeps every rule with the date before and, if there is such a day, with the date
+    /// after.</summary>
     private DateOnly? Alternate(List<Found> found, int i, DateOnly? last)
     {
         var (day, monthly) = (found[i].Day, found[i].Monthly);
         var before = i > 0 ? found[i - 1].Day : Index(last);
         int? after = i + 1 < found.Count ? found[i + 1].Day : null;
         var (least, greatest) = rules.Base is { } b ? (b.LeastGapDays, b.GreatestGapDays) : (Math.Max(1, rules.MonthlyGap), rules.Days);
-        var open = Enumerable.Range(day - 10, 24)
-            .Where(d => d != day && d >= 0 && d < rules.Days && (rules.Base is null || rules.OpenForBase(d)) && (!monthly || (rules.OpenForMonthly(d) && rules.MonthOf(d) == rules.MonthOf(day))))
+        var open = Enumerable
+            .Range(day - 10, 24)
+            .Where(d =>
+                d != day
+                && d >= 0
+                && d < rules.Days
+                && (rules.Base is null || rules.OpenForBase(d))
+                && (!monthly || (rules.OpenForMonthly(d) && rules.MonthOf(d) == rules.MonthOf(day)))
+            )
             .Where(d => before is null || (d - before >= least && (d - before <= greatest || day - before > greatest)))
             .Where(d => after is null || after > d)
-            .OrderBy(d => d > day ? 0 : 1).ThenBy(d => Math.Abs(d - day)).ToList();
-        var keepsNext = open.Where(d => after is null || (after - d >= least && after - d <= greatest)).Select(d => (int?)d).FirstOrDefault();
+            .OrderBy(d => d > day ? 0 : 1)
+            .ThenBy(d => Math.Abs(d - day))
+            .ToList();
+        var keepsNext = open.Where(d => after is null || (after - d >= least && after - d <= greatest))
+            .Select(d => (int?)d)
+            .FirstOrDefault();
         return (keepsNext ?? open.Select(d => (int?)d).FirstOrDefault()) is { } alternate ? rules.Date(alternate) : null;
     }
 
@@ -140,32 +192,66 @@ internal sealed class StationPlanner
             }
 
             var (target, why) = TargetOf(once, (from + until) / 2);
-            var with = planned.Index().Where(p => rules.InWindow(once, rules.IndexOf(p.Item.Day)) && rules.Reaches(p.Item.Day, once))
-                .OrderBy(p => Math.Abs(rules.IndexOf(p.Item.Day) - target)).Select(p => (int?)p.Index).FirstOrDefault();
+            var with = planned
+                .Index()
+                .Where(p => rules.InWindow(once, rules.IndexOf(p.Item.Day)) && rules.Reaches(p.Item.Day, once))
+                .OrderBy(p => Math.Abs(rules.IndexOf(p.Item.Day) - target))
+                .Select(p => (int?)p.Index)
+                .FirstOrDefault();
             if (with is { } index)
             {
                 var date = planned[index];
                 List<Protocol> protocols = [.. date.Protocols, once.Protocol];
-                planned[index] = date with { Protocols = protocols, Why = [.. date.Why, $"{once.Protocol.Words()} with it, once this season: {why}"], LeaveBy = rules.ForLab(rules.IndexOf(date.Day), protocols)?.LeaveBy };
+                planned[index] = date with
+                {
+                    Protocols = protocols,
+                    Why = [.. date.Why, $"{once.Protocol.Words()} with it, once this season: {why}"],
+                    LeaveBy = rules.ForLab(rules.IndexOf(date.Day), protocols)?.LeaveBy,
+                };
             }
-            else if (Enumerable.Range(from, until - from + 1).Where(d => rules.Open(d) && rules.Reaches(rules.Date(d), once)).OrderBy(d => Math.Abs(d - target)).Take(2).ToList() is { Count: > 0 } open)
+            else if (
+                Enumerable
+                    .Range(from, until - from + 1)
+                    .Where(d => rules.Open(d) && rules.Reaches(rules.Date(d), once))
+                    .OrderBy(d => Math.Abs(d - target))
+                    .Take(2)
+                    .ToList() is
+                { Count: > 0 } open
+            )
             {
-                planned.Add(new SeasonDate(
-                    rules.Date(open[0]), StateOf(open[0]), [once.Protocol], [why], [.. rules.Welcomes(open[0])], open.Count > 1 ? rules.Date(open[1]) : null, rules.ForLab(open[0], [once.Protocol])?.LeaveBy));
+                planned.Add(
+                    new SeasonDate(
+                        rules.Date(open[0]),
+                        StateOf(open[0]),
+                        [once.Protocol],
+                        [why],
+                        [.. rules.Welcomes(open[0])],
+                        open.Count > 1 ? rules.Date(open[1]) : null,
+                        rules.ForLab(open[0], [once.Protocol])?.LeaveBy
+                    )
+                );
             }
             else
             {
-                findings.Add(Finding.Check("once-conflict", $"No day from {Words(rules.Date(from))} to {Words(rules.Date(until))} is open for {once.Protocol.Words()}.", "Blocked days and the lab’s hours leave none.", "Free a day, or ask the lab."));
+                findings.Add(
+                    Finding.Check(
+                        "once-conflict",
+                        $"No day from {Words(rules.Date(from))} to {Words(rules.Date(until))} is open for {once.Protocol.Words()}.",
+                        "Blocked days and the lab’s hours leave none.",
+                        "Free a day, or ask the lab."
+                    )
+                );
             }
         }
     }
 
-    private (int Day, string Why) TargetOf(ProtocolPlan once, int middle) => (once.DaysAfterIceOut, station.IceOut) switch
-    {
-        ({ } days, { } iceOut) => (rules.IndexOf(iceOut.AddDays(days)), $"nearest to {days} days after ice-out on {Words(iceOut)}"),
-        ({ } days, null) => (middle, $"{days} days after ice-out are asked; until its day is known, the middle of the window"),
-        _ => (middle, "nearest to the middle of its window"),
-    };
+    private (int Day, string Why) TargetOf(ProtocolPlan once, int middle) =>
+        (once.DaysAfterIceOut, station.IceOut) switch
+        {
+            ({ } days, { } iceOut) => (rules.IndexOf(iceOut.AddDays(days)), $"nearest to {days} days after ice-out on {Words(iceOut)}"),
+            ({ } days, null) => (middle, $"{days} days after ice-out are asked; until its day is known, the middle of the window"),
+            _ => (middle, "nearest to the middle of its window"),
+        };
 
     internal static string Words(DateOnly date) => date.ToString("d MMMM", CultureInfo.InvariantCulture);
 }

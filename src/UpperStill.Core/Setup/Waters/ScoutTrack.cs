@@ -33,11 +33,21 @@ public static class ScoutTrack
         if (sounded.Count == 0)
         {
             return new ScoutResult(
-                [Finding.Stop(
-                    "track-empty",
-                    request.Points.Count == 0 ? "The track has no points." : $"None of the {request.Points.Count} points has a depth.",
-                    "The deepest place cannot be seen from it.", "Record the finder’s depth with the track, or type the soundings.").At("track")],
-                null, 0);
+                [
+                    Finding
+                        .Stop(
+                            "track-empty",
+                            request.Points.Count == 0
+                                ? "The track has no points."
+                                : $"None of the {request.Points.Count} points has a depth.",
+                            "The deepest place cannot be seen from it.",
+                            "Record the finder’s depth with the track, or type the soundings."
+                        )
+                        .At("track"),
+                ],
+                null,
+                0
+            );
         }
 
         List<FieldFinding> findings = [];
@@ -45,15 +55,30 @@ public static class ScoutTrack
         if (steady.Count < sounded.Count)
         {
             var spikes = sounded.Count - steady.Count;
-            findings.Add(Finding.Check(
-                "track-spikes", $"{spikes} {(spikes == 1 ? "sounding is" : "soundings are")} twice as deep as the ones before and after.", "A finder doubles the depth when its echo comes twice.",
-                "They are left out; go back and sound there with a line if you think they are real.").At("track"));
+            findings.Add(
+                Finding
+                    .Check(
+                        "track-spikes",
+                        $"{spikes} {(spikes == 1 ? "sounding is" : "soundings are")} twice as deep as the ones before and after.",
+                        "A finder doubles the depth when its echo comes twice.",
+                        "They are left out; go back and sound there with a line if you think they are real."
+                    )
+                    .At("track")
+            );
         }
 
         if (sounded.Count < FewSoundings)
         {
-            findings.Add(Finding.Note(
-                "track-short", $"{sounded.Count} soundings.", "The deepest place may lie between them.", "Cross the basin in two directions if there is time.").At("track"));
+            findings.Add(
+                Finding
+                    .Note(
+                        "track-short",
+                        $"{sounded.Count} soundings.",
+                        "The deepest place may lie between them.",
+                        "Cross the basin in two directions if there is time."
+                    )
+                    .At("track")
+            );
         }
 
         return new ScoutResult(findings, (steady.Count > 0 ? steady : sounded).MaxBy(p => p.DepthM), sounded.Count);
@@ -74,10 +99,27 @@ public static class ScoutTrack
                 continue;
             }
 
-            if (parts.Length != 3 || !Number(parts[0], out var latitude) || !Number(parts[1], out var longitude) || !decimal.TryParse(parts[2], NumberStyles.Number, CultureInfo.InvariantCulture, out var depth))
+            if (
+                parts.Length != 3
+                || !Number(parts[0], out var latitude)
+                || !Number(parts[1], out var longitude)
+                || !decimal.TryParse(parts[2], NumberStyles.Number, CultureInfo.InvariantCulture, out var depth)
+            )
             {
                 return new ScoutResult(
-                    [Finding.Stop("track-line", $"Line {number} is “{line.Trim()}”.", "It is not a latitude, a longitude and a depth.", "Write three numbers with points, for example 51.9127 -21.4419 30.8.").At("track")], null, 0);
+                    [
+                        Finding
+                            .Stop(
+                                "track-line",
+                                $"Line {number} is “{line.Trim()}”.",
+                                "It is not a latitude, a longitude and a depth.",
+                                "Write three numbers with points, for example 51.9127 -21.4419 30.8."
+                            )
+                            .At("track"),
+                    ],
+                    null,
+                    0
+                );
             }
 
             points.Add(new ScoutPoint(latitude, longitude, depth));
@@ -89,5 +131,6 @@ public static class ScoutTrack
     private static bool Spike(List<ScoutPoint> points, int i) =>
         i > 0 && i < points.Count - 1 && points[i].DepthM > 1.8m * points[i - 1].DepthM && points[i].DepthM > 1.8m * points[i + 1].DepthM;
 
-    private static bool Number(string text, out double value) => double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out value) && double.IsFinite(value);
+    private static bool Number(string text, out double value) =>
+        double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out value) && double.IsFinite(value);
 }

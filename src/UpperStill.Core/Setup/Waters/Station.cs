@@ -34,7 +34,8 @@ public sealed record Station(
     IReadOnlyList<string>? OtherNames = null,
     IReadOnlyList<Transit>? Transits = null,
     IReadOnlyList<Bearing>? Bearings = null,
-    [property: Within(-180, 180, "°")] double DeclinationDeg = 0)
+    [property: Within(-180, 180, "°")] double DeclinationDeg = 0
+)
 {
     /// <summary>From where it is worked; null where an earlier build did not ask: then a shore is a pier, anything else a boat’s.</summary>
     public StationKind? Kind { get; init; }

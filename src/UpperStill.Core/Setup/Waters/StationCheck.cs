@@ -34,27 +34,54 @@ public static class StationCheck
     }
 
     /// <summary>The same numbers with latitude and longitude swapped, or a sign lost, where they are positions.</summary>
-    internal static IEnumerable<Position> ReadOtherwise(Position at) => new Position[]
-    {
-        new(at.LongitudeDeg, at.LatitudeDeg), new(at.LatitudeDeg, -at.LongitudeDeg), new(-at.LatitudeDeg, at.LongitudeDeg), new(-at.LatitudeDeg, -at.LongitudeDeg),
-        new(at.LongitudeDeg, -at.LatitudeDeg), new(-at.LongitudeDeg, at.LatitudeDeg), new(-at.LongitudeDeg, -at.LatitudeDeg),
-    }.Where(Shape.InRange);
+    internal static IEnumerable<Position> ReadOtherwise(Position at) =>
+        new Position[]
+        {
+            new(at.LongitudeDeg, at.LatitudeDeg),
+            new(at.LatitudeDeg, -at.LongitudeDeg),
+            new(-at.LatitudeDeg, at.LongitudeDeg),
+            new(-at.LatitudeDeg, -at.LongitudeDeg),
+            new(at.LongitudeDeg, -at.LatitudeDeg),
+            new(-at.LongitudeDeg, at.LatitudeDeg),
+            new(-at.LongitudeDeg, -at.LatitudeDeg),
+        }.Where(Shape.InRange);
 
     private static IEnumerable<FieldFinding> Names(Station station, IReadOnlyList<Station> others)
     {
         if (!Codes.IsCode(station.Code))
         {
-            yield return Finding.Stop("code-format", $"“{station.Code}” cannot be a code.", "It stands on labels and in addresses.", "Use letters, digits and -, at most 40, for example HAR-1.").At("code");
+            yield return Finding
+                .Stop(
+                    "code-format",
+                    $"“{station.Code}” cannot be a code.",
+                    "It stands on labels and in addresses.",
+                    "Use letters, digits and -, at most 40, for example HAR-1."
+                )
+                .At("code");
         }
 
         if (others.FirstOrDefault(o => string.Equals(o.Code, station.Code, StringComparison.OrdinalIgnoreCase)) is { } used)
         {
-            yield return Finding.Stop("code-used", $"{used.Code} is {used.Name} on {used.Water}.", "Two stations would share one record.", "Choose another code.").At("code");
+            yield return Finding
+                .Stop(
+                    "code-used",
+                    $"{used.Code} is {used.Name} on {used.Water}.",
+                    "Two stations would share one record.",
+                    "Choose another code."
+                )
+                .At("code");
         }
 
         if (string.IsNullOrWhiteSpace(station.Name))
         {
-            yield return Finding.Stop("name-missing", "The station has no name.", "Two stations on one water must be told apart.", "Write what people call it, for example Deep Hole.").At("name");
+            yield return Finding
+                .Stop(
+                    "name-missing",
+                    "The station has no name.",
+                    "Two stations on one water must be told apart.",
+                    "Write what people call it, for example Deep Hole."
+                )
+                .At("name");
         }
 
         var (depth, finding) = station.KnownDepth.Read();
@@ -64,12 +91,26 @@ public static class StationCheck
         }
         else if (depth.Value.Metres <= 0)
         {
-            yield return Finding.Stop("depth-none", "The known depth is nothing.", "Soundings are checked against it.", "Sound the station, and write what you read.").At("knownDepth");
+            yield return Finding
+                .Stop(
+                    "depth-none",
+                    "The known depth is nothing.",
+                    "Soundings are checked against it.",
+                    "Sound the station, and write what you read."
+                )
+                .At("knownDepth");
         }
 
         if (station.RadiusM is <= 0 or > 1000)
         {
-            yield return Finding.Stop("radius-range", $"A radius of {station.RadiusM} m does not tell a place.", "Every fix would pass, or none.", "30 m is usual on lakes.").At("radiusM");
+            yield return Finding
+                .Stop(
+                    "radius-range",
+                    $"A radius of {station.RadiusM} m does not tell a place.",
+                    "Every fix would pass, or none.",
+                    "30 m is usual on lakes."
+                )
+                .At("radiusM");
         }
     }
 
@@ -77,26 +118,59 @@ public static class StationCheck
     {
         if (Meant(station.At, water.Outline) is { } meant)
         {
-            yield return Finding.Stop(
-                "position-format", $"{PlaceText.Words(station.At)} lies outside {water.Name}; {PlaceText.Words(meant)} lies inside.", "Latitude and longitude, or the sign, may be swapped.",
-                "Accept the other reading, or type it again.").At("position");
+            yield return Finding
+                .Stop(
+                    "position-format",
+                    $"{PlaceText.Words(station.At)} lies outside {water.Name}; {PlaceText.Words(meant)} lies inside.",
+                    "Latitude and longitude, or the sign, may be swapped.",
+                    "Accept the other reading, or type it again."
+                )
+                .At("position");
         }
         else if (!Shape.InRange(station.At))
         {
-            yield return Finding.Stop("position-format", $"{PlaceText.Words(station.At)} is not a position.", "Latitude runs to 90, longitude to 180.", "Type decimal degrees, latitude first.").At("position");
+            yield return Finding
+                .Stop(
+                    "position-format",
+                    $"{PlaceText.Words(station.At)} is not a position.",
+                    "Latitude runs to 90, longitude to 180.",
+                    "Type decimal degrees, latitude first."
+                )
+                .At("position");
         }
         else if (water.Outline is { Count: > 0 } outline && !Shape.Holds(outline, station.At))
         {
             var ashore = outline.Min(ring => ShoreDistance.ToM(ring, station.At));
-            var seen = $"{PlaceText.Words(station.At)} lies {ashore.ToString("F0", CultureInfo.InvariantCulture)} m outside the outline of {water.Name}.";
+            var seen =
+                $"{PlaceText.Words(station.At)} lies {ashore.ToString("F0", CultureInfo.InvariantCulture)} m outside the outline of "
+                + $"{water.Name}.";
             yield return ashore > NearShoreM
-                ? Finding.Stop("position-outside", seen, "The station would stand on another water, or on land.", "Type it again, or correct the outline.").At("position")
-                : Finding.Check("position-outside", seen, "A pier may stand there; a lake’s station does not.", "Look at the sketch map.").At("position");
+                ? Finding
+                    .Stop(
+                        "position-outside",
+                        seen,
+                        "The station would stand on another water, or on land.",
+                        "Type it again, or correct the outline."
+                    )
+                    .At("position")
+                : Finding
+                    .Check("position-outside", seen, "A pier may stand there; a lake’s station does not.", "Look at the sketch map.")
+                    .At("position");
         }
 
-        if (others.FirstOrDefault(o => o.WaterCode == station.WaterCode && Shape.DistanceM(o.At, station.At) < (double)station.RadiusM) is { } near)
+        if (
+            others.FirstOrDefault(o => o.WaterCode == station.WaterCode && Shape.DistanceM(o.At, station.At) < (double)station.RadiusM) is
+            { } near
+        )
         {
-            yield return Finding.Check("station-near", $"{near.Code} {near.Name} lies within the radius of this one.", "A fix could not tell them apart; one record may be split in two.", "Use that station, or a smaller radius.").At("position");
+            yield return Finding
+                .Check(
+                    "station-near",
+                    $"{near.Code} {near.Name} lies within the radius of this one.",
+                    "A fix could not tell them apart; one record may be split in two.",
+                    "Use that station, or a smaller radius."
+                )
+                .At("position");
         }
     }
 
@@ -112,7 +186,14 @@ public static class StationCheck
 
             if (crossing.At is { } at && Apart(station, at) is { } apart)
             {
-                yield return Finding.Check("transits-elsewhere", $"The lines cross {apart} from the position.", "One of the two is wrong, and next year somebody will follow it.", "Go there and look along both lines.").At("transits");
+                yield return Finding
+                    .Check(
+                        "transits-elsewhere",
+                        $"The lines cross {apart} from the position.",
+                        "One of the two is wrong, and next year somebody will follow it.",
+                        "Go there and look along both lines."
+                    )
+                    .At("transits");
             }
         }
 
@@ -126,7 +207,14 @@ public static class StationCheck
 
             if (resection.At is { } at && Apart(station, at) is { } apart)
             {
-                yield return Finding.Check("bearings-elsewhere", $"The bearings meet {apart} from the position.", "One of the two is wrong.", "Take the position from the bearings, or take the bearings again.").At("bearings");
+                yield return Finding
+                    .Check(
+                        "bearings-elsewhere",
+                        $"The bearings meet {apart} from the position.",
+                        "One of the two is wrong.",
+                        "Take the position from the bearings, or take the bearings again."
+                    )
+                    .At("bearings");
             }
         }
     }

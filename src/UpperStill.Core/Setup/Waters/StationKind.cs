@@ -7,20 +7,26 @@ namespace UpperStill.Core.Setup.Waters;
 public enum StationKind
 {
     /// <summary>From a boat.</summary>
-    [JsonStringEnumMemberName("boat")] Boat,
+    [JsonStringEnumMemberName("boat")]
+    Boat,
 
     /// <summary>From a pier.</summary>
-    [JsonStringEnumMemberName("pier")] Pier,
+    [JsonStringEnumMemberName("pier")]
+    Pier,
 
     /// <summary>From a bridge.</summary>
-    [JsonStringEnumMemberName("bridge")] Bridge,
+    [JsonStringEnumMemberName("bridge")]
+    Bridge,
 
     /// <summary>On a beach.</summary>
-    [JsonStringEnumMemberName("beach")] Beach,
+    [JsonStringEnumMemberName("beach")]
+    Beach,
 
     /// <summary>From the bank of a stream.</summary>
-    [JsonStringEnumMemberName("bank")] Bank,
+    [JsonStringEnumMemberName("bank")]
+    Bank,
 
     /// <summary>At a pond.</summary>
-    [JsonStringEnumMemberName("pond")] Pond,
+    [JsonStringEnumMemberName("pond")]
+    Pond,
 }

@@ -14,7 +14,11 @@ public sealed record StationAt(string Code, Position At, [property: Within(0, 10
 /// <param name="At">Where the boat is.</param>
 /// <param name="Stations">Those that are known.</param>
 /// <param name="AccuracyM">How good the position is, m.</param>
-public sealed record StationsHereRequest(Position At, IReadOnlyList<StationAt> Stations, [property: Within(0, 1e7, "m")] decimal? AccuracyM = null);
+public sealed record StationsHereRequest(
+    Position At,
+    IReadOnlyList<StationAt> Stations,
+    [property: Within(0, 1e7, "m")] decimal? AccuracyM = null
+);
 
 /// <summary>A station and how far it is.</summary>
 /// <param name="Code">The station.</param>
@@ -37,14 +41,31 @@ public static class StationsHere
         ArgumentNullException.ThrowIfNull(request);
         if (!Shape.InRange(request.At))
         {
-            return new StationsHereResult([], Finding.Stop(
-                "position-format", $"{PlaceText.Words(request.At)} is no position.", "Latitude runs to 90, longitude to 180.", "Take a fix again."));
+            return new StationsHereResult(
+                [],
+                Finding.Stop(
+                    "position-format",
+                    $"{PlaceText.Words(request.At)} is no position.",
+                    "Latitude runs to 90, longitude to 180.",
+                    "Take a fix again."
+                )
+            );
         }
 
         var near = request.Stations.Select(s => Near(request, s)).OrderBy(s => s.DistanceM).ToList();
-        return new StationsHereResult(near, near.Any(s => s.Here) ? null : Finding.Stop(
-            "station-unknown", near.Count > 0 ? $"No station is known here; {near[0].Code} is the nearest, {near[0].Text}." : "No station is known here.",
-            "A reading without a place cannot join a record.", "Choose the station or fill in the new-station form."));
+        return new StationsHereResult(
+            near,
+            near.Any(s => s.Here)
+                ? null
+                : Finding.Stop(
+                    "station-unknown",
+                    near.Count > 0
+                        ? $"No station is known here; {near[0].Code} is the nearest, {near[0].Text}."
+                        : "No station is known here.",
+                    "A reading without a place cannot join a record.",
+                    "Choose the station or fill in the new-station form."
+                )
+        );
     }
 
     private static StationNear Near(StationsHereRequest request, StationAt station)
@@ -52,6 +73,11 @@ public static class StationsHere
         var (east, north) = Shape.OnPlane(request.At, station.At);
         var distance = decimal.Round((decimal)Shape.DistanceM(request.At, station.At), 1);
         var here = distance <= station.RadiusM + (request.AccuracyM ?? 0);
-        return new StationNear(station.Code, distance, here ? "here" : $"{PlaceText.Distance(distance)} {PlaceText.Towards((Shape.Degrees(Math.Atan2(east, north)) + 360) % 360)}", here);
+        return new StationNear(
+            station.Code,
+            distance,
+            here ? "here" : $"{PlaceText.Distance(distance)} {PlaceText.Towards((Shape.Degrees(Math.Atan2(east, north)) + 360) % 360)}",
+            here
+        );
     }
 }

@@ -9,19 +9,24 @@ namespace UpperStill.Core.Setup.Waters;
 public enum WaterKind
 {
     /// <summary>A lake or tarn.</summary>
-    [JsonStringEnumMemberName("lake")] Lake,
+    [JsonStringEnumMemberName("lake")]
+    Lake,
 
     /// <summary>A reservoir, whose level is drawn down.</summary>
-    [JsonStringEnumMemberName("reservoir")] Reservoir,
+    [JsonStringEnumMemberName("reservoir")]
+    Reservoir,
 
     /// <summary>A pond.</summary>
-    [JsonStringEnumMemberName("pond")] Pond,
+    [JsonStringEnumMemberName("pond")]
+    Pond,
 
     /// <summary>A river or stream.</summary>
-    [JsonStringEnumMemberName("river")] River,
+    [JsonStringEnumMemberName("river")]
+    River,
 
     /// <summary>The sea, an inlet or an estuary, with a tide.</summary>
-    [JsonStringEnumMemberName("sea")] Sea,
+    [JsonStringEnumMemberName("sea")]
+    Sea,
 }
 
 /// <summary>A line of equal depth.</summary>
@@ -50,4 +55,5 @@ public sealed record Water(
     IReadOnlyList<string>? OtherNames = null,
     IReadOnlyList<IReadOnlyList<Position>>? Outline = null,
     IReadOnlyList<DepthContour>? Contours = null,
-    IReadOnlyList<AreaAtDepth>? Hypsography = null);
+    IReadOnlyList<AreaAtDepth>? Hypsography = null
+);

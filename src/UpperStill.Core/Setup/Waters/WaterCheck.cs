@@ -26,30 +26,62 @@ public static class WaterCheck
     {
         if (!Codes.IsCode(water.Code))
         {
-            yield return Finding.Stop("code-format", $"“{water.Code}” cannot be a code.", "It stands in addresses and on labels.", "Use small or capital letters, digits and -, at most 40.").At("code");
+            yield return Finding
+                .Stop(
+                    "code-format",
+                    $"“{water.Code}” cannot be a code.",
+                    "It stands in addresses and on labels.",
+                    "Use small or capital letters, digits and -, at most 40."
+                )
+                .At("code");
         }
 
         if (string.IsNullOrWhiteSpace(water.Name))
         {
-            yield return Finding.Stop("name-missing", "The water has no name.", "People look for it by its name.", "Write the name on the map, and other names beside it.").At("name");
+            yield return Finding
+                .Stop(
+                    "name-missing",
+                    "The water has no name.",
+                    "People look for it by its name.",
+                    "Write the name on the map, and other names beside it."
+                )
+                .At("name");
         }
 
         if (string.IsNullOrWhiteSpace(water.District))
         {
-            yield return Finding.Stop("district-missing", "The water has no district.", "Many waters share a name; a record could go to the wrong one.", "Write the district or county.").At("district");
+            yield return Finding
+                .Stop(
+                    "district-missing",
+                    "The water has no district.",
+                    "Many waters share a name; a record could go to the wrong one.",
+                    "Write the district or county."
+                )
+                .At("district");
         }
 
         if (others.FirstOrDefault(o => Same(o.Name, water.Name) && Same(o.District, water.District)) is { } twin)
         {
-            yield return Finding.Stop(
-                "water-twice", $"{twin.District} has a water called {twin.Name} already.", "Two records would look like one.",
-                "Set up a station on that one, or add what tells them apart to the name.").At("name");
+            yield return Finding
+                .Stop(
+                    "water-twice",
+                    $"{twin.District} has a water called {twin.Name} already.",
+                    "Two records would look like one.",
+                    "Set up a station on that one, or add what tells them apart to the name."
+                )
+                .At("name");
         }
 
         if (!zoneKnown)
         {
-            yield return Finding.Stop(
-                "time-zone-unknown", $"“{water.TimeZone}” is not a time zone.", "Hours, the sun and the lab’s closing depend on it.", "Write it as Area/City, for example Europe/London.").At("timeZone");
+            yield return Finding
+                .Stop(
+                    "time-zone-unknown",
+                    $"“{water.TimeZone}” is not a time zone.",
+                    "Hours, the sun and the lab’s closing depend on it.",
+                    "Write it as Area/City, for example Europe/London."
+                )
+                .At("timeZone");
         }
     }
 
@@ -58,19 +90,38 @@ public static class WaterCheck
         var outline = water.Outline ?? [];
         if (outline.SelectMany(r => r).Concat((water.Contours ?? []).SelectMany(c => c.Line)).Any(p => !Shape.InRange(p)))
         {
-            yield return Finding.Stop(
-                "position-format", "A corner of the outline is not a position.", "Latitude runs to 90, longitude to 180; the two may be swapped.",
-                "In GeoJSON longitude comes first. Correct the file and bring it again.").At("outline");
+            yield return Finding
+                .Stop(
+                    "position-format",
+                    "A corner of the outline is not a position.",
+                    "Latitude runs to 90, longitude to 180; the two may be swapped.",
+                    "In GeoJSON longitude comes first. Correct the file and bring it again."
+                )
+                .At("outline");
             yield break;
         }
 
         if (outline.Any(r => r.Count < LeastCorners || r[0] != r[^1]))
         {
-            yield return Finding.Stop("outline-open", "A ring of the outline is not closed.", "Inside and outside could not be told apart.", "The last corner of each ring is its first, with at least three between.").At("outline");
+            yield return Finding
+                .Stop(
+                    "outline-open",
+                    "A ring of the outline is not closed.",
+                    "Inside and outside could not be told apart.",
+                    "The last corner of each ring is its first, with at least three between."
+                )
+                .At("outline");
         }
         else if (outline.Count > 0 && outline[0].Max(p => Shape.DistanceM(outline[0][0], p)) > LongestAcrossM)
         {
-            yield return Finding.Check("outline-large", "The outline is over 500 km across.", "Latitude and longitude may be swapped, or the unit may not be degrees.", "Look at the sketch map.").At("outline");
+            yield return Finding
+                .Check(
+                    "outline-large",
+                    "The outline is over 500 km across.",
+                    "Latitude and longitude may be swapped, or the unit may not be degrees.",
+                    "Look at the sketch map."
+                )
+                .At("outline");
         }
     }
 
@@ -83,7 +134,14 @@ public static class WaterCheck
 
         if ((water.Contours ?? []).Any(c => c.DepthM <= 0))
         {
-            yield return Finding.Stop("contour-depth", "A depth contour has no depth.", "It could not be drawn in its place.", "Give each contour its depth in metres, downward positive.").At("contours");
+            yield return Finding
+                .Stop(
+                    "contour-depth",
+                    "A depth contour has no depth.",
+                    "It could not be drawn in its place.",
+                    "Give each contour its depth in metres, downward positive."
+                )
+                .At("contours");
         }
     }
 

@@ -8,7 +8,12 @@ namespace UpperStill.Core.Setup.Waters;
 /// <param name="AltitudeM">Height of its surface above the sea, m.</param>
 /// <param name="TimeZone">IANA name of its zone.</param>
 /// <param name="Hypsography">Area by depth.</param>
-public sealed record WaterFacts(WaterKind Kind, [property: Within(-1000, 10000, "m")] decimal AltitudeM, string TimeZone, IReadOnlyList<AreaAtDepth>? Hypsography = null)
+public sealed record WaterFacts(
+    WaterKind Kind,
+    [property: Within(-1000, 10000, "m")] decimal AltitudeM,
+    string TimeZone,
+    IReadOnlyList<AreaAtDepth>? Hypsography = null
+)
 {
     /// <summary>The facts of a water.</summary>
     public static WaterFacts Of(Water water)

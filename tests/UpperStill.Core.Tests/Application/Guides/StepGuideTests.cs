@@ -56,20 +56,32 @@ public class StepGuideTests
     {
         var mean = Plain with { Clarity = Plain.Clarity with { EndPoint = EndPoint.Mean } };
 
-        Assert.Contains(said, Words(step, mean with { Methods = new Dictionary<string, string> { [setting] = option } }), StringComparison.Ordinal);
+        Assert.Contains(
+            said,
+            Words(step, mean with { Methods = new Dictionary<string, string> { [setting] = option } }),
+            StringComparison.Ordinal
+        );
         Assert.DoesNotContain(said, Words(step, mean), StringComparison.Ordinal);
     }
 
     [Fact]
     public void Two_observers_swap_and_one_does_not()
     {
-        Assert.Contains("without knowing the first number", Words("clarity", Plain with { Clarity = Plain.Clarity with { Observers = ObserverMethod.Swap } }), StringComparison.Ordinal);
+        Assert.Contains(
+            "without knowing the first number",
+            Words("clarity", Plain with { Clarity = Plain.Clarity with { Observers = ObserverMethod.Swap } }),
+            StringComparison.Ordinal
+        );
         Assert.DoesNotContain("without knowing the first number", Words("clarity", Plain), StringComparison.Ordinal);
     }
 
     [Fact]
     public void Pooled_water_is_mixed_in_a_bucket() =>
-        Assert.Contains("rinsed bucket", Words("composite", Plain with { Composite = Plain.Composite with { Method = CompositeMethod.PooledOrTube } }), StringComparison.Ordinal);
+        Assert.Contains(
+            "rinsed bucket",
+            Words("composite", Plain with { Composite = Plain.Composite with { Method = CompositeMethod.PooledOrTube } }),
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void Ashore_nobody_anchors_and_the_cautions_are_those_of_the_edge()

@@ -26,14 +26,17 @@ public sealed class HistoricHeadsTests
 
     [Fact]
     public void Every_unit_that_can_be_chosen_is_understood() =>
-        Assert.All(HistoricHeads.Choices.SelectMany(c => c.Units.Select(u => (c, u))), pair => Assert.Equal(pair.u, HistoricHeads.Guess($"{Name(pair.c)} ({pair.u})").Unit));
+        Assert.All(HistoricHeads.Choices.SelectMany(c => c.Units.Select(u => (c, u))), pair =>
+            Assert.Equal(pair.u, HistoricHeads.Guess($"{Name(pair.c)} ({pair.u})").Unit)
+        );
 
-    private static string Name(HistoricChoice choice) => choice.Role switch
-    {
-        HistoricRole.Analyte => choice.Analyte!,
-        HistoricRole.Clarity => "secchi",
-        HistoricRole.Temperature => "temp",
-        HistoricRole.Oxygen => "DO",
-        _ => "depth",
-    };
+    private static string Name(HistoricChoice choice) =>
+        choice.Role switch
+        {
+            HistoricRole.Analyte => choice.Analyte!,
+            HistoricRole.Clarity => "secchi",
+            HistoricRole.Temperature => "temp",
+            HistoricRole.Oxygen => "DO",
+            _ => "depth",
+        };
 }

@@ -12,7 +12,13 @@ public sealed class HistoricTableTests
     [Fact]
     public void Rows_of_one_day_are_one_visit_and_a_repeated_clarity_counts_once()
     {
-        var read = Read(Profile, "North,1994-07-12,0,4.2,20.1,9.0", "North,1994-07-12,2,4.2,19.8,9.1", "North,1994-07-12,4,4.2,17.0,6.5", "North,1994-08-02,0,3.9,21.0,8.8");
+        var read = Read(
+            Profile,
+            "North,1994-07-12,0,4.2,20.1,9.0",
+            "North,1994-07-12,2,4.2,19.8,9.1",
+            "North,1994-07-12,4,4.2,17.0,6.5",
+            "North,1994-08-02,0,3.9,21.0,8.8"
+        );
         Assert.Empty(read.Findings);
         Assert.Equal([new DateOnly(1994, 7, 12), new DateOnly(1994, 8, 2)], read.Visits.Select(v => v.Day));
         Assert.Equal((3, "4.2", 2), (read.Visits[0].Levels.Count, read.Visits[0].Clarity!.Depth.Written, read.Visits[0].Line));
@@ -68,7 +74,10 @@ public sealed class HistoricTableTests
     public void A_level_without_a_depth_is_named_and_the_clarity_of_its_row_stays()
     {
         var read = Read(Profile, "North,1994-07-12,,4.2,20.1,9.0", "North,1994-07-13,deep,4.4,18,9.0");
-        Assert.Equal([("depth-missing", 2), ("number-unreadable", 3), ("depth-missing", 3)], read.Findings.Select(f => (f.Finding.Code, f.Line!.Value)));
+        Assert.Equal(
+            [("depth-missing", 2), ("number-unreadable", 3), ("depth-missing", 3)],
+            read.Findings.Select(f => (f.Finding.Code, f.Line!.Value))
+        );
         Assert.Equal([(0, "4.2"), (0, "4.4")], read.Visits.Select(v => (v.Levels.Count, v.Clarity!.Depth.Written)));
     }
 
@@ -119,24 +128,43 @@ public sealed class HistoricTableTests
         Assert.Equal([4, 5], Read(Profile, rows).Findings.Select(f => f.Column!.Value));
         var read = Read(Profile, [new(2, 4)], rows);
         Assert.Equal((2, "DO"), (read.Findings.Single().Line, read.Findings.Single().Head));
-        Assert.Equal(("68", (string?)null), (read.Visits[0].Levels.Single().Temperature!.Written, read.Visits[0].Levels.Single().Oxygen?.Written));
+        Assert.Equal(
+            ("68", (string?)null),
+            (read.Visits[0].Levels.Single().Temperature!.Written, read.Visits[0].Levels.Single().Oxygen?.Written)
+        );
     }
 
     [Fact]
     public void Two_columns_that_look_alike_are_counted_each_by_itself()
     {
         HistoricColumn phosphorus = new("TP", HistoricRole.Analyte, "µg/L as P", "total-phosphorus");
-        var read = Read(new HistoricMapping([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), phosphorus, phosphorus]), "North,1994-07-12,14,", "North,1994-08-12,15,17");
+        var read = Read(
+            new HistoricMapping([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), phosphorus, phosphorus]),
+            "North,1994-07-12,14,",
+            "North,1994-08-12,15,17"
+        );
         Assert.Equal([2, 1], read.Columns.Select(c => c.Values));
     }
 
     [Fact]
     public void The_stations_that_a_table_names_are_known_before_it_is_read()
     {
-        HistoricRow[] rows = [new(2, [" North ", "1994-07-12", "4"]), new(3, ["n1", "1994-07-13", "4"]), new(4, ["NORTH", "1994-07-14", "4"])];
-        HistoricMapping mapping = new([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), new("Secchi", HistoricRole.Clarity, "m")]);
+        HistoricRow[] rows =
+        [
+            new(2, [" North ", "1994-07-12", "4"]),
+            new(3, ["n1", "1994-07-13", "4"]),
+            new(4, ["NORTH", "1994-07-14", "4"]),
+        ];
+        HistoricMapping mapping = new([
+            new("Site", HistoricRole.Station),
+            new("Date", HistoricRole.Date),
+            new("Secchi", HistoricRole.Clarity, "m"),
+        ]);
         Assert.Equal(["n1", "North"], HistoricTable.StationsNamed(mapping, rows).Order(StringComparer.OrdinalIgnoreCase));
-        Assert.Equal(["F1"], HistoricTable.StationsNamed(mapping with { Columns = [new("Site"), .. mapping.Columns.Skip(1)], Station = "F1" }, rows));
+        Assert.Equal(
+            ["F1"],
+            HistoricTable.StationsNamed(mapping with { Columns = [new("Site"), .. mapping.Columns.Skip(1)], Station = "F1" }, rows)
+        );
     }
 
     [Fact]
@@ -164,7 +192,11 @@ public sealed class HistoricTableTests
     public void Clarity_in_centimetres_is_caught_in_a_column_of_metres()
     {
         string[] rows = [.. Enumerable.Range(0, 6).Select(i => $"North,199{i}-07-12,0,{400 + i},20,9")];
-        Assert.Contains("In cm it would be usual", Read(Profile, rows).Findings.Single(f => f.Head == "Secchi (m)").Finding.Why, StringComparison.Ordinal);
+        Assert.Contains(
+            "In cm it would be usual",
+            Read(Profile, rows).Findings.Single(f => f.Head == "Secchi (m)").Finding.Why,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -179,7 +211,10 @@ public sealed class HistoricTableTests
     public void Nothing_is_read_deeper_than_the_water()
     {
         var read = Read(Profile, "North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0", "North,1994-07-14,14,4.2,19,9.0");
-        Assert.Equal([("deeper-than-water", 2, "Secchi (m)"), ("deeper-than-water", 3, "Depth (m)")], read.Findings.Select(f => (f.Finding.Code, f.Line!.Value, f.Head!)));
+        Assert.Equal(
+            [("deeper-than-water", 2, "Secchi (m)"), ("deeper-than-water", 3, "Depth (m)")],
+            read.Findings.Select(f => (f.Finding.Code, f.Line!.Value, f.Head!))
+        );
         Assert.Equal([(1, false), (0, true), (1, true)], read.Visits.Select(v => (v.Levels.Count, v.Clarity is not null)));
         Assert.Empty(Read(Profile, [new(2, 3), new(3, 2)], ["North,1994-07-12,0,42,20,9.0", "North,1994-07-13,40,4.2,18,9.0"]).Findings);
     }
@@ -187,39 +222,78 @@ public sealed class HistoricTableTests
     [Fact]
     public void Without_a_date_a_place_a_depth_or_a_unit_nothing_is_read_and_each_is_named()
     {
-        var mapping = new HistoricMapping([new("When"), new("T", HistoricRole.Temperature), new("Also", HistoricRole.Clarity, "m"), new("Secchi", HistoricRole.Clarity, "m")]);
+        var mapping = new HistoricMapping([
+            new("When"),
+            new("T", HistoricRole.Temperature),
+            new("Also", HistoricRole.Clarity, "m"),
+            new("Secchi", HistoricRole.Clarity, "m"),
+        ]);
         var read = Read(mapping, "1994-07-12,20,4,4");
         Assert.Empty(read.Visits);
-        Assert.Equal(["column-twice", "date-missing", "depth-missing", "station-missing", "unit-missing"], read.Findings.Select(f => f.Finding.Code).Order());
+        Assert.Equal(
+            ["column-twice", "date-missing", "depth-missing", "station-missing", "unit-missing"],
+            read.Findings.Select(f => f.Finding.Code).Order()
+        );
     }
 
     [Fact]
     public void The_order_of_the_rows_changes_nothing()
     {
-        string[] rows = [.. Enumerable.Range(0, 30).Select(i => $"{(i % 2 == 0 ? "North" : "Foul")},19{70 + (i % 7)}-0{1 + (i % 9)}-1{i % 10},{i % 4},{3 + (i % 3)},{10 + (i % 9)},{5 + (i % 4)}")];
+        string[] rows =
+        [
+            .. Enumerable
+                .Range(0, 30)
+                .Select(i =>
+                    $"{(i % 2 == 0 ? "North" : "Foul")},19{70 + (i % 7)}-0{1 + (i % 9)}-1{i % 10},{i % 4},{3 + (i % 3)},{10 + (i % 9)},{5 + (i % 4)}"
+                ),
+        ];
         var turned = Read(Profile, [.. rows.Reverse()]).Visits.Select(Said);
         Assert.Equal(Read(Profile, rows).Visits.Select(Said), turned);
 
         static string Said(HistoricVisit v) => $"{v.Station} {v.Day} {string.Join(' ', v.Levels.Select(l => l.Depth.Written))}";
     }
 
-    private static readonly HistoricMapping Profile = new(
-    [
-        new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), new("Depth (m)", HistoricRole.Depth, "m"), new("Secchi (m)", HistoricRole.Clarity, "m"), new("T", HistoricRole.Temperature, "°C"),
+    private static readonly HistoricMapping Profile = new([
+        new("Site", HistoricRole.Station),
+        new("Date", HistoricRole.Date),
+        new("Depth (m)", HistoricRole.Depth, "m"),
+        new("Secchi (m)", HistoricRole.Clarity, "m"),
+        new("T", HistoricRole.Temperature, "°C"),
         new("DO", HistoricRole.Oxygen, "mg/L"),
     ]);
 
     private static HistoricMapping Phosphorus(string unit = "µg/L as P", bool sure = false) =>
-        new([new("Site", HistoricRole.Station), new("Date", HistoricRole.Date), new("TP", HistoricRole.Analyte, unit, "total-phosphorus", sure)]);
+        new([
+            new("Site", HistoricRole.Station),
+            new("Date", HistoricRole.Date),
+            new("TP", HistoricRole.Analyte, unit, "total-phosphorus", sure),
+        ]);
 
     private static HistoricResult Read(HistoricMapping mapping, params string[] rows) => Read(mapping, [], rows);
 
-    private static HistoricResult Read(HistoricMapping mapping, HistoricField[] stand, string[] rows) => HistoricTable.Read(new HistoricRequest(
-        mapping, [.. rows.Select((r, i) => new HistoricRow(i + 2, r.Split(r.Contains(';', StringComparison.Ordinal) ? ';' : ',')))],
-        [
-            new HistoricStation("N1", "North", new HashSet<DateOnly> { new(2001, 6, 5) }, new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 16, [Parameter.Clarity] = 4 }, 14.5m),
-            new HistoricStation("F1", "Foul", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 1800 }),
-            new HistoricStation("Y1", "Yonder", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal>(), Mine: false),
-        ],
-        Today, stand.ToHashSet()));
+    private static HistoricResult Read(HistoricMapping mapping, HistoricField[] stand, string[] rows) =>
+        HistoricTable.Read(
+            new HistoricRequest(
+                mapping,
+                [.. rows.Select((r, i) => new HistoricRow(i + 2, r.Split(r.Contains(';', StringComparison.Ordinal) ? ';' : ',')))],
+                [
+                    new HistoricStation(
+                        "N1",
+                        "North",
+                        new HashSet<DateOnly> { new(2001, 6, 5) },
+                        new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 16, [Parameter.Clarity] = 4 },
+                        14.5m
+                    ),
+                    new HistoricStation(
+                        "F1",
+                        "Foul",
+                        new HashSet<DateOnly>(),
+                        new Dictionary<Parameter, decimal> { [Parameter.Phosphorus] = 1800 }
+                    ),
+                    new HistoricStation("Y1", "Yonder", new HashSet<DateOnly>(), new Dictionary<Parameter, decimal>(), Mine: false),
+                ],
+                Today,
+                stand.ToHashSet()
+            )
+        );
 }

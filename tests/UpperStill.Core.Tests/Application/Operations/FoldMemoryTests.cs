@@ -45,11 +45,15 @@ public class FoldMemoryTests
         memory.Fold(Context, Array([.. Whole().Entries]), true, ReaderUnit.AsRead);
         var other = SampleVisit.MetricBegun(Protocol.Clarity);
 
-        Assert.Equal(All(other.Entries, ReaderUnit.AsRead), Encoding.UTF8.GetString(memory.Fold([], Array([.. other.Entries]), true, ReaderUnit.AsRead)));
+        Assert.Equal(
+            All(other.Entries, ReaderUnit.AsRead),
+            Encoding.UTF8.GetString(memory.Fold([], Array([.. other.Entries]), true, ReaderUnit.AsRead))
+        );
     }
 
     [Fact]
-    public void Without_a_context_it_says_so() => Assert.Throws<JsonException>(() => new FoldMemory().Fold([], "[]"u8, true, ReaderUnit.AsRead));
+    public void Without_a_context_it_says_so() =>
+        Assert.Throws<JsonException>(() => new FoldMemory().Fold([], "[]"u8, true, ReaderUnit.AsRead));
 
     private static SampleVisit Whole()
     {
@@ -67,9 +71,19 @@ public class FoldMemoryTests
         return visit;
     }
 
-    private static byte[] Array(params Entry[] entries) => JsonSerializer.SerializeToUtf8Bytes(entries, CoreJson.Default.IReadOnlyListEntry);
+    private static byte[] Array(params Entry[] entries) =>
+        JsonSerializer.SerializeToUtf8Bytes(entries, CoreJson.Default.IReadOnlyListEntry);
 
     // As the server folds them: through the table, everything read anew.
-    private static string All(IEnumerable<Entry> entries, ReaderUnit reader) => Encoding.UTF8.GetString(OperationTable.All["fold-visit"].Invoke(
-        JsonSerializer.SerializeToUtf8Bytes(new FoldRequest([.. entries], SampleVisit.Metric, reader), CoreJson.Default.FoldRequest)));
+    private static string All(IEnumerable<Entry> entries, ReaderUnit reader) =>
+        Encoding.UTF8.GetString(
+            OperationTable
+                .All["fold-visit"]
+                .Invoke(
+                    JsonSerializer.SerializeToUtf8Bytes(
+                        new FoldRequest([.. entries], SampleVisit.Metric, reader),
+                        CoreJson.Default.FoldRequest
+                    )
+                )
+        );
 }

@@ -20,10 +20,13 @@ public class OperationTableTests
     [Fact]
     public void Choices_are_written_in_the_words_of_the_field()
     {
-        var answer = Invoke("clarity", """
+        var answer = Invoke(
+            "clarity",
+            """
             {"settings":{"endPoint":"mean","readings":1,"observers":"same","roundTo":"0.1-m"},
              "marks":[{"lowering":1,"event":"disappeared","depth":{"written":"3.9","unit":"m"}},{"lowering":1,"event":"reappeared","depth":{"written":"3.8","unit":"m"}}]}
-            """);
+            """
+        );
 
         using var json = JsonDocument.Parse(answer);
         Assert.Equal("3.9 m", json.RootElement.GetProperty("text").GetString());
@@ -40,7 +43,8 @@ public class OperationTableTests
     public void Every_operation_says_what_it_does_in_one_line() =>
         Assert.All(OperationTable.All.Values, o => Assert.Matches(@"^[A-Z][^\n]{20,160}\.$", o.Description));
 
-    private static string Invoke(string name, string json) => Encoding.UTF8.GetString(OperationTable.All[name].Invoke(Encoding.UTF8.GetBytes(json)));
+    private static string Invoke(string name, string json) =>
+        Encoding.UTF8.GetString(OperationTable.All[name].Invoke(Encoding.UTF8.GetBytes(json)));
 
     [Fact]
     public void Whatever_a_request_or_a_body_is_made_of_can_be_read()

@@ -27,7 +27,8 @@ namespace UpperStill.Core.Tests.Application.Options;
 /// <summary>What people see of an example: the guides, and everything else.</summary>
 internal sealed record Seen(string Guides, string Elsewhere);
 
-/// <summary>Small visits, plans and bottles in which the options of a programme show. Each shows everything that it has, by a programme.</summary>
+/// <summary>Small visits, plans and bottles in which the options of a programme show. Each shows everything that it has, by a
+/// programme.</summary>
 internal static class OptionExamples
 {
     private static readonly string[] GuidedSteps = ["arrive", "sounding", "surface", "clarity", "profile", "bottles", "composite", "leave"];
@@ -39,33 +40,60 @@ internal static class OptionExamples
     private static readonly ProtocolPlan Chlorophyll = new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 15));
     private static readonly ProtocolPlan Dipped = new(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15), TurnIn: true);
     private static readonly ProtocolPlan Layers = Dipped with { TurnIn = false, HoldHours = 24 };
-    private static readonly ProtocolPlan Deep = new(Protocol.Seawater, Rhythm.Monthly, new(5, 1), new(10, 15), Bottles: [new("depth-water", SampleFrom.Deep)]);
+    private static readonly ProtocolPlan Deep = new(
+        Protocol.Seawater,
+        Rhythm.Monthly,
+        new(5, 1),
+        new(10, 15),
+        Bottles: [new("depth-water", SampleFrom.Deep)]
+    );
 
     /// <summary>By name.</summary>
-    internal static IReadOnlyDictionary<string, Func<Programme, Seen>> All { get; } = new Dictionary<string, Func<Programme, Seen>>
-    {
-        ["arrival"] = Arrival(),
-        ["disc"] = Disc(),
-        ["profile"] = Profiled(),
-        ["uncalibrated"] = Profiled("8.0"),
-        ["feet"] = Feet(),
-        ["bottles"] = Bottles(),
-        ["composite"] = Composite(),
-        ["bench"] = Show(BenchVisit.Frozen().Visit, SampleVisit.Metric, Chlorophyll),
-        ["tow"] = Tow(),
-        ["drops"] = Observed(new ObservedVisit("refractometer").Number("zero", "zero", "0 ppt").Count("drop", "drops", 1, "1").Number("read", "salinity", "21 ppt", "1")),
-        ["beach"] = Beach(),
-        ["series"] = Series,
-        ["paper sheet"] = programme => new(string.Empty, JsonSerializer.Serialize(OpenProtocols.Work(new OpenProtocolsRequest(programme, Day)), CoreJson.Default.OpenProtocolsResult)),
-        ["station"] = Station,
-    };
+    internal static IReadOnlyDictionary<string, Func<Programme, Seen>> All { get; } =
+        new Dictionary<string, Func<Programme, Seen>>
+        {
+            ["arrival"] = Arrival(),
+            ["disc"] = Disc(),
+            ["profile"] = Profiled(),
+            ["uncalibrated"] = Profiled("8.0"),
+            ["feet"] = Feet(),
+            ["bottles"] = Bottles(),
+            ["composite"] = Composite(),
+            ["bench"] = Show(BenchVisit.Frozen().Visit, SampleVisit.Metric, Chlorophyll),
+            ["tow"] = Tow(),
+            ["drops"] = Observed(
+                new ObservedVisit("refractometer")
+                    .Number("zero", "zero", "0 ppt")
+                    .Count("drop", "drops", 1, "1")
+                    .Number("read", "salinity", "21 ppt", "1")
+            ),
+            ["beach"] = Beach(),
+            ["series"] = Series,
+            ["paper sheet"] = programme =>
+                new(
+                    string.Empty,
+                    JsonSerializer.Serialize(
+                        OpenProtocols.Work(new OpenProtocolsRequest(programme, Day)),
+                        CoreJson.Default.OpenProtocolsResult
+                    )
+                ),
+            ["station"] = Station,
+        };
 
     private static Func<Programme, Seen> Arrival()
     {
         var visit = new SampleVisit().Later(TimeSpan.FromHours(7));
         visit.Write(VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered", 1, ["Asa"], "R-5", [Protocol.Clarity]));
         visit.Write(ArrivalKinds.Fix, new FixBody(51.9341, -11.4376, FixSource.Device));
-        visit.Conditions(new ConditionsBody(People: 1, Anchored: false, WindMs: 9, Waves: 3, Water: new WrittenTemperature("21.34", TemperatureUnit.Celsius)));
+        visit.Conditions(
+            new ConditionsBody(
+                People: 1,
+                Anchored: false,
+                WindMs: 9,
+                Waves: 3,
+                Water: new WrittenTemperature("21.34", TemperatureUnit.Celsius)
+            )
+        );
         visit.SoundMetres("14.0");
         visit.LostMetres("4.5");
         return Show(visit, SampleVisit.Metric, Clarity);
@@ -77,8 +105,14 @@ internal static class OptionExamples
         visit.SoundMetres("12.0");
         foreach (var (lowering, lost, seen) in new[] { (1, "4.5", "4.3"), (2, "4.8", "4.6") })
         {
-            visit.Write(SecchiKinds.DiscMark, new DiscMarkBody(lowering, DiscEvent.Disappeared, new WrittenLength(lost, LengthUnit.Metre), "Asa"));
-            visit.Write(SecchiKinds.DiscMark, new DiscMarkBody(lowering, DiscEvent.Reappeared, new WrittenLength(seen, LengthUnit.Metre), "Asa"));
+            visit.Write(
+                SecchiKinds.DiscMark,
+                new DiscMarkBody(lowering, DiscEvent.Disappeared, new WrittenLength(lost, LengthUnit.Metre), "Asa")
+            );
+            visit.Write(
+                SecchiKinds.DiscMark,
+                new DiscMarkBody(lowering, DiscEvent.Reappeared, new WrittenLength(seen, LengthUnit.Metre), "Asa")
+            );
         }
 
         var show = Show(visit, SampleVisit.Metric, Clarity);
@@ -110,8 +144,22 @@ internal static class OptionExamples
         var visit = SampleVisit.MetricBegun(Protocol.Phosphorus, Protocol.Chlorophyll, Protocol.Seawater, Protocol.Profile);
         visit.SoundMetres("12.0");
         Warm(visit);
-        visit.Write(BottleKinds.Cast, new CastBody("deep", new WrittenLength("11.0", LengthUnit.Metre), CastOutcome.Closed, "V-1", Rinses: 0));
-        visit.Write(FillKinds.Fill, new FillBody(SampleNumber.Checked("HAR-2-260812-P1"), "phosphorus-dip", FilledFrom.Lake, FilledTo.Less, Rinses: 1, Sediment: true, Bubbles: true));
+        visit.Write(
+            BottleKinds.Cast,
+            new CastBody("deep", new WrittenLength("11.0", LengthUnit.Metre), CastOutcome.Closed, "V-1", Rinses: 0)
+        );
+        visit.Write(
+            FillKinds.Fill,
+            new FillBody(
+                SampleNumber.Checked("HAR-2-260812-P1"),
+                "phosphorus-dip",
+                FilledFrom.Lake,
+                FilledTo.Less,
+                Rinses: 1,
+                Sediment: true,
+                Bubbles: true
+            )
+        );
         return Show(visit, SampleVisit.Metric, Dipped, Chlorophyll, Deep, Profile);
     }
 
@@ -127,7 +175,11 @@ internal static class OptionExamples
     /// <summary>A tow of which few animals were counted.</summary>
     internal static Func<Programme, Seen> Counted()
     {
-        var visit = Towed().Number("make-up", "made-up", "50 mL").Number("make-up", "sub", "1 mL").Tally("count", "counts", "1", ("copepods", 90)).Tally("count", "counts", "2", ("copepods", 85));
+        var visit = Towed()
+            .Number("make-up", "made-up", "50 mL")
+            .Number("make-up", "sub", "1 mL")
+            .Tally("count", "counts", "1", ("copepods", 90))
+            .Tally("count", "counts", "2", ("copepods", 85));
         return Observed(visit);
     }
 
@@ -136,9 +188,13 @@ internal static class OptionExamples
     private static ObservedVisit Towed()
     {
         var visit = new ObservedVisit("net-tow")
-            .Put("set", "net", new() { Choice = "N-1" }, "1").Choose("set", "direction", "vertical", "1")
-            .Number("lower", "line-out", "10 m", "1").Number("lower", "angle", "0 °", "1")
-            .Waited("haul", "tow-s", 20, "1").Choose("haul", "went", "through", "1").Choose("wash", "wash-water", "site", "1");
+            .Put("set", "net", new() { Choice = "N-1" }, "1")
+            .Choose("set", "direction", "vertical", "1")
+            .Number("lower", "line-out", "10 m", "1")
+            .Number("lower", "angle", "0 °", "1")
+            .Waited("haul", "tow-s", 20, "1")
+            .Choose("haul", "went", "through", "1")
+            .Choose("wash", "wash-water", "site", "1");
         visit.Visit.SoundMetres("12.0");
         return visit;
     }
@@ -154,8 +210,16 @@ internal static class OptionExamples
     private static Seen Series(Programme programme)
     {
         var running = VisitParts.Parameters.Single(p => p.Code == new Parameter("bacteria")).Running!;
-        SeriesPoint[] points = [.. new[] { 20, 45, 10, 130, 88 }.Select((value, i) => new SeriesPoint(Visit, Day.AddDays(14 * i), value, Censoring.None))];
-        var trend = TrendRule.Work(new TrendRequest(new Parameter("bacteria"), points, programme.Summary) { Running = new RunningRequest(running.Count, running.WithinDays(programme)) });
+        SeriesPoint[] points =
+        [
+            .. new[] { 20, 45, 10, 130, 88 }.Select((value, i) => new SeriesPoint(Visit, Day.AddDays(14 * i), value, Censoring.None)),
+        ];
+        var trend = TrendRule.Work(
+            new TrendRequest(new Parameter("bacteria"), points, programme.Summary)
+            {
+                Running = new RunningRequest(running.Count, running.WithinDays(programme)),
+            }
+        );
         return new(string.Empty, JsonSerializer.Serialize(trend, CoreJson.Default.TrendResult));
     }
 
@@ -163,7 +227,16 @@ internal static class OptionExamples
     {
         Water mere = new("mere", "The Mere", "Aldwick", WaterKind.Lake, "Europe/London", Hypsography: [new(0, 2_000_000), new(30, 0)]);
         Station deep = new("MER-1", "mere", "The Mere", "Aldwick", "Deep Hole", new WrittenLength("31", LengthUnit.Metre), 51.91, -21.44);
-        var findings = StationsOfWater.Findings(deep with { Code = "MER-2", KnownDepth = new WrittenLength("8", LengthUnit.Metre) }, mere, [deep], programme);
+        var findings = StationsOfWater.Findings(
+            deep with
+            {
+                Code = "MER-2",
+                KnownDepth = new WrittenLength("8", LengthUnit.Metre),
+            },
+            mere,
+            [deep],
+            programme
+        );
         return new(string.Empty, string.Join('\n', findings.Select(f => $"{f.Field}: {f.Finding.Seen}")));
     }
 
@@ -176,19 +249,43 @@ internal static class OptionExamples
         }
     }
 
-    private static Func<Programme, Seen> Observed(ObservedVisit visit) => Show(visit.Visit, visit.Context, visit.Context.Programme.Season![^1]);
+    private static Func<Programme, Seen> Observed(ObservedVisit visit) =>
+        Show(visit.Visit, visit.Context, visit.Context.Programme.Season![^1]);
 
     /// <summary>The sheet, the samples, the record and the outing of a visit by a programme, and its guides.</summary>
-    internal static Func<Programme, Seen> Show(SampleVisit visit, VisitContext context, params ProtocolPlan[] season) => programme =>
-    {
-        var by = programme with { Season = season };
-        var asked = new FoldRequest(visit.Entries, context with { Programme = by });
-        var sheet = FieldSheet.Fold(asked);
-        var outing = Outing.Prepare(new OutingRequest(Day, TimeSpan.FromHours(1), [new OutingPlace(context.Station, by, [.. season.Select(p => p.Protocol)])], [], null, null, false, []));
-        return new(
-            string.Join('\n', GuidedSteps.SelectMany(step => StepGuide.Work(new StepGuideRequest(step, by)).Lines).Select(line => line.Do)),
-            string.Join('\n', [
-                JsonSerializer.Serialize(sheet, CoreJson.Default.FieldSheet), JsonSerializer.Serialize(VisitSamples.Fold(asked), CoreJson.Default.VisitSamples),
-                .. outing.Pack.Select(need => need.ToString()), .. outing.Stops.SelectMany(stop => stop.Levels), .. outing.Stops.SelectMany(stop => stop.Samples).Select(s => s.ToString())]));
-    };
+    internal static Func<Programme, Seen> Show(SampleVisit visit, VisitContext context, params ProtocolPlan[] season) =>
+        programme =>
+        {
+            var by = programme with { Season = season };
+            var asked = new FoldRequest(visit.Entries, context with { Programme = by });
+            var sheet = FieldSheet.Fold(asked);
+            var outing = Outing.Prepare(
+                new OutingRequest(
+                    Day,
+                    TimeSpan.FromHours(1),
+                    [new OutingPlace(context.Station, by, [.. season.Select(p => p.Protocol)])],
+                    [],
+                    null,
+                    null,
+                    false,
+                    []
+                )
+            );
+            return new(
+                string.Join(
+                    '\n',
+                    GuidedSteps.SelectMany(step => StepGuide.Work(new StepGuideRequest(step, by)).Lines).Select(line => line.Do)
+                ),
+                string.Join(
+                    '\n',
+                    [
+                        JsonSerializer.Serialize(sheet, CoreJson.Default.FieldSheet),
+                        JsonSerializer.Serialize(VisitSamples.Fold(asked), CoreJson.Default.VisitSamples),
+                        .. outing.Pack.Select(need => need.ToString()),
+                        .. outing.Stops.SelectMany(stop => stop.Levels),
+                        .. outing.Stops.SelectMany(stop => stop.Samples).Select(s => s.ToString()),
+                    ]
+                )
+            );
+        };
 }

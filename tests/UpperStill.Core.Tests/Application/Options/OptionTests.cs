@@ -12,16 +12,39 @@ public class OptionTests
     // The example in which a setting shows: the first that it begins like.
     private static readonly (string Example, string Settings)[] Shown =
     [
-        ("paper sheet", "visit.clock"), ("bottles", "visit.order"), ("station", "season.stations"), ("feet", "programme.units metres"), ("profile", "programme."), ("uncalibrated", "profile.calibrate"),
-        ("composite", "sample.replicates; composite.lowering"), ("odd composite", "composite.; checks.composite-"), ("series", "bacteria.mean"), ("beach", "bacteria."), ("fixed depth", "bottle.deep-fixed"), ("mark of a tow", "tow.mark"), ("tow", "tow.; checks.tow-"), ("count", "checks.count-low"),
-        ("drops", "refractometer."), ("disc", "clarity.; colour.; opinion.; checks.sun-low"), ("sonde", "checks.settled-"), ("forecast", "checks.cold-water; checks.thunder; checks.visibility"),
-        ("odd arrival", "checks.copied-later; checks.fahrenheit; checks.line-angle-large; checks.rain-heavy; checks.thermometers-disagree; checks.working-differs"),
-        ("odd bench", "checks.filter-in-light; checks.replicate; checks.thawed; checks.volume-low; filter.within"), ("bench", "filter."), ("profile", "profile.; checks.add-level-temperature"),
+        ("paper sheet", "visit.clock"),
+        ("bottles", "visit.order"),
+        ("station", "season.stations"),
+        ("feet", "programme.units metres"),
+        ("profile", "programme."),
+        ("uncalibrated", "profile.calibrate"),
+        ("composite", "sample.replicates; composite.lowering"),
+        ("odd composite", "composite.; checks.composite-"),
+        ("series", "bacteria.mean"),
+        ("beach", "bacteria."),
+        ("fixed depth", "bottle.deep-fixed"),
+        ("mark of a tow", "tow.mark"),
+        ("tow", "tow.; checks.tow-"),
+        ("count", "checks.count-low"),
+        ("drops", "refractometer."),
+        ("disc", "clarity.; colour.; opinion.; checks.sun-low"),
+        ("sonde", "checks.settled-"),
+        ("forecast", "checks.cold-water; checks.thunder; checks.visibility"),
+        (
+            "odd arrival",
+            "checks.copied-later; checks.fahrenheit; checks.line-angle-large; checks.rain-heavy; checks.thermometers-disagree; "
+                + "checks.working-differs"
+        ),
+        ("odd bench", "checks.filter-in-light; checks.replicate; checks.thawed; checks.volume-low; filter.within"),
+        ("bench", "filter."),
+        ("profile", "profile.; checks.add-level-temperature"),
         ("odd profile", "checks.add-level-oxygen; checks.barometer; checks.calibration-; checks.density-falls; checks.oxygen-"),
-        ("arrival", "station.; visit.; temperature."), ("bottles", "bottle.; sampler.; sample.; container.; preservative.; label.; protocol.gloves; checks.water-short"),
+        ("arrival", "station.; visit.; temperature."),
+        ("bottles", "bottle.; sampler.; sample.; container.; preservative.; label.; protocol.gloves; checks.water-short"),
     ];
 
-    public static TheoryData<string, string> Choices => [.. VisitParts.Options.Methods.SelectMany(m => m.Options.Skip(1).Select(o => (m.Setting, o.Code)))];
+    public static TheoryData<string, string> Choices =>
+        [.. VisitParts.Options.Methods.SelectMany(m => m.Options.Skip(1).Select(o => (m.Setting, o.Code)))];
 
     public static TheoryData<string> Settings => [.. VisitParts.Options.Methods.Select(m => m.Setting)];
 
@@ -49,15 +72,29 @@ public class OptionTests
     {
         var threshold = VisitParts.Options.Threshold(setting)!;
         var show = Example(setting);
-        Assert.Contains(new[] { threshold.Least, threshold.Greatest }, n => show(Plain with { Thresholds = new Dictionary<string, decimal> { [setting] = n } }) != show(Plain));
+        Assert.Contains(new[] { threshold.Least, threshold.Greatest }, n =>
+            show(Plain with { Thresholds = new Dictionary<string, decimal> { [setting] = n } }) != show(Plain)
+        );
     }
 
     [Fact]
     public void What_is_no_choice_changes_nothing() => Assert.All(OptionExamples.All.Values, show =>
-    {
-        Assert.Equal(show(Plain), show(Plain with { Methods = new Dictionary<string, string> { ["clarity.hat"] = "red" }, Thresholds = new Dictionary<string, decimal> { ["clarity.hat"] = 3 } }));
-        Assert.Equal(show(Plain), show(Plain with { Methods = new Dictionary<string, string> { ["clarity.side"] = "as-it-was-once" } }));
-    });
+        {
+            Assert.Equal(
+                show(Plain),
+                show(
+                    Plain with
+                    {
+                        Methods = new Dictionary<string, string> { ["clarity.hat"] = "red" },
+                        Thresholds = new Dictionary<string, decimal> { ["clarity.hat"] = 3 },
+                    }
+                )
+            );
+            Assert.Equal(
+                show(Plain),
+                show(Plain with { Methods = new Dictionary<string, string> { ["clarity.side"] = "as-it-was-once" } })
+            );
+        });
 
     private static (bool Guides, bool Elsewhere) Flip(string setting, string choice)
     {

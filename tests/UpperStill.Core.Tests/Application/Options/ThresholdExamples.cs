@@ -30,18 +30,19 @@ internal static class ThresholdExamples
     private static readonly ProtocolPlan Chlorophyll = new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 15));
 
     /// <summary>By name.</summary>
-    internal static IReadOnlyDictionary<string, Func<Programme, Seen>> All { get; } = new Dictionary<string, Func<Programme, Seen>>
-    {
-        ["odd arrival"] = OddArrival(),
-        ["odd profile"] = OddProfile(),
-        ["odd composite"] = OddComposite(),
-        ["odd bench"] = OddBench(),
-        ["sonde"] = Sonde,
-        ["forecast"] = Forecast,
-        ["fixed depth"] = By(OptionExamples.All["bottles"], BottlesOptions.DeepRule, "fixed"),
-        ["mark of a tow"] = By(OptionExamples.All["tow"], NetTowOptions.From, "mark"),
-        ["count"] = OptionExamples.Counted(),
-    };
+    internal static IReadOnlyDictionary<string, Func<Programme, Seen>> All { get; } =
+        new Dictionary<string, Func<Programme, Seen>>
+        {
+            ["odd arrival"] = OddArrival(),
+            ["odd profile"] = OddProfile(),
+            ["odd composite"] = OddComposite(),
+            ["odd bench"] = OddBench(),
+            ["sonde"] = Sonde,
+            ["forecast"] = Forecast,
+            ["fixed depth"] = By(OptionExamples.All["bottles"], BottlesOptions.DeepRule, "fixed"),
+            ["mark of a tow"] = By(OptionExamples.All["tow"], NetTowOptions.From, "mark"),
+            ["count"] = OptionExamples.Counted(),
+        };
 
     /// <summary>A sample of a type, filled from the surface.</summary>
     internal static Func<Programme, Seen> Held(string type)
@@ -50,10 +51,21 @@ internal static class ThresholdExamples
         var visit = SampleVisit.MetricBegun(Protocol.Phosphorus);
         visit.SoundMetres("12.0");
         visit.Write(FillKinds.Fill, new FillBody(SampleNumber.Checked($"HAR-2-260812-{letter}1"), type, FilledFrom.Lake, FilledTo.AsAsked));
-        return OptionExamples.Show(visit, SampleVisit.Metric, new ProtocolPlan(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15), Bottles: [new BottlePlan(type, SampleFrom.Surface)]));
+        return OptionExamples.Show(
+            visit,
+            SampleVisit.Metric,
+            new ProtocolPlan(
+                Protocol.Phosphorus,
+                Rhythm.Monthly,
+                new(5, 1),
+                new(10, 15),
+                Bottles: [new BottlePlan(type, SampleFrom.Surface)]
+            )
+        );
     }
 
-    private static Func<Programme, Seen> By(Func<Programme, Seen> show, Method method, string choice) => programme => show(programme with { Methods = new Dictionary<string, string> { [method.Setting] = choice } });
+    private static Func<Programme, Seen> By(Func<Programme, Seen> show, Method method, string choice) =>
+        programme => show(programme with { Methods = new Dictionary<string, string> { [method.Setting] = choice } });
 
     private static Func<Programme, Seen> OddArrival()
     {
@@ -74,13 +86,43 @@ internal static class ThresholdExamples
     {
         var visit = SampleVisit.MetricBegun(Protocol.Profile);
         visit.SoundMetres("12.0");
-        visit.Write(ProfileKinds.MeterCheck, new MeterCheckBody("M-1", false, new WrittenOxygen("100", OxygenUnit.Percent), new WrittenOxygen("94", OxygenUnit.Percent), PressureKpa: 106, Display: OxygenUnit.MgPerL));
-        foreach (var (depth, celsius, oxygen) in new[] { ("0.5", "19.0", "15"), ("1", "20", "9.0"), ("2", "20.6", "4.0"), ("4", "19.8", "8.0"), ("6", "16", "16"), ("8", "10", "7.0"), ("10", "9", "21") })
+        visit.Write(
+            ProfileKinds.MeterCheck,
+            new MeterCheckBody(
+                "M-1",
+                false,
+                new WrittenOxygen("100", OxygenUnit.Percent),
+                new WrittenOxygen("94", OxygenUnit.Percent),
+                PressureKpa: 106,
+                Display: OxygenUnit.MgPerL
+            )
+        );
+        foreach (
+            var (depth, celsius, oxygen) in new[]
+            {
+                ("0.5", "19.0", "15"),
+                ("1", "20", "9.0"),
+                ("2", "20.6", "4.0"),
+                ("4", "19.8", "8.0"),
+                ("6", "16", "16"),
+                ("8", "10", "7.0"),
+                ("10", "9", "21"),
+            }
+        )
         {
             visit.Level(depth, celsius, oxygen);
         }
 
-        visit.Write(ProfileKinds.MeterCheck, new MeterCheckBody("M-1", true, new WrittenOxygen("9.0", OxygenUnit.MgPerL), new WrittenOxygen("8.0", OxygenUnit.MgPerL), Display: OxygenUnit.MgPerL));
+        visit.Write(
+            ProfileKinds.MeterCheck,
+            new MeterCheckBody(
+                "M-1",
+                true,
+                new WrittenOxygen("9.0", OxygenUnit.MgPerL),
+                new WrittenOxygen("8.0", OxygenUnit.MgPerL),
+                Display: OxygenUnit.MgPerL
+            )
+        );
         return OptionExamples.Show(visit, SampleVisit.Metric, Profile);
     }
 
@@ -110,15 +152,54 @@ internal static class ThresholdExamples
     }
 
     // One sonde whose temperature still moves, one whose oxygen does.
-    private static Seen Sonde(Programme programme) => new(string.Empty, string.Join('\n', new[] { (0.15m, 0m), (0m, 0.15m) }.Select(moves =>
-    {
-        SettlingReading[] readings = [.. Enumerable.Range(0, 20).Select(s => new SettlingReading(s, 3.0m, Celsius(Text(18 + (s % 2 * moves.Item1))), new WrittenOxygen(Text(8.6m + (s % 2 * moves.Item2)), OxygenUnit.MgPerL)))];
-        return JsonSerializer.Serialize(Settling.Work(new SettlingRequest(readings, Limits: programme.Thresholds)), CoreJson.Default.SettlingResult);
-    })));
+    private static Seen Sonde(Programme programme) =>
+        new(
+            string.Empty,
+            string.Join(
+                '\n',
+                new[] { (0.15m, 0m), (0m, 0.15m) }.Select(moves =>
+                {
+                    SettlingReading[] readings =
+                    [
+                        .. Enumerable
+                            .Range(0, 20)
+                            .Select(s => new SettlingReading(
+                                s,
+                                3.0m,
+                                Celsius(Text(18 + (s % 2 * moves.Item1))),
+                                new WrittenOxygen(Text(8.6m + (s % 2 * moves.Item2)), OxygenUnit.MgPerL)
+                            )),
+                    ];
+                    return JsonSerializer.Serialize(
+                        Settling.Work(new SettlingRequest(readings, Limits: programme.Thresholds)),
+                        CoreJson.Default.SettlingResult
+                    );
+                })
+            )
+        );
 
     private static Seen Forecast(Programme programme)
     {
-        Forecast odd = new([.. Enumerable.Range(0, 24).Select(h => new ForecastHour(new DateTimeOffset(2026, 8, 12, h, 0, 0, TimeSpan.FromHours(1)), 3, 5, 240, 0, 30, 18, 0.5, 2))], 30, 0, 12);
+        Forecast odd = new(
+            [
+                .. Enumerable
+                    .Range(0, 24)
+                    .Select(h => new ForecastHour(
+                        new DateTimeOffset(2026, 8, 12, h, 0, 0, TimeSpan.FromHours(1)),
+                        3,
+                        5,
+                        240,
+                        0,
+                        30,
+                        18,
+                        0.5,
+                        2
+                    )),
+            ],
+            30,
+            0,
+            12
+        );
         var go = GoNoGo.Judge(odd, programme.Hours, programme, false, null);
         return new(string.Empty, $"{go.Advice} {string.Join('\n', go.Findings.Select(f => f.Seen))}");
     }

@@ -29,15 +29,23 @@ public class GoNoGoTests
     [InlineData("ice")]
     public void What_endangers_the_boat_says_stay_and_names_the_alternate(string what)
     {
-        var go = Judge(Day(h => h.At.Hour != 13 ? h : what switch
-        {
-            "thunder" => h with { ThunderPercent = 40 },
-            "fog" => h with { VisibilityKm = 0.4 },
-            "wind" => h with { WindMs = 8.5 },
-            "gusts" => h with { GustMs = 12.5 },
-            _ => h,
-        }) with
-        { Ice = what == "ice" });
+        var go = Judge(
+            Day(h =>
+                h.At.Hour != 13
+                    ? h
+                    : what switch
+                    {
+                        "thunder" => h with { ThunderPercent = 40 },
+                        "fog" => h with { VisibilityKm = 0.4 },
+                        "wind" => h with { WindMs = 8.5 },
+                        "gusts" => h with { GustMs = 12.5 },
+                        _ => h,
+                    }
+            ) with
+            {
+                Ice = what == "ice",
+            }
+        );
 
         var finding = Assert.Single(go.Findings);
         Assert.Equal((GoAdvice.Stay, "weather-over-limit", FindingLevel.Stop), (go.Advice, finding.Code, finding.Level));
@@ -51,7 +59,10 @@ public class GoNoGoTests
     [Fact]
     public void Ashore_wind_does_not_stop_but_thunder_does()
     {
-        Assert.Equal(GoAdvice.NothingAgainst, GoNoGo.Judge(Day(h => h with { WindMs = 14, GustMs = 20 }), Programme.Hours, Programme, true, null).Advice);
+        Assert.Equal(
+            GoAdvice.NothingAgainst,
+            GoNoGo.Judge(Day(h => h with { WindMs = 14, GustMs = 20 }), Programme.Hours, Programme, true, null).Advice
+        );
         Assert.Equal(GoAdvice.Stay, GoNoGo.Judge(Day(h => h with { ThunderPercent = 30 }), Programme.Hours, Programme, true, null).Advice);
     }
 
@@ -63,19 +74,47 @@ public class GoNoGoTests
     public void Cold_water_is_said_to_those_afloat()
     {
         Assert.Contains(Judge(Day(h => h) with { WaterC = 9 }).Findings, f => f.Code == "cold-water");
-        Assert.DoesNotContain(GoNoGo.Judge(Day(h => h) with { WaterC = 9 }, Programme.Hours, Programme, true, null).Findings, f => f.Code == "cold-water");
+        Assert.DoesNotContain(GoNoGo.Judge(Day(h => h) with { WaterC = 9 }, Programme.Hours, Programme, true, null).Findings, f =>
+            f.Code == "cold-water"
+        );
     }
 
     [Fact]
     public void A_programmes_own_limit_holds() =>
-        Assert.Equal(GoAdvice.Stay, GoNoGo.Judge(Day(h => h with { WindMs = 5 }), Programme.Hours, Programme with { Thresholds = new Dictionary<string, decimal> { [ArrivalOptions.Wind.Setting] = 4 } }, false, null).Advice);
+        Assert.Equal(
+            GoAdvice.Stay,
+            GoNoGo
+                .Judge(
+                    Day(h => h with { WindMs = 5 }),
+                    Programme.Hours,
+                    Programme with
+                    {
+                        Thresholds = new Dictionary<string, decimal> { [ArrivalOptions.Wind.Setting] = 4 },
+                    },
+                    false,
+                    null
+                )
+                .Advice
+        );
 
     [Fact]
-    public void Without_a_forecast_nothing_is_said_of_the_weather() =>
-        Assert.Equal(GoAdvice.Unknown, Judge(null).Advice);
+    public void Without_a_forecast_nothing_is_said_of_the_weather() => Assert.Equal(GoAdvice.Unknown, Judge(null).Advice);
 
     private static GoAnswer Judge(Forecast? forecast) => GoNoGo.Judge(forecast, Programme.Hours, Programme, false, Alternate);
 
-    private static Forecast Day(Func<ForecastHour, ForecastHour> change) => new(
-        [.. Enumerable.Range(0, 24).Select(h => change(new ForecastHour(new DateTimeOffset(2026, 8, 12, h, 0, 0, TimeSpan.FromHours(1)), 3, 5, 240, 0, 3, 18, 20, 2)))], 0, 0, 19);
+    private static Forecast Day(Func<ForecastHour, ForecastHour> change) =>
+        new(
+            [
+                .. Enumerable
+                    .Range(0, 24)
+                    .Select(h =>
+                        change(
+                            new ForecastHour(new DateTimeOffset(2026, 8, 12, h, 0, 0, TimeSpan.FromHours(1)), 3, 5, 240, 0, 3, 18, 20, 2)
+                        )
+                    ),
+            ],
+            0,
+            0,
+            19
+        );
 }

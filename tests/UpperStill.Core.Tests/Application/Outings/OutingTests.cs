@@ -16,7 +16,16 @@ public class OutingTests
     private static readonly Programme Monthly = Presets.All.Single(p => p.Programme.Code == "monthly-composite").Programme;
     private static readonly Programme Layered = Presets.All.Single(p => p.Programme.Code == "layered-lake").Programme;
     private static readonly Station Deep = new("HAR-1", "harrowmere", "Harrowmere", "Aldwick", "Deep Hole", Feet("102"), 51.9127, -11.4419);
-    private static readonly Station Arm = new("HAR-2", "harrowmere", "Harrowmere", "Aldwick", "North Arm", new WrittenLength("12", LengthUnit.Metre), 51.9241, -11.4376);
+    private static readonly Station Arm = new(
+        "HAR-2",
+        "harrowmere",
+        "Harrowmere",
+        "Aldwick",
+        "North Arm",
+        new WrittenLength("12", LengthUnit.Metre),
+        51.9241,
+        -11.4376
+    );
     private static readonly Station Pier = Deep with { Code = "SKA-1", Name = "Pier head", Shore = true };
 
     [Fact]
@@ -46,16 +55,37 @@ public class OutingTests
     {
         var samples = Prepare(Place(Arm, Layered, Protocol.Phosphorus)).Stops[0].Samples;
 
-        Assert.Equal(["HAR-2-260812-L1", "HAR-2-260812-L2", "HAR-2-260812-L3", "HAR-2-260812-A1", "HAR-2-260812-A2", "HAR-2-260812-A3"], samples.Select(s => SampleNumber.Body(s.Number)));
+        Assert.Equal(
+            ["HAR-2-260812-L1", "HAR-2-260812-L2", "HAR-2-260812-L3", "HAR-2-260812-A1", "HAR-2-260812-A2", "HAR-2-260812-A3"],
+            samples.Select(s => SampleNumber.Body(s.Number))
+        );
         Assert.Equal(["upper layer", "at the thermocline", "lower layer"], samples.Take(3).Select(s => s.Depth));
     }
 
     [Fact]
     public void No_two_bottles_of_a_season_have_one_number()
     {
-        var numbers = Presets.All.SelectMany(p => Enumerable.Range(0, 30).SelectMany(d => new[] { Deep, Arm }
-            .SelectMany(s => PlannedSamples.Of(s with { Code = s.Code + p.Programme.Code }, p.Programme, SampleVisit.Protocols, Day.AddDays(d), VisitParts.Bottles))))
-            .Select(s => s.Number).ToList();
+        var numbers = Presets
+            .All.SelectMany(p =>
+                Enumerable
+                    .Range(0, 30)
+                    .SelectMany(d =>
+                        new[] { Deep, Arm }.SelectMany(s =>
+                            PlannedSamples.Of(
+                                s with
+                                {
+                                    Code = s.Code + p.Programme.Code,
+                                },
+                                p.Programme,
+                                SampleVisit.Protocols,
+                                Day.AddDays(d),
+                                VisitParts.Bottles
+                            )
+                        )
+                    )
+            )
+            .Select(s => s.Number)
+            .ToList();
 
         Assert.True(numbers.Count > 500);
         Assert.Equal(numbers.Count, numbers.Distinct().Count());
@@ -101,8 +131,22 @@ public class OutingTests
     [Fact]
     public void What_is_overdue_or_stretched_or_too_short_is_found_ashore()
     {
-        KitItem rope = new("R-4", "Old rope", KitKind.Line, Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("80")), Checks:
-            [new KitCheck(Guid.NewGuid(), KitCheckKind.Taped, new DateOnly(2025, 7, 30), "Noor", [new TapedMark(Feet("40"), Feet("40 11"))])]);
+        KitItem rope = new(
+            "R-4",
+            "Old rope",
+            KitKind.Line,
+            Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("80")),
+            Checks:
+            [
+                new KitCheck(
+                    Guid.NewGuid(),
+                    KitCheckKind.Taped,
+                    new DateOnly(2025, 7, 30),
+                    "Noor",
+                    [new TapedMark(Feet("40"), Feet("40 11"))]
+                ),
+            ]
+        );
         var need = Need(Prepare([rope], Place(Deep, Monthly, Protocol.Clarity) with { Line = "R-4" }).Pack, "line-R-4");
 
         Assert.Equal(["kit-overdue", "line-stretched", "line-too-short"], need.Findings.Select(f => f.Code).Order());
@@ -122,18 +166,29 @@ public class OutingTests
     public void The_latest_time_back_is_the_strictest_station_s()
     {
         var early = new DateTime(2026, 8, 12, 14, 0, 0);
-        var outing = Prepare(Place(Deep, Monthly, Protocol.Clarity) with { LeaveBy = early.AddHours(20) }, Place(Arm, Layered, Protocol.Chlorophyll) with { LeaveBy = early });
+        var outing = Prepare(
+            Place(Deep, Monthly, Protocol.Clarity) with
+            {
+                LeaveBy = early.AddHours(20),
+            },
+            Place(Arm, Layered, Protocol.Chlorophyll) with
+            {
+                LeaveBy = early,
+            }
+        );
 
         Assert.Equal(early, outing.LatestBack);
     }
 
     private static PackNeed Need(IReadOnlyList<PackNeed> pack, string key) => Assert.Single(pack, n => n.Key == key);
 
-    private static OutingPlace Place(Station station, Programme programme, params Protocol[] protocols) => new(station, programme, protocols);
+    private static OutingPlace Place(Station station, Programme programme, params Protocol[] protocols) =>
+        new(station, programme, protocols);
 
     private static Outing Prepare(params OutingPlace[] places) => Prepare([], places);
 
-    private static Outing Prepare(KitItem[] kit, params OutingPlace[] places) => Outing.Prepare(new OutingRequest(Day, TimeSpan.FromHours(1), places, kit, null, null, false, []));
+    private static Outing Prepare(KitItem[] kit, params OutingPlace[] places) =>
+        Outing.Prepare(new OutingRequest(Day, TimeSpan.FromHours(1), places, kit, null, null, false, []));
 
     private static WrittenLength Feet(string written) => new(written, LengthUnit.FootInch);
 }

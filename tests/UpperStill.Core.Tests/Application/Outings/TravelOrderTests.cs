@@ -12,25 +12,31 @@ public class TravelOrderTests
 
     [Fact]
     public void Every_station_once_the_deep_spot_first_and_no_shorter_way_by_exchanging_two() =>
-        Gen.Select(Gen.Int[0, 40], Gen.Int[0, 40]).Array[1, 12].Sample(points =>
-        {
-            Position[] places = [.. points.Select(p => At(p.Item1, p.Item2))];
-            var order = TravelOrder.Work(places).ToList();
-
-            Assert.Equal(Enumerable.Range(0, places.Length), order.Order());
-            Assert.Equal(0, order[0]);
-            for (var i = 1; places.Length <= 8 && i < order.Count; i++)
-            {
-                for (var j = i + 1; j < order.Count; j++)
+        Gen.Select(Gen.Int[0, 40], Gen.Int[0, 40])
+            .Array[1, 12]
+            .Sample(
+                points =>
                 {
-                    List<int> other = [.. order];
-                    (other[i], other[j]) = (other[j], other[i]);
-                    Assert.True(Length(places, order) <= Length(places, other) + 0.01);
-                }
-            }
-        }, iter: 200);
+                    Position[] places = [.. points.Select(p => At(p.Item1, p.Item2))];
+                    var order = TravelOrder.Work(places).ToList();
 
-    private static double Length(Position[] places, List<int> order) => order.Zip(order.Skip(1)).Sum(l => Shape.DistanceM(places[l.First], places[l.Second]));
+                    Assert.Equal(Enumerable.Range(0, places.Length), order.Order());
+                    Assert.Equal(0, order[0]);
+                    for (var i = 1; places.Length <= 8 && i < order.Count; i++)
+                    {
+                        for (var j = i + 1; j < order.Count; j++)
+                        {
+                            List<int> other = [.. order];
+                            (other[i], other[j]) = (other[j], other[i]);
+                            Assert.True(Length(places, order) <= Length(places, other) + 0.01);
+                        }
+                    }
+                },
+                iter: 200
+            );
+
+    private static double Length(Position[] places, List<int> order) =>
+        order.Zip(order.Skip(1)).Sum(l => Shape.DistanceM(places[l.First], places[l.Second]));
 
     private static Position At(int east, int north) => new(52 + (north * 0.001), -11 + (east * 0.001));
 }

@@ -15,7 +15,9 @@ public sealed class CoordinatorSummaryTests
     [Fact]
     public void What_was_done_is_counted()
     {
-        var summary = CoordinatorSummary.Write(new SummaryRequest(2022, 3, [Station("North Arm", 8), Station("Deep Hole", 0), Station("Pier", 1, water: "Skarn Sound")]));
+        var summary = CoordinatorSummary.Write(
+            new SummaryRequest(2022, 3, [Station("North Arm", 8), Station("Deep Hole", 0), Station("Pier", 1, water: "Skarn Sound")])
+        );
         Assert.Equal("3 people made 9 visits to 2 of 3 stations of 2 waters in 2022.", summary.Done);
         Assert.Contains("Nobody has been to Harrowmere, Deep Hole in 2022.", summary.ToDo);
         Assert.Equal("Nobody went out in 2022.", CoordinatorSummary.Write(new SummaryRequest(2022, 0, [Station("Deep Hole", 0)])).Done);
@@ -25,7 +27,9 @@ public sealed class CoordinatorSummaryTests
     public void What_moves_is_named_with_its_headline_and_the_rest_is_not_called_still()
     {
         var up = Trend((year, _) => 4 + (0.1 * year) + Wobble[year]);
-        var summary = CoordinatorSummary.Write(new SummaryRequest(2022, 2, [Station("Deep Hole", 4, up), Station("North Arm", 4, Trend((year, _) => 4 + (year % 2)))]));
+        var summary = CoordinatorSummary.Write(
+            new SummaryRequest(2022, 2, [Station("Deep Hole", 4, up), Station("North Arm", 4, Trend((year, _) => 4 + (year % 2)))])
+        );
         Assert.Equal([$"Harrowmere, Deep Hole: {up.Headline}"], summary.Changing);
         Assert.Equal("In 1 series no change could be told from chance; that is not the same as no change.", summary.Still);
     }
@@ -41,21 +45,32 @@ public sealed class CoordinatorSummaryTests
     [Fact]
     public void What_waits_stands_in_the_order_in_which_it_presses()
     {
-        var summary = CoordinatorSummary.Write(new SummaryRequest(2022, 2, [Station("Deep Hole", 4, Trend((_, _) => 4, least: 6)) with { Waiting = 2, Open = 3, Lost = 1 }]));
+        var summary = CoordinatorSummary.Write(
+            new SummaryRequest(2022, 2, [Station("Deep Hole", 4, Trend((_, _) => 4, least: 6)) with { Waiting = 2, Open = 3, Lost = 1 }])
+        );
         Assert.Equal(
             [
-                "2 visits wait for sign-off and count in no trend yet: Harrowmere, Deep Hole (2).", "3 findings are open: Harrowmere, Deep Hole (3).", "Clarity of 2022 has no value yet at Harrowmere, Deep Hole (4 of 6).",
+                "2 visits wait for sign-off and count in no trend yet: Harrowmere, Deep Hole (2).",
+                "3 findings are open: Harrowmere, Deep Hole (3).",
+                "Clarity of 2022 has no value yet at Harrowmere, Deep Hole (4 of 6).",
                 "1 sample was lost or rejected: Harrowmere, Deep Hole (1).",
             ],
-            summary.ToDo);
+            summary.ToDo
+        );
         Assert.Empty(CoordinatorSummary.Write(new SummaryRequest(2022, 2, [Station("Deep Hole", 4, Trend((_, _) => 4))])).ToDo);
     }
 
     [Fact]
     public void Of_many_stations_only_some_are_named()
     {
-        var summary = CoordinatorSummary.Write(new SummaryRequest(2022, 2, [.. Enumerable.Range(1, 200).Select(i => Station($"S{i}", 1) with { Open = 1 })]));
-        Assert.Equal("200 findings are open: Harrowmere, S1 (1), Harrowmere, S2 (1), Harrowmere, S3 (1), Harrowmere, S4 (1), Harrowmere, S5 (1) and 195 more.", summary.ToDo.Single());
+        var summary = CoordinatorSummary.Write(
+            new SummaryRequest(2022, 2, [.. Enumerable.Range(1, 200).Select(i => Station($"S{i}", 1) with { Open = 1 })])
+        );
+        Assert.Equal(
+            "200 findings are open: Harrowmere, S1 (1), Harrowmere, S2 (1), Harrowmere, S3 (1), Harrowmere, S4 (1), Harrowmere, S5 "
+                + "(1) and 195 more.",
+            summary.ToDo.Single()
+        );
     }
 
     [Fact]
@@ -81,10 +96,33 @@ public sealed class CoordinatorSummaryTests
     }
 
     private static SummaryStation Station(string name, int visits, SeriesAnswer? clarity = null, string water = "Harrowmere") =>
-        new(new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), visits, 0, 0, 0, clarity is null ? [] : [SummaryTrend.Of(clarity, 2022)]);
+        new(
+            new Station("S", "w", water, "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4),
+            visits,
+            0,
+            0,
+            0,
+            clarity is null ? [] : [SummaryTrend.Of(clarity, 2022)]
+        );
 
-    private static SeriesAnswer Trend(Func<int, int, double> value, int from = 2013, int least = 4) => TrendRule.Answer(new TrendRequest(
-        Parameter.Clarity,
-        [.. Enumerable.Range(from, 2023 - from).SelectMany(year => Enumerable.Range(6, 4).Select(month => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(year, month, 15), decimal.Round((decimal)value(year - 2013, month), 2))))],
-        new SummarySettings(6, 9, least)));
+    private static SeriesAnswer Trend(Func<int, int, double> value, int from = 2013, int least = 4) =>
+        TrendRule.Answer(
+            new TrendRequest(
+                Parameter.Clarity,
+                [
+                    .. Enumerable
+                        .Range(from, 2023 - from)
+                        .SelectMany(year =>
+                            Enumerable
+                                .Range(6, 4)
+                                .Select(month => new SeriesPoint(
+                                    Guid.CreateVersion7(),
+                                    new DateOnly(year, month, 15),
+                                    decimal.Round((decimal)value(year - 2013, month), 2)
+                                ))
+                        ),
+                ],
+                new SummarySettings(6, 9, least)
+            )
+        );
 }

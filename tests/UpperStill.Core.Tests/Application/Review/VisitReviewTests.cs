@@ -54,7 +54,10 @@ public sealed class VisitReviewTests
         Answer(bench);
         Assert.True(Fold(bench).ResultsSigned); // custody changes no value
 
-        bench.Visit.Write(ResultKinds.Result, new UpperStill.Core.Protocols.Results.ResultBody(BenchVisit.F1, "chlorophyll-a", "4.2", "µg/L"));
+        bench.Visit.Write(
+            ResultKinds.Result,
+            new UpperStill.Core.Protocols.Results.ResultBody(BenchVisit.F1, "chlorophyll-a", "4.2", "µg/L")
+        );
         Answer(bench);
         var review = Fold(bench);
         Assert.Equal((true, false, ReviewState.Ready), (review.FieldSigned, review.ResultsSigned, review.State));
@@ -105,9 +108,12 @@ public sealed class VisitReviewTests
                 new Random(seed).Shuffle(entries);
                 Assert.Equal(expected, Said(VisitReview.Fold(new FoldRequest(entries, bench.Context))));
             },
-            iter: 20);
+            iter: 20
+        );
 
-        static string Said(VisitReview r) => $"{r.State} {r.Field} {r.Results} {r.FieldSigned} {string.Join('|', r.Blocks)} {string.Join('|', r.Findings.Select(f => f.Finding.Code))} {string.Join('|', r.Questions.Select(q => q.Question))}";
+        static string Said(VisitReview r) =>
+            $"{r.State} {r.Field} {r.Results} {r.FieldSigned} {string.Join('|', r.Blocks)} "
+            + $"{string.Join('|', r.Findings.Select(f => f.Finding.Code))} {string.Join('|', r.Questions.Select(q => q.Question))}";
     }
 
     private static BenchVisit Ended(string through = "50")

@@ -38,7 +38,10 @@ public class SampleFoldTests
         bench.Visit.Write(ResultKinds.Result, new ResultBody(F1, "chlorophyll-a", "4.0", "µg/L"));
 
         var filter = bench.Sample(F1);
-        Assert.Equal([SampleStep.Take, SampleStep.Label, SampleStep.Store, SampleStep.HandOver, SampleStep.Receive, SampleStep.Report], filter.Life.Select(l => l.Step));
+        Assert.Equal(
+            [SampleStep.Take, SampleStep.Label, SampleStep.Store, SampleStep.HandOver, SampleStep.Receive, SampleStep.Report],
+            filter.Life.Select(l => l.Step)
+        );
         Assert.Equal((SampleState.Reported, 60m, null, BenchVisit.Manifest), (filter.State, filter.VolumeMl, filter.Spot, filter.Manifest));
         Assert.Equal(SampleState.Filtered, bench.Sample(C1).State);
         Assert.Equal(bench.Sample(C1).CollectedAt, filter.CollectedAt);
@@ -74,7 +77,8 @@ public class SampleFoldTests
     }
 
     [Fact]
-    public void An_amount_that_cannot_be_read_is_no_amount() => Assert.Contains(After(new FilterFillBody(F1, ThroughMl: "fifty")).Findings, f => f.Code == "number-unreadable");
+    public void An_amount_that_cannot_be_read_is_no_amount() =>
+        Assert.Contains(After(new FilterFillBody(F1, ThroughMl: "fifty")).Findings, f => f.Code == "number-unreadable");
 
     [Fact]
     public void The_steps_of_a_filter_are_asked_in_their_order()
@@ -91,7 +95,10 @@ public class SampleFoldTests
         bench.Visit.Write(CustodyKinds.Stored, new StoredBody([F1], StorePlace.Freezer, Foil: true));
         asked.Add(bench.Sample(F1).Filter!.Next);
 
-        Assert.Equal([FilterStep.Begin, FilterStep.Disc, FilterStep.Rinse, FilterStep.Fills, FilterStep.Label, FilterStep.Store, FilterStep.Done], asked);
+        Assert.Equal(
+            [FilterStep.Begin, FilterStep.Disc, FilterStep.Rinse, FilterStep.Fills, FilterStep.Label, FilterStep.Store, FilterStep.Done],
+            asked
+        );
 
         void Then(FilterBody body)
         {
@@ -125,7 +132,15 @@ public class SampleFoldTests
     public void A_replicate_without_its_sample_says_so()
     {
         var bench = BenchVisit.Filled();
-        bench.Visit.Write(CustodyKinds.SampleAdded, new SampleAddedBody(SampleNumber.Checked("HAR-2-260812-F9R"), "chlorophyll-filter", SampleKin.Replicate, SampleNumber.Checked("HAR-2-260812-F9")));
+        bench.Visit.Write(
+            CustodyKinds.SampleAdded,
+            new SampleAddedBody(
+                SampleNumber.Checked("HAR-2-260812-F9R"),
+                "chlorophyll-filter",
+                SampleKin.Replicate,
+                SampleNumber.Checked("HAR-2-260812-F9")
+            )
+        );
 
         Assert.Equal("sample-kin", Assert.Single(bench.Fold().Findings).Code);
     }
@@ -196,7 +211,10 @@ public class SampleFoldTests
     public void What_an_instrument_showed_joins_the_record_when_it_is_released()
     {
         var bench = BenchVisit.Frozen("100", "100").AtTheLab();
-        bench.Visit.Write(ResultKinds.Measured, new MeasuredBody(F1, new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.0250", "0.0010", "0.0160", "0.0010")));
+        bench.Visit.Write(
+            ResultKinds.Measured,
+            new MeasuredBody(F1, new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.0250", "0.0010", "0.0160", "0.0010"))
+        );
         Assert.Equal(SampleState.Analysed, bench.Sample(F1).State);
         Assert.Empty(bench.Fold().Values);
 
@@ -228,10 +246,15 @@ public class SampleFoldTests
         bench.Visit.Write(ResultKinds.Result, new ResultBody(F1, "chlorophyll-a", "4.4", "µg/L"));
         var expected = Json(bench.Visit.Entries);
 
-        Gen.Shuffle(new List<Entry>([.. bench.Visit.Entries, .. bench.Visit.Entries.Take(5)])).Sample(entries => Assert.Equal(expected, Json(entries)), iter: 40);
+        Gen.Shuffle(new List<Entry>([.. bench.Visit.Entries, .. bench.Visit.Entries.Take(5)]))
+            .Sample(entries => Assert.Equal(expected, Json(entries)), iter: 40);
     }
 
-    private static string Json(IReadOnlyList<Entry> entries) => System.Text.Json.JsonSerializer.Serialize(VisitSamples.Fold(new FoldRequest(entries, SampleVisit.Metric)), Core.Application.Operations.CoreJson.Default.VisitSamples);
+    private static string Json(IReadOnlyList<Entry> entries) =>
+        System.Text.Json.JsonSerializer.Serialize(
+            VisitSamples.Fold(new FoldRequest(entries, SampleVisit.Metric)),
+            Core.Application.Operations.CoreJson.Default.VisitSamples
+        );
 
     private static LedgerSample After(FilterFillBody fill)
     {

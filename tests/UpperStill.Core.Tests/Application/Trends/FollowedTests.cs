@@ -11,22 +11,30 @@ public sealed class FollowedTests
     [InlineData("deep surface composite", "composite")]
     [InlineData("deep surface", "surface")]
     [InlineData("layer-2 deep", "deep")]
-    public void The_composite_stands_before_the_surface_and_that_before_the_rest(string places, string followed) => Assert.Equal(followed, Subjects.Followed(places.Split(' '), p => p));
+    public void The_composite_stands_before_the_surface_and_that_before_the_rest(string places, string followed) =>
+        Assert.Equal(followed, Subjects.Followed(places.Split(' '), p => p));
 
     [Fact]
-    public void The_whole_stands_before_its_kinds() => Assert.Equal(string.Empty, Subjects.Followed(["daphnia", string.Empty, "composite"], p => p));
+    public void The_whole_stands_before_its_kinds() =>
+        Assert.Equal(string.Empty, Subjects.Followed(["daphnia", string.Empty, "composite"], p => p));
 
     [Fact]
     public void A_result_of_the_laboratory_is_followed_under_the_analyte_s_code() =>
-        Assert.Equal(["clarity", "chlorophyll-a", "total-phosphorus"], new[] { Parameter.Clarity, Parameter.Chlorophyll, Parameter.Phosphorus }.Select(Subjects.ReadingCode));
+        Assert.Equal(
+            ["clarity", "chlorophyll-a", "total-phosphorus"],
+            new[] { Parameter.Clarity, Parameter.Chlorophyll, Parameter.Phosphorus }.Select(Subjects.ReadingCode)
+        );
 
     [Fact]
     public void No_two_parts_give_one_code_with_two_meanings() =>
-        Assert.All(VisitParts.All.SelectMany(p => p.Parameters).GroupBy(p => p.Code), g => Assert.Single(g.Select(p => (p.Unit, p.Hanging, p.Log)).Distinct()));
+        Assert.All(VisitParts.All.SelectMany(p => p.Parameters).GroupBy(p => p.Code), g =>
+            Assert.Single(g.Select(p => (p.Unit, p.Hanging, p.Log)).Distinct())
+        );
 
     [Theory]
     [InlineData("Clarity", "clarity")]
     [InlineData("BottomOxygen", "bottom-oxygen")]
     [InlineData("bottom-oxygen", "bottom-oxygen")]
-    public void What_an_earlier_build_kept_is_the_same_parameter(string kept, string code) => Assert.Equal(new Parameter(code), Parameter.Kept(kept));
+    public void What_an_earlier_build_kept_is_the_same_parameter(string kept, string code) =>
+        Assert.Equal(new Parameter(code), Parameter.Kept(kept));
 }

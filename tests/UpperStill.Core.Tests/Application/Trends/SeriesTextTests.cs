@@ -18,7 +18,10 @@ public sealed class SeriesTextTests
         var read = SeriesText.Read(new SeriesTextRequest(line));
         Assert.Empty(read.Findings);
         var point = read.Points.Single();
-        Assert.Equal((day, (decimal)value, censored), (point.Day.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), point.Value, point.Censored));
+        Assert.Equal(
+            (day, (decimal)value, censored),
+            (point.Day.ToString("yyyy-MM-dd", System.Globalization.CultureInfo.InvariantCulture), point.Value, point.Censored)
+        );
     }
 
     [Fact]
@@ -26,7 +29,10 @@ public sealed class SeriesTextTests
     {
         var read = SeriesText.Read(new SeriesTextRequest("2013-06-15 4.2\nclear\n\n2014-06-15 four\n2015-06-15 4.4"));
         Assert.Equal([2013, 2015], read.Points.Select(p => p.Day.Year));
-        Assert.Equal(["Line 2, “clear”, is not a day and a value.", "Line 4, “2014-06-15 four”, is not a day and a value."], read.Findings.Select(f => f.Seen));
+        Assert.Equal(
+            ["Line 2, “clear”, is not a day and a value.", "Line 4, “2014-06-15 four”, is not a day and a value."],
+            read.Findings.Select(f => f.Seen)
+        );
         Assert.Equal(read.Points.Count, read.Points.DistinctBy(p => p.Visit).Count());
     }
 
@@ -38,5 +44,6 @@ public sealed class SeriesTextTests
     }
 
     [Fact]
-    public void Of_many_bad_lines_only_the_first_are_named() => Assert.Equal(10, SeriesText.Read(new SeriesTextRequest(string.Join('\n', Enumerable.Repeat("?", 5000)))).Findings.Count);
+    public void Of_many_bad_lines_only_the_first_are_named() =>
+        Assert.Equal(10, SeriesText.Read(new SeriesTextRequest(string.Join('\n', Enumerable.Repeat("?", 5000)))).Findings.Count);
 }

@@ -27,15 +27,34 @@ public sealed class SideBySideTests
     public void Of_many_stations_of_a_programme_only_the_first_are_drawn_and_all_have_their_numbers()
     {
         var answer = Years(2018, 2024, least: 1);
-        var beside = SideBySide.Of(Parameter.Clarity, [.. Enumerable.Range(1, 70).Select(i => Said($"S{i}", "lake", answer)), Said("T", "coast", answer)]);
+        var beside = SideBySide.Of(
+            Parameter.Clarity,
+            [.. Enumerable.Range(1, 70).Select(i => Said($"S{i}", "lake", answer)), Said("T", "coast", answer)]
+        );
         Assert.Equal(SideBySide.MostDrawn + 1, beside.Stations.Count(s => s.Years is not null));
         Assert.NotNull(beside.Stations[^1].Years);
         Assert.All(beside.Stations, s => Assert.Equal(4, s.Beside!.Value));
         Assert.Equal(["lake", "coast"], beside.Programmes.Keys);
     }
 
-    private static StationSaid Said(string name, string programme, SeriesAnswer answer) => new(new Station(name, "harrowmere", "Harrowmere", "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4), programme, programme, answer);
+    private static StationSaid Said(string name, string programme, SeriesAnswer answer) =>
+        new(
+            new Station(name, "harrowmere", "Harrowmere", "Aldwick", name, new WrittenLength("14.5", LengthUnit.Metre), 51.8, -21.4),
+            programme,
+            programme,
+            answer
+        );
 
-    private static SeriesAnswer Years(int from, int until, int least, bool signedOff = true) => TrendRule.Answer(new TrendRequest(
-        Parameter.Clarity, [.. Enumerable.Range(from, until - from + 1).Select(y => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(y, 7, 1), 4, SignedOff: signedOff))], new SummarySettings(6, 9, least)));
+    private static SeriesAnswer Years(int from, int until, int least, bool signedOff = true) =>
+        TrendRule.Answer(
+            new TrendRequest(
+                Parameter.Clarity,
+                [
+                    .. Enumerable
+                        .Range(from, until - from + 1)
+                        .Select(y => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(y, 7, 1), 4, SignedOff: signedOff)),
+                ],
+                new SummarySettings(6, 9, least)
+            )
+        );
 }

@@ -20,14 +20,67 @@ public class AnyBodyTests
 
     private static readonly string[] Texts =
     [
-        "", " ", "-3", "0", "-0", "1e300", "NaN", "3,85", "12 9", "3.85", "99999999999999999999999999", "1e-30", "HAR-1-260812-C1-Q", "deep", "composite", "0.0000000000000000000000000001", "٣", "Å\u0301", "arrive", "m³/s", "chlorophyll-a", "𝄞",
+        "",
+        " ",
+        "-3",
+        "0",
+        "-0",
+        "1e300",
+        "NaN",
+        "3,85",
+        "12 9",
+        "3.85",
+        "99999999999999999999999999",
+        "1e-30",
+        "HAR-1-260812-C1-Q",
+        "deep",
+        "composite",
+        "0.0000000000000000000000000001",
+        "٣",
+        "Å\u0301",
+        "arrive",
+        "m³/s",
+        "chlorophyll-a",
+        "𝄞",
     ];
 
-    private static readonly double[] Numbers = [0, -0.0, 1, -1, 0.5, 3, 7, 12, 60, 90, 91, 180, 360, 400, -273.16, 1e-12, 1e9, -1e9, 1e12, -1e12, 2147483647, 1e13, 1e28, 1e308];
+    private static readonly double[] Numbers =
+    [
+        0,
+        -0.0,
+        1,
+        -1,
+        0.5,
+        3,
+        7,
+        12,
+        60,
+        90,
+        91,
+        180,
+        360,
+        400,
+        -273.16,
+        1e-12,
+        1e9,
+        -1e9,
+        1e12,
+        -1e12,
+        2147483647,
+        1e13,
+        1e28,
+        1e308,
+    ];
 
-    private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options) { TypeInfoResolver = new DefaultJsonTypeInfoResolver() };
+    private static readonly JsonSerializerOptions Described = new(CoreJson.Default.Options)
+    {
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver(),
+    };
 
-    private static readonly Dictionary<string, JsonObject> Shapes = EntryKinds.All.Values.ToDictionary(k => k.Name, k => Described.GetJsonSchemaAsNode(k.Body.Type).AsObject());
+    private static readonly Dictionary<string, JsonObject> Shapes = EntryKinds.All.Values.ToDictionary(
+        k => k.Name,
+        k => Described.GetJsonSchemaAsNode(k.Body.Type).AsObject()
+    );
 
     [Fact]
     public void The_fold_never_throws_on_anything_that_a_log_may_hold()
@@ -43,16 +96,18 @@ public class AnyBodyTests
             {
                 var kind = names[random.Next(names.Length)];
                 var body = Any(Shapes[kind], random, entries, 0);
-                entries.Add(Start() with
-                {
-                    Id = Guid.CreateVersion7(),
-                    Visit = id,
-                    Kind = kind,
-                    Body = JsonSerializer.SerializeToElement(body ?? new JsonObject()),
-                    At = entries[0].At.AddMinutes(random.Next(-60, 600)),
-                    Strikes = random.Next(6) == 0 ? entries[random.Next(entries.Count)].Id : null,
-                    Why = random.Next(2) == 0 ? "so" : null,
-                });
+                entries.Add(
+                    Start() with
+                    {
+                        Id = Guid.CreateVersion7(),
+                        Visit = id,
+                        Kind = kind,
+                        Body = JsonSerializer.SerializeToElement(body ?? new JsonObject()),
+                        At = entries[0].At.AddMinutes(random.Next(-60, 600)),
+                        Strikes = random.Next(6) == 0 ? entries[random.Next(entries.Count)].Id : null,
+                        Why = random.Next(2) == 0 ? "so" : null,
+                    }
+                );
             }
 
             // As many as the log may hold, and those that would be kept today.
@@ -73,7 +128,8 @@ public class AnyBodyTests
                     var place = e.StackTrace!.Split('\n').First(l => l.Contains("UpperStill.Core.", StringComparison.Ordinal)).Trim();
                     if (!faults.ContainsKey(place))
                     {
-                        faults[place] = $"{e.GetType().Name} {place}: {string.Join("; ", Culprits(held).Skip(1).Select(c => $"{c.Kind} {c.Body}"))}";
+                        faults[place] =
+                            $"{e.GetType().Name} {place}: {string.Join("; ", Culprits(held).Skip(1).Select(c => $"{c.Kind} {c.Body}"))}";
                     }
                 }
             }
@@ -173,9 +229,15 @@ public class AnyBodyTests
             case "integer":
                 return JsonValue.Create(random.Next(4) == 0 ? random.Next(-1_000_000, 1_000_000) : random.Next(-3, 12));
             case "number":
-                return JsonNode.Parse(Numbers[random.Next(Numbers.Length)].ToString("R", System.Globalization.CultureInfo.InvariantCulture));
+                return JsonNode.Parse(
+                    Numbers[random.Next(Numbers.Length)].ToString("R", System.Globalization.CultureInfo.InvariantCulture)
+                );
             case "array":
-                return new JsonArray([.. Enumerable.Range(0, random.Next(4)).Select(_ => random.Next(12) == 0 ? null : Any(of["items"], random, entries, deep + 1))]);
+                return new JsonArray([
+                    .. Enumerable
+                        .Range(0, random.Next(4))
+                        .Select(_ => random.Next(12) == 0 ? null : Any(of["items"], random, entries, deep + 1)),
+                ]);
             case "object" when deep < 4:
                 var made = new JsonObject();
                 foreach (var (name, property) in of["properties"]?.AsObject() ?? [])

@@ -12,7 +12,10 @@ public sealed class BlindReadingTests
 {
     private static readonly VisitContext Swap = SampleVisit.Metric with
     {
-        Programme = SampleVisit.Metric.Programme with { Clarity = new ClaritySettings(EndPoint.Disappear, 2, ObserverMethod.Swap, RoundingMethod.TenthMetre) },
+        Programme = SampleVisit.Metric.Programme with
+        {
+            Clarity = new ClaritySettings(EndPoint.Disappear, 2, ObserverMethod.Swap, RoundingMethod.TenthMetre),
+        },
     };
 
     [Fact]
@@ -74,7 +77,19 @@ public sealed class BlindReadingTests
     [InlineData("8", "6", true)]
     public void A_pair_on_a_rope_marked_in_whole_feet_is_not_repeated_for_one_foot(string lost, string seen, bool apart)
     {
-        var feet = SampleVisit.Context with { Lines = [new Line("R-3", "rope", LengthUnit.FootInch, new WrittenLength("1", LengthUnit.Foot), new WrittenLength("110", LengthUnit.FootInch))] };
+        var feet = SampleVisit.Context with
+        {
+            Lines =
+            [
+                new Line(
+                    "R-3",
+                    "rope",
+                    LengthUnit.FootInch,
+                    new WrittenLength("1", LengthUnit.Foot),
+                    new WrittenLength("110", LengthUnit.FootInch)
+                ),
+            ],
+        };
         var visit = SampleVisit.Begun();
         visit.Sound("98");
         visit.Lost(lost);
@@ -91,5 +106,9 @@ public sealed class BlindReadingTests
     }
 
     private static void Read(SampleVisit visit, int lowering, string who, string written, string device = "phone") =>
-        visit.Write(SecchiKinds.DiscMark, new DiscMarkBody(lowering, DiscEvent.Disappeared, new WrittenLength(written, LengthUnit.Metre), who), device: device);
+        visit.Write(
+            SecchiKinds.DiscMark,
+            new DiscMarkBody(lowering, DiscEvent.Disappeared, new WrittenLength(written, LengthUnit.Metre), who),
+            device: device
+        );
 }

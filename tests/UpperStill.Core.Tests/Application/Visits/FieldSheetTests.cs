@@ -165,7 +165,13 @@ public class FieldSheetTests
     [Theory]
     [InlineData("39", LengthUnit.Metre, "39", LengthUnit.Foot, "39.0 ft")]
     [InlineData("12 6", LengthUnit.FootInch, "12.5", LengthUnit.Metre, "12.5 m")]
-    public void A_sounding_that_would_be_usual_in_the_other_unit_is_offered_so(string written, LengthUnit unit, string likelier, LengthUnit other, string text)
+    public void A_sounding_that_would_be_usual_in_the_other_unit_is_offered_so(
+        string written,
+        LengthUnit unit,
+        string likelier,
+        LengthUnit other,
+        string text
+    )
     {
         var visit = SampleVisit.MetricBegun();
         visit.Write(SoundingKinds.Sounding, new SoundingBody(new WrittenLength(written, unit)));
@@ -193,7 +199,10 @@ public class FieldSheetTests
         var visit = SampleVisit.MetricBegun(Protocol.Clarity);
         visit.Write(SoundingKinds.Sounding, new SoundingBody(new WrittenLength(written, unit)));
 
-        Assert.Equal(code, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code is "unit-unlikely" or "sounding-differs")?.Code);
+        Assert.Equal(
+            code,
+            visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code is "unit-unlikely" or "sounding-differs")?.Code
+        );
     }
 
     [Fact]
@@ -265,24 +274,44 @@ public class FieldSheetTests
         visit.Sound("102");
         visit.Lost("12 9");
         visit.Seen("11 3");
-        ClarityPoint[] record = [.. Enumerable.Range(0, 120).Select(i => new ClarityPoint(Guid.Empty, new DateOnly(2015, 1, 5).AddDays(i * 35), 3 + (i % 7 * 0.1m), i % 5 == 0, i % 11 != 0))];
+        ClarityPoint[] record =
+        [
+            .. Enumerable
+                .Range(0, 120)
+                .Select(i => new ClarityPoint(
+                    Guid.Empty,
+                    new DateOnly(2015, 1, 5).AddDays(i * 35),
+                    3 + (i % 7 * 0.1m),
+                    i % 5 == 0,
+                    i % 11 != 0
+                )),
+        ];
         var picked = MonthHistory.Work(new MonthHistoryRequest(record, new DateOnly(2026, 8, 12))).Points;
 
         Assert.InRange(picked.Count, 5, record.Length / 8);
         Assert.Equal(
             SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = record })),
-            SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = picked })));
+            SampleVisit.Json(visit.Fold(SampleVisit.Context with { History = picked }))
+        );
     }
 
     [Fact]
     public void The_gap_since_the_last_visit_is_the_same_from_the_picked_history()
     {
         var visit = SampleVisit.MetricBegun(Protocol.Clarity);
-        ClarityPoint[] record = [new(Guid.Empty, new DateOnly(2026, 7, 1), 3, false, true), new(Guid.Empty, new DateOnly(2026, 8, 20), 3, false, true), new(Guid.Empty, new DateOnly(2025, 8, 3), 3, false, true)];
+        ClarityPoint[] record =
+        [
+            new(Guid.Empty, new DateOnly(2026, 7, 1), 3, false, true),
+            new(Guid.Empty, new DateOnly(2026, 8, 20), 3, false, true),
+            new(Guid.Empty, new DateOnly(2025, 8, 3), 3, false, true),
+        ];
         var picked = MonthHistory.Work(new MonthHistoryRequest(record, new DateOnly(2026, 8, 12)));
         var sheet = visit.Fold(SampleVisit.Metric with { History = picked.Points, LastDay = picked.LastDay });
 
-        Assert.Equal("42 days since the last; the programme asks for 10–18.", Assert.Single(sheet.Findings, f => f.Code == "interval-off").Seen);
+        Assert.Equal(
+            "42 days since the last; the programme asks for 10–18.",
+            Assert.Single(sheet.Findings, f => f.Code == "interval-off").Seen
+        );
         Assert.Equal(SampleVisit.Json(visit.Fold(SampleVisit.Metric with { History = record })), SampleVisit.Json(sheet));
     }
 
@@ -298,19 +327,26 @@ public class FieldSheetTests
     }
 
     [Fact]
-    public void No_entries_at_all_is_a_visit_not_started() => Assert.Equal(VisitState.NotStarted, FieldSheet.Fold(new FoldRequest([], SampleVisit.Context)).State);
+    public void No_entries_at_all_is_a_visit_not_started() =>
+        Assert.Equal(VisitState.NotStarted, FieldSheet.Fold(new FoldRequest([], SampleVisit.Context)).State);
 
     [Fact]
     public void The_fold_is_the_same_for_any_order_and_any_repetition_of_the_entries() =>
-        Gen.Select(Gen.Int[0, 5].Array[0, 12], Gen.Int.Array[30]).Sample((acts, shuffle) =>
-        {
-            var visit = Played(acts);
-            var expected = SampleVisit.Json(visit.Entries);
-            var copies = visit.Entries.Concat(visit.Entries.Where((_, i) => shuffle[i % shuffle.Length] % 2 == 0)).ToList();
-            var shuffled = copies.Select((e, i) => (e, key: shuffle[i % shuffle.Length] ^ (i * 7919))).OrderBy(p => p.key).Select(p => p.e);
+        Gen.Select(Gen.Int[0, 5].Array[0, 12], Gen.Int.Array[30])
+            .Sample(
+                (acts, shuffle) =>
+                {
+                    var visit = Played(acts);
+                    var expected = SampleVisit.Json(visit.Entries);
+                    var copies = visit.Entries.Concat(visit.Entries.Where((_, i) => shuffle[i % shuffle.Length] % 2 == 0)).ToList();
+                    var shuffled = copies
+                        .Select((e, i) => (e, key: shuffle[i % shuffle.Length] ^ (i * 7919)))
+                        .OrderBy(p => p.key)
+                        .Select(p => p.e);
 
-            Assert.Equal(expected, SampleVisit.Json(shuffled));
-        });
+                    Assert.Equal(expected, SampleVisit.Json(shuffled));
+                }
+            );
 
     private static SampleVisit Played(int[] acts)
     {

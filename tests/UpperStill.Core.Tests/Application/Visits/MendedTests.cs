@@ -108,14 +108,17 @@ public sealed class MendedTests
         Assert.Empty(Finding.Note("clarity-pair-same", "Seen.", "Why.", "Act.").Reasons);
     }
 
-    private static IEnumerable<string?> Kept(SampleVisit visit, string code) => visit.Fold(SampleVisit.Metric).Findings.Where(f => f.Code == code).Select(f => f.Kept);
+    private static IEnumerable<string?> Kept(SampleVisit visit, string code) =>
+        visit.Fold(SampleVisit.Metric).Findings.Where(f => f.Code == code).Select(f => f.Kept);
 
     private static void Try(SampleVisit visit, CameUp fill) =>
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40, Fill: fill));
 
-    private static CastBody Cast(string place, CastOutcome outcome) => new(place, new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
+    private static CastBody Cast(string place, CastOutcome outcome) =>
+        new(place, new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
 
-    private static FillBody Fill(int? drops) => new(Amber, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: drops);
+    private static FillBody Fill(int? drops) =>
+        new(Amber, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: drops);
 
     private static SampleVisit Begun(Protocol due)
     {

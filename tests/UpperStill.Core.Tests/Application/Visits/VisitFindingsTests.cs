@@ -13,7 +13,14 @@ namespace UpperStill.Core.Tests.Application.Visits;
 /// <summary>For each finding a visit that raises it, and one that differs in the one thing that matters and does not.</summary>
 public class VisitFindingsTests
 {
-    private sealed record Pair(FindingLevel Level, Beside Beside, Action<SampleVisit> Raises, Action<SampleVisit> Does, VisitContext? Under = null, VisitContext? Instead = null);
+    private sealed record Pair(
+        FindingLevel Level,
+        Beside Beside,
+        Action<SampleVisit> Raises,
+        Action<SampleVisit> Does,
+        VisitContext? Under = null,
+        VisitContext? Instead = null
+    );
 
     private static readonly Dictionary<string, Pair> Pairs = new()
     {
@@ -22,11 +29,36 @@ public class VisitFindingsTests
         ["clarity-on-bottom"] = new(FindingLevel.Note, Beside.Clarity, v => Ended(v, DiscOutcome.OnBottom), v => Lost(v)),
         ["clarity-below-bottom"] = new(FindingLevel.Stop, Beside.Clarity, v => Lost(v, "12.1"), v => Lost(v, "11.7")),
         ["clarity-at-bottom"] = new(FindingLevel.Check, Beside.Clarity, v => Lost(v, "11.9"), v => Lost(v, "11.7")),
-        ["clarity-side-wrong"] = new(FindingLevel.Check, Beside.Clarity, v => Read(v, new(BoatSide.Sun, false)), v => Read(v, new(BoatSide.Sun, true))),
-        ["sunglasses-on"] = new(FindingLevel.Check, Beside.Clarity, v => Read(v, new(Sunglasses: true)), v => Read(v, new(Sunglasses: false))),
-        ["clarity-unconfirmed"] = new(FindingLevel.Check, Beside.Clarity, v => Read(v, new(BoatSide.Shade)), v => Read(v, new(BoatSide.Shade, Sunglasses: false))),
-        ["line-angle-large"] = new(FindingLevel.Check, Beside.Clarity, v => Read(v, new(LineAngleDeg: 45)), v => Read(v, new(LineAngleDeg: 0))),
-        ["sun-low"] = new(FindingLevel.Check, Beside.Clarity, v => Lost(v.Later(TimeSpan.FromHours(9))), v => Lost(v.Later(TimeSpan.FromHours(3)))),
+        ["clarity-side-wrong"] = new(
+            FindingLevel.Check,
+            Beside.Clarity,
+            v => Read(v, new(BoatSide.Sun, false)),
+            v => Read(v, new(BoatSide.Sun, true))
+        ),
+        ["sunglasses-on"] = new(
+            FindingLevel.Check,
+            Beside.Clarity,
+            v => Read(v, new(Sunglasses: true)),
+            v => Read(v, new(Sunglasses: false))
+        ),
+        ["clarity-unconfirmed"] = new(
+            FindingLevel.Check,
+            Beside.Clarity,
+            v => Read(v, new(BoatSide.Shade)),
+            v => Read(v, new(BoatSide.Shade, Sunglasses: false))
+        ),
+        ["line-angle-large"] = new(
+            FindingLevel.Check,
+            Beside.Clarity,
+            v => Read(v, new(LineAngleDeg: 45)),
+            v => Read(v, new(LineAngleDeg: 0))
+        ),
+        ["sun-low"] = new(
+            FindingLevel.Check,
+            Beside.Clarity,
+            v => Lost(v.Later(TimeSpan.FromHours(9))),
+            v => Lost(v.Later(TimeSpan.FromHours(3)))
+        ),
         ["waves-over-limit"] = new(FindingLevel.Check, Beside.Clarity, v => Weather(v, new(Waves: 4)), v => Weather(v, new(Waves: 3))),
         ["colour-between"] = new(FindingLevel.Note, Beside.Clarity, v => Colour(v, 7, 8), v => Colour(v, 7)),
         ["bloom-seen"] = new(FindingLevel.Check, Beside.Clarity, v => Opinion(v, 5), v => Opinion(v, 4)),
@@ -35,8 +67,18 @@ public class VisitFindingsTests
         ["line-unchecked"] = new(FindingLevel.Check, Beside.Header, _ => { }, _ => { }, Untaped),
         ["hours-outside"] = new(FindingLevel.Check, Beside.Header, _ => { }, _ => { }, From(11)),
         ["people-too-few"] = new(FindingLevel.Stop, Beside.Header, v => Weather(v, new(People: 1)), v => Weather(v, new(People: 2))),
-        ["anchor-missing"] = new(FindingLevel.Check, Beside.Header, v => Weather(v, new(Anchored: false)), v => Weather(v, new(Anchored: true))),
-        ["weather-over-limit"] = new(FindingLevel.Stop, Beside.Header, v => Weather(v, new(Thunder: true)), v => Weather(v, new(Thunder: false))),
+        ["anchor-missing"] = new(
+            FindingLevel.Check,
+            Beside.Header,
+            v => Weather(v, new(Anchored: false)),
+            v => Weather(v, new(Anchored: true))
+        ),
+        ["weather-over-limit"] = new(
+            FindingLevel.Stop,
+            Beside.Header,
+            v => Weather(v, new(Thunder: true)),
+            v => Weather(v, new(Thunder: false))
+        ),
         ["rain-heavy"] = new(FindingLevel.Note, Beside.Header, v => Weather(v, new(Rain24Mm: 26)), v => Weather(v, new(Rain24Mm: 25))),
         ["rain-unknown"] = new(FindingLevel.Check, Beside.Header, v => Lost(v), v => Weather(v, new(Rain24Mm: 0, Rain72Mm: 0))),
         ["landmarks-off"] = new(FindingLevel.Check, Beside.Header, v => Landmarks(v, false), v => Landmarks(v, true)),
@@ -47,7 +89,13 @@ public class VisitFindingsTests
         ["copied-later"] = new(FindingLevel.Note, Beside.Header, v => Copied(v, 16), v => Copied(v, 14)),
         ["bottle-too-deep"] = new(FindingLevel.Stop, Beside.Bottles, v => Deep(v, "11.0"), v => Deep(v, "10.5")),
         ["composite-no-preset"] = new(FindingLevel.Stop, Beside.Composite, v => Lost(v), v => Lost(v), Preset(null), Preset("5")),
-        ["composite-clearance-unreadable"] = new(FindingLevel.Stop, Beside.Composite, v => Lost(v), v => Lost(v), Clearance("a boat’s length")),
+        ["composite-clearance-unreadable"] = new(
+            FindingLevel.Stop,
+            Beside.Composite,
+            v => Lost(v),
+            v => Lost(v),
+            Clearance("a boat’s length")
+        ),
     };
 
     public static TheoryData<string> Codes => [.. Pairs.Keys];
@@ -117,7 +165,8 @@ public class VisitFindingsTests
     private static void Landmarks(SampleVisit visit, bool inLine) => visit.Write(ArrivalKinds.Landmarks, new LandmarksBody(0, inLine));
 
     // A ten-thousandth of a degree of latitude is 11 m; the station lies at 51.9241.
-    private static void Fix(SampleVisit visit, double latitude, decimal accuracy) => visit.Write(ArrivalKinds.Fix, new FixBody(latitude, -11.4376, FixSource.Device, accuracy));
+    private static void Fix(SampleVisit visit, double latitude, decimal accuracy) =>
+        visit.Write(ArrivalKinds.Fix, new FixBody(latitude, -11.4376, FixSource.Device, accuracy));
 
     private static void Copied(SampleVisit visit, int minutes)
     {
@@ -134,12 +183,27 @@ public class VisitFindingsTests
 
     private static VisitContext Untaped => SampleVisit.Metric with { Lines = [SampleVisit.Metric.Lines[0] with { Checks = [] }] };
 
-    private static VisitContext From(int hour) => SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Hours = new HoursWindow(new TimeOnly(hour, 0), new TimeOnly(16, 0)) } };
+    private static VisitContext From(int hour) =>
+        SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with { Hours = new HoursWindow(new TimeOnly(hour, 0), new TimeOnly(16, 0)) },
+        };
 
-    private static VisitContext Preset(string? metres) => Composing(c => c with { DepthRule = CompositeDepthRule.Preset, Preset = metres is null ? null : new WrittenLength(metres, LengthUnit.Metre) });
+    private static VisitContext Preset(string? metres) =>
+        Composing(c =>
+            c with
+            {
+                DepthRule = CompositeDepthRule.Preset,
+                Preset = metres is null ? null : new WrittenLength(metres, LengthUnit.Metre),
+            }
+        );
 
-    private static VisitContext Clearance(string written) => Composing(c => c with { Clearance = new WrittenLength(written, LengthUnit.Metre) });
+    private static VisitContext Clearance(string written) =>
+        Composing(c => c with { Clearance = new WrittenLength(written, LengthUnit.Metre) });
 
     private static VisitContext Composing(Func<CompositeSettings, CompositeSettings> change) =>
-        SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Composite = change(SampleVisit.Metric.Programme.Composite) } };
+        SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with { Composite = change(SampleVisit.Metric.Programme.Composite) },
+        };
 }

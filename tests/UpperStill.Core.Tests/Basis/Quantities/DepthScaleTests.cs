@@ -18,7 +18,8 @@ public class DepthScaleTests
     }
 
     [Fact]
-    public void The_sea_has_ticks_all_the_way_down() => Assert.Equal(8000m, DepthScale.To(9000m, LengthUnit.Metre, ReaderUnit.AsRead).Ticks[^1].DepthM);
+    public void The_sea_has_ticks_all_the_way_down() =>
+        Assert.Equal(8000m, DepthScale.To(9000m, LengthUnit.Metre, ReaderUnit.AsRead).Ticks[^1].DepthM);
 
     [Fact]
     public void Ticks_only_ever_go_down()
@@ -27,5 +28,6 @@ public class DepthScaleTests
         Assert.Equal(depths.Distinct().Order(), depths);
     }
 
-    private static IEnumerable<string> Labels(decimal bottom, LengthUnit unit) => DepthScale.To(bottom, unit, ReaderUnit.AsRead).Ticks.Select(t => t.Label);
+    private static IEnumerable<string> Labels(decimal bottom, LengthUnit unit) =>
+        DepthScale.To(bottom, unit, ReaderUnit.AsRead).Ticks.Select(t => t.Label);
 }

@@ -88,7 +88,8 @@ public class LengthParserTests
     }
 
     [Fact]
-    public void No_thousand_begins_with_nothing() => Assert.Equal(0.85m, LengthParser.Parse("0,850", LengthUnit.Metre).Length!.Value.Metres);
+    public void No_thousand_begins_with_nothing() =>
+        Assert.Equal(0.85m, LengthParser.Parse("0,850", LengthUnit.Metre).Length!.Value.Metres);
 
     [Fact]
     public void A_number_without_a_unit_has_no_way_round() => Assert.True(LengthParser.Parse("3.85", null).Finding!.NoWayRound);
@@ -111,31 +112,46 @@ public class LengthParserTests
     [InlineData("12", LengthUnit.FootInch, "0.3048")]
     [InlineData("12 9 1/4", LengthUnit.FootInch, "0.00635")]
     public void Keeps_the_step_that_the_writing_shows(string written, LengthUnit unit, string metres) =>
-        Assert.Equal(decimal.Parse(metres, System.Globalization.CultureInfo.InvariantCulture), LengthParser.Parse(written, unit).Length!.Value.ResolutionMetres);
+        Assert.Equal(
+            decimal.Parse(metres, System.Globalization.CultureInfo.InvariantCulture),
+            LengthParser.Parse(written, unit).Length!.Value.ResolutionMetres
+        );
 
     [Fact]
     public void What_is_written_out_reads_back_the_same() =>
-        Gen.Select(Gen.Int[0, 4_000_000], Gen.Int[0, 3], Gen.Enum<LengthUnit>()).Sample((digits, decimals, unit) =>
-        {
-            var step = decimals switch { 0 => 1m, 1 => 0.1m, 2 => 0.01m, _ => 0.001m };
-            var length = new Length(digits * step, unit, step);
-            if (length.Metres > LengthParser.GreatestMetres)
-            {
-                return;
-            }
+        Gen.Select(Gen.Int[0, 4_000_000], Gen.Int[0, 3], Gen.Enum<LengthUnit>())
+            .Sample(
+                (digits, decimals, unit) =>
+                {
+                    var step = decimals switch
+                    {
+                        0 => 1m,
+                        1 => 0.1m,
+                        2 => 0.01m,
+                        _ => 0.001m,
+                    };
+                    var length = new Length(digits * step, unit, step);
+                    if (length.Metres > LengthParser.GreatestMetres)
+                    {
+                        return;
+                    }
 
-            var (read, finding) = LengthParser.Parse(LengthText.Write(length), unit);
+                    var (read, finding) = LengthParser.Parse(LengthText.Write(length), unit);
 
-            Assert.True(finding is null or { Code: "feet-decimal-as-inches" }, finding?.Seen);
-            Assert.Equal(length.Metres, read!.Value.Metres);
-        });
+                    Assert.True(finding is null or { Code: "feet-decimal-as-inches" }, finding?.Seen);
+                    Assert.Equal(length.Metres, read!.Value.Metres);
+                }
+            );
 
     [Fact]
     public void Any_text_at_all_gives_a_length_or_a_finding() =>
-        Gen.Select(Gen.String[Gen.Char["0123456789 .,'\"-ftincm½/"], 0, 60], Gen.Enum<LengthUnit>()).Sample((text, unit) =>
-        {
-            var (length, finding) = LengthParser.Parse(text, unit);
-            Assert.True(length is not null || finding is not null);
-            Assert.True(length is null || length.Value.Metres is >= 0 and <= LengthParser.GreatestMetres);
-        });
+        Gen.Select(Gen.String[Gen.Char["0123456789 .,'\"-ftincm½/"], 0, 60], Gen.Enum<LengthUnit>())
+            .Sample(
+                (text, unit) =>
+                {
+                    var (length, finding) = LengthParser.Parse(text, unit);
+                    Assert.True(length is not null || finding is not null);
+                    Assert.True(length is null || length.Value.Metres is >= 0 and <= LengthParser.GreatestMetres);
+                }
+            );
 }

@@ -12,7 +12,8 @@ public sealed class NumberTextTests
     [InlineData("-0,250", -0.25)]
     [InlineData("1234", 1234)]
     [InlineData("1,2345", 1.2345)]
-    public void A_number_is_read_as_people_and_meters_write_it(string written, double value) => Assert.Equal(((decimal)value, null), NumberText.Read(written));
+    public void A_number_is_read_as_people_and_meters_write_it(string written, double value) =>
+        Assert.Equal(((decimal)value, null), NumberText.Read(written));
 
     [Theory]
     [InlineData("1,234", "number-comma")]

@@ -18,7 +18,10 @@ public class RoundingTests
     [InlineData("3.7338", RoundingMethod.HalfFoot, "12 ft 6 in")] // 12.25 ft exactly
     [InlineData("3.6703", RoundingMethod.Inch, "12 ft 1 in")] // 144.5 in exactly
     public void Rounds_half_away_from_zero_in_the_methods_own_unit(string metres, RoundingMethod method, string shown) =>
-        Assert.Equal(shown, LengthText.Write(Rounding.Round(decimal.Parse(metres, System.Globalization.CultureInfo.InvariantCulture), method)));
+        Assert.Equal(
+            shown,
+            LengthText.Write(Rounding.Round(decimal.Parse(metres, System.Globalization.CultureInfo.InvariantCulture), method))
+        );
 
     [Fact]
     public void A_tie_made_by_a_mean_of_three_is_still_a_tie()
@@ -31,28 +34,37 @@ public class RoundingTests
 
     [Fact]
     public void Is_never_off_by_more_than_half_a_step_and_changes_nothing_the_second_time() =>
-        Gen.Select(Gen.Int[0, 200_000], Gen.Enum<RoundingMethod>()).Sample((tenths, method) =>
-        {
-            var metres = tenths / 10_000m;
-            var once = Rounding.Round(metres, method);
+        Gen.Select(Gen.Int[0, 200_000], Gen.Enum<RoundingMethod>())
+            .Sample(
+                (tenths, method) =>
+                {
+                    var metres = tenths / 10_000m;
+                    var once = Rounding.Round(metres, method);
 
-            Assert.True(Math.Abs(once.Metres - metres) <= once.ResolutionMetres / 2);
-            Assert.Equal(once.Metres, Rounding.Round(once.Metres, method).Metres);
-        });
+                    Assert.True(Math.Abs(once.Metres - metres) <= once.ResolutionMetres / 2);
+                    Assert.Equal(once.Metres, Rounding.Round(once.Metres, method).Metres);
+                }
+            );
 
     [Fact]
     public void Keeps_order() =>
-        Gen.Select(Gen.Int[0, 200_000], Gen.Int[0, 200_000], Gen.Enum<RoundingMethod>()).Sample((a, b, method) =>
-            Assert.True(Rounding.Round(Math.Min(a, b) / 10_000m, method).Metres <= Rounding.Round(Math.Max(a, b) / 10_000m, method).Metres));
+        Gen.Select(Gen.Int[0, 200_000], Gen.Int[0, 200_000], Gen.Enum<RoundingMethod>())
+            .Sample(
+                (a, b, method) =>
+                    Assert.True(
+                        Rounding.Round(Math.Min(a, b) / 10_000m, method).Metres <= Rounding.Round(Math.Max(a, b) / 10_000m, method).Metres
+                    )
+            );
 
     [Fact]
     public void A_foot_and_an_inch_convert_exactly_both_ways() =>
-        Gen.Int[0, 1_000_000].Sample(inches =>
-        {
-            var length = new Length(inches, LengthUnit.FootInch, 1);
-            Assert.Equal(inches, length.Metres / Length.MetresPerInch);
-            Assert.Equal(length.Metres, new Length(inches / 12m, LengthUnit.Foot, 1).Metres, 20);
-        });
+        Gen.Int[0, 1_000_000]
+            .Sample(inches =>
+            {
+                var length = new Length(inches, LengthUnit.FootInch, 1);
+                Assert.Equal(inches, length.Metres / Length.MetresPerInch);
+                Assert.Equal(length.Metres, new Length(inches / 12m, LengthUnit.Foot, 1).Metres, 20);
+            });
 
     [Theory]
     [InlineData("3.8862", LengthUnit.FootInch, ReaderUnit.AsRead, "12 ft 9 in")]
@@ -65,6 +77,14 @@ public class RoundingTests
     [Fact]
     public void Nothing_has_no_sign()
     {
-        Assert.Equal(("0", "0.0", "0.00", "-0.04"), (Decimals.Text(decimal.Round(-0.04m, 1)), Decimals.Fixed(-0.04m, 1), Decimals.Fixed(-0.001, 2), Decimals.Significant(-0.0398m, 1)));
+        Assert.Equal(
+            ("0", "0.0", "0.00", "-0.04"),
+            (
+                Decimals.Text(decimal.Round(-0.04m, 1)),
+                Decimals.Fixed(-0.04m, 1),
+                Decimals.Fixed(-0.001, 2),
+                Decimals.Significant(-0.0398m, 1)
+            )
+        );
     }
 }

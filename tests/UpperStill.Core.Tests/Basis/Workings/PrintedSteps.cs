@@ -3,15 +3,21 @@ using System.Text.RegularExpressions;
 
 namespace UpperStill.Core.Tests.Basis.Workings;
 
-/// <summary>Reads the steps of a working as a person with a calculator would: what stands before “=” is worked out from the figures that are printed.</summary>
+/// <summary>Reads the steps of a working as a person with a calculator would: what stands before “=” is worked out from the figures that
+/// are printed.</summary>
 internal static partial class PrintedSteps
 {
     // Lengths are compared in metres; every other unit stands for itself.
     private static readonly Dictionary<string, double> Units =
-        "ha m cm m³/s L/s ft³/s mg/L µg/L µg/mL mL kPa % µmol/L µmol/kg kg/day ° °C m³ m² s days mS/cm µS/cm kg/m³".Split(' ').ToDictionary(u => u, _ => 1.0, StringComparer.Ordinal)
-            .Append(KeyValuePair.Create("ft", 0.3048)).Append(KeyValuePair.Create("in", 0.0254)).ToDictionary(StringComparer.Ordinal);
+        "ha m cm m³/s L/s ft³/s mg/L µg/L µg/mL mL kPa % µmol/L µmol/kg kg/day ° °C m³ m² s days mS/cm µS/cm kg/m³"
+            .Split(' ')
+            .ToDictionary(u => u, _ => 1.0, StringComparer.Ordinal)
+            .Append(KeyValuePair.Create("ft", 0.3048))
+            .Append(KeyValuePair.Create("in", 0.0254))
+            .ToDictionary(StringComparer.Ordinal);
 
-    /// <summary>Every equation of a step that has something to work out: what stands there, what it comes to, what is said, and half of the last place of that.</summary>
+    /// <summary>Every equation of a step that has something to work out: what stands there, what it comes to, what is said, and half of the
+    /// last place of that.</summary>
     internal static IEnumerable<(string Step, double WorkedOut, double Said, double Half)> Of(IEnumerable<string> steps)
     {
         foreach (var step in steps)
@@ -56,7 +62,12 @@ internal static partial class PrintedSteps
 
         var (value, half) = One(match);
         var next = Number().Match(text, match.Index + match.Length);
-        if (match.Groups["unit"].Value == "ft" && next.Success && next.Index <= match.Index + match.Length + 1 && next.Groups["unit"].Value == "in")
+        if (
+            match.Groups["unit"].Value == "ft"
+            && next.Success
+            && next.Index <= match.Index + match.Length + 1
+            && next.Groups["unit"].Value == "in"
+        )
         {
             var (inches, halfInch) = One(next);
             return (value + inches, halfInch);
@@ -68,7 +79,8 @@ internal static partial class PrintedSteps
         {
             var digits = of.Groups["number"].Value;
             var point = digits.IndexOf('.', StringComparison.Ordinal);
-            var scale = Units.GetValueOrDefault(of.Groups["unit"].Value, 1) * (text.Contains("× 10⁻⁴", StringComparison.Ordinal) ? 1e-4 : 1);
+            var scale =
+                Units.GetValueOrDefault(of.Groups["unit"].Value, 1) * (text.Contains("× 10⁻⁴", StringComparison.Ordinal) ? 1e-4 : 1);
             return (Value(digits) * scale, 0.5 * Math.Pow(10, point < 0 ? 0 : point + 1 - digits.Length) * scale);
         }
     }
@@ -78,14 +90,18 @@ internal static partial class PrintedSteps
     [GeneratedRegex(@"\d+(\.\d+)?(e-?\d+)?|10⁻⁴|[A-Za-zµ°%√π][A-Za-zµ°³²/₂]*|[-+−×/()²,]", RegexOptions.CultureInvariant)]
     private static partial Regex Token();
 
-    [GeneratedRegex(@"^(?<number>[−-]?\d+(\.\d+)?)( ?(?<unit>[A-Za-zµ°%][A-Za-z°³²/]*))?|(?<=^[−-]?\d+(\.\d+)? ft )(?<number>\d+(\.\d+)?)( (?<unit>in))", RegexOptions.CultureInvariant)]
+    [GeneratedRegex(
+        @"^(?<number>[−-]?\d+(\.\d+)?)( ?(?<unit>[A-Za-zµ°%][A-Za-z°³²/]*))?|(?<=^[−-]?\d+(\.\d+)? ft )(?<number>\d+(\.\d+)?)( (?<unit>in))",
+        RegexOptions.CultureInvariant
+    )]
     private static partial Regex Number();
 
     private sealed class Reader(IReadOnlyList<string> tokens)
     {
         private int at;
 
-        internal bool Operators => tokens.Any(t => t is "+" or "−" or "×" or "/" or "²" or "ln" or "cos" or "exp" or "√" or "min" or "floor");
+        internal bool Operators =>
+            tokens.Any(t => t is "+" or "−" or "×" or "/" or "²" or "ln" or "cos" or "exp" or "√" or "min" or "floor");
 
         internal double? Whole() => Sum() is { } value && at == tokens.Count ? value : null;
 
@@ -97,7 +113,11 @@ internal static partial class PrintedSteps
             while (left is not null && Next is "+" or "−" or "-")
             {
                 var minus = tokens[at++] != "+";
-                left = Product() is { } right ? minus ? left - right : left + right : null;
+                left = Product() is { } right
+                    ? minus
+                        ? left - right
+                        : left + right
+                    : null;
             }
 
             return left;
@@ -109,7 +129,11 @@ internal static partial class PrintedSteps
             while (left is not null && Next is "×" or "/")
             {
                 var over = tokens[at++] == "/";
-                left = Factor() is { } right ? over ? left / right : left * right : null;
+                left = Factor() is { } right
+                    ? over
+                        ? left / right
+                        : left * right
+                    : null;
             }
 
             return left;

@@ -37,11 +37,19 @@ public class ArrivalTests
     public void What_was_touched_is_shown_as_its_class_and_never_as_a_number()
     {
         var visit = Begun();
-        visit.Conditions(new ConditionsBody(Wind: WindForce.FeltOnTheFace, Rain24: RainFallen.Over25, Rain72: RainFallen.From5To25, WaveState: WaveState.Choppy));
+        visit.Conditions(
+            new ConditionsBody(
+                Wind: WindForce.FeltOnTheFace,
+                Rain24: RainFallen.Over25,
+                Rain72: RainFallen.From5To25,
+                WaveState: WaveState.Choppy
+            )
+        );
 
         Assert.Equal(
             ["wind felt on the face, 1.6 to 3.3 m/s", "choppy", "rain over 25 mm in 24 h", "rain 5 to 25 mm in 72 h"],
-            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text)
+        );
     }
 
     [Fact]
@@ -51,12 +59,16 @@ public class ArrivalTests
         visit.Conditions(new ConditionsBody(WindMs: 2.5m, Rain24Mm: 40, Rain72Mm: 15, Waves: 3), version: 1);
         Assert.Equal(
             ["wind felt on the face, 1.6 to 3.3 m/s", "choppy", "rain over 25 mm in 24 h", "rain 5 to 25 mm in 72 h"],
-            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+            visit.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text)
+        );
 
         var written = Begun();
         written.Conditions(new ConditionsBody(WindMs: 2.6m, Rain24Mm: 41), version: 1);
         written.Conditions(new ConditionsBody(Rain72Mm: 40));
-        Assert.Equal(["wind 2.6 m/s", "rain 41 mm in 24 h", "rain 40 mm in 72 h"], written.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text));
+        Assert.Equal(
+            ["wind 2.6 m/s", "rain 41 mm in 24 h", "rain 40 mm in 72 h"],
+            written.Fold(SampleVisit.Metric).Arrival.Boxes.Select(b => b.Text)
+        );
     }
 
     [Fact]
@@ -79,7 +91,13 @@ public class ArrivalTests
     {
         var visit = Begun();
         visit.Conditions(new ConditionsBody(Rain24: rain));
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["checks.rain-heavy"] = heavyMm } } };
+        var context = SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with
+            {
+                Thresholds = new Dictionary<string, decimal> { ["checks.rain-heavy"] = heavyMm },
+            },
+        };
 
         Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "rain-heavy")?.Seen);
     }
@@ -89,7 +107,10 @@ public class ArrivalTests
     [InlineData("fahrenheit", TemperatureUnit.Fahrenheit)]
     public void A_box_opens_in_the_scale_of_the_programmes_thermometers(string method, TemperatureUnit scale)
     {
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { ["temperature.unit"] = method } } };
+        var context = SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { ["temperature.unit"] = method } },
+        };
 
         Assert.Equal(scale, Begun().Fold(context).Arrival.Thermometers);
     }
@@ -119,7 +140,10 @@ public class ArrivalTests
         var visit = Begun();
         visit.Write(ArrivalKinds.Fix, new FixBody(latitude, longitude, FixSource.Typed, accuracy));
 
-        Assert.Equal(code, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code.StartsWith("position", StringComparison.Ordinal))?.Code);
+        Assert.Equal(
+            code,
+            visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code.StartsWith("position", StringComparison.Ordinal))?.Code
+        );
     }
 
     [Theory]
@@ -139,41 +163,45 @@ public class ArrivalTests
     {
         var visit = Begun();
         visit.Write(ArrivalKinds.Landmarks, new LandmarksBody(0, false));
-        Assert.Equal("gable and tower are not in line.", Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "landmarks-off").Seen);
+        Assert.Equal(
+            "gable and tower are not in line.",
+            Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "landmarks-off").Seen
+        );
 
         visit.Write(ArrivalKinds.Landmarks, new LandmarksBody(0, true));
         Assert.DoesNotContain("landmarks-off", Codes(visit));
     }
 
-    public static TheoryData<ConditionsBody, string, FindingLevel?> Weather => new()
-    {
-        { new ConditionsBody(People: 1), "people-too-few", FindingLevel.Stop },
-        { new ConditionsBody(People: 2), "people-too-few", null },
-        { new ConditionsBody(Thunder: true), "weather-over-limit", FindingLevel.Stop },
-        { new ConditionsBody(WindMs: 8.5m), "weather-over-limit", FindingLevel.Stop },
-        { new ConditionsBody(WindMs: 8), "weather-over-limit", null },
-        { new ConditionsBody(Wind: WindForce.SmallTreesSway), "weather-over-limit", FindingLevel.Stop }, // 8 to 10.7 m/s, 8 allowed
-        { new ConditionsBody(Wind: WindForce.BranchesMove), "weather-over-limit", null }, // at most 7.9
-        { new ConditionsBody(WaveState: WaveState.WhiteCaps), "weather-over-limit", FindingLevel.Stop },
-        { new ConditionsBody(Waves: 4), "weather-over-limit", FindingLevel.Stop },
-        { new ConditionsBody(Waves: 3), "weather-over-limit", null },
-        { new ConditionsBody(Fog: true), "weather-over-limit", FindingLevel.Stop },
-        { new ConditionsBody(Fog: false, Thunder: false), "weather-over-limit", null },
-        { new ConditionsBody(Rain24Mm: 26), "rain-heavy", FindingLevel.Note },
-        { new ConditionsBody(Rain24Mm: 25), "rain-heavy", null },
-        { new ConditionsBody(Rain24: RainFallen.Over25), "rain-heavy", FindingLevel.Note },
-        { new ConditionsBody(Rain24: RainFallen.From5To25), "rain-heavy", null },
-        { new ConditionsBody(Rain24: RainFallen.None, Rain72: RainFallen.Under5), "rain-unknown", null },
-        { new ConditionsBody(), "rain-unknown", FindingLevel.Check },
-        { new ConditionsBody(Rain24Mm: 0, Rain72Mm: 4), "rain-unknown", null },
-        { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Celsius)), "temperature-range", FindingLevel.Check },
-        { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Fahrenheit)), "temperature-range", null },
-        { new ConditionsBody(Air: new WrittenTemperature("18")), "unit-missing", FindingLevel.Stop },
-        { new ConditionsBody(Anchored: false), "anchor-missing", FindingLevel.Check },
-        { new ConditionsBody(Anchored: true), "anchor-missing", null },
-        { new ConditionsBody(Surface: WaterSurface.Scum), "bloom-seen", FindingLevel.Check },
-        { new ConditionsBody(Surface: WaterSurface.Pollen), "bloom-seen", null },
-    };
+    public static TheoryData<ConditionsBody, string, FindingLevel?> Weather =>
+        new()
+        {
+            { new ConditionsBody(People: 1), "people-too-few", FindingLevel.Stop },
+            { new ConditionsBody(People: 2), "people-too-few", null },
+            { new ConditionsBody(Thunder: true), "weather-over-limit", FindingLevel.Stop },
+            { new ConditionsBody(WindMs: 8.5m), "weather-over-limit", FindingLevel.Stop },
+            { new ConditionsBody(WindMs: 8), "weather-over-limit", null },
+            { new ConditionsBody(Wind: WindForce.SmallTreesSway), "weather-over-limit", FindingLevel.Stop }, // 8 to 10.7 m/s, 8 allowed
+            { new ConditionsBody(Wind: WindForce.BranchesMove), "weather-over-limit", null }, // at most 7.9
+            { new ConditionsBody(WaveState: WaveState.WhiteCaps), "weather-over-limit", FindingLevel.Stop },
+            { new ConditionsBody(Waves: 4), "weather-over-limit", FindingLevel.Stop },
+            { new ConditionsBody(Waves: 3), "weather-over-limit", null },
+            { new ConditionsBody(Fog: true), "weather-over-limit", FindingLevel.Stop },
+            { new ConditionsBody(Fog: false, Thunder: false), "weather-over-limit", null },
+            { new ConditionsBody(Rain24Mm: 26), "rain-heavy", FindingLevel.Note },
+            { new ConditionsBody(Rain24Mm: 25), "rain-heavy", null },
+            { new ConditionsBody(Rain24: RainFallen.Over25), "rain-heavy", FindingLevel.Note },
+            { new ConditionsBody(Rain24: RainFallen.From5To25), "rain-heavy", null },
+            { new ConditionsBody(Rain24: RainFallen.None, Rain72: RainFallen.Under5), "rain-unknown", null },
+            { new ConditionsBody(), "rain-unknown", FindingLevel.Check },
+            { new ConditionsBody(Rain24Mm: 0, Rain72Mm: 4), "rain-unknown", null },
+            { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Celsius)), "temperature-range", FindingLevel.Check },
+            { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Fahrenheit)), "temperature-range", null },
+            { new ConditionsBody(Air: new WrittenTemperature("18")), "unit-missing", FindingLevel.Stop },
+            { new ConditionsBody(Anchored: false), "anchor-missing", FindingLevel.Check },
+            { new ConditionsBody(Anchored: true), "anchor-missing", null },
+            { new ConditionsBody(Surface: WaterSurface.Scum), "bloom-seen", FindingLevel.Check },
+            { new ConditionsBody(Surface: WaterSurface.Pollen), "bloom-seen", null },
+        };
 
     [Theory]
     [MemberData(nameof(Weather))]
@@ -188,20 +216,21 @@ public class ArrivalTests
 
     private static WrittenTemperature C(string written) => new(written, TemperatureUnit.Celsius);
 
-    public static TheoryData<ConditionsBody, string, FindingLevel?> Thermometers => new()
-    {
-        { new ConditionsBody(Air: C("18"), Water: C("18")), "air-equals-water", FindingLevel.Note },
-        { new ConditionsBody(Air: C("18"), Water: C("18.5")), "air-equals-water", null },
-        { new ConditionsBody(Water: C("18"), WaterSecond: C("19.1")), "thermometers-disagree", FindingLevel.Note },
-        { new ConditionsBody(Water: C("18"), WaterSecond: C("19")), "thermometers-disagree", null },
-        { new ConditionsBody(Water: C("18"), WaterSteady: false), "not-settled", FindingLevel.Check },
-        { new ConditionsBody(Water: C("18"), WaterSteady: true), "not-settled", null },
-        { new ConditionsBody(Water: C("64")), "temperature-as-fahrenheit", FindingLevel.Stop },
-        { new ConditionsBody(Water: new WrittenTemperature("64", TemperatureUnit.Fahrenheit)), "temperature-as-fahrenheit", null },
-        { new ConditionsBody(Water: C("-1")), "temperature-range", FindingLevel.Check },
-        { new ConditionsBody(Water: C("0")), "temperature-range", null },
-        { new ConditionsBody(Water: new WrittenTemperature("18")), "unit-missing", FindingLevel.Stop },
-    };
+    public static TheoryData<ConditionsBody, string, FindingLevel?> Thermometers =>
+        new()
+        {
+            { new ConditionsBody(Air: C("18"), Water: C("18")), "air-equals-water", FindingLevel.Note },
+            { new ConditionsBody(Air: C("18"), Water: C("18.5")), "air-equals-water", null },
+            { new ConditionsBody(Water: C("18"), WaterSecond: C("19.1")), "thermometers-disagree", FindingLevel.Note },
+            { new ConditionsBody(Water: C("18"), WaterSecond: C("19")), "thermometers-disagree", null },
+            { new ConditionsBody(Water: C("18"), WaterSteady: false), "not-settled", FindingLevel.Check },
+            { new ConditionsBody(Water: C("18"), WaterSteady: true), "not-settled", null },
+            { new ConditionsBody(Water: C("64")), "temperature-as-fahrenheit", FindingLevel.Stop },
+            { new ConditionsBody(Water: new WrittenTemperature("64", TemperatureUnit.Fahrenheit)), "temperature-as-fahrenheit", null },
+            { new ConditionsBody(Water: C("-1")), "temperature-range", FindingLevel.Check },
+            { new ConditionsBody(Water: C("0")), "temperature-range", null },
+            { new ConditionsBody(Water: new WrittenTemperature("18")), "unit-missing", FindingLevel.Stop },
+        };
 
     [Theory]
     [MemberData(nameof(Thermometers))]
@@ -231,7 +260,10 @@ public class ArrivalTests
         var visit = Begun();
         visit.Conditions(new ConditionsBody(People: 1));
 
-        Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Station = SampleVisit.Metric.Station with { Shore = true } }).Findings, f => f.Code == "people-too-few");
+        Assert.DoesNotContain(
+            visit.Fold(SampleVisit.Metric with { Station = SampleVisit.Metric.Station with { Shore = true } }).Findings,
+            f => f.Code == "people-too-few"
+        );
     }
 
     [Theory]
@@ -249,7 +281,8 @@ public class ArrivalTests
     [Fact]
     public void The_sun_stands_where_the_almanac_says()
     {
-        // 12 August 2026 about 10:22 summer time at 51.9° N 11.4° W: hour angle -52.2°, declination 14.8°; sin h = sin φ sin δ + cos φ cos δ cos H.
+        // 12 August 2026 about 10:22 summer time at 51.9° N 11.4° W: hour angle -52.2°, declination 14.8°; sin h = sin φ sin δ + cos φ cos
+        // δ cos H.
         var sun = Begun().Fold(SampleVisit.Metric).Arrival.Sun!;
         var (phi, delta, hour) = (51.9241 * Math.PI / 180, 14.8 * Math.PI / 180, -52.2 * Math.PI / 180);
         var altitude = Math.Asin((Math.Sin(phi) * Math.Sin(delta)) + (Math.Cos(phi) * Math.Cos(delta) * Math.Cos(hour))) * 180 / Math.PI;

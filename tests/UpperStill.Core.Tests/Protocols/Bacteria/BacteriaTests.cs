@@ -30,7 +30,8 @@ public class BacteriaTests
     public void Under_and_over_together_and_a_bare_nothing_give_no_mean(string results) => Assert.Empty(Trend(results).Running!);
 
     [Fact]
-    public void Four_results_give_no_mean_yet() => Assert.Equal("4 of 5: no mean yet.", Trend("20 45 10 130").Findings.Single(f => f.Code == "mean-few").Seen);
+    public void Four_results_give_no_mean_yet() =>
+        Assert.Equal("4 of 5: no mean yet.", Trend("20 45 10 130").Findings.Single(f => f.Code == "mean-few").Seen);
 
     [Fact]
     public void A_programme_may_ask_for_five_within_thirty_days()
@@ -61,12 +62,22 @@ public class BacteriaTests
     {
         var visit = new ObservedVisit("bacteria");
         var bottle = Assert.Single(visit.Protocol.Containers);
-        visit.Visit.Write(FillKinds.Fill, new FillBody(bottle.Number, "bacteria", FilledFrom.Lake, FilledTo.AsAsked, Rinses: 1, InsideTouched: true));
+        visit.Visit.Write(
+            FillKinds.Fill,
+            new FillBody(bottle.Number, "bacteria", FilledFrom.Lake, FilledTo.AsAsked, Rinses: 1, InsideTouched: true)
+        );
         Assert.Equal(["bottle-never-rinsed", "inside-touched"], visit.Codes);
 
         visit.Visit.Write(FillKinds.Fill, new FillBody(bottle.Number, "bacteria", FilledFrom.Lake, FilledTo.Less));
         Assert.Equal(["fill-wrong"], visit.Sheet.Findings.Where(f => f is { At: not null, Kept: null }).Select(f => f.Code));
-        Assert.Equal("taken", VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples.Single(s => s.Number == bottle.Number).State.ToString().ToLowerInvariant());
+        Assert.Equal(
+            "taken",
+            VisitSamples
+                .Fold(new FoldRequest(visit.Visit.Entries, visit.Context))
+                .Samples.Single(s => s.Number == bottle.Number)
+                .State.ToString()
+                .ToLowerInvariant()
+        );
     }
 
     [Theory]
@@ -74,7 +85,8 @@ public class BacteriaTests
     [InlineData("0.5 m", false)]
     [InlineData("2 ft", true)]
     [InlineData("20 in", false)]
-    public void Knee_deep_is_asked(string depth, bool found) => Assert.Equal(found, new ObservedVisit("bacteria").Number("wade", "depth", depth).Codes.Contains("depth-not-knee"));
+    public void Knee_deep_is_asked(string depth, bool found) =>
+        Assert.Equal(found, new ObservedVisit("bacteria").Number("wade", "depth", depth).Codes.Contains("depth-not-knee"));
 
     [Theory]
     [InlineData(StationKind.Beach, false)]
@@ -103,7 +115,8 @@ public class BacteriaTests
     [Theory]
     [InlineData(StationKind.Beach, true)]
     [InlineData(StationKind.Boat, false)]
-    public void Whether_anybody_goes_afloat_follows_from_the_kind(StationKind kind, bool shore) => Assert.Equal(shore, (SampleVisit.Metric.Station with { Kind = kind, Shore = !shore }).Settled().Shore);
+    public void Whether_anybody_goes_afloat_follows_from_the_kind(StationKind kind, bool shore) =>
+        Assert.Equal(shore, (SampleVisit.Metric.Station with { Kind = kind, Shore = !shore }).Settled().Shore);
 
     [Fact]
     public void The_parameter_is_judged_as_the_programme_has_it()
@@ -115,9 +128,33 @@ public class BacteriaTests
         Assert.Equal("e-coli", Subjects.ReadingCode(bacteria.Code));
     }
 
-    private static TrendResult Trend(string results, int? limit = null, int? withinDays = null, int apart = 7) => TrendRule.Work(new TrendRequest(
-        new Parameter("bacteria"),
-        [.. results.Split(' ').Select((text, i) => new SeriesPoint(Guid.CreateVersion7(), new DateOnly(2026, 6, 3).AddDays(i * apart), decimal.Parse(text.TrimStart('<', '>'), null), text[0] switch { '<' => Censoring.Below, '>' => Censoring.Above, _ => Censoring.None }))],
-        new SummarySettings(5, 9, 4), Limits: limit is { } at ? [new TrendLimit(false, at, "bathing", "the district")] : null)
-    { Running = new RunningRequest(5, withinDays) });
+    private static TrendResult Trend(string results, int? limit = null, int? withinDays = null, int apart = 7) =>
+        TrendRule.Work(
+            new TrendRequest(
+                new Parameter("bacteria"),
+                [
+                    .. results
+                        .Split(' ')
+                        .Select(
+                            (text, i) =>
+                                new SeriesPoint(
+                                    Guid.CreateVersion7(),
+                                    new DateOnly(2026, 6, 3).AddDays(i * apart),
+                                    decimal.Parse(text.TrimStart('<', '>'), null),
+                                    text[0] switch
+                                    {
+                                        '<' => Censoring.Below,
+                                        '>' => Censoring.Above,
+                                        _ => Censoring.None,
+                                    }
+                                )
+                        ),
+                ],
+                new SummarySettings(5, 9, 4),
+                Limits: limit is { } at ? [new TrendLimit(false, at, "bathing", "the district")] : null
+            )
+            {
+                Running = new RunningRequest(5, withinDays),
+            }
+        );
 }

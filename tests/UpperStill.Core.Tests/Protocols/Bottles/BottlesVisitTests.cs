@@ -41,37 +41,58 @@ public class BottlesVisitTests
     [InlineData("0.9", true)]
     public void A_sampler_that_is_too_small_for_one_cast_says_how_many(string litres, bool shortOfWater)
     {
-        var small = SampleVisit.Metric with { Gear = [new Gear("V-1", "sampler", KitKind.BottleSampler, decimal.Parse(litres, System.Globalization.CultureInfo.InvariantCulture), 3)] };
+        var small = SampleVisit.Metric with
+        {
+            Gear =
+            [
+                new Gear(
+                    "V-1",
+                    "sampler",
+                    KitKind.BottleSampler,
+                    decimal.Parse(litres, System.Globalization.CultureInfo.InvariantCulture),
+                    3
+                ),
+            ],
+        };
 
         var notes = Layered().Fold(small).Findings.Where(f => f.Code == "water-short").ToList();
 
         Assert.Equal(shortOfWater, notes.Exists(f => f.Act == "Plan 2 casts." && f.Beside == Beside.Bottles));
     }
 
-    public static TheoryData<FillBody, string, FindingLevel?> Fills => new()
-    {
-        { Of(Plain, "layer-plain") with { Rinses = 0 }, "rinses-short", FindingLevel.Check },
-        { Of(Plain, "layer-plain") with { Rinses = 1 }, "rinses-short", null },
-        { Of(Acid, "acid-preserved") with { Rinses = 1, From = FilledFrom.PlainBottle }, "bottle-never-rinsed", FindingLevel.Stop },
-        { Of(Acid, "acid-preserved") with { Rinses = 0, From = FilledFrom.PlainBottle }, "bottle-never-rinsed", null },
-        { Of(Acid, "acid-preserved"), "acid-bottle-direct", FindingLevel.Stop },
-        { Of(Acid, "acid-preserved") with { From = FilledFrom.PlainBottle }, "acid-bottle-direct", null },
-        { Of(Acid, "acid-preserved") with { From = FilledFrom.PlainBottle, To = FilledTo.More }, "acid-bottle-over", FindingLevel.Check },
-        { Of(Plain, "layer-plain") with { To = FilledTo.More }, "fill-wrong", FindingLevel.Check },
-        { Of(Plain, "layer-plain"), "fill-wrong", null },
-        { Of(Plain, "layer-plain") with { Sediment = true }, "sample-has-sediment", FindingLevel.Stop },
-        { Of(Plain, "layer-plain") with { Sediment = false }, "sample-has-sediment", null },
-        { Of(Plain, "seawater") with { Bubbles = true, Drops = 1 }, "sample-has-bubbles", FindingLevel.Stop },
-        { Of(Plain, "layer-plain") with { Bubbles = true }, "sample-has-bubbles", null },
-        { Of(Plain, "bacteria") with { InsideTouched = true }, "inside-touched", FindingLevel.Stop },
-        { Of(Plain, "bacteria"), "inside-touched", null },
-        { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite }, "preservative-missing", FindingLevel.Stop },
-        { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5 }, "preservative-missing", null },
-        { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 4 }, "preservative-count", FindingLevel.Check },
-        { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5 }, "preservative-count", null },
-        { Of("PEL-1-260812-L1", "layer-plain"), "label-differs", FindingLevel.Check },
-        { Of(Plain, "layer-plain"), "label-differs", null },
-    };
+    public static TheoryData<FillBody, string, FindingLevel?> Fills =>
+        new()
+        {
+            { Of(Plain, "layer-plain") with { Rinses = 0 }, "rinses-short", FindingLevel.Check },
+            { Of(Plain, "layer-plain") with { Rinses = 1 }, "rinses-short", null },
+            { Of(Acid, "acid-preserved") with { Rinses = 1, From = FilledFrom.PlainBottle }, "bottle-never-rinsed", FindingLevel.Stop },
+            { Of(Acid, "acid-preserved") with { Rinses = 0, From = FilledFrom.PlainBottle }, "bottle-never-rinsed", null },
+            { Of(Acid, "acid-preserved"), "acid-bottle-direct", FindingLevel.Stop },
+            { Of(Acid, "acid-preserved") with { From = FilledFrom.PlainBottle }, "acid-bottle-direct", null },
+            {
+                Of(Acid, "acid-preserved") with
+                {
+                    From = FilledFrom.PlainBottle,
+                    To = FilledTo.More,
+                },
+                "acid-bottle-over",
+                FindingLevel.Check
+            },
+            { Of(Plain, "layer-plain") with { To = FilledTo.More }, "fill-wrong", FindingLevel.Check },
+            { Of(Plain, "layer-plain"), "fill-wrong", null },
+            { Of(Plain, "layer-plain") with { Sediment = true }, "sample-has-sediment", FindingLevel.Stop },
+            { Of(Plain, "layer-plain") with { Sediment = false }, "sample-has-sediment", null },
+            { Of(Plain, "seawater") with { Bubbles = true, Drops = 1 }, "sample-has-bubbles", FindingLevel.Stop },
+            { Of(Plain, "layer-plain") with { Bubbles = true }, "sample-has-bubbles", null },
+            { Of(Plain, "bacteria") with { InsideTouched = true }, "inside-touched", FindingLevel.Stop },
+            { Of(Plain, "bacteria"), "inside-touched", null },
+            { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite }, "preservative-missing", FindingLevel.Stop },
+            { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5 }, "preservative-missing", null },
+            { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 4 }, "preservative-count", FindingLevel.Check },
+            { Of(Amber, "chlorophyll-water") with { From = FilledFrom.Composite, Drops = 5 }, "preservative-count", null },
+            { Of("PEL-1-260812-L1", "layer-plain"), "label-differs", FindingLevel.Check },
+            { Of(Plain, "layer-plain"), "label-differs", null },
+        };
 
     [Theory]
     [MemberData(nameof(Fills))]
@@ -83,24 +104,25 @@ public class BottlesVisitTests
         Assert.Equal(level, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code == code)?.Level);
     }
 
-    public static TheoryData<CastBody, string, FindingLevel?> Casts => new()
-    {
-        { Lowered(CastOutcome.Open), "sampler-failed", FindingLevel.Stop },
-        { Lowered(CastOutcome.Leaking), "sampler-failed", FindingLevel.Stop },
-        { Lowered(CastOutcome.Closed), "sampler-failed", null },
-        { Lowered(CastOutcome.Touched), "sampler-touched", FindingLevel.Stop },
-        { Lowered(CastOutcome.Closed), "sampler-touched", null },
-        { Lowered(CastOutcome.Closed) with { Felt = false }, "trip-unfelt", FindingLevel.Check },
-        { Lowered(CastOutcome.Closed) with { Felt = true }, "trip-unfelt", null },
-        { Lowered(CastOutcome.Closed) with { Sediment = true }, "sample-has-sediment", FindingLevel.Stop },
-        { Lowered(CastOutcome.Closed) with { Rinses = 2 }, "rinses-short", FindingLevel.Check },
-        { Lowered(CastOutcome.Closed) with { Rinses = 3 }, "rinses-short", null },
-        { Lowered(CastOutcome.Closed) with { Ready = ["seals and tubing firm"] }, "sampler-unready", FindingLevel.Check },
-        { Lowered(CastOutcome.Closed) with { Ready = ["a", "b", "c", "d", "e"] }, "sampler-unready", null },
-        { Lowered(CastOutcome.Closed) with { AngleDeg = 31 }, "line-angle-large", FindingLevel.Check },
-        { Lowered(CastOutcome.Closed) with { AngleDeg = 30 }, "line-angle-large", FindingLevel.Note },
-        { Lowered(CastOutcome.Closed) with { AngleDeg = 9 }, "line-angle-large", null },
-    };
+    public static TheoryData<CastBody, string, FindingLevel?> Casts =>
+        new()
+        {
+            { Lowered(CastOutcome.Open), "sampler-failed", FindingLevel.Stop },
+            { Lowered(CastOutcome.Leaking), "sampler-failed", FindingLevel.Stop },
+            { Lowered(CastOutcome.Closed), "sampler-failed", null },
+            { Lowered(CastOutcome.Touched), "sampler-touched", FindingLevel.Stop },
+            { Lowered(CastOutcome.Closed), "sampler-touched", null },
+            { Lowered(CastOutcome.Closed) with { Felt = false }, "trip-unfelt", FindingLevel.Check },
+            { Lowered(CastOutcome.Closed) with { Felt = true }, "trip-unfelt", null },
+            { Lowered(CastOutcome.Closed) with { Sediment = true }, "sample-has-sediment", FindingLevel.Stop },
+            { Lowered(CastOutcome.Closed) with { Rinses = 2 }, "rinses-short", FindingLevel.Check },
+            { Lowered(CastOutcome.Closed) with { Rinses = 3 }, "rinses-short", null },
+            { Lowered(CastOutcome.Closed) with { Ready = ["seals and tubing firm"] }, "sampler-unready", FindingLevel.Check },
+            { Lowered(CastOutcome.Closed) with { Ready = ["a", "b", "c", "d", "e"] }, "sampler-unready", null },
+            { Lowered(CastOutcome.Closed) with { AngleDeg = 31 }, "line-angle-large", FindingLevel.Check },
+            { Lowered(CastOutcome.Closed) with { AngleDeg = 30 }, "line-angle-large", FindingLevel.Note },
+            { Lowered(CastOutcome.Closed) with { AngleDeg = 9 }, "line-angle-large", null },
+        };
 
     [Theory]
     [MemberData(nameof(Casts))]
@@ -117,7 +139,14 @@ public class BottlesVisitTests
     {
         // 10 m of line at 60° hang 5 m deep.
         var visit = Layered();
-        visit.Write(BottleKinds.Cast, Lowered(CastOutcome.Closed) with { LineOut = new WrittenLength("10", LengthUnit.Metre), AngleDeg = 60 });
+        visit.Write(
+            BottleKinds.Cast,
+            Lowered(CastOutcome.Closed) with
+            {
+                LineOut = new WrittenLength("10", LengthUnit.Metre),
+                AngleDeg = 60,
+            }
+        );
 
         Assert.Equal(5m, visit.Fold(SampleVisit.Metric).Bottles!.Places[0].Casts[0].DepthM);
     }
@@ -176,7 +205,13 @@ public class BottlesVisitTests
         var visit = Layered(Protocol.Chlorophyll);
         visit.LostMetres("4.5");
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40, Fill: fill));
-        var context = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["composite.fill-min"] = leastPercent } } };
+        var context = SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with
+            {
+                Thresholds = new Dictionary<string, decimal> { ["composite.fill-min"] = leastPercent },
+            },
+        };
 
         Assert.Equal(said, visit.Fold(context).Findings.SingleOrDefault(f => f.Code == "composite-fill")?.Seen);
     }
@@ -199,7 +234,10 @@ public class BottlesVisitTests
         var visit = Layered(Protocol.Chlorophyll);
         visit.LostMetres("4.5");
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75, 40), version: 1);
-        Assert.Equal("Composite to 9.0 m, came up three quarters full, raised in 40 s", Assert.Single(visit.Fold(SampleVisit.Metric).Tries.Tries).Text);
+        Assert.Equal(
+            "Composite to 9.0 m, came up three quarters full, raised in 40 s",
+            Assert.Single(visit.Fold(SampleVisit.Metric).Tries.Tries).Text
+        );
 
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75, 40));
         Assert.Equal("Composite to 9.0 m, came up 75 % full, raised in 40 s", visit.Fold(SampleVisit.Metric).Tries.Tries[1].Text);
@@ -211,7 +249,10 @@ public class BottlesVisitTests
         var context = SampleVisit.Metric with { WorkedBefore = new RiseThatWorked(new DateOnly(2026, 7, 15), 6, 40) };
         var visit = Layered(Protocol.Chlorophyll);
         visit.LostMetres("4.5");
-        Assert.Equal((60m, "40 s worked from 6.0 m on 15 Jul 2026"), visit.Fold(context).Tries is var before ? (before.RaiseS!.Value, before.RaiseWords!) : default);
+        Assert.Equal(
+            (60m, "40 s worked from 6.0 m on 15 Jul 2026"),
+            visit.Fold(context).Tries is var before ? (before.RaiseS!.Value, before.RaiseWords!) : default
+        );
         Assert.Null(visit.Fold(context with { WorkedBefore = context.WorkedBefore with { Day = new DateOnly(2026, 8, 12) } }).Tries.RaiseS);
 
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), 75, 50));
@@ -226,7 +267,10 @@ public class BottlesVisitTests
     [InlineData(80, false, false)]
     public void In_the_method_that_just_fills_full_at_the_surface_is_right(int fill, bool before, bool good)
     {
-        var programme = SampleVisit.Metric.Programme with { Composite = SampleVisit.Metric.Programme.Composite with { Method = CompositeMethod.JustFills } };
+        var programme = SampleVisit.Metric.Programme with
+        {
+            Composite = SampleVisit.Metric.Programme.Composite with { Method = CompositeMethod.JustFills },
+        };
         var visit = Layered(Protocol.Chlorophyll);
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), fill, 40, before));
 
@@ -245,9 +289,15 @@ public class BottlesVisitTests
     {
         var visit = Layered(Protocol.Chlorophyll);
         visit.LostMetres("4.5");
-        visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength(depth, LengthUnit.Metre), 75, 40, LineEnd: lineEnd ? true : null));
+        visit.Write(
+            CompositeKinds.CompositeTry,
+            new CompositeTryBody(new WrittenLength(depth, LengthUnit.Metre), 75, 40, LineEnd: lineEnd ? true : null)
+        );
 
-        Assert.Equal(code, visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code.StartsWith("composite-", StringComparison.Ordinal))?.Code);
+        Assert.Equal(
+            code,
+            visit.Fold(SampleVisit.Metric).Findings.SingleOrDefault(f => f.Code.StartsWith("composite-", StringComparison.Ordinal))?.Code
+        );
     }
 
     [Fact]
@@ -264,23 +314,42 @@ public class BottlesVisitTests
         visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("profile"), why: "meter left ashore");
         Assert.Empty(Leaving(visit));
         var sheet = visit.Fold(SampleVisit.Metric);
-        Assert.Equal((StepState.Skipped, "not done: meter left ashore"), sheet.Steps.Where(s => s.Name == "profile").Select(s => (s.State, s.Summary)).Single());
+        Assert.Equal(
+            (StepState.Skipped, "not done: meter left ashore"),
+            sheet.Steps.Where(s => s.Name == "profile").Select(s => (s.State, s.Summary)).Single()
+        );
         Assert.Equal([Protocol.Clarity, Protocol.Profile, Protocol.Chlorophyll], sheet.Took);
     }
 
     [Fact]
     public void A_deep_bottle_still_to_take_is_a_stop_on_leaving()
     {
-        var deep = SampleVisit.Metric.Programme with { Season = [new ProtocolPlan(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15), Bottles: [new BottlePlan("depth-water", SampleFrom.Deep)])] };
+        var deep = SampleVisit.Metric.Programme with
+        {
+            Season =
+            [
+                new ProtocolPlan(
+                    Protocol.Phosphorus,
+                    Rhythm.Monthly,
+                    new(5, 1),
+                    new(10, 15),
+                    Bottles: [new BottlePlan("depth-water", SampleFrom.Deep)]
+                ),
+            ],
+        };
         var visit = SampleVisit.MetricBegun(Protocol.Phosphorus);
         visit.SoundMetres("12.0");
-        Assert.Equal("The deep bottle at 11.0 m is still to take.", Assert.Single(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing").Seen);
+        Assert.Equal(
+            "The deep bottle at 11.0 m is still to take.",
+            Assert.Single(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing").Seen
+        );
 
         visit.Write(FillKinds.Fill, Of("HAR-2-260812-V1", "depth-water"));
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing");
     }
 
-    private static List<Finding> Leaving(SampleVisit visit) => [.. visit.Fold(SampleVisit.Metric).Findings.Where(f => f.Beside == Beside.Leaving)];
+    private static List<Finding> Leaving(SampleVisit visit) =>
+        [.. visit.Fold(SampleVisit.Metric).Findings.Where(f => f.Beside == Beside.Leaving)];
 
     private static FillBody Of(string number, string type) => new(number, type, FilledFrom.Sampler, FilledTo.AsAsked);
 

@@ -44,7 +44,8 @@ internal sealed class BenchVisit
         return bench;
     }
 
-    internal Entry Fill(string number) => Visit.Write(FillKinds.Fill, new FillBody(number, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: 5));
+    internal Entry Fill(string number) =>
+        Visit.Write(FillKinds.Fill, new FillBody(number, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: 5));
 
     internal Entry Filtered(string filter, string from, string through)
     {
@@ -55,7 +56,10 @@ internal sealed class BenchVisit
 
     internal BenchVisit AtTheLab()
     {
-        Visit.Write(CustodyKinds.HandedOver, new HandedOverBody(Manifest, [F1, F1R], "the lab", TravelBy.Hand, TravelOn.FrozenPacks, "Asa"));
+        Visit.Write(
+            CustodyKinds.HandedOver,
+            new HandedOverBody(Manifest, [F1, F1R], "the lab", TravelBy.Hand, TravelOn.FrozenPacks, "Asa")
+        );
         Visit.Write(CustodyKinds.Received, new ReceivedBody([F1, F1R], ArrivedAs.Good, "Ivo", Manifest));
         return this;
     }

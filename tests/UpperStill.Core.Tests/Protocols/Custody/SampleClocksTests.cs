@@ -7,7 +7,16 @@ namespace UpperStill.Core.Tests.Protocols.Custody;
 public class SampleClocksTests
 {
     private static readonly TimeZoneInfo London = TimeZoneInfo.FindSystemTimeZoneById("Europe/London");
-    private static readonly LabDoor Door = LabDoor.Of(SampleSeason.Lab with { TurnIns = [new DateOnly(2026, 10, 2)], TurnInPlace = "the back door" }, new DateOnly(2026, 8, 10), 90, London);
+    private static readonly LabDoor Door = LabDoor.Of(
+        SampleSeason.Lab with
+        {
+            TurnIns = [new DateOnly(2026, 10, 2)],
+            TurnInPlace = "the back door",
+        },
+        new DateOnly(2026, 8, 10),
+        90,
+        London
+    );
 
     [Theory]
     [InlineData("2026-08-12T13:00", ClockState.Calm, "better within 80 min")] // 14:20 is better
@@ -29,7 +38,17 @@ public class SampleClocksTests
     public void Fresh_water_is_brought_to_the_door_before_it_closes(string now, ClockState state, string move, string? finding)
     {
         var from = At("2026-08-13T12:00");
-        var clock = Assert.Single(Clocks(now, new WaitingSample("L1", Guid.Empty, SampleState.Stored, new SampleHold(from, from.AddHours(24), "at the lab within 24 h", Fresh: true))));
+        var clock = Assert.Single(
+            Clocks(
+                now,
+                new WaitingSample(
+                    "L1",
+                    Guid.Empty,
+                    SampleState.Stored,
+                    new SampleHold(from, from.AddHours(24), "at the lab within 24 h", Fresh: true)
+                )
+            )
+        );
 
         Assert.Equal((move, finding), (clock.MoveText, clock.Finding?.Code));
         Assert.True(clock.State == state || finding is null);
@@ -42,7 +61,17 @@ public class SampleClocksTests
     public void Frozen_vials_wait_for_the_turn_in(string now, ClockState state, string? finding)
     {
         var from = At("2026-08-12T13:00");
-        var clock = Assert.Single(Clocks(now, new WaitingSample("F1", Guid.Empty, SampleState.Stored, new SampleHold(from, from.AddDays(100), "at the lab within 100 days", TurnIn: true))));
+        var clock = Assert.Single(
+            Clocks(
+                now,
+                new WaitingSample(
+                    "F1",
+                    Guid.Empty,
+                    SampleState.Stored,
+                    new SampleHold(from, from.AddDays(100), "at the lab within 100 days", TurnIn: true)
+                )
+            )
+        );
 
         Assert.Equal((state, finding, "turn-in Fri 2 Oct before noon"), (clock.State, clock.Finding?.Code, clock.MoveText));
     }
@@ -51,9 +80,22 @@ public class SampleClocksTests
     public void A_turn_in_beyond_the_hold_is_said_while_there_is_time()
     {
         var from = At("2026-08-12T13:00");
-        var clock = Assert.Single(Clocks("2026-08-20T13:00", new WaitingSample("F1", Guid.Empty, SampleState.Stored, new SampleHold(from, from.AddDays(28), "at the lab within 28 days", TurnIn: true))));
+        var clock = Assert.Single(
+            Clocks(
+                "2026-08-20T13:00",
+                new WaitingSample(
+                    "F1",
+                    Guid.Empty,
+                    SampleState.Stored,
+                    new SampleHold(from, from.AddDays(28), "at the lab within 28 days", TurnIn: true)
+                )
+            )
+        );
 
-        Assert.Equal(("hold-soon", true), (clock.Finding?.Code, clock.Finding!.Seen.Contains("22 days past its hold", StringComparison.Ordinal)));
+        Assert.Equal(
+            ("hold-soon", true),
+            (clock.Finding?.Code, clock.Finding!.Seen.Contains("22 days past its hold", StringComparison.Ordinal))
+        );
     }
 
     [Fact]
@@ -61,8 +103,22 @@ public class SampleClocksTests
     {
         var from = At("2026-08-12T13:00");
         var clocks = Clocks(
-            "2026-08-12T14:00", new WaitingSample("ended", Guid.Empty, SampleState.Reported), new WaitingSample("F1", Guid.Empty, SampleState.Stored, new SampleHold(from, from.AddDays(100), "at the lab within 100 days", TurnIn: true)),
-            new WaitingSample("late", Guid.Empty, SampleState.Stored, new SampleHold(from.AddDays(-3), from.AddDays(-2), "at the lab within 24 h")), Water("C1"));
+            "2026-08-12T14:00",
+            new WaitingSample("ended", Guid.Empty, SampleState.Reported),
+            new WaitingSample(
+                "F1",
+                Guid.Empty,
+                SampleState.Stored,
+                new SampleHold(from, from.AddDays(100), "at the lab within 100 days", TurnIn: true)
+            ),
+            new WaitingSample(
+                "late",
+                Guid.Empty,
+                SampleState.Stored,
+                new SampleHold(from.AddDays(-3), from.AddDays(-2), "at the lab within 24 h")
+            ),
+            Water("C1")
+        );
 
         Assert.Equal(["late", "C1", "F1", "ended"], clocks.Select(c => c.Number));
     }
@@ -74,7 +130,12 @@ public class SampleClocksTests
     public void Twenty_four_hours_are_over_by_the_hours_that_passed(string collected, string now)
     {
         var from = DateTimeOffset.Parse(collected, System.Globalization.CultureInfo.InvariantCulture);
-        var sample = new WaitingSample("C1", Guid.Empty, SampleState.Taken, new SampleHold(from, from.AddHours(24), "filter within 24 h, better 4 h", from.AddHours(4)));
+        var sample = new WaitingSample(
+            "C1",
+            Guid.Empty,
+            SampleState.Taken,
+            new SampleHold(from, from.AddHours(24), "filter within 24 h, better 4 h", from.AddHours(4))
+        );
         var at = DateTimeOffset.Parse(now, System.Globalization.CultureInfo.InvariantCulture);
 
         Assert.Equal(ClockState.Overdue, SampleClocks.Work(new SampleClocksRequest(at, [sample])).Clocks[0].State);
@@ -86,7 +147,11 @@ public class SampleClocksTests
     {
         var there = At("2026-08-12T15:00").ToOffset(TimeSpan.FromHours(-7));
 
-        Assert.Equivalent(Clocks("2026-08-12T15:00", Water("C1"))[0], SampleClocks.Work(new SampleClocksRequest(there, [Water("C1")], Door)).Clocks[0], strict: true);
+        Assert.Equivalent(
+            Clocks("2026-08-12T15:00", Water("C1"))[0],
+            SampleClocks.Work(new SampleClocksRequest(there, [Water("C1")], Door)).Clocks[0],
+            strict: true
+        );
     }
 
     [Fact]
@@ -94,20 +159,32 @@ public class SampleClocksTests
     {
         var door = LabDoor.Of(SampleSeason.Lab, new DateOnly(2026, 10, 23), 5, London);
 
-        Assert.Equal(["2026-10-23T08:00:00+01:00", "2026-10-26T08:00:00+00:00", "2026-10-27T08:00:00+00:00"], door.Open.Select(o => o.From.ToString("yyyy-MM-dd'T'HH:mm:sszzz", System.Globalization.CultureInfo.InvariantCulture)));
+        Assert.Equal(
+            ["2026-10-23T08:00:00+01:00", "2026-10-26T08:00:00+00:00", "2026-10-27T08:00:00+00:00"],
+            door.Open.Select(o => o.From.ToString("yyyy-MM-dd'T'HH:mm:sszzz", System.Globalization.CultureInfo.InvariantCulture))
+        );
     }
 
     [Fact]
     public void A_closed_day_has_no_door() =>
-        Assert.DoesNotContain(LabDoor.Of(SampleSeason.Lab with { ClosedDays = [new DateOnly(2026, 8, 31)] }, new DateOnly(2026, 8, 31), 2, London).Open, o => o.From.Day == 31);
+        Assert.DoesNotContain(
+            LabDoor.Of(SampleSeason.Lab with { ClosedDays = [new DateOnly(2026, 8, 31)] }, new DateOnly(2026, 8, 31), 2, London).Open,
+            o => o.From.Day == 31
+        );
 
     private static WaitingSample Water(string number)
     {
         var from = At("2026-08-12T10:20");
-        return new WaitingSample(number, Guid.Empty, SampleState.Taken, new SampleHold(from, from.AddHours(24), "filter within 24 h, better 4 h", from.AddHours(4)));
+        return new WaitingSample(
+            number,
+            Guid.Empty,
+            SampleState.Taken,
+            new SampleHold(from, from.AddHours(24), "filter within 24 h, better 4 h", from.AddHours(4))
+        );
     }
 
-    private static IReadOnlyList<SampleClock> Clocks(string now, params WaitingSample[] samples) => SampleClocks.Work(new SampleClocksRequest(At(now), samples, Door)).Clocks;
+    private static IReadOnlyList<SampleClock> Clocks(string now, params WaitingSample[] samples) =>
+        SampleClocks.Work(new SampleClocksRequest(At(now), samples, Door)).Clocks;
 
     private static DateTimeOffset At(string local)
     {

@@ -11,14 +11,64 @@ public class SampleLifeTests
     {
         [State.Planned] = [(Step.Label, State.Labelled), (Step.Take, State.Taken), (Step.Lose, State.Lost)],
         [State.Labelled] = [(Step.Label, State.Labelled), (Step.Take, State.Taken), (Step.Lose, State.Lost)],
-        [State.Taken] = [(Step.Label, State.Taken), (Step.Preserve, State.Preserved), (Step.Store, State.Stored), (Step.Filter, State.Filtered), (Step.HandOver, State.HandedOver), (Step.Lose, State.Lost)],
-        [State.Preserved] = [(Step.Label, State.Preserved), (Step.Preserve, State.Preserved), (Step.Store, State.Stored), (Step.Filter, State.Filtered), (Step.HandOver, State.HandedOver), (Step.Lose, State.Lost)],
-        [State.Stored] = [(Step.Label, State.Stored), (Step.Preserve, State.Stored), (Step.Store, State.Stored), (Step.Filter, State.Filtered), (Step.HandOver, State.HandedOver), (Step.Lose, State.Lost)],
+        [State.Taken] =
+        [
+            (Step.Label, State.Taken),
+            (Step.Preserve, State.Preserved),
+            (Step.Store, State.Stored),
+            (Step.Filter, State.Filtered),
+            (Step.HandOver, State.HandedOver),
+            (Step.Lose, State.Lost),
+        ],
+        [State.Preserved] =
+        [
+            (Step.Label, State.Preserved),
+            (Step.Preserve, State.Preserved),
+            (Step.Store, State.Stored),
+            (Step.Filter, State.Filtered),
+            (Step.HandOver, State.HandedOver),
+            (Step.Lose, State.Lost),
+        ],
+        [State.Stored] =
+        [
+            (Step.Label, State.Stored),
+            (Step.Preserve, State.Stored),
+            (Step.Store, State.Stored),
+            (Step.Filter, State.Filtered),
+            (Step.HandOver, State.HandedOver),
+            (Step.Lose, State.Lost),
+        ],
         [State.Filtered] = [(Step.Label, State.Filtered), (Step.Filter, State.Filtered), (Step.Lose, State.Lost)],
-        [State.HandedOver] = [(Step.Label, State.HandedOver), (Step.Receive, State.Received), (Step.Lose, State.Lost), (Step.Reject, State.Rejected)],
-        [State.Received] = [(Step.Label, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported), (Step.Lose, State.Lost), (Step.Reject, State.Rejected)],
-        [State.Analysed] = [(Step.Label, State.Analysed), (Step.Measure, State.Analysed), (Step.Report, State.Reported), (Step.Lose, State.Lost), (Step.Reject, State.Rejected)],
-        [State.Reported] = [(Step.Label, State.Reported), (Step.Measure, State.Reported), (Step.Report, State.Reported), (Step.Reject, State.Rejected)],
+        [State.HandedOver] =
+        [
+            (Step.Label, State.HandedOver),
+            (Step.Receive, State.Received),
+            (Step.Lose, State.Lost),
+            (Step.Reject, State.Rejected),
+        ],
+        [State.Received] =
+        [
+            (Step.Label, State.Received),
+            (Step.Measure, State.Analysed),
+            (Step.Report, State.Reported),
+            (Step.Lose, State.Lost),
+            (Step.Reject, State.Rejected),
+        ],
+        [State.Analysed] =
+        [
+            (Step.Label, State.Analysed),
+            (Step.Measure, State.Analysed),
+            (Step.Report, State.Reported),
+            (Step.Lose, State.Lost),
+            (Step.Reject, State.Rejected),
+        ],
+        [State.Reported] =
+        [
+            (Step.Label, State.Reported),
+            (Step.Measure, State.Reported),
+            (Step.Report, State.Reported),
+            (Step.Reject, State.Rejected),
+        ],
         [State.Lost] = [],
         [State.Rejected] = [],
     };
@@ -26,15 +76,30 @@ public class SampleLifeTests
     // Facts whose link before them nobody wrote down: they count, and are marked.
     private static readonly Dictionary<State, (Step Step, State After)[]> Early = new()
     {
-        [State.Planned] = [(Step.Store, State.Stored), (Step.HandOver, State.HandedOver), (Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
-        [State.Labelled] = [(Step.Store, State.Stored), (Step.HandOver, State.HandedOver), (Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
+        [State.Planned] =
+        [
+            (Step.Store, State.Stored),
+            (Step.HandOver, State.HandedOver),
+            (Step.Receive, State.Received),
+            (Step.Measure, State.Analysed),
+            (Step.Report, State.Reported),
+        ],
+        [State.Labelled] =
+        [
+            (Step.Store, State.Stored),
+            (Step.HandOver, State.HandedOver),
+            (Step.Receive, State.Received),
+            (Step.Measure, State.Analysed),
+            (Step.Report, State.Reported),
+        ],
         [State.Taken] = [(Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
         [State.Preserved] = [(Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
         [State.Stored] = [(Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
         [State.HandedOver] = [(Step.Measure, State.Analysed), (Step.Report, State.Reported)],
     };
 
-    public static TheoryData<State, Step> Every => [.. from state in Enum.GetValues<State>() from step in Enum.GetValues<Step>() select (state, step)];
+    public static TheoryData<State, Step> Every =>
+        [.. from state in Enum.GetValues<State>() from step in Enum.GetValues<Step>() select (state, step)];
 
     [Theory]
     [MemberData(nameof(Every))]
@@ -45,9 +110,14 @@ public class SampleLifeTests
         Assert.Equal(expected, SampleLife.After(state, step));
 
         (StepVerdict, State)? Of(Dictionary<State, (Step Step, State After)[]> table, StepVerdict verdict) =>
-            table.GetValueOrDefault(state, []).Where(f => f.Step == step).Select(f => ((StepVerdict, State)?)(verdict, f.After)).FirstOrDefault();
+            table
+                .GetValueOrDefault(state, [])
+                .Where(f => f.Step == step)
+                .Select(f => ((StepVerdict, State)?)(verdict, f.After))
+                .FirstOrDefault();
     }
 
     [Fact]
-    public void Nothing_leaves_the_end_of_a_life_and_nothing_in_hands_has_ended() => Assert.All(Enum.GetValues<State>(), s => Assert.False(s.Ended() && s.InHands()));
+    public void Nothing_leaves_the_end_of_a_life_and_nothing_in_hands_has_ended() =>
+        Assert.All(Enum.GetValues<State>(), s => Assert.False(s.Ended() && s.InHands()));
 }

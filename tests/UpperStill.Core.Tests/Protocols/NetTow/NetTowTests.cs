@@ -99,7 +99,14 @@ public class NetTowTests
     public void Alcohol_brings_the_catch_to_the_strength_at_which_it_keeps(int strength, string text, bool weak)
     {
         var visit = Begun();
-        visit.Context = visit.Context with { Gear = [.. visit.Context.Gear!.Where(g => g.Kind != KitKind.Reagent), new Gear("E-1", "alcohol", KitKind.Reagent) { Figures = [new("strength-percent", strength)] }] };
+        visit.Context = visit.Context with
+        {
+            Gear =
+            [
+                .. visit.Context.Gear!.Where(g => g.Kind != KitKind.Reagent),
+                new Gear("E-1", "alcohol", KitKind.Reagent) { Figures = [new("strength-percent", strength)] },
+            ],
+        };
         Towed("10 m", "0", visit: visit).Number("jar", "catch", "50 mL").Put("jar", "alcohol", new ObservedValue { Choice = "E-1" });
         Assert.Equal(text, Derived(visit, "alcohol").Text);
         Assert.Equal(weak, visit.Codes.Contains("alcohol-weak"));
@@ -155,7 +162,10 @@ public class NetTowTests
         Assert.Equal(type, jar.Type.Code);
         Assert.Contains("container", visit.Protocol.Steps.Single(s => s.Step == "jar").Open);
 
-        visit.Visit.Write(FillKinds.Fill, new FillBody(jar.Number, type, FilledFrom.Net, FilledTo.AsAsked, Preserved: keep == "preserved" ? true : null));
+        visit.Visit.Write(
+            FillKinds.Fill,
+            new FillBody(jar.Number, type, FilledFrom.Net, FilledTo.AsAsked, Preserved: keep == "preserved" ? true : null)
+        );
         Assert.DoesNotContain("container", visit.Protocol.Steps.Single(s => s.Step == "jar").Open);
         var sample = VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples.Single(s => s.Number == jar.Number);
         Assert.Equal((keep == "live" ? SampleState.Taken : SampleState.Preserved, "10.0 m to 0, vertical"), (sample.State, sample.Depth));
@@ -165,7 +175,10 @@ public class NetTowTests
     public void A_jar_without_its_preservative_is_stopped_at_its_step()
     {
         var visit = Begun();
-        visit.Visit.Write(FillKinds.Fill, new FillBody(visit.Protocol.Containers[0].Number, "plankton-preserved", FilledFrom.Net, FilledTo.AsAsked));
+        visit.Visit.Write(
+            FillKinds.Fill,
+            new FillBody(visit.Protocol.Containers[0].Number, "plankton-preserved", FilledFrom.Net, FilledTo.AsAsked)
+        );
         var stop = visit.Sheet.Findings.Single(f => f.Code == "preservative-missing");
         Assert.Equal("net-tow/jar//1/container", stop.At);
     }
@@ -178,23 +191,44 @@ public class NetTowTests
         visit.Choose("set", "direction", "horizontal", "1");
         Assert.Equal("waits for start and end, or the turns of the flow meter", Derived(visit, "tow-volume").Text);
 
-        visit.Put("haul", "start", new ObservedValue { Position = new(51.9241, -11.4376) }, "1").Put("haul", "end", new ObservedValue { Position = new(51.9241, -11.4370) }, "1");
+        visit
+            .Put("haul", "start", new ObservedValue { Position = new(51.9241, -11.4376) }, "1")
+            .Put("haul", "end", new ObservedValue { Position = new(51.9241, -11.4370) }, "1");
         Assert.Equal(2019.7, (double)Derived(visit, "tow-volume").Value!.Value, 0);
 
-        visit.Context = visit.Context with { Gear = [new Gear("N-1", "net", KitKind.Net) { Figures = [new("mouth-radius-cm", 12.5m), new("m-per-turn", 0.3m)] }] };
+        visit.Context = visit.Context with
+        {
+            Gear = [new Gear("N-1", "net", KitKind.Net) { Figures = [new("mouth-radius-cm", 12.5m), new("m-per-turn", 0.3m)] }],
+        };
         visit.Put("haul", "turns", new ObservedValue { Written = "100" }, "1");
         Assert.Equal("1472.6 L", Derived(visit, "tow-volume").Text);
     }
 
     private static ObservedVisit Begun() => new("net-tow");
 
-    private static SheetDerived Derived(ObservedVisit visit, string parameter) => visit.Protocol.Derived.Single(d => d.Parameter == parameter);
+    private static SheetDerived Derived(ObservedVisit visit, string parameter) =>
+        visit.Protocol.Derived.Single(d => d.Parameter == parameter);
 
-    private static ObservedVisit Towed(string line, string angle, double seconds = 20, bool touched = false, string drained = "freely", int number = 1, ObservedVisit? visit = null) => (visit ?? Begun())
-        .Put("set", "net", new ObservedValue { Choice = "N-1" }, "1", number).Choose("set", "direction", "vertical", "1", number)
-        .Number("lower", "line-out", line, "1", number).Number("lower", "angle", $"{angle} °", "1", number)
-        .Waited("haul", "tow-s", seconds, "1", number).Choose("haul", "went", "through", "1", number).Yes("haul", "touched", touched, "1", number)
-        .Count("wash", "washes", 3, "1", number).Choose("wash", "wash-water", "filtered", "1", number).Choose("wash", "drained", drained, "1", number);
+    private static ObservedVisit Towed(
+        string line,
+        string angle,
+        double seconds = 20,
+        bool touched = false,
+        string drained = "freely",
+        int number = 1,
+        ObservedVisit? visit = null
+    ) =>
+        (visit ?? Begun())
+            .Put("set", "net", new ObservedValue { Choice = "N-1" }, "1", number)
+            .Choose("set", "direction", "vertical", "1", number)
+            .Number("lower", "line-out", line, "1", number)
+            .Number("lower", "angle", $"{angle} °", "1", number)
+            .Waited("haul", "tow-s", seconds, "1", number)
+            .Choose("haul", "went", "through", "1", number)
+            .Yes("haul", "touched", touched, "1", number)
+            .Count("wash", "washes", 3, "1", number)
+            .Choose("wash", "wash-water", "filtered", "1", number)
+            .Choose("wash", "drained", drained, "1", number);
 
     private static ObservedVisit Counted(ObservedVisit visit, params int[] counts)
     {

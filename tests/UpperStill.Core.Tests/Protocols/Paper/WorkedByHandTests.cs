@@ -62,7 +62,10 @@ public class WorkedByHandTests
         var visit = Feet();
         visit.Write(PaperKinds.WorkedByHand, new WorkedByHandBody(sum, new WrittenLength(typed, LengthUnit.FootInch)));
         var mark = new TapedMark(new WrittenLength("40", LengthUnit.FootInch), new WrittenLength("44", LengthUnit.FootInch));
-        var stretched = SampleVisit.Context with { Lines = [SampleVisit.Context.Lines[0] with { Checks = [new LineCheck(new DateOnly(2026, 4, 11), [mark])] }] };
+        var stretched = SampleVisit.Context with
+        {
+            Lines = [SampleVisit.Context.Lines[0] with { Checks = [new LineCheck(new DateOnly(2026, 4, 11), [mark])] }],
+        };
 
         var sheet = visit.Fold(stretched);
 
@@ -78,9 +81,18 @@ public class WorkedByHandTests
         visit.LostMetres("3.4");
         visit.Write(PaperKinds.WorkedByHand, new WorkedByHandBody(HandSum.Clarity, new WrittenLength("3.6", LengthUnit.Metre)));
 
-        Assert.Equal("You wrote 3.6 m; the marks give 3.4 m.", Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "working-differs").Seen);
+        Assert.Equal(
+            "You wrote 3.6 m; the marks give 3.4 m.",
+            Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "working-differs").Seen
+        );
 
-        var generous = SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Thresholds = new Dictionary<string, decimal> { ["checks.working-differs"] = 0.3m } } };
+        var generous = SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with
+            {
+                Thresholds = new Dictionary<string, decimal> { ["checks.working-differs"] = 0.3m },
+            },
+        };
         Assert.DoesNotContain(visit.Fold(generous).Findings, f => f.Code == "working-differs");
     }
 
@@ -88,7 +100,10 @@ public class WorkedByHandTests
     public void A_sum_that_cannot_be_read_says_so_and_struck_it_is_gone()
     {
         var visit = Feet();
-        var sum = visit.Write(PaperKinds.WorkedByHand, new WorkedByHandBody(HandSum.Clarity, new WrittenLength("about 12", LengthUnit.FootInch)));
+        var sum = visit.Write(
+            PaperKinds.WorkedByHand,
+            new WorkedByHandBody(HandSum.Clarity, new WrittenLength("about 12", LengthUnit.FootInch))
+        );
         Assert.Contains(visit.Fold().Findings, f => f.About.Contains(sum.Id) && f.Beside == Beside.Clarity);
 
         visit.Strike(sum);

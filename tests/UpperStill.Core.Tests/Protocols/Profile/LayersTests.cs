@@ -30,7 +30,13 @@ public sealed class LayersTests
     public void Exactly_a_degree_a_metre_is_a_degree_a_metre_whatever_the_step(string step, string falls, string bottom)
     {
         var (by, off) = (Number(step), Number(falls));
-        var figures = Work([new(0, 20, null, 0), new(by, 20 - off, null, 0), new(2 * by, 20 - (2 * off), null, 0), new(3 * by, 20 - (3 * off), null, 0), new(4 * by, 20 - (3 * off), null, 0)]);
+        var figures = Work([
+            new(0, 20, null, 0),
+            new(by, 20 - off, null, 0),
+            new(2 * by, 20 - (2 * off), null, 0),
+            new(3 * by, 20 - (3 * off), null, 0),
+            new(4 * by, 20 - (3 * off), null, 0),
+        ]);
 
         // 0.9 °C in all is a step of the surface, and not said.
         Assert.Equal(Number(bottom) < 1 ? "nowhere" : $"0.0 m–{Number(bottom):0.0} m", figures["degree"].Text);
@@ -65,7 +71,9 @@ public sealed class LayersTests
     public void The_area_without_oxygen_comes_from_the_profile()
     {
         // 1 mg/L is crossed at 7 m; there the table has 300 of 1000 m².
-        var figure = ProfileRule.Work(new ProfileRequest([new(0, 20, 9, 0), new(6, 10, 2, 0), new(8, 10, 0, 0)], [new(0, 1000), new(10, 0)])).Figures.Single(f => f.Key == "anoxic-area");
+        var figure = ProfileRule
+            .Work(new ProfileRequest([new(0, 20, 9, 0), new(6, 10, 2, 0), new(8, 10, 0, 0)], [new(0, 1000), new(10, 0)]))
+            .Figures.Single(f => f.Key == "anoxic-area");
 
         Assert.Equal(("30 %", 30m), (figure.Text, figure.Value!.Value));
     }
@@ -124,7 +132,8 @@ public sealed class LayersTests
         return visit;
     }
 
-    private static Dictionary<string, ProfileFigure> Work(IReadOnlyList<ProfileLevel> levels) => ProfileRule.Work(new ProfileRequest(levels)).Figures.ToDictionary(f => f.Key);
+    private static Dictionary<string, ProfileFigure> Work(IReadOnlyList<ProfileLevel> levels) =>
+        ProfileRule.Work(new ProfileRequest(levels)).Figures.ToDictionary(f => f.Key);
 
     private static decimal Number(string written) => decimal.Parse(written, System.Globalization.CultureInfo.InvariantCulture);
 }

@@ -26,30 +26,37 @@ public class LoggedCastTests
 
     [Fact]
     public void What_is_picked_goes_down_and_keeps_the_deepest_row() =>
-        Gen.Double[0, 40].Array[1, 60].Sample(depths =>
-        {
-            var (rows, _) = LoggedCast.Pick(depths);
+        Gen.Double[0, 40]
+            .Array[1, 60]
+            .Sample(depths =>
+            {
+                var (rows, _) = LoggedCast.Pick(depths);
 
-            Assert.Contains(rows, r => depths[r] == depths.Max());
-            Assert.All(rows.Zip(rows.Skip(1)), pair => Assert.True(depths[pair.Second] >= rows.TakeWhile(r => r != pair.Second).Max(r => depths[r]) - 0.051));
-            Assert.Equal(rows.Count, rows.Distinct().Count());
-        });
+                Assert.Contains(rows, r => depths[r] == depths.Max());
+                Assert.All(rows.Zip(rows.Skip(1)), pair =>
+                    Assert.True(depths[pair.Second] >= rows.TakeWhile(r => r != pair.Second).Max(r => depths[r]) - 0.051)
+                );
+                Assert.Equal(rows.Count, rows.Distinct().Count());
+            });
 
     [Fact]
     public void A_row_belongs_to_the_nearest_level_and_to_no_other() =>
-        Gen.Select(Gen.Double[0, 12].Array[1, 80], Gen.Int[1, 3]).Sample((depths, gap) =>
-        {
-            double[] levels = [.. Enumerable.Range(0, 10 / gap).Select(i => (double)(i * gap))];
-            var bins = LoggedCast.Bin(depths, [.. Enumerable.Range(0, depths.Length)], levels);
+        Gen.Select(Gen.Double[0, 12].Array[1, 80], Gen.Int[1, 3])
+            .Sample(
+                (depths, gap) =>
+                {
+                    double[] levels = [.. Enumerable.Range(0, 10 / gap).Select(i => (double)(i * gap))];
+                    var bins = LoggedCast.Bin(depths, [.. Enumerable.Range(0, depths.Length)], levels);
 
-            for (var i = 0; i < depths.Length; i++)
-            {
-                var holding = Enumerable.Range(0, levels.Length).Where(l => bins[l].Contains(i)).ToList();
-                var nearest = levels.Min(l => Math.Abs(l - depths[i]));
-                Assert.Equal(nearest <= (levels.Length == 1 ? 0.5 : gap / 2.0) ? 1 : 0, holding.Count);
-                Assert.All(holding, l => Assert.Equal(nearest, Math.Abs(levels[l] - depths[i])));
-            }
-        });
+                    for (var i = 0; i < depths.Length; i++)
+                    {
+                        var holding = Enumerable.Range(0, levels.Length).Where(l => bins[l].Contains(i)).ToList();
+                        var nearest = levels.Min(l => Math.Abs(l - depths[i]));
+                        Assert.Equal(nearest <= (levels.Length == 1 ? 0.5 : gap / 2.0) ? 1 : 0, holding.Count);
+                        Assert.All(holding, l => Assert.Equal(nearest, Math.Abs(levels[l] - depths[i])));
+                    }
+                }
+            );
 
     [Theory]
     [InlineData("3 1 2", 2)]
@@ -60,5 +67,8 @@ public class LoggedCastTests
         Assert.Equal(median, LoggedCast.Median(Depths(values), [.. Enumerable.Range(0, Depths(values).Length)]));
 
     private static double[] Depths(string text) =>
-        [.. text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(t => t == "x" ? double.NaN : double.Parse(t, System.Globalization.CultureInfo.InvariantCulture))];
+        [
+            .. text.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(t => t == "x" ? double.NaN : double.Parse(t, System.Globalization.CultureInfo.InvariantCulture)),
+        ];
 }

@@ -16,17 +16,23 @@ public class PlannedLevelsTests
     [InlineData("1-m", "0.4", LengthUnit.Metre, "")]
     public void From_just_under_the_surface_to_just_above_the_bottom(string method, string depth, LengthUnit unit, string levels) =>
         Assert.Equal(
-            levels.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(l => decimal.Parse(l, System.Globalization.CultureInfo.InvariantCulture)),
-            PlannedLevels.Of(method, new WrittenLength(depth, unit).Read().Length!.Value).Select(l => l.Value));
+            levels
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(l => decimal.Parse(l, System.Globalization.CultureInfo.InvariantCulture)),
+            PlannedLevels.Of(method, new WrittenLength(depth, unit).Read().Length!.Value).Select(l => l.Value)
+        );
 
     [Fact]
     public void Levels_go_down_and_never_into_the_bottom() =>
-        Gen.Select(Gen.OneOfConst([.. VisitParts.Options.Method("profile.levels")!.Options.Select(o => o.Code)]), Gen.Int[1, 900]).Sample((method, decimetres) =>
-        {
-            var depth = new Length(decimetres / 10m, LengthUnit.Metre, 0.1m);
-            var levels = PlannedLevels.Of(method, depth).Select(l => l.Metres).ToList();
+        Gen.Select(Gen.OneOfConst([.. VisitParts.Options.Method("profile.levels")!.Options.Select(o => o.Code)]), Gen.Int[1, 900])
+            .Sample(
+                (method, decimetres) =>
+                {
+                    var depth = new Length(decimetres / 10m, LengthUnit.Metre, 0.1m);
+                    var levels = PlannedLevels.Of(method, depth).Select(l => l.Metres).ToList();
 
-            Assert.Equal(levels.Order().Distinct(), levels);
-            Assert.All(levels, l => Assert.InRange(l, 0.001m, depth.Metres - 0.4m));
-        });
+                    Assert.Equal(levels.Order().Distinct(), levels);
+                    Assert.All(levels, l => Assert.InRange(l, 0.001m, depth.Metres - 0.4m));
+                }
+            );
 }

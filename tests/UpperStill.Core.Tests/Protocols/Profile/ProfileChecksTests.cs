@@ -15,48 +15,50 @@ namespace UpperStill.Core.Tests.Protocols.Profile;
 public class ProfileChecksTests
 {
     /// <summary>Each check with levels that raise it: depth, °C, oxygen in mg/L, and the code.</summary>
-    public static TheoryData<string, string[]> Raised => new()
-    {
-        { "temperature-as-fahrenheit", ["1 68"] },
-        { "temperature-range", ["1 -0.9"] },
-        { "oxygen-as-percent", ["1 20 8.9", "2 20 98"] },
-        { "oxygen-as-percent", ["8 16.4 8.6", "9 14.9 74.2"] }, // 7.42 or 7.4 mg/L: the meter is likelier than the point
-        { "oxygen-as-percent", ["1 20 98", "2 20 96", "3 20 21"] }, // below a column in per cent even a small number is
-        { "oxygen-point-lost", ["1 20 8.9", "2 20 88"] },
-        { "oxygen-impossible", ["1 20 19"] },
-        { "oxygen-impossible", ["1 20 -0.2"] },
-        { "oxygen-jump", ["1 20 8.9", "2 19.8 3.1"] },
-        { "profile-add-level", ["1 20 8.9", "2 18.5 8.9"] },
-        { "profile-add-level", ["1 20 8.9", "2 20 7.5"] },
-        { "profile-level-missing", ["0.3 20 9", "1 20 9", "3 20 9"] },
-        { "profile-level-repeated", ["1 20 9", "2 20 9", "2 20 9"] },
-        { "profile-below-bottom", ["1 20 9", "12.2 8 4"] },
-        { "probe-in-mud", ["11 8 4", "11.6 8 1.5"] },
-        { "density-falls", ["1 18 9", "2 18.6 9"] },
-        { "number-unreadable", ["1 20 8..9"] },
-    };
+    public static TheoryData<string, string[]> Raised =>
+        new()
+        {
+            { "temperature-as-fahrenheit", ["1 68"] },
+            { "temperature-range", ["1 -0.9"] },
+            { "oxygen-as-percent", ["1 20 8.9", "2 20 98"] },
+            { "oxygen-as-percent", ["8 16.4 8.6", "9 14.9 74.2"] }, // 7.42 or 7.4 mg/L: the meter is likelier than the point
+            { "oxygen-as-percent", ["1 20 98", "2 20 96", "3 20 21"] }, // below a column in per cent even a small number is
+            { "oxygen-point-lost", ["1 20 8.9", "2 20 88"] },
+            { "oxygen-impossible", ["1 20 19"] },
+            { "oxygen-impossible", ["1 20 -0.2"] },
+            { "oxygen-jump", ["1 20 8.9", "2 19.8 3.1"] },
+            { "profile-add-level", ["1 20 8.9", "2 18.5 8.9"] },
+            { "profile-add-level", ["1 20 8.9", "2 20 7.5"] },
+            { "profile-level-missing", ["0.3 20 9", "1 20 9", "3 20 9"] },
+            { "profile-level-repeated", ["1 20 9", "2 20 9", "2 20 9"] },
+            { "profile-below-bottom", ["1 20 9", "12.2 8 4"] },
+            { "probe-in-mud", ["11 8 4", "11.6 8 1.5"] },
+            { "density-falls", ["1 18 9", "2 18.6 9"] },
+            { "number-unreadable", ["1 20 8..9"] },
+        };
 
     /// <summary>The same with a little less: nothing is said.</summary>
-    public static TheoryData<string, string[]> Quiet => new()
-    {
-        { "temperature-as-fahrenheit", ["1 29"] },
-        { "temperature-range", ["1 0.2"] },
-        { "oxygen-as-percent", ["1 20 8.9", "2 20 8.8"] },
-        { "oxygen-point-lost", ["1 20 8.9", "2 20 8.8"] },
-        { "oxygen-impossible", ["1 20 17.9"] }, // 198 %
-        { "oxygen-jump", ["1 20 8.9", "2 18 3.1"] }, // the temperature breaks, too
-        { "oxygen-jump", ["1 20 4.0", "2 20 2.1"] }, // not 2 mg/L
-        { "profile-add-level", ["1 20 8.9", "2 19.1 8.0"] },
-        { "profile-add-level", ["1 20 8.9", "1.5 18 8.9"] }, // too close for one more
-        { "profile-add-level", ["1 20 8.9", "2 20 98"] }, // another unit is no break in the water
-        { "profile-level-missing", ["0.3 20 9", "1 20 9", "2 20 9"] },
-        { "profile-level-repeated", ["1 20 9", "2 18 9", "1.5 19 9"] }, // between two that were read
-        { "profile-below-bottom", ["1 20 9", "12.1 8 4"] },
-        { "probe-in-mud", ["11 8 4", "11.6 8 2.1"] },
-        { "probe-in-mud", ["9 8 4", "10 8 1.5"] }, // far above the bottom oxygen may well end
-        { "density-falls", ["1 18 9", "2 18.2 9"] },
-        { "density-falls", ["1 0.5 9", "2 3.5 9"] }, // under ice warmer water is the heavier
-    };
+    public static TheoryData<string, string[]> Quiet =>
+        new()
+        {
+            { "temperature-as-fahrenheit", ["1 29"] },
+            { "temperature-range", ["1 0.2"] },
+            { "oxygen-as-percent", ["1 20 8.9", "2 20 8.8"] },
+            { "oxygen-point-lost", ["1 20 8.9", "2 20 8.8"] },
+            { "oxygen-impossible", ["1 20 17.9"] }, // 198 %
+            { "oxygen-jump", ["1 20 8.9", "2 18 3.1"] }, // the temperature breaks, too
+            { "oxygen-jump", ["1 20 4.0", "2 20 2.1"] }, // not 2 mg/L
+            { "profile-add-level", ["1 20 8.9", "2 19.1 8.0"] },
+            { "profile-add-level", ["1 20 8.9", "1.5 18 8.9"] }, // too close for one more
+            { "profile-add-level", ["1 20 8.9", "2 20 98"] }, // another unit is no break in the water
+            { "profile-level-missing", ["0.3 20 9", "1 20 9", "2 20 9"] },
+            { "profile-level-repeated", ["1 20 9", "2 18 9", "1.5 19 9"] }, // between two that were read
+            { "profile-below-bottom", ["1 20 9", "12.1 8 4"] },
+            { "probe-in-mud", ["11 8 4", "11.6 8 2.1"] },
+            { "probe-in-mud", ["9 8 4", "10 8 1.5"] }, // far above the bottom oxygen may well end
+            { "density-falls", ["1 18 9", "2 18.2 9"] },
+            { "density-falls", ["1 0.5 9", "2 3.5 9"] }, // under ice warmer water is the heavier
+        };
 
     [Theory]
     [MemberData(nameof(Raised))]
@@ -120,8 +122,28 @@ public class ProfileChecksTests
     {
         var visit = Begun();
         visit.Level("1", "20");
-        var cast = visit.Write(ProfileKinds.LoggedCast, new LoggedCastBody("arm.csv", new string('a', 64), 900, 120, 60, false, new Dictionary<string, string> { ["depth"] = "Depth m" }));
-        visit.Write(ProfileKinds.Level, new LevelBody(new WrittenLength("2", LengthUnit.Metre), new WrittenTemperature("19", TemperatureUnit.Celsius), From: LevelSource.Logged, Cast: cast.Id, Rows: 4));
+        var cast = visit.Write(
+            ProfileKinds.LoggedCast,
+            new LoggedCastBody(
+                "arm.csv",
+                new string('a', 64),
+                900,
+                120,
+                60,
+                false,
+                new Dictionary<string, string> { ["depth"] = "Depth m" }
+            )
+        );
+        visit.Write(
+            ProfileKinds.Level,
+            new LevelBody(
+                new WrittenLength("2", LengthUnit.Metre),
+                new WrittenTemperature("19", TemperatureUnit.Celsius),
+                From: LevelSource.Logged,
+                Cast: cast.Id,
+                Rows: 4
+            )
+        );
         var with = visit.Fold(SampleVisit.Metric).Profile!;
         Assert.Equal(("arm.csv: 60 of 120 rows", 1), (Assert.Single(with.Casts).Text, with.Casts[0].Levels));
         Assert.Equal([1m, 2m], with.Levels.Select(l => l.DepthM));
@@ -139,7 +161,10 @@ public class ProfileChecksTests
         var visit = Begun();
         visit.Level("1", "39");
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "temperature-as-fahrenheit");
-        var known = SampleVisit.Metric with { Temperatures = [new MonthTemperatures(2024, 8, 3.5m, 5), new MonthTemperatures(2025, 8, 4, 6)] };
+        var known = SampleVisit.Metric with
+        {
+            Temperatures = [new MonthTemperatures(2024, 8, 3.5m, 5), new MonthTemperatures(2025, 8, 4, 6)],
+        };
 
         var finding = Assert.Single(visit.Fold(known).Findings, f => f.Code == "temperature-as-fahrenheit");
         Assert.Equal((FindingLevel.Stop, "As °F it would be 3.9 °C."), (finding.Level, finding.Why));
@@ -151,8 +176,26 @@ public class ProfileChecksTests
         var visit = Begun();
         visit.Level("1", "20", "8.9");
         Assert.Contains("meter-uncalibrated", Codes(visit));
-        Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { ["profile.calibrate"] = "unasked" } } }).Findings, f => f.Code == "meter-uncalibrated");
-        Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Gear = [new("M-1", "meter", KitKind.Meter, CalibratedOn: new DateOnly(2026, 8, 12))] }).Findings, f => f.Code == "meter-uncalibrated");
+        Assert.DoesNotContain(
+            visit
+                .Fold(
+                    SampleVisit.Metric with
+                    {
+                        Programme = SampleVisit.Metric.Programme with
+                        {
+                            Methods = new Dictionary<string, string> { ["profile.calibrate"] = "unasked" },
+                        },
+                    }
+                )
+                .Findings,
+            f => f.Code == "meter-uncalibrated"
+        );
+        Assert.DoesNotContain(
+            visit
+                .Fold(SampleVisit.Metric with { Gear = [new("M-1", "meter", KitKind.Meter, CalibratedOn: new DateOnly(2026, 8, 12))] })
+                .Findings,
+            f => f.Code == "meter-uncalibrated"
+        );
 
         visit.Calibrate();
         Assert.DoesNotContain("meter-uncalibrated", Codes(visit));
@@ -199,12 +242,18 @@ public class ProfileChecksTests
     public void A_depth_sensor_that_was_not_zeroed_and_a_pressure_of_the_weather_report_are_asked()
     {
         var visit = Begun();
-        visit.Write(ProfileKinds.MeterCheck, new MeterCheckBody("M-1", PressureKpa: 103.5m, AtSurface: new WrittenLength("0.2", LengthUnit.Metre)));
+        visit.Write(
+            ProfileKinds.MeterCheck,
+            new MeterCheckBody("M-1", PressureKpa: 103.5m, AtSurface: new WrittenLength("0.2", LengthUnit.Metre))
+        );
         Assert.Contains("depth-not-zeroed", Codes(visit));
         Assert.Contains("barometer-at-sea-level", Codes(visit));
 
         var calm = Begun();
-        calm.Write(ProfileKinds.MeterCheck, new MeterCheckBody("M-1", PressureKpa: 100.1m, AtSurface: new WrittenLength("0.1", LengthUnit.Metre)));
+        calm.Write(
+            ProfileKinds.MeterCheck,
+            new MeterCheckBody("M-1", PressureKpa: 100.1m, AtSurface: new WrittenLength("0.1", LengthUnit.Metre))
+        );
         Assert.Empty(Codes(calm).Intersect(["depth-not-zeroed", "barometer-at-sea-level"]));
     }
 
@@ -230,7 +279,9 @@ public class ProfileChecksTests
     {
         var visit = Begun();
         visit.Level("1", "15", salinity: salinity);
-        var found = visit.Fold(SampleVisit.Metric with { Water = new WaterFacts(kind, 0, "Europe/London") }).Findings.Where(f => f.Code.StartsWith("salinity", StringComparison.Ordinal));
+        var found = visit
+            .Fold(SampleVisit.Metric with { Water = new WaterFacts(kind, 0, "Europe/London") })
+            .Findings.Where(f => f.Code.StartsWith("salinity", StringComparison.Ordinal));
 
         Assert.Equal(code, found.SingleOrDefault()?.Code);
     }
@@ -264,7 +315,10 @@ public class ProfileChecksTests
         var visit = SampleVisit.MetricBegun(Protocol.Profile);
         visit.Write(SoundingKinds.Sounding, new SoundingBody(new WrittenLength("39", LengthUnit.Foot)));
 
-        Assert.Equal(["1", "5", "10", "15", "20", "25", "30", "35", "37.5"], visit.Fold(SampleVisit.Metric).Profile!.ToRead.Select(t => t.Depth.Written));
+        Assert.Equal(
+            ["1", "5", "10", "15", "20", "25", "30", "35", "37.5"],
+            visit.Fold(SampleVisit.Metric).Profile!.ToRead.Select(t => t.Depth.Written)
+        );
     }
 
     private static SampleVisit Begun()

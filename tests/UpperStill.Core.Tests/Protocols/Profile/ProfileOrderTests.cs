@@ -15,7 +15,10 @@ public sealed class ProfileOrderTests
         var visit = Begun();
         Call(visit, "20.0", "19.8", "18.2", "16.5", "15.0");
 
-        Assert.Equal([(0.3m, "20.0"), (1, "19.8"), (2, "18.2"), (3, "16.5"), (4, "15.0")], Profile(visit).Levels.Select(l => (l.DepthM, l.Temperature!)));
+        Assert.Equal(
+            [(0.3m, "20.0"), (1, "19.8"), (2, "18.2"), (3, "16.5"), (4, "15.0")],
+            Profile(visit).Levels.Select(l => (l.DepthM, l.Temperature!))
+        );
         Assert.Equal(5, Profile(visit).Next!.DepthM);
     }
 
@@ -32,7 +35,11 @@ public sealed class ProfileOrderTests
         {
             Assert.False(next.Up);
             called.Add(next.DepthM);
-            visit.Level(next.Depth.Written, (random.NextDouble() * 30).ToString("0.0", CultureInfo.InvariantCulture), (random.NextDouble() * 12).ToString("0.0", CultureInfo.InvariantCulture));
+            visit.Level(
+                next.Depth.Written,
+                (random.NextDouble() * 30).ToString("0.0", CultureInfo.InvariantCulture),
+                (random.NextDouble() * 12).ToString("0.0", CultureInfo.InvariantCulture)
+            );
         }
 
         Assert.Equal([0.3m, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 11.5m], called);

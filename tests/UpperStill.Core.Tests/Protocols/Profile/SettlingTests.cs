@@ -10,7 +10,10 @@ public class SettlingTests
     public void It_has_settled_once_all_held_still_for_fifteen_seconds()
     {
         Assert.True(Settling.Work(new SettlingRequest(Still(16))).Settled);
-        Assert.Equal((false, 14m, "Holding still."), Settling.Work(new SettlingRequest(Still(15))) is var r ? (r.Settled, r.HeldS, r.Words) : default);
+        Assert.Equal(
+            (false, 14m, "Holding still."),
+            Settling.Work(new SettlingRequest(Still(15))) is var r ? (r.Settled, r.HeldS, r.Words) : default
+        );
     }
 
     [Theory]
@@ -52,13 +55,18 @@ public class SettlingTests
         readings[12] = Shown(12, 3.0m, 18.05m, 8.6m);
 
         Assert.True(Settling.Work(new SettlingRequest(readings)).Settled);
-        Assert.False(Settling.Work(new SettlingRequest(readings, Limits: new Dictionary<string, decimal> { ["checks.settled-temperature"] = 0.02m })).Settled);
+        Assert.False(
+            Settling
+                .Work(new SettlingRequest(readings, Limits: new Dictionary<string, decimal> { ["checks.settled-temperature"] = 0.02m }))
+                .Settled
+        );
     }
 
     [Fact]
     public void Degrees_Fahrenheit_move_by_nine_fifths_of_what_the_limit_allows()
     {
-        List<SettlingReading> At(TemperatureUnit unit) => [.. Still(20).Select(r => r with { Temperature = new WrittenTemperature(r.Seconds == 12 ? "64.55" : "64.4", unit) })];
+        List<SettlingReading> At(TemperatureUnit unit) =>
+            [.. Still(20).Select(r => r with { Temperature = new WrittenTemperature(r.Seconds == 12 ? "64.55" : "64.4", unit) })];
 
         Assert.True(Settling.Work(new SettlingRequest(At(TemperatureUnit.Fahrenheit))).Settled);
         Assert.False(Settling.Work(new SettlingRequest(At(TemperatureUnit.Celsius))).Settled);
@@ -80,5 +88,10 @@ public class SettlingTests
     private static List<SettlingReading> Still(int seconds) => [.. Enumerable.Range(0, seconds).Select(s => Shown(s, 3.0m, 18.0m, 8.6m))];
 
     private static SettlingReading Shown(decimal seconds, decimal depthM, decimal celsius, decimal oxygen) =>
-        new(seconds, depthM, new WrittenTemperature(Decimals.Text(celsius), TemperatureUnit.Celsius), new WrittenOxygen(Decimals.Text(oxygen)));
+        new(
+            seconds,
+            depthM,
+            new WrittenTemperature(Decimals.Text(celsius), TemperatureUnit.Celsius),
+            new WrittenOxygen(Decimals.Text(oxygen))
+        );
 }

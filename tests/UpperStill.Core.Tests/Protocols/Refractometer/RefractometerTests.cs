@@ -19,7 +19,8 @@ public class RefractometerTests
     }
 
     [Fact]
-    public void A_zero_that_was_set_is_not_taken_off() => Assert.Equal(21m, Read(Begun("1 ppt").Choose("zero", "zero-is", "set"), "21 ppt").Protocol.Derived[0].Value);
+    public void A_zero_that_was_set_is_not_taken_off() =>
+        Assert.Equal(21m, Read(Begun("1 ppt").Choose("zero", "zero-is", "set"), "21 ppt").Protocol.Derived[0].Value);
 
     [Theory]
     [InlineData("27 ppt", "27 ppt, brackish", "salinity-in-gap")]
@@ -92,5 +93,9 @@ public class RefractometerTests
     }
 
     private static ObservedVisit Read(ObservedVisit visit, string salinity, string item = "1", int number = 1) =>
-        visit.Count("drop", "drops", 1, item, number).Yes("drop", "bubbles", false, item, number).Waited("wait", "wait", 30, item, number).Number("read", "salinity", salinity, item, number);
+        visit
+            .Count("drop", "drops", 1, item, number)
+            .Yes("drop", "bubbles", false, item, number)
+            .Waited("wait", "wait", 30, item, number)
+            .Number("read", "salinity", salinity, item, number);
 }

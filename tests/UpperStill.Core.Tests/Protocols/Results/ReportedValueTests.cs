@@ -67,7 +67,8 @@ public class ReportedValueTests
     }
 
     [Fact]
-    public void What_the_laboratory_rejected_is_never_a_number() => Assert.Null(ReportedValue.Read(new ResultBody("X", "chlorophyll-a", "4", "µg/L", Qualifier.Rejected)).Value);
+    public void What_the_laboratory_rejected_is_never_a_number() =>
+        Assert.Null(ReportedValue.Read(new ResultBody("X", "chlorophyll-a", "4", "µg/L", Qualifier.Rejected)).Value);
 
     [Fact]
     public void No_two_analytes_share_a_spelling_and_no_two_units_of_one_analyte_do()

@@ -11,7 +11,17 @@ public sealed class ResultJoinTests
     private static readonly string[] Numbers = [.. new[] { "C1", "F1", "F2", "P1" }.Select(l => SampleNumber.Checked($"HAR-1-260701-{l}"))];
 
     private static readonly ILookup<string, NamedSample> Known = Numbers
-        .Select((n, i) => new NamedSample(n, new Guid(i + 1, 0, 0, new byte[8]), "HAR-1", "harrowmere", i == 0 ? SampleState.Filtered : SampleState.Received, Day))
+        .Select(
+            (n, i) =>
+                new NamedSample(
+                    n,
+                    new Guid(i + 1, 0, 0, new byte[8]),
+                    "HAR-1",
+                    "harrowmere",
+                    i == 0 ? SampleState.Filtered : SampleState.Received,
+                    Day
+                )
+        )
         .ToLookup(s => SampleNumber.Body(s.Number));
 
     private static readonly Gen<ResultBody> AnyResult =
@@ -23,22 +33,34 @@ public sealed class ResultJoinTests
 
     [Fact]
     public void What_becomes_of_a_row_does_not_depend_on_the_order_of_the_file() =>
-        Gen.Select(AnyResult.Array[0, 12], Gen.Int[0, 1_000_000]).Sample((rows, seed) =>
-            Assert.Equal(Outcome(Joined(rows, Nothing)), Outcome(Joined(Shuffled(rows, seed), Nothing))));
+        Gen.Select(AnyResult.Array[0, 12], Gen.Int[0, 1_000_000])
+            .Sample((rows, seed) => Assert.Equal(Outcome(Joined(rows, Nothing)), Outcome(Joined(Shuffled(rows, seed), Nothing))));
 
     [Fact]
     public void A_file_that_comes_again_brings_nothing_new() =>
-        AnyResult.Array[0, 12].Sample(rows =>
-        {
-            var first = Joined(rows, Nothing).Where(r => r.Entry is not null).ToList();
-            var present = new PresentResults(first.Select(r => r.Entry!.Value).ToHashSet(), first.Select(r => r.Result!).ToLookup(ResultJoin.KeyOf));
-            Assert.DoesNotContain(Joined(rows, present), r => r.Entry is not null);
-        });
+        AnyResult
+            .Array[0, 12]
+            .Sample(rows =>
+            {
+                var first = Joined(rows, Nothing).Where(r => r.Entry is not null).ToList();
+                var present = new PresentResults(
+                    first.Select(r => r.Entry!.Value).ToHashSet(),
+                    first.Select(r => r.Result!).ToLookup(ResultJoin.KeyOf)
+                );
+                Assert.DoesNotContain(Joined(rows, present), r => r.Entry is not null);
+            });
 
     [Fact]
     public void Rows_that_contradict_each_other_are_all_held()
     {
-        var joined = Joined([new(Numbers[1], "chlorophyll-a", "4.2", "µg/L"), new(Numbers[1], "chlorophyll-a", "5.0", "µg/L"), new(Numbers[2], "chlorophyll-a", "5.0", "µg/L")], Nothing);
+        var joined = Joined(
+            [
+                new(Numbers[1], "chlorophyll-a", "4.2", "µg/L"),
+                new(Numbers[1], "chlorophyll-a", "5.0", "µg/L"),
+                new(Numbers[2], "chlorophyll-a", "5.0", "µg/L"),
+            ],
+            Nothing
+        );
         Assert.Equal(["result-twice", "result-twice", null], joined.Select(r => r.Code));
     }
 
@@ -80,7 +102,12 @@ public sealed class ResultJoinTests
 
     // Which rows are held and why, and which entries there will be; a row that stands twice becomes one entry, whichever of the two.
     private static List<string> Outcome(List<JoiningResult<int>> joined) =>
-        [.. joined.Select(j => $"{j.Result} {j.Code} {j.Why}").Concat(joined.Select(j => j.Entry).OfType<Guid>().Select(e => e.ToString())).Order(StringComparer.Ordinal)];
+        [
+            .. joined
+                .Select(j => $"{j.Result} {j.Code} {j.Why}")
+                .Concat(joined.Select(j => j.Entry).OfType<Guid>().Select(e => e.ToString()))
+                .Order(StringComparer.Ordinal),
+        ];
 
     private static ResultBody[] Shuffled(ResultBody[] rows, int seed)
     {

@@ -23,7 +23,13 @@ public class ClarityRuleTests
 
         Assert.Equal(3.6576m, result.MeanM);
         Assert.Equal("12 ft 0 in", result.Text);
-        Assert.Equal(["Reading 1: (12 ft 9 in + 11 ft 3 in) / 2 = 12 ft 0 in = 3.6576 m", "Reported to the nearest quarter foot, half away from zero, once: 12 ft 0 in"], result.Working!.Steps);
+        Assert.Equal(
+            [
+                "Reading 1: (12 ft 9 in + 11 ft 3 in) / 2 = 12 ft 0 in = 3.6576 m",
+                "Reported to the nearest quarter foot, half away from zero, once: 12 ft 0 in",
+            ],
+            result.Working!.Steps
+        );
         Assert.Equal(["12 ft 9 in", "11 ft 3 in"], result.Working.Inputs.Select(i => i.Text));
     }
 
@@ -72,7 +78,13 @@ public class ClarityRuleTests
     [Fact]
     public void Two_pairs_far_apart_ask_for_a_third_and_then_the_median_stands()
     {
-        DiscMark[] two = [Lost("10", 1, unit: LengthUnit.Foot), Seen("10", 1, unit: LengthUnit.Foot), Lost("15", 2, unit: LengthUnit.Foot), Seen("15", 2, unit: LengthUnit.Foot)];
+        DiscMark[] two =
+        [
+            Lost("10", 1, unit: LengthUnit.Foot),
+            Seen("10", 1, unit: LengthUnit.Foot),
+            Lost("15", 2, unit: LengthUnit.Foot),
+            Seen("15", 2, unit: LengthUnit.Foot),
+        ];
         Assert.Contains(Work(TwoPairs, two).Findings, f => f.Code == "clarity-readings-apart");
 
         var result = Work(TwoPairs, [.. two, Lost("11", 3, unit: LengthUnit.Foot), Seen("11", 3, unit: LengthUnit.Foot)]);
@@ -105,7 +117,16 @@ public class ClarityRuleTests
     [InlineData("2.5", "clarity-at-bottom", FindingLevel.Check)]
     public void The_sounding_is_the_floor(string depth, string code, FindingLevel level)
     {
-        var finding = Assert.Single(Work(DisappearOnly with { RoundTo = RoundingMethod.HundredthMetre }, sounding: "2.6", Lost(depth, unit: LengthUnit.Metre)).Findings);
+        var finding = Assert.Single(
+            Work(
+                DisappearOnly with
+                {
+                    RoundTo = RoundingMethod.HundredthMetre,
+                },
+                sounding: "2.6",
+                Lost(depth, unit: LengthUnit.Metre)
+            ).Findings
+        );
 
         Assert.Equal((code, level), (finding.Code, finding.Level));
     }
@@ -117,7 +138,9 @@ public class ClarityRuleTests
     [Fact]
     public void On_the_bottom_in_sight_is_greater_than_the_sounding_and_has_no_mean()
     {
-        var result = ClarityRule.Work(new ClarityRequest(MetricPair, [], DiscOutcome.OnBottom, Sounding: new WrittenLength("2.6", LengthUnit.Metre)));
+        var result = ClarityRule.Work(
+            new ClarityRequest(MetricPair, [], DiscOutcome.OnBottom, Sounding: new WrittenLength("2.6", LengthUnit.Metre))
+        );
 
         Assert.Equal(("> 2.6 m", true, 2.6m, null), (result.Text, result.Censored, result.ClarityM, result.MeanM));
         Assert.Equal("clarity-on-bottom", Assert.Single(result.Findings).Code);
@@ -125,7 +148,9 @@ public class ClarityRuleTests
 
     [Fact]
     public void On_the_bottom_needs_a_sounding() =>
-        Assert.Contains(ClarityRule.Work(new ClarityRequest(MetricPair, [], DiscOutcome.OnBottom)).Findings, f => f is { Code: "sounding-missing", Level: FindingLevel.Stop });
+        Assert.Contains(ClarityRule.Work(new ClarityRequest(MetricPair, [], DiscOutcome.OnBottom)).Findings, f =>
+            f is { Code: "sounding-missing", Level: FindingLevel.Stop }
+        );
 
     [Theory]
     [InlineData(DiscOutcome.InPlants, "lost in plants")]
@@ -133,7 +158,9 @@ public class ClarityRuleTests
     [InlineData(DiscOutcome.NotTaken, "not taken: fog")]
     public void What_is_not_a_clarity_gives_no_number_even_where_marks_stand(DiscOutcome outcome, string text)
     {
-        var result = ClarityRule.Work(new ClarityRequest(MetricPair, [Lost("2", unit: LengthUnit.Metre), Seen("2", unit: LengthUnit.Metre)], outcome, "fog"));
+        var result = ClarityRule.Work(
+            new ClarityRequest(MetricPair, [Lost("2", unit: LengthUnit.Metre), Seen("2", unit: LengthUnit.Metre)], outcome, "fog")
+        );
 
         Assert.Equal((text, null, null), (result.Text, result.ClarityM, result.MeanM));
     }
@@ -149,22 +176,40 @@ public class ClarityRuleTests
 
     [Fact]
     public void Two_readings_of_one_person_are_not_two_observers() =>
-        Assert.Equal("clarity-same-observer", Assert.Single(Work(Swap, Seen("4.6", 1, "Asa", LengthUnit.Metre), Seen("4.6", 2, "asa", LengthUnit.Metre)).Findings).Code);
+        Assert.Equal(
+            "clarity-same-observer",
+            Assert.Single(Work(Swap, Seen("4.6", 1, "Asa", LengthUnit.Metre), Seen("4.6", 2, "asa", LengthUnit.Metre)).Findings).Code
+        );
 
     [Fact]
     public void Unusual_for_the_month_needs_ten_values_and_more_than_three_and_a_half_deviations()
     {
         // Median 4.5 m, median absolute deviation 0.3 m: the limit is 4.5 ± 3.5 × 1.4826 × 0.3 = 2.94 to 6.06 m.
         decimal[] august = [4.0m, 4.1m, 4.2m, 4.3m, 4.4m, 4.6m, 4.7m, 4.8m, 4.9m, 5.0m];
-        ClarityPoint[] history = [.. august.Select((d, i) => new ClarityPoint(Guid.CreateVersion7(), new DateOnly(2016 + i, 8, 12), d, false, true))];
+        ClarityPoint[] history =
+        [
+            .. august.Select((d, i) => new ClarityPoint(Guid.CreateVersion7(), new DateOnly(2016 + i, 8, 12), d, false, true)),
+        ];
 
         Assert.Contains("clarity-unusual", Codes("6.06", history));
         Assert.DoesNotContain("clarity-unusual", Codes("6.05", history));
         Assert.DoesNotContain("clarity-unusual", Codes("9", [.. history.Skip(1)]));
         Assert.DoesNotContain("clarity-unusual", Codes("9", [.. history.Select(h => h with { Censored = true })]));
 
-        static IEnumerable<string> Codes(string depth, ClarityPoint[] history) => ClarityRule.Work(new ClarityRequest(
-            DisappearOnly with { RoundTo = RoundingMethod.HundredthMetre }, [Lost(depth, unit: LengthUnit.Metre)], Day: new DateOnly(2026, 8, 12), History: history)).Findings.Select(f => f.Code);
+        static IEnumerable<string> Codes(string depth, ClarityPoint[] history) =>
+            ClarityRule
+                .Work(
+                    new ClarityRequest(
+                        DisappearOnly with
+                        {
+                            RoundTo = RoundingMethod.HundredthMetre,
+                        },
+                        [Lost(depth, unit: LengthUnit.Metre)],
+                        Day: new DateOnly(2026, 8, 12),
+                        History: history
+                    )
+                )
+                .Findings.Select(f => f.Code);
     }
 
     [Theory]
@@ -175,21 +220,32 @@ public class ClarityRuleTests
     public void A_reading_between_the_lines_marks_is_noted(string written, LengthUnit unit, string every, LengthUnit everyUnit, bool noted)
     {
         var line = new Line("R-9", "rope", unit, new WrittenLength(every, everyUnit), new WrittenLength("20", LengthUnit.Metre));
-        var codes = ClarityRule.Work(new ClarityRequest(DisappearOnly, [Lost(written, unit: unit)], Line: line)).Findings.Select(f => f.Code);
+        var codes = ClarityRule
+            .Work(new ClarityRequest(DisappearOnly, [Lost(written, unit: unit)], Line: line))
+            .Findings.Select(f => f.Code);
 
         Assert.Equal(noted, codes.Contains("off-the-marks"));
     }
 
     [Fact]
     public void The_clarity_lies_between_the_marks_and_does_not_mind_their_order() =>
-        Gen.Select(Gen.Int[1, 3000], Gen.Int[0, 100], Gen.Int[1, 3000], Gen.Int[0, 100]).Sample((a, up1, b, up2) =>
-        {
-            DiscMark[] marks = [Lost(Cm(a + up1), unit: LengthUnit.Centimetre), Seen(Cm(a), unit: LengthUnit.Centimetre), Lost(Cm(b + up2), 2, LengthUnit.Centimetre), Seen(Cm(b), 2, null, LengthUnit.Centimetre)];
-            var result = Work(TwoPairs, marks);
+        Gen.Select(Gen.Int[1, 3000], Gen.Int[0, 100], Gen.Int[1, 3000], Gen.Int[0, 100])
+            .Sample(
+                (a, up1, b, up2) =>
+                {
+                    DiscMark[] marks =
+                    [
+                        Lost(Cm(a + up1), unit: LengthUnit.Centimetre),
+                        Seen(Cm(a), unit: LengthUnit.Centimetre),
+                        Lost(Cm(b + up2), 2, LengthUnit.Centimetre),
+                        Seen(Cm(b), 2, null, LengthUnit.Centimetre),
+                    ];
+                    var result = Work(TwoPairs, marks);
 
-            Assert.InRange(result.MeanM!.Value * 100, Math.Min(a, b), Math.Max(a + up1, b + up2));
-            Assert.Equal(result.MeanM, Work(TwoPairs, [.. marks.Reverse()]).MeanM);
-        });
+                    Assert.InRange(result.MeanM!.Value * 100, Math.Min(a, b), Math.Max(a + up1, b + up2));
+                    Assert.Equal(result.MeanM, Work(TwoPairs, [.. marks.Reverse()]).MeanM);
+                }
+            );
 
     private static string Cm(int value) => value.ToString(System.Globalization.CultureInfo.InvariantCulture);
 
@@ -199,7 +255,8 @@ public class ClarityRuleTests
     private static DiscMark Seen(string written, int lowering = 1, string? observer = null, LengthUnit unit = LengthUnit.FootInch) =>
         new(lowering, DiscEvent.Reappeared, new WrittenLength(written, unit), observer, Guid.CreateVersion7());
 
-    private static ClarityResult Work(ClaritySettings settings, params DiscMark[] marks) => ClarityRule.Work(new ClarityRequest(settings, marks));
+    private static ClarityResult Work(ClaritySettings settings, params DiscMark[] marks) =>
+        ClarityRule.Work(new ClarityRequest(settings, marks));
 
     private static ClarityResult Work(ClaritySettings settings, string sounding, params DiscMark[] marks) =>
         ClarityRule.Work(new ClarityRequest(settings, marks, Sounding: new WrittenLength(sounding, LengthUnit.Metre)));

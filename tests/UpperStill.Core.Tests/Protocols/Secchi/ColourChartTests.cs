@@ -10,7 +10,8 @@ public class ColourChartTests
     [InlineData(new[] { 7 }, true, "moss, murky")]
     [InlineData(new int[0], false, "clear")]
     [InlineData(new[] { 12 }, null, "step 12")]
-    public void A_colour_is_said_in_words(int[] steps, bool? murky, string words) => Assert.Equal(words, ColourChart.Work(new ColourBody(steps, murky)).Text);
+    public void A_colour_is_said_in_words(int[] steps, bool? murky, string words) =>
+        Assert.Equal(words, ColourChart.Work(new ColourBody(steps, murky)).Text);
 
     [Fact]
     public void The_chart_runs_from_one_to_eleven_each_with_a_name_of_its_own()

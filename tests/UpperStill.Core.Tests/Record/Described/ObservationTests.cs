@@ -13,20 +13,53 @@ namespace UpperStill.Core.Tests.Record.Described;
 public class ObservationTests
 {
     private static readonly Gen<ObservedValue> Values = Gen.OneOf(
-        Gen.Select(Gen.OneOfConst("21", "1.016", "-3", "", "about 20", "1,234", "12 9", "1e9", "99999999"), Gen.OneOfConst<string?>("ppt", "m", "ft", "°C", "%", null), (w, u) => new ObservedValue { Written = w, Unit = u }),
+        Gen.Select(
+            Gen.OneOfConst("21", "1.016", "-3", "", "about 20", "1,234", "12 9", "1e9", "99999999"),
+            Gen.OneOfConst<string?>("ppt", "m", "ft", "°C", "%", null),
+            (w, u) => new ObservedValue { Written = w, Unit = u }
+        ),
         Gen.Bool.Select(b => new ObservedValue { Yes = b }),
         Gen.OneOfConst("kept", "set", "elsewhere", "").Select(c => new ObservedValue { Choice = c }),
         Gen.Int[-5, 2_000_000].Select(n => new ObservedValue { Count = n }),
-        Gen.Select(Gen.Int[-100, 100], Gen.Int[-100, 100], (a, b) => new ObservedValue { At = DateTimeOffset.UnixEpoch.AddYears(56).AddSeconds(a), Until = DateTimeOffset.UnixEpoch.AddYears(56).AddSeconds(b) }),
+        Gen.Select(Gen.Int[-100, 100], Gen.Int[-100, 100], (a, b) =>
+            new ObservedValue
+            {
+                At = DateTimeOffset.UnixEpoch.AddYears(56).AddSeconds(a),
+                Until = DateTimeOffset.UnixEpoch.AddYears(56).AddSeconds(b),
+            }
+        ),
         Gen.Double[-200, 200].Select(d => new ObservedValue { Position = new Position(d, -d) }),
-        Gen.Const(new ObservedValue()), Gen.Const(new ObservedValue { Ticked = [], Counts = new Dictionary<string, int>(), Choices = [] }));
+        Gen.Const(new ObservedValue()),
+        Gen.Const(
+            new ObservedValue
+            {
+                Ticked = [],
+                Counts = new Dictionary<string, int>(),
+                Choices = [],
+            }
+        )
+    );
 
     [Fact]
     public void The_fold_never_throws_and_gives_the_same_in_any_order()
     {
-        Box[] boxes = [.. VisitParts.Described.SelectMany(p => p.Description.Steps.SelectMany(s => s.Fields.Select(f => new Box(p.Code, s.Code, f.Code)))), new("refractometer", "read", "colour")];
-        Gen.Select(Gen.OneOfConst(boxes), Values, Gen.OneOfConst<string?>(null, "1", "2", "x"), Gen.Int[1, 4], Gen.OneOfConst(1, 1, 1, 7), (box, value, item, number, version) => (box, value, item, number, version))
-            .Array[0, 25].Sample(
+        Box[] boxes =
+        [
+            .. VisitParts.Described.SelectMany(p =>
+                p.Description.Steps.SelectMany(s => s.Fields.Select(f => new Box(p.Code, s.Code, f.Code)))
+            ),
+            new("refractometer", "read", "colour"),
+        ];
+        Gen.Select(
+                Gen.OneOfConst(boxes),
+                Values,
+                Gen.OneOfConst<string?>(null, "1", "2", "x"),
+                Gen.Int[1, 4],
+                Gen.OneOfConst(1, 1, 1, 7),
+                (box, value, item, number, version) => (box, value, item, number, version)
+            )
+            .Array[0, 25]
+            .Sample(
                 written =>
                 {
                     foreach (var protocol in VisitParts.Described.Select(p => p.Code))
@@ -43,7 +76,8 @@ public class ObservationTests
                         Assert.Equal(sheet, SampleVisit.Json(visit.Sheet));
                     }
                 },
-                iter: 200);
+                iter: 200
+            );
     }
 
     [Theory]
@@ -52,7 +86,14 @@ public class ObservationTests
     [InlineData("read", "salinity", 2, "protocol-unknown")]
     public void What_its_description_does_not_know_is_kept_and_said(string step, string field, int version, string code)
     {
-        var visit = new ObservedVisit("refractometer").Put(step, field, new ObservedValue { Written = "21", Unit = "ppt" }, "1", 1, version);
+        var visit = new ObservedVisit("refractometer").Put(
+            step,
+            field,
+            new ObservedValue { Written = "21", Unit = "ppt" },
+            "1",
+            1,
+            version
+        );
 
         Assert.Null(EntryCheck.Refusal(visit.Last!));
         Assert.Equal([code], visit.Codes);
@@ -107,21 +148,34 @@ public class ObservationTests
     [Fact]
     public void Whatever_is_said_has_an_address_on_the_page_of_its_protocol()
     {
-        var visit = new ObservedVisit("refractometer").Number("read", "salinity", "21 ppt", "1").Number("read", "salinity", "27 ppt", "1").Put("read", "colour", new ObservedValue { Words = "red" }, "1");
+        var visit = new ObservedVisit("refractometer")
+            .Number("read", "salinity", "21 ppt", "1")
+            .Number("read", "salinity", "27 ppt", "1")
+            .Put("read", "colour", new ObservedValue { Words = "red" }, "1");
         for (var number = 1; number <= 3; number++)
         {
             visit.Yes("drop", "bubbles", true, "2", number);
         }
 
-        Assert.Subset(visit.Codes.ToHashSet(), new HashSet<string> { "number-called-twice", "field-unknown", "drop-bubbles", "tries-many" });
-        Assert.All(visit.Sheet.Findings.Where(f => f.Beside == Beside.Observation), f => Assert.StartsWith("refractometer", f.At, StringComparison.Ordinal));
+        Assert.Subset(
+            visit.Codes.ToHashSet(),
+            new HashSet<string> { "number-called-twice", "field-unknown", "drop-bubbles", "tries-many" }
+        );
+        Assert.All(visit.Sheet.Findings.Where(f => f.Beside == Beside.Observation), f =>
+            Assert.StartsWith("refractometer", f.At, StringComparison.Ordinal)
+        );
         Assert.Equal("refractometer/drop/2/3/", visit.Sheet.Findings.Single(f => f.Code == "tries-many").At);
     }
 
     [Fact]
     public void A_step_with_an_open_stop_is_not_done()
     {
-        var visit = new ObservedVisit("refractometer").Number("zero", "zero", "0 ppt").Count("drop", "drops", 1, "1").Yes("drop", "bubbles", false, "1").Waited("wait", "wait", 30, "1").Number("read", "salinity", "140 ppt", "1");
+        var visit = new ObservedVisit("refractometer")
+            .Number("zero", "zero", "0 ppt")
+            .Count("drop", "drops", 1, "1")
+            .Yes("drop", "bubbles", false, "1")
+            .Waited("wait", "wait", 30, "1")
+            .Number("read", "salinity", "140 ppt", "1");
         Assert.NotEqual(StepState.Done, visit.Sheet.Steps.Single(s => s.Name == "refractometer").State);
 
         visit.Visit.Strike(visit.Last!);
@@ -146,11 +200,17 @@ public class ObservationTests
         Assert.Equal(VisitParts.Described.Select(p => p.Code).Order(), published.Protocols.Select(p => p.Code).Order());
         Assert.All(published.Protocols, p =>
         {
-            Assert.Equal(p.Steps.SelectMany(s => s.Fields).Count(), p.Steps.SelectMany(s => s.Fields).Select(f => f.Code).Distinct().Count());
+            Assert.Equal(
+                p.Steps.SelectMany(s => s.Fields).Count(),
+                p.Steps.SelectMany(s => s.Fields).Select(f => f.Code).Distinct().Count()
+            );
             Assert.All(p.Steps, s => Assert.EndsWith(".", s.Why, StringComparison.Ordinal));
             Assert.All(p.Steps.SelectMany(s => s.Fields), f =>
             {
-                Assert.True(f.Kind is not (FieldKind.OneOf or FieldKind.SomeOf or FieldKind.Checklist) || f.Choices is { Count: > 1 }, f.Code);
+                Assert.True(
+                    f.Kind is not (FieldKind.OneOf or FieldKind.SomeOf or FieldKind.Checklist) || f.Choices is { Count: > 1 },
+                    f.Code
+                );
                 Assert.True(f.UsualLeast is null || (f.UsualLeast >= f.Least && f.UsualMost <= f.Most), f.Code);
                 Assert.True(f.Units is null || f.Units[0].Factor == 1, f.Code);
             });

@@ -78,7 +78,11 @@ public class RangesTests
                 var fault = operation.Fault(JsonDocument.Parse(request).RootElement);
 
                 Assert.True(fault is not null, $"{range.Path} = {outside}: nothing was said of {request}");
-                Assert.Contains(range.Path.Split('.')[^1].Replace("[]", string.Empty, StringComparison.Ordinal), fault, StringComparison.Ordinal);
+                Assert.Contains(
+                    range.Path.Split('.')[^1].Replace("[]", string.Empty, StringComparison.Ordinal),
+                    fault,
+                    StringComparison.Ordinal
+                );
                 Assert.Contains("it runs from", fault, StringComparison.Ordinal);
                 Assert.EndsWith(range.Unit, fault, StringComparison.Ordinal);
             }
@@ -105,7 +109,10 @@ public class RangesTests
             }
             catch (Exception e) when (e is not Xunit.Sdk.XunitException)
             {
-                faults.TryAdd(e.StackTrace!.Split('\n').First(l => l.Contains("UpperStill.Core", StringComparison.Ordinal)).Trim(), $"{e.GetType().Name} {e.Message} {request}");
+                faults.TryAdd(
+                    e.StackTrace!.Split('\n').First(l => l.Contains("UpperStill.Core", StringComparison.Ordinal)).Trim(),
+                    $"{e.GetType().Name} {e.Message} {request}"
+                );
             }
         }
 
@@ -126,13 +133,23 @@ public class RangesTests
                 body["sample"] = BenchVisit.F1;
             }
 
-            var entry = start with { Id = Guid.CreateVersion7(), Kind = name, Version = kind.Version, Body = JsonSerializer.SerializeToElement(body) };
+            var entry = start with
+            {
+                Id = Guid.CreateVersion7(),
+                Kind = name,
+                Version = kind.Version,
+                Body = JsonSerializer.SerializeToElement(body),
+            };
 
             Assert.True(EntryCheck.Refusal(entry) is null, $"{range.Path}: {body.ToJsonString()}");
             var request = new FoldRequest(kind == VisitKinds.VisitStarted ? [entry] : [start, entry], SampleVisit.Metric);
             var sheet = FieldSheet.Fold(request);
             var samples = VisitSamples.Fold(request, sheet);
-            var said = sheet.Findings.Concat(samples.Findings).Concat(samples.Samples.SelectMany(s => s.Findings)).Where(f => f.About.Contains(entry.Id) && f.Level == FindingLevel.Stop).ToList();
+            var said = sheet
+                .Findings.Concat(samples.Findings)
+                .Concat(samples.Samples.SelectMany(s => s.Findings))
+                .Where(f => f.About.Contains(entry.Id) && f.Level == FindingLevel.Stop)
+                .ToList();
 
             Assert.True(said.Count > 0, $"{name}.{range.Path}: nothing was said of {body.ToJsonString()}");
         }
@@ -140,11 +157,27 @@ public class RangesTests
 
     [Theory]
     [InlineData("trophic", """{"clarityM":-3}""", "“clarityM” is −3: it runs from 0 to 100 m")]
-    [InlineData("composite-depth", """{"settings":{"depthRule":"factor","factor":2.5,"clearance":{"written":"1","unit":"m"},"method":"tube"},"clarityMeanM":-3,"sounding":{"written":"12","unit":"m"}}""", "“clarityMeanM” is −3: it runs from 0 to 100 m")]
+    [InlineData(
+        "composite-depth",
+        """{"settings":{"depthRule":"factor","factor":2.5,"clearance":{"written":"1","unit":"m"},"method":"tube"},"clarityMeanM":-3,"sounding":{"written":"12","unit":"m"}}""",
+        "“clarityMeanM” is −3: it runs from 0 to 100 m"
+    )]
     [InlineData("oxygen", """{"value":1e9,"unit":"mg/L","temperatureC":15}""", "“value” is 1e9: it runs from 0 to 5 000")]
-    [InlineData("oxygen-seasons", """{"visits":[{"day":"2026-07-01","anoxicArea":5}]}""", "“visits[1].anoxicArea” is 5: it runs from 0 to 1 of the area")]
-    [InlineData("trend", """{"subject":"clarity","points":[],"window":{"fromMonth":5,"untilMonth":13,"leastReadings":1}}""", "“window.untilMonth” is 13: it runs from 1 to 12")]
-    [InlineData("sun", """{"latitudeDeg":200,"longitudeDeg":10,"at":"2026-07-01T12:00:00+02:00"}""", "“latitudeDeg” is 200: it runs from −90 to 90°")]
+    [InlineData(
+        "oxygen-seasons",
+        """{"visits":[{"day":"2026-07-01","anoxicArea":5}]}""",
+        "“visits[1].anoxicArea” is 5: it runs from 0 to 1 of the area"
+    )]
+    [InlineData(
+        "trend",
+        """{"subject":"clarity","points":[],"window":{"fromMonth":5,"untilMonth":13,"leastReadings":1}}""",
+        "“window.untilMonth” is 13: it runs from 1 to 12"
+    )]
+    [InlineData(
+        "sun",
+        """{"latitudeDeg":200,"longitudeDeg":10,"at":"2026-07-01T12:00:00+02:00"}""",
+        "“latitudeDeg” is 200: it runs from −90 to 90°"
+    )]
     public void What_nobody_can_mean_is_refused_in_its_unit(string name, string request, string fault)
     {
         var said = OperationTable.All[name].Fault(JsonDocument.Parse(request).RootElement);
@@ -169,7 +202,9 @@ public class RangesTests
     {
         OxygenVisit visit = new(new DateOnly(2026, 7, 1), DeepMgL: 6, DeepThicknessM: 4, BottomMgL: 3);
 
-        var season = Assert.Single(OxygenSeasons.Work(new OxygenSeasonsRequest([visit, visit with { DeepMgL = 5 }, visit with { DeepMgL = 4 }])).Seasons);
+        var season = Assert.Single(
+            OxygenSeasons.Work(new OxygenSeasonsRequest([visit, visit with { DeepMgL = 5 }, visit with { DeepMgL = 4 }])).Seasons
+        );
 
         Assert.Null(season.DeficitMgM2Day);
         Assert.Contains("no deficit: 3 visits, but on 1 day only; a fall is read over 3", season.Text, StringComparison.Ordinal);

@@ -66,7 +66,10 @@ public class SheetTimesTests
     public void A_visit_whose_sheet_contradicts_itself_shows_it_until_it_is_answered()
     {
         var visit = new SampleVisit();
-        var begun = visit.Write(VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered", 1, ["Asa"], "R-5", [Protocol.Clarity], true, HalfDay.Pm, true));
+        var begun = visit.Write(
+            VisitKinds.VisitStarted,
+            new VisitStartedBody("HAR-2", "layered", 1, ["Asa"], "R-5", [Protocol.Clarity], true, HalfDay.Pm, true)
+        );
 
         var open = visit.Fold(SampleVisit.Metric);
         Assert.Equal("10:23 is an estimate.", Assert.Single(open.Findings, f => f.Code == "time-estimated").Seen);
@@ -75,6 +78,8 @@ public class SheetTimesTests
 
         visit.Keep("half-day-contradicts", "10:23 stands", begun);
         Assert.Equal("10:23 stands", Assert.Single(visit.Fold(SampleVisit.Metric).Findings, f => f.Code == "half-day-contradicts").Kept);
-        Assert.DoesNotContain(SampleVisit.MetricBegun(Protocol.Clarity).Fold(SampleVisit.Metric).Findings, f => f.Code is "half-day-contradicts" or "time-estimated");
+        Assert.DoesNotContain(SampleVisit.MetricBegun(Protocol.Clarity).Fold(SampleVisit.Metric).Findings, f =>
+            f.Code is "half-day-contradicts" or "time-estimated"
+        );
     }
 }

@@ -12,7 +12,10 @@ namespace UpperStill.Core.Tests.Record.Entries;
 /// <summary>A visit that was begun at the wrong station.</summary>
 public class VisitPlaceTests
 {
-    private static readonly VisitContext Elsewhere = SampleVisit.Metric with { Station = SampleVisit.Metric.Station with { Code = "PEL-1", Name = "Tarn Head" } };
+    private static readonly VisitContext Elsewhere = SampleVisit.Metric with
+    {
+        Station = SampleVisit.Metric.Station with { Code = "PEL-1", Name = "Tarn Head" },
+    };
 
     [Fact]
     public void It_lies_where_it_was_begun_until_it_is_moved_and_again_once_that_is_struck()
@@ -52,13 +55,18 @@ public class VisitPlaceTests
         Assert.NotEmpty(numbers);
         Assert.Equal(numbers, Samples(visit, Elsewhere, after).Select(s => s.Number));
         Assert.All(Samples(visit, Elsewhere, after), s => Assert.Equal("PEL-1", s.Station));
-        Assert.Contains("Begun at HAR-2, moved to PEL-1", Assert.Single(after.Findings, f => f.Code == "visit-moved").Seen, StringComparison.Ordinal);
+        Assert.Contains(
+            "Begun at HAR-2, moved to PEL-1",
+            Assert.Single(after.Findings, f => f.Code == "visit-moved").Seen,
+            StringComparison.Ordinal
+        );
 
         // Whoever vouched for it did so for another station.
         Assert.NotEqual(mark, VisitReview.Fold(new FoldRequest(visit.Entries, Elsewhere)).Field);
     }
 
-    private static IReadOnlyList<LedgerSample> Samples(SampleVisit visit, VisitContext context, FieldSheet sheet) => VisitSamples.Fold(new FoldRequest(visit.Entries, context), sheet).Samples;
+    private static IReadOnlyList<LedgerSample> Samples(SampleVisit visit, VisitContext context, FieldSheet sheet) =>
+        VisitSamples.Fold(new FoldRequest(visit.Entries, context), sheet).Samples;
 
     private static (string?, string?) Place(IReadOnlyList<Entry> entries)
     {

@@ -56,7 +56,8 @@ public class VisitSeriesTests
         Assert.Null(Said(-1, SampleNumber.Checked("HAR-2-260812-C2")));
     }
 
-    private static OtherVisit Other(int day) => new(Guid.CreateVersion7(), new DateTimeOffset(2026, 8, day, 10, 0, 0, TimeSpan.FromHours(1)));
+    private static OtherVisit Other(int day) =>
+        new(Guid.CreateVersion7(), new DateTimeOffset(2026, 8, day, 10, 0, 0, TimeSpan.FromHours(1)));
 
     private static IReadOnlyList<string> Numbers(string? series)
     {

@@ -18,8 +18,16 @@ public class StepOrderTests
         {
             Season =
             [
-                .. (SampleVisit.Metric.Programme.Season ?? []).Where(p => p.Protocol != Protocol.Phosphorus && p.Protocol != Protocol.Chlorophyll),
-                new(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 31), Bottles: [new("phosphorus-dip", SampleFrom.Surface), new("layer-plain", SampleFrom.Layers)]),
+                .. (SampleVisit.Metric.Programme.Season ?? []).Where(p =>
+                    p.Protocol != Protocol.Phosphorus && p.Protocol != Protocol.Chlorophyll
+                ),
+                new(
+                    Protocol.Phosphorus,
+                    Rhythm.Monthly,
+                    new(5, 1),
+                    new(10, 31),
+                    Bottles: [new("phosphorus-dip", SampleFrom.Surface), new("layer-plain", SampleFrom.Layers)]
+                ),
                 new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 31)),
             ],
         },
@@ -31,25 +39,30 @@ public class StepOrderTests
     [InlineData("sounding surface clarity bottles profile composite", "The depths of the bottles come from today’s profile.")]
     [InlineData("clarity sounding surface profile bottles composite", "Touching bottom unawares spoils the sample.")]
     public void An_order_that_costs_something_says_what(string taken, string lost) =>
-        Assert.Contains(InOrder(taken.Split(' ')).Findings, f => f.Code == "order-changed" && f.Why == lost && f.Level == FindingLevel.Check);
+        Assert.Contains(InOrder(taken.Split(' ')).Findings, f =>
+            f.Code == "order-changed" && f.Why == lost && f.Level == FindingLevel.Check
+        );
 
     [Theory]
     [InlineData("sounding surface clarity profile bottles composite")]
     [InlineData("sounding surface profile clarity bottles composite")]
     [InlineData("sounding surface clarity profile composite bottles")]
-    public void An_order_that_keeps_clean_water_clean_is_silent(string taken) => Assert.DoesNotContain(InOrder(taken.Split(' ')).Findings, f => f.Code == "order-changed");
+    public void An_order_that_keeps_clean_water_clean_is_silent(string taken) =>
+        Assert.DoesNotContain(InOrder(taken.Split(' ')).Findings, f => f.Code == "order-changed");
 
     [Fact]
     public void Whatever_the_order_no_step_is_lost_and_arriving_stays_first() =>
-        Gen.Shuffle(Planned).Sample(
-            order =>
-            {
-                var sorted = InOrder([.. order.Skip(2)]).Steps.Select(s => s.Name).ToList();
-                Assert.Equal(("arrive", "leave"), (sorted[0], sorted[^1]));
-                Assert.Equal(Planned.Order(), sorted.Skip(1).SkipLast(1).Order());
-                Assert.Equal(order.Skip(2), sorted.Where(s => order.Skip(2).Contains(s)));
-            },
-            iter: 60);
+        Gen.Shuffle(Planned)
+            .Sample(
+                order =>
+                {
+                    var sorted = InOrder([.. order.Skip(2)]).Steps.Select(s => s.Name).ToList();
+                    Assert.Equal(("arrive", "leave"), (sorted[0], sorted[^1]));
+                    Assert.Equal(Planned.Order(), sorted.Skip(1).SkipLast(1).Order());
+                    Assert.Equal(order.Skip(2), sorted.Where(s => order.Skip(2).Contains(s)));
+                },
+                iter: 60
+            );
 
     [Fact]
     public void The_sheet_follows_the_chosen_order_warns_and_goes_back_when_it_is_struck()

@@ -24,9 +24,15 @@ public class ChlorophyllRuleTests
     [Fact]
     public void Trichromatic()
     {
-        var result = Work(new ExtractReadings(ChlorophyllMethod.Trichromatic, "10", "1", "0.250", "0.002", At647: "0.080", At630: "0.050"), 1000);
+        var result = Work(
+            new ExtractReadings(ChlorophyllMethod.Trichromatic, "10", "1", "0.250", "0.002", At647: "0.080", At630: "0.050"),
+            1000
+        );
 
-        Assert.Equal((28.1484m, 1.6602m, 1.7m, null), (result.ChlorophyllUgL, result.ChlorophyllBUgL, result.ChlorophyllCUgL, result.PheophytinUgL));
+        Assert.Equal(
+            (28.1484m, 1.6602m, 1.7m, null),
+            (result.ChlorophyllUgL, result.ChlorophyllBUgL, result.ChlorophyllCUgL, result.PheophytinUgL)
+        );
     }
 
     // K = 1.16, r = 1.9: K r / (r − 1) = 2.448889; Rb 40, Ra 24; 10 mL of 100 mL.
@@ -34,7 +40,16 @@ public class ChlorophyllRuleTests
     [Fact]
     public void Fluorometric_with_acid_and_the_calibration_of_the_day()
     {
-        var result = Work(new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24", Calibration: new FluorometerCalibration("A", 2, new DateOnly(2026, 4, 7), 1.16m, 1.9m)), 100);
+        var result = Work(
+            new ExtractReadings(
+                ChlorophyllMethod.Fluorometric,
+                "10",
+                FluorescenceBefore: "40",
+                FluorescenceAfter: "24",
+                Calibration: new FluorometerCalibration("A", 2, new DateOnly(2026, 4, 7), 1.16m, 1.9m)
+            ),
+            100
+        );
 
         Assert.Equal((3.9182m, 1.3714m), (result.ChlorophyllUgL, result.PheophytinUgL));
         Assert.Contains(result.Working!.Inputs, i => i.Name == "calibration 2 of A");
@@ -45,7 +60,18 @@ public class ChlorophyllRuleTests
     [Fact]
     public void In_hot_ethanol_at_665_nm_with_its_own_factor()
     {
-        var result = Work(new ExtractReadings(ChlorophyllMethod.HotEthanol, "10", "1", At750Before: "0.004", At665After: "0.160", At750After: "0.004", At665Before: "0.250"), 500);
+        var result = Work(
+            new ExtractReadings(
+                ChlorophyllMethod.HotEthanol,
+                "10",
+                "1",
+                At750Before: "0.004",
+                At665After: "0.160",
+                At750After: "0.004",
+                At665Before: "0.250"
+            ),
+            500
+        );
 
         Assert.Equal((53.28m, 11.3664m), (result.ChlorophyllUgL, result.PheophytinUgL));
         Assert.Contains("Nusch 1980", result.Working!.Source, StringComparison.Ordinal);
@@ -58,7 +84,10 @@ public class ChlorophyllRuleTests
     [InlineData("1,500")]
     public void A_dilution_that_is_none_is_not_taken_for_one(string dilution)
     {
-        var result = Work(new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005", Dilution: dilution), 500);
+        var result = Work(
+            new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005", Dilution: dilution),
+            500
+        );
 
         Assert.Equal((null, "dilution"), (result.ChlorophyllUgL, Assert.Single(result.Findings).Code));
     }
@@ -97,34 +126,71 @@ public class ChlorophyllRuleTests
 
     [Fact]
     public void Twice_the_water_through_the_same_filter_is_half_the_concentration() =>
-        Gen.Select(Gen.Int[50, 900], Gen.Int[30, 500], Gen.Int[20, 2000]).Where((b, a, _) => b > a).Sample((before, after, volume) =>
-        {
-            var readings = new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", $"0.{before:000}", "0", $"0.{after:000}", "0");
-            var (once, twice) = (Work(readings, volume).ChlorophyllUgL!.Value, Work(readings, 2 * volume).ChlorophyllUgL!.Value);
-            Assert.InRange(once - (2 * twice), -0.0002m, 0.0002m);
-        });
+        Gen.Select(Gen.Int[50, 900], Gen.Int[30, 500], Gen.Int[20, 2000])
+            .Where((b, a, _) => b > a)
+            .Sample(
+                (before, after, volume) =>
+                {
+                    var readings = new ExtractReadings(
+                        ChlorophyllMethod.Monochromatic,
+                        "10",
+                        "1",
+                        $"0.{before:000}",
+                        "0",
+                        $"0.{after:000}",
+                        "0"
+                    );
+                    var (once, twice) = (Work(readings, volume).ChlorophyllUgL!.Value, Work(readings, 2 * volume).ChlorophyllUgL!.Value);
+                    Assert.InRange(once - (2 * twice), -0.0002m, 0.0002m);
+                }
+            );
 
     [Fact]
     public void Chlorophyll_and_pheophytin_together_follow_from_the_acidified_reading_alone() =>
-        Gen.Select(Gen.Int[100, 900], Gen.Int[100, 500]).Sample((before, after) =>
-        {
-            // a + p = 26.7 × 0.7 × 665a × V1 / (V2 L): the acid turns one into the other and loses nothing.
-            var result = Work(new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", $"0.{before}", "0", $"0.{after}", "0"), 1000);
-            Assert.InRange(result.ChlorophyllUgL!.Value + result.PheophytinUgL!.Value - (26.7m * 0.7m * after / 1000 * 10), -0.0002m, 0.0002m);
-        });
+        Gen.Select(Gen.Int[100, 900], Gen.Int[100, 500])
+            .Sample(
+                (before, after) =>
+                {
+                    // a + p = 26.7 × 0.7 × 665a × V1 / (V2 L): the acid turns one into the other and loses nothing.
+                    var result = Work(
+                        new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", $"0.{before}", "0", $"0.{after}", "0"),
+                        1000
+                    );
+                    Assert.InRange(
+                        result.ChlorophyllUgL!.Value + result.PheophytinUgL!.Value - (26.7m * 0.7m * after / 1000 * 10),
+                        -0.0002m,
+                        0.0002m
+                    );
+                }
+            );
 
-    public static TheoryData<string, ExtractReadings, int> Wrong => new()
-    {
-        { "volume-missing", Good, 0 },
-        { "extract-volume", Good with { ExtractMl = "0" }, 500 },
-        { "extract-volume", Good with { ExtractMl = "ten" }, 500 },
-        { "light-path", Good with { PathCm = "0" }, 500 },
-        { "absorbance-range", Good with { At664Before = "312" }, 500 },
-        { "number-missing", Good with { At665After = null }, 500 },
-        { "number-comma", Good with { At664Before = "1,312" }, 500 },
-        { "calibration-missing", new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24"), 500 },
-        { "calibration-missing", new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24", Calibration: new FluorometerCalibration("A", 1, default, 1, 1)), 500 },
-    };
+    public static TheoryData<string, ExtractReadings, int> Wrong =>
+        new()
+        {
+            { "volume-missing", Good, 0 },
+            { "extract-volume", Good with { ExtractMl = "0" }, 500 },
+            { "extract-volume", Good with { ExtractMl = "ten" }, 500 },
+            { "light-path", Good with { PathCm = "0" }, 500 },
+            { "absorbance-range", Good with { At664Before = "312" }, 500 },
+            { "number-missing", Good with { At665After = null }, 500 },
+            { "number-comma", Good with { At664Before = "1,312" }, 500 },
+            {
+                "calibration-missing",
+                new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24"),
+                500
+            },
+            {
+                "calibration-missing",
+                new ExtractReadings(
+                    ChlorophyllMethod.Fluorometric,
+                    "10",
+                    FluorescenceBefore: "40",
+                    FluorescenceAfter: "24",
+                    Calibration: new FluorometerCalibration("A", 1, default, 1, 1)
+                ),
+                500
+            },
+        };
 
     private static ExtractReadings Good => new(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005");
 
@@ -139,7 +205,9 @@ public class ChlorophyllRuleTests
     }
 
     [Fact]
-    public void Less_than_nothing_is_said() => Assert.Contains(Work(Good with { At664Before = "0.1" }, 500).Findings, f => f.Code == "chlorophyll-negative");
+    public void Less_than_nothing_is_said() =>
+        Assert.Contains(Work(Good with { At664Before = "0.1" }, 500).Findings, f => f.Code == "chlorophyll-negative");
 
-    private static ChlorophyllResult Work(ExtractReadings readings, decimal volume) => ChlorophyllRule.Work(new ChlorophyllRequest(readings, volume));
+    private static ChlorophyllResult Work(ExtractReadings readings, decimal volume) =>
+        ChlorophyllRule.Work(new ChlorophyllRequest(readings, volume));
 }

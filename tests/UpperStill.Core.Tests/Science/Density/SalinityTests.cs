@@ -21,7 +21,10 @@ public class SalinityTests
 
     [Fact]
     public void A_ratio_says_which_conductivity_it_stands_for() =>
-        Assert.Contains("Conductivity = 0.5 × 42.914 = 21.457 mS/cm", SalinityRule.Work(new SalinityRequest(0.5m, ConductivityAs.Ratio, 15)).Working!.Steps);
+        Assert.Contains(
+            "Conductivity = 0.5 × 42.914 = 21.457 mS/cm",
+            SalinityRule.Work(new SalinityRequest(0.5m, ConductivityAs.Ratio, 15)).Working!.Steps
+        );
 
     [Fact]
     public void Fresh_water_is_outside_the_scale_and_has_its_conductance()
@@ -34,11 +37,18 @@ public class SalinityTests
     }
 
     [Fact]
-    public void What_the_meter_brought_to_25_degrees_and_what_it_did_not_say_the_same() => Gen.Select(Gen.Int[100, 60_000], Gen.Int[0, 30]).Sample((specific, celsius) =>
-    {
-        var raw = specific / 1000m * (1 + (0.0191m * (celsius - 25)));
-        var (one, other) = (SalinityRule.Work(new SalinityRequest(specific, ConductivityAs.Specific, celsius)), SalinityRule.Work(new SalinityRequest(raw, ConductivityAs.Raw, celsius)));
+    public void What_the_meter_brought_to_25_degrees_and_what_it_did_not_say_the_same() =>
+        Gen.Select(Gen.Int[100, 60_000], Gen.Int[0, 30])
+            .Sample(
+                (specific, celsius) =>
+                {
+                    var raw = specific / 1000m * (1 + (0.0191m * (celsius - 25)));
+                    var (one, other) = (
+                        SalinityRule.Work(new SalinityRequest(specific, ConductivityAs.Specific, celsius)),
+                        SalinityRule.Work(new SalinityRequest(raw, ConductivityAs.Raw, celsius))
+                    );
 
-        Assert.Equal((one.Salinity, one.SpecificUsCm), (other.Salinity, other.SpecificUsCm));
-    });
+                    Assert.Equal((one.Salinity, one.SpecificUsCm), (other.Salinity, other.SpecificUsCm));
+                }
+            );
 }

@@ -6,13 +6,13 @@ namespace UpperStill.Core.Tests.Science.Density;
 public class WaterDensityTests
 {
     [Theory]
-
     // Check values of the international equation of state: UNESCO 1981, Tech. Pap. Mar. Sci. 36.
     [InlineData(5, 0, 999.96675)]
     [InlineData(25, 0, 997.04796)]
     [InlineData(5, 35, 1027.67547)]
     [InlineData(25, 35, 1023.34306)]
-    public void The_published_check_values(double temperature, double salinity, double density) => Assert.Equal(density, WaterDensity.KgPerM3(temperature, salinity), 5);
+    public void The_published_check_values(double temperature, double salinity, double density) =>
+        Assert.Equal(density, WaterDensity.KgPerM3(temperature, salinity), 5);
 
     [Fact]
     public void Fresh_water_is_heaviest_near_four_degrees()
@@ -25,7 +25,8 @@ public class WaterDensityTests
 
     [Fact]
     public void Salt_makes_water_heavier_at_any_temperature() =>
-        Gen.Select(Gen.Double[-2, 40], Gen.Double[0, 41]).Sample((t, s) => Assert.True(WaterDensity.KgPerM3(t, s + 1) > WaterDensity.KgPerM3(t, s)));
+        Gen.Select(Gen.Double[-2, 40], Gen.Double[0, 41])
+            .Sample((t, s) => Assert.True(WaterDensity.KgPerM3(t, s + 1) > WaterDensity.KgPerM3(t, s)));
 
     [Theory]
     [InlineData(-3, 0)]

@@ -11,7 +11,9 @@ public class EllipsoidTests
     {
         // Geocentric Datum of Australia, Technical Manual, ch. 4: Flinders Peak to Buninyong, 54 972.271 m, 306° 52′ 05.37″.
         var (distance, azimuth) = Ellipsoid.Between(
-            new Position(-(37 + (57 / 60.0) + (3.72030 / 3600)), 144 + (25 / 60.0) + (29.52440 / 3600)), new Position(-(37 + (39 / 60.0) + (10.15610 / 3600)), 143 + (55 / 60.0) + (35.38390 / 3600)));
+            new Position(-(37 + (57 / 60.0) + (3.72030 / 3600)), 144 + (25 / 60.0) + (29.52440 / 3600)),
+            new Position(-(37 + (39 / 60.0) + (10.15610 / 3600)), 143 + (55 / 60.0) + (35.38390 / 3600))
+        );
 
         Assert.Equal(54_972.271, distance, 0.001);
         Assert.Equal(306 + (52 / 60.0) + (5.37 / 3600), (Shape.Degrees(azimuth) + 360) % 360, 0.00001);
@@ -19,14 +21,17 @@ public class EllipsoidTests
 
     [Fact]
     public void Going_there_and_looking_back_from_where_one_came_gives_the_same_line() =>
-        Gen.Select(Gen.Double[-85, 85], Gen.Double[-180, 179.999], Gen.Double[0, 360], Gen.Double[1, 200_000]).Sample((latitude, longitude, azimuth, distance) =>
-        {
-            var from = new Position(latitude, longitude);
-            var (back, direction) = Ellipsoid.Between(from, Ellipsoid.From(from, Shape.Radians(azimuth), distance));
+        Gen.Select(Gen.Double[-85, 85], Gen.Double[-180, 179.999], Gen.Double[0, 360], Gen.Double[1, 200_000])
+            .Sample(
+                (latitude, longitude, azimuth, distance) =>
+                {
+                    var from = new Position(latitude, longitude);
+                    var (back, direction) = Ellipsoid.Between(from, Ellipsoid.From(from, Shape.Radians(azimuth), distance));
 
-            Assert.Equal(distance, back, 0.001);
-            Assert.Equal(0, Math.Sin(direction - Shape.Radians(azimuth)) * distance, 0.002);
-        });
+                    Assert.Equal(distance, back, 0.001);
+                    Assert.Equal(0, Math.Sin(direction - Shape.Radians(azimuth)) * distance, 0.002);
+                }
+            );
 
     [Fact]
     public void Opposite_points_have_a_distance_too() =>

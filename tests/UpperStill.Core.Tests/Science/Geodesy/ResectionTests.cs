@@ -36,15 +36,18 @@ public class ResectionTests
 
     [Fact]
     public void Bearings_read_to_a_degree_lie_within_their_triangle_of_the_boat() =>
-        Gen.Select(Gen.Double[-1, 1].Array[3], Gen.Double[0, 360]).Sample((errors, turn) =>
-        {
-            var bearings = errors.Select((e, i) => To($"mark {i}", 700, (turn + (i * 120)) % 360, -e)).ToList();
-            var result = Resection.Work(new ResectionRequest(bearings, 0, 1000));
+        Gen.Select(Gen.Double[-1, 1].Array[3], Gen.Double[0, 360])
+            .Sample(
+                (errors, turn) =>
+                {
+                    var bearings = errors.Select((e, i) => To($"mark {i}", 700, (turn + (i * 120)) % 360, -e)).ToList();
+                    var result = Resection.Work(new ResectionRequest(bearings, 0, 1000));
 
-            // One degree at 700 m is 12 m; least squares stays within the lines' own error.
-            Assert.True(Shape.DistanceM(Boat, result.At!.Value) < 25);
-            Assert.True(result.LongestSideM < 90);
-        });
+                    // One degree at 700 m is 12 m; least squares stays within the lines' own error.
+                    Assert.True(Shape.DistanceM(Boat, result.At!.Value) < 25);
+                    Assert.True(result.LongestSideM < 90);
+                }
+            );
 
     [Fact]
     public void Across_the_date_line_a_mark_lies_106_m_east_and_not_the_world_west()
@@ -58,25 +61,38 @@ public class ResectionTests
 
     [Fact]
     public void Marks_near_and_far_give_the_place_on_either_side_of_the_date_line() =>
-        Gen.Select(Gen.Double[-70, 70], Gen.OneOf(Gen.Double[-180, 180], Gen.Double[179.99, 180.01]), Gen.Double[200, 60_000].Array[3], Gen.Double[0, 360]).Sample((latitude, longitude, away, turn) =>
-        {
-            // Bearings are made by going from each place to its mark: what the rule does, the other way round. The date line lies among some.
-            var here = new Position(latitude, Shape.Wrapped(longitude));
-            var bearings = away.Select((distance, i) =>
-            {
-                var at = Ellipsoid.From(here, Shape.Radians(turn + (i * 120)), distance);
-                return new Bearing(new Landmark($"mark {i}", at.LatitudeDeg, at.LongitudeDeg), (turn + (i * 120)) % 360);
-            });
-            var result = Resection.Work(new ResectionRequest([.. bearings]));
+        Gen.Select(
+                Gen.Double[-70, 70],
+                Gen.OneOf(Gen.Double[-180, 180], Gen.Double[179.99, 180.01]),
+                Gen.Double[200, 60_000].Array[3],
+                Gen.Double[0, 360]
+            )
+            .Sample(
+                (latitude, longitude, away, turn) =>
+                {
+                    // Bearings are made by going from each place to its mark: what the rule does, the other way round. The date line lies
+                    // among some.
+                    var here = new Position(latitude, Shape.Wrapped(longitude));
+                    var bearings = away.Select(
+                        (distance, i) =>
+                        {
+                            var at = Ellipsoid.From(here, Shape.Radians(turn + (i * 120)), distance);
+                            return new Bearing(new Landmark($"mark {i}", at.LatitudeDeg, at.LongitudeDeg), (turn + (i * 120)) % 360);
+                        }
+                    );
+                    var result = Resection.Work(new ResectionRequest([.. bearings]));
 
-            Assert.Empty(result.Findings);
-            Assert.True(Shape.DistanceM(here, result.At!.Value) < 0.5, $"{here} and {result.At}");
-        });
+                    Assert.Empty(result.Findings);
+                    Assert.True(Shape.DistanceM(here, result.At!.Value) < 0.5, $"{here} and {result.At}");
+                }
+            );
 
     [Fact]
     public void A_bearing_past_north_begins_at_nought()
     {
-        var steps = Resection.Work(new ResectionRequest([To("chapel", 600, 355, 0), To("barn", 800, 130, 0), To("oak", 500, 255, 0)], 13.5)).Working!.Steps;
+        var steps = Resection
+            .Work(new ResectionRequest([To("chapel", 600, 355, 0), To("barn", 800, 130, 0), To("oak", 500, 255, 0)], 13.5))
+            .Working!.Steps;
 
         Assert.Contains("355.0° + 13.5° − 360° = 8.5° true", steps[0], StringComparison.Ordinal);
     }
@@ -86,7 +102,9 @@ public class ResectionTests
     {
         var far = new Bearing(new Landmark("far", 48, 11), 90);
 
-        Assert.Contains(Resection.Work(new ResectionRequest([To("chapel", 600, 20), To("barn", 800, 130), far])).Findings, f => f.Finding.Code == "mark-far");
+        Assert.Contains(Resection.Work(new ResectionRequest([To("chapel", 600, 20), To("barn", 800, 130), far])).Findings, f =>
+            f.Finding.Code == "mark-far"
+        );
     }
 
     [Fact]
@@ -115,7 +133,11 @@ public class ResectionTests
         var reversed = To("oak", 500, 255) with { BearingDeg = 75 };
         var result = Resection.Work(new ResectionRequest([To("chapel", 600, 20), To("barn", 800, 130), reversed]));
 
-        Assert.Contains(result.Findings, f => f.Finding.Code == "bearing-reversed" && f.Finding.Seen.Contains("oak", StringComparison.Ordinal) && f.Finding.Act.Contains("255°", StringComparison.Ordinal));
+        Assert.Contains(result.Findings, f =>
+            f.Finding.Code == "bearing-reversed"
+            && f.Finding.Seen.Contains("oak", StringComparison.Ordinal)
+            && f.Finding.Act.Contains("255°", StringComparison.Ordinal)
+        );
     }
 
     [Theory]

@@ -11,7 +11,8 @@ public class LoadTests
     [InlineData("100", "ft³/s", 12.232878)]
     [InlineData("100", "ft3/s", 12.232878)]
     [InlineData("0", "m³/s", 0)]
-    public void Flow_times_concentration_times_a_day(string flow, string unit, double kg) => Assert.Equal((decimal)kg, Load.Work(new LoadRequest(0.05m, flow, unit)).KgPerDay);
+    public void Flow_times_concentration_times_a_day(string flow, string unit, double kg) =>
+        Assert.Equal((decimal)kg, Load.Work(new LoadRequest(0.05m, flow, unit)).KgPerDay);
 
     [Fact]
     public void A_trickle_is_not_nothing()

@@ -18,15 +18,18 @@ public class OxygenRuleTests
 
     [Fact]
     public void There_and_back_gives_what_was_read() =>
-        Gen.Select(Gen.Int[1, 1500], Gen.Int[0, 40], Gen.Int[0, 40], Gen.Int[0, 3000]).Sample((tenths, t, s, h) =>
-        {
-            var read = tenths / 100m;
-            var there = OxygenRule.Work(new OxygenRequest(read, OxygenUnit.MgPerL, t, s, h));
-            var back = OxygenRule.Work(new OxygenRequest(there.Percent!.Value, OxygenUnit.Percent, t, s, h));
+        Gen.Select(Gen.Int[1, 1500], Gen.Int[0, 40], Gen.Int[0, 40], Gen.Int[0, 3000])
+            .Sample(
+                (tenths, t, s, h) =>
+                {
+                    var read = tenths / 100m;
+                    var there = OxygenRule.Work(new OxygenRequest(read, OxygenUnit.MgPerL, t, s, h));
+                    var back = OxygenRule.Work(new OxygenRequest(there.Percent!.Value, OxygenUnit.Percent, t, s, h));
 
-            // Per cent is rounded to a tenth.
-            Assert.InRange(Math.Abs(read - back.MgPerL!.Value), 0, (0.06m * there.SolubilityMgPerL!.Value / 100) + 0.001m);
-        });
+                    // Per cent is rounded to a tenth.
+                    Assert.InRange(Math.Abs(read - back.MgPerL!.Value), 0, (0.06m * there.SolubilityMgPerL!.Value / 100) + 0.001m);
+                }
+            );
 
     [Theory]
     [InlineData(96, 18, "oxygen-as-percent", FindingLevel.Stop)]
@@ -57,13 +60,21 @@ public class OxygenRuleTests
     [InlineData(2, 1, null)] // as mg/L it would be odd, too
     [InlineData(88, 1, null)]
     public void A_small_percentage_near_the_surface_is_asked(double percent, double depth, string? code) =>
-        Assert.Equal(code, OxygenRule.Work(new OxygenRequest((decimal)percent, OxygenUnit.Percent, 18, DepthM: (decimal)depth)).Findings.SingleOrDefault()?.Code);
+        Assert.Equal(
+            code,
+            OxygenRule
+                .Work(new OxygenRequest((decimal)percent, OxygenUnit.Percent, 18, DepthM: (decimal)depth))
+                .Findings.SingleOrDefault()
+                ?.Code
+        );
 
     [Fact]
     public void The_weather_reports_pressure_is_brought_to_the_station()
     {
         var asIs = OxygenRule.Work(new OxygenRequest(8, OxygenUnit.MgPerL, 18, AltitudeM: 1000, PressureKpa: 101.3m));
-        var brought = OxygenRule.Work(new OxygenRequest(8, OxygenUnit.MgPerL, 18, AltitudeM: 1000, PressureKpa: 101.325m, FromWeatherReport: true));
+        var brought = OxygenRule.Work(
+            new OxygenRequest(8, OxygenUnit.MgPerL, 18, AltitudeM: 1000, PressureKpa: 101.325m, FromWeatherReport: true)
+        );
 
         Assert.Equal("barometer-at-sea-level", Assert.Single(asIs.Findings).Code);
         Assert.Empty(brought.Findings);
@@ -83,7 +94,8 @@ public class OxygenRuleTests
         Assert.Null(result.MgPerL);
     }
 
-    private static OxygenResult Mgl(decimal value, decimal temperature) => OxygenRule.Work(new OxygenRequest(value, OxygenUnit.MgPerL, temperature));
+    private static OxygenResult Mgl(decimal value, decimal temperature) =>
+        OxygenRule.Work(new OxygenRequest(value, OxygenUnit.MgPerL, temperature));
 
     // At 1500 m the standard atmosphere has 84.6 kPa; the least and the most that were ever read at the sea are 87.0 and 108.5 kPa.
     [Theory]
@@ -96,7 +108,9 @@ public class OxygenRuleTests
     [InlineData(100.0, true, 112, null)]
     public void A_pressure_is_not_brought_down_twice_without_a_word(double kpa, bool report, double altitude, string? code)
     {
-        var result = OxygenRule.Work(new OxygenRequest(8, OxygenUnit.MgPerL, 15, AltitudeM: (decimal)altitude, PressureKpa: (decimal)kpa, FromWeatherReport: report));
+        var result = OxygenRule.Work(
+            new OxygenRequest(8, OxygenUnit.MgPerL, 15, AltitudeM: (decimal)altitude, PressureKpa: (decimal)kpa, FromWeatherReport: report)
+        );
 
         Assert.Equal(code, result.Findings.SingleOrDefault()?.Code);
     }

@@ -30,23 +30,41 @@ public sealed class OxygenSeasonsTests
     [InlineData(1)]
     [InlineData(2)]
     public void Too_few_visits_have_no_deficit_and_a_lake_without_a_table_of_areas_no_factor(int visits) =>
-        Assert.Equal((null, null), Assert.Single(Work([.. Enumerable.Range(0, visits).Select(i => Visit(6, 1 + i, deep: 8))])) is var s ? (s.DeficitMgM2Day, s.AnoxicFactorDays) : default);
+        Assert.Equal(
+            (null, null),
+            Assert.Single(Work([.. Enumerable.Range(0, visits).Select(i => Visit(6, 1 + i, deep: 8))])) is var s
+                ? (s.DeficitMgM2Day, s.AnoxicFactorDays)
+                : default
+        );
 
     [Fact]
-    public void Years_stand_by_themselves() => Assert.Equal([2024, 2025], Work(Visit(6, 1), new OxygenVisit(new DateOnly(2024, 7, 1), BottomMgL: 3)).Select(s => s.Year));
+    public void Years_stand_by_themselves() =>
+        Assert.Equal([2024, 2025], Work(Visit(6, 1), new OxygenVisit(new DateOnly(2024, 7, 1), BottomMgL: 3)).Select(s => s.Year));
 
-    private static IReadOnlyList<OxygenSeason> Work(params OxygenVisit[] visits) => OxygenSeasons.Work(new OxygenSeasonsRequest(visits)).Seasons;
+    private static IReadOnlyList<OxygenSeason> Work(params OxygenVisit[] visits) =>
+        OxygenSeasons.Work(new OxygenSeasonsRequest(visits)).Seasons;
 
-    private static OxygenVisit Visit(int month, int day, double? area = null, double? anoxic = null, double? deep = null) => new(new DateOnly(2025, month, day), anoxic, area, deep, 6, 4);
+    private static OxygenVisit Visit(int month, int day, double? area = null, double? anoxic = null, double? deep = null) =>
+        new(new DateOnly(2025, month, day), anoxic, area, deep, 6, 4);
 
     [Fact]
     public void A_southern_summer_over_the_new_year_is_one_season()
     {
-        OxygenVisit[] visits = [.. new[] { (2025, 12), (2026, 1), (2026, 2), (2026, 12) }.Select(d => new OxygenVisit(new DateOnly(d.Item1, d.Item2, 10), AnoxicArea: 0.2, BottomMgL: 1))];
+        OxygenVisit[] visits =
+        [
+            .. new[] { (2025, 12), (2026, 1), (2026, 2), (2026, 12) }.Select(d => new OxygenVisit(
+                new DateOnly(d.Item1, d.Item2, 10),
+                AnoxicArea: 0.2,
+                BottomMgL: 1
+            )),
+        ];
 
         var season = OxygenSeasons.Work(new OxygenSeasonsRequest(visits, new SummarySettings(11, 4, 3))).Seasons;
         Assert.Equal([("2025/26", 3), ("2026/27", 1)], season.Select(s => (s.Name, s.Visits)));
         Assert.Equal(62 * 0.2, season[0].AnoxicFactorDays!.Value, 6); // 10 December to 10 February
-        Assert.Equal([("2025", 1), ("2026", 3)], OxygenSeasons.Work(new OxygenSeasonsRequest(visits)).Seasons.Select(s => (s.Name, s.Visits)));
+        Assert.Equal(
+            [("2025", 1), ("2026", 3)],
+            OxygenSeasons.Work(new OxygenSeasonsRequest(visits)).Seasons.Select(s => (s.Name, s.Visits))
+        );
     }
 }

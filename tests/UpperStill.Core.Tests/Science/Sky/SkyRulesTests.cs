@@ -2,7 +2,8 @@ using UpperStill.Core.Science.Sky;
 
 namespace UpperStill.Core.Tests.Science.Sky;
 
-/// <summary>Sun and tide as anyone can ask for them; the astronomy itself is held by <see cref="SunTests"/> and <see cref="TideTests"/>.</summary>
+/// <summary>Sun and tide as anyone can ask for them; the astronomy itself is held by <see cref="SunTests"/> and
+/// <see cref="TideTests"/>.</summary>
 public sealed class SkyRulesTests
 {
     private static readonly DateTimeOffset Start = new(2026, 6, 21, 0, 0, 0, TimeSpan.FromHours(1));
@@ -12,14 +13,26 @@ public sealed class SkyRulesTests
     {
         var noon = SunRule.Work(new SunRequest(23.43, 0, new DateTimeOffset(2026, 6, 21, 12, 2, 0, TimeSpan.Zero)));
         Assert.InRange(noon.AltitudeDeg, 89.4, 90);
-        Assert.StartsWith("below the horizon", SunRule.Work(new SunRequest(23.43, 0, new DateTimeOffset(2026, 6, 21, 0, 0, 0, TimeSpan.Zero))).Text, StringComparison.Ordinal);
+        Assert.StartsWith(
+            "below the horizon",
+            SunRule.Work(new SunRequest(23.43, 0, new DateTimeOffset(2026, 6, 21, 0, 0, 0, TimeSpan.Zero))).Text,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
     public void A_low_sun_is_called_low_for_a_disc()
     {
-        Assert.Contains("low for a disc", SunRule.Work(new SunRequest(54, -2, new DateTimeOffset(2026, 12, 21, 12, 0, 0, TimeSpan.Zero))).Text, StringComparison.Ordinal);
-        Assert.DoesNotContain("low for a disc", SunRule.Work(new SunRequest(54, -2, new DateTimeOffset(2026, 6, 21, 12, 0, 0, TimeSpan.Zero))).Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "low for a disc",
+            SunRule.Work(new SunRequest(54, -2, new DateTimeOffset(2026, 12, 21, 12, 0, 0, TimeSpan.Zero))).Text,
+            StringComparison.Ordinal
+        );
+        Assert.DoesNotContain(
+            "low for a disc",
+            SunRule.Work(new SunRequest(54, -2, new DateTimeOffset(2026, 6, 21, 12, 0, 0, TimeSpan.Zero))).Text,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -39,8 +52,25 @@ public sealed class SkyRulesTests
     [InlineData(1899, 25, "tide-year")]
     [InlineData(2101, 25, "tide-year")]
     public void What_it_does_not_hold_for_is_refused_and_never_cut_short(int year, int hours, string code) =>
-        Assert.Equal(code, Assert.Single(TideRule.Work(new TideRequest(3, [new TideHarmonic(TidalConstituent.M2, 2, 40)], new DateTimeOffset(year, 6, 21, 0, 0, 0, TimeSpan.Zero), hours)).Findings).Code);
+        Assert.Equal(
+            code,
+            Assert
+                .Single(
+                    TideRule
+                        .Work(
+                            new TideRequest(
+                                3,
+                                [new TideHarmonic(TidalConstituent.M2, 2, 40)],
+                                new DateTimeOffset(year, 6, 21, 0, 0, 0, TimeSpan.Zero),
+                                hours
+                            )
+                        )
+                        .Findings
+                )
+                .Code
+        );
 
     [Fact]
-    public void Without_constants_there_is_no_tide() => Assert.Equal("tide-constants", TideRule.Work(new TideRequest(3, [], Start)).Findings.Single().Code);
+    public void Without_constants_there_is_no_tide() =>
+        Assert.Equal("tide-constants", TideRule.Work(new TideRequest(3, [], Start)).Findings.Single().Code);
 }

@@ -22,26 +22,33 @@ public class SunTests
     [InlineData("2026-03-20T14:46Z", 0)]
     [InlineData("2026-09-23T00:05Z", 0)]
     public void At_solstice_and_equinox_the_declination_is_the_obliquity_or_nothing(string instant, double declination) =>
-        Assert.Equal(declination, Sun.DeclinationDeg(DateTimeOffset.Parse(instant, System.Globalization.CultureInfo.InvariantCulture)), 0.01);
+        Assert.Equal(
+            declination,
+            Sun.DeclinationDeg(DateTimeOffset.Parse(instant, System.Globalization.CultureInfo.InvariantCulture)),
+            0.01
+        );
 
     [Fact]
     public void At_its_noon_the_sun_stands_in_the_meridian_and_highest() =>
-        Gen.Select(Gen.Double[30, 66], Gen.Double[-179, 179], Gen.Int[0, 364]).Sample((latitude, longitude, day) =>
-        {
-            var place = new Position(latitude, longitude);
-            var today = new DateOnly(2026, 1, 1).AddDays(day);
+        Gen.Select(Gen.Double[30, 66], Gen.Double[-179, 179], Gen.Int[0, 364])
+            .Sample(
+                (latitude, longitude, day) =>
+                {
+                    var place = new Position(latitude, longitude);
+                    var today = new DateOnly(2026, 1, 1).AddDays(day);
 
-            // By the clock of the zone that the longitude lies in, whichever of the two it keeps in summer.
-            var offset = TimeSpan.FromHours(Math.Round(longitude / 15) + (day % 2));
-            var noon = Sun.Noon(place, today, offset);
-            Assert.Equal((today, offset), (DateOnly.FromDateTime(noon.DateTime), noon.Offset));
-            var at = Sun.Over(place, noon);
+                    // By the clock of the zone that the longitude lies in, whichever of the two it keeps in summer.
+                    var offset = TimeSpan.FromHours(Math.Round(longitude / 15) + (day % 2));
+                    var noon = Sun.Noon(place, today, offset);
+                    Assert.Equal((today, offset), (DateOnly.FromDateTime(noon.DateTime), noon.Offset));
+                    var at = Sun.Over(place, noon);
 
-            Assert.Equal(180, at.AzimuthDeg, 0.3);
-            Assert.Equal(90 - latitude + Sun.DeclinationDeg(noon), at.AltitudeDeg, 0.01);
-            Assert.True(Sun.Over(place, noon.AddMinutes(20)).AltitudeDeg < at.AltitudeDeg);
-            Assert.True(Sun.Over(place, noon.AddMinutes(-20)).AltitudeDeg < at.AltitudeDeg);
-        });
+                    Assert.Equal(180, at.AzimuthDeg, 0.3);
+                    Assert.Equal(90 - latitude + Sun.DeclinationDeg(noon), at.AltitudeDeg, 0.01);
+                    Assert.True(Sun.Over(place, noon.AddMinutes(20)).AltitudeDeg < at.AltitudeDeg);
+                    Assert.True(Sun.Over(place, noon.AddMinutes(-20)).AltitudeDeg < at.AltitudeDeg);
+                }
+            );
 
     [Theory]
     [InlineData(-44.0, 170.5, 13)] // summer time of a zone that is half a day ahead
@@ -61,7 +68,9 @@ public class SunTests
     [InlineData(50, 181, 2026)]
     [InlineData(50, 0, 1899)]
     public void A_place_that_is_none_and_a_year_beyond_its_reach_are_refused(double latitude, double longitude, int year) =>
-        Assert.Throws<ArgumentOutOfRangeException>(() => SunRule.Work(new SunRequest(latitude, longitude, new DateTimeOffset(year, 6, 1, 12, 0, 0, TimeSpan.Zero))));
+        Assert.Throws<ArgumentOutOfRangeException>(() =>
+            SunRule.Work(new SunRequest(latitude, longitude, new DateTimeOffset(year, 6, 1, 12, 0, 0, TimeSpan.Zero)))
+        );
 
     [Fact]
     public void Just_west_of_north_is_north_and_not_a_full_circle()

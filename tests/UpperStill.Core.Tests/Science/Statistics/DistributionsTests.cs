@@ -26,7 +26,8 @@ public sealed class DistributionsTests
     [InlineData(16.918977604620, 9, 0.05)]
     [InlineData(2.732636789, 11, 0.99405)] // lower part: the series
     [InlineData(0, 4, 1)]
-    public void Chance_of_a_greater_chi_square(double value, int degrees, double chance) => Assert.Equal(chance, Distributions.ChiSquareAbove(value, degrees), degrees == 11 ? 3 : 10);
+    public void Chance_of_a_greater_chi_square(double value, int degrees, double chance) =>
+        Assert.Equal(chance, Distributions.ChiSquareAbove(value, degrees), degrees == 11 ? 3 : 10);
 
     [Theory]
     [InlineData(0.05, 1, 0.00393214)] // the usual tables of χ²

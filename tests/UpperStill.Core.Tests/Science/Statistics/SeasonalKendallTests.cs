@@ -9,7 +9,10 @@ public sealed class SeasonalKendallTests
         from season in Gen.Int[5, 8]
         from year in Gen.Int[0, 14]
         from y in Gen.Int[0, 9]
-        select (season, new TrendPoint(year, y))).Array[4, 40].Select(s => s.DistinctBy(p => (p.season, p.Item2.T)).ToArray());
+        select (season, new TrendPoint(year, y))
+    )
+        .Array[4, 40]
+        .Select(s => s.DistinctBy(p => (p.season, p.Item2.T)).ToArray());
 
     // June to August of twelve years, one July missing.
     private static readonly double?[][] Table =
@@ -42,7 +45,8 @@ public sealed class SeasonalKendallTests
     [Fact]
     public void Seasons_that_move_apart_are_told_from_seasons_that_agree()
     {
-        double?[] up = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10], down = [10, 9, 8, 7, 6, 5, 4, 3, 2, 1];
+        double?[] up = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10],
+            down = [10, 9, 8, 7, 6, 5, 4, 3, 2, 1];
         var apart = SeasonalKendall.Of(Points([up, down]));
         Assert.Equal(0, apart.S);
 
@@ -53,28 +57,46 @@ public sealed class SeasonalKendallTests
     }
 
     [Fact]
-    public void One_season_is_the_plain_test() => AnySeries.Sample(points =>
-    {
-        TrendPoint[] one = [.. points.Where(p => p.Season == 5).Select(p => p.Point)];
-        var test = SeasonalKendall.Of([.. one.Select(p => (5, p))], covariance: false);
-        Assert.Equal((KendallScore.Of(one).S, KendallScore.Of(one).P), (test.S, test.P));
-        Assert.Equal(TheilSen.Of(one).Slope, test.Slope.Slope);
-    });
+    public void One_season_is_the_plain_test() =>
+        AnySeries.Sample(points =>
+        {
+            TrendPoint[] one = [.. points.Where(p => p.Season == 5).Select(p => p.Point)];
+            var test = SeasonalKendall.Of([.. one.Select(p => (5, p))], covariance: false);
+            Assert.Equal((KendallScore.Of(one).S, KendallScore.Of(one).P), (test.S, test.P));
+            Assert.Equal(TheilSen.Of(one).Slope, test.Slope.Slope);
+        });
 
     [Fact]
-    public void A_season_may_be_shifted_by_itself_and_the_years_reversed() => Gen.Select(AnySeries, Gen.Int[-40, 40]).Sample((points, shift) =>
-    {
-        var test = SeasonalKendall.Of(points);
-        var shifted = SeasonalKendall.Of([.. points.Select(p => (p.Season, p.Point with { Y = p.Point.Y + (p.Season == 6 ? shift : 0) }))]);
-        Assert.Equal((test.S, test.Variance, test.CovarianceVariance, test.Slope.Slope), (shifted.S, shifted.Variance, shifted.CovarianceVariance, shifted.Slope.Slope));
-        var reversed = SeasonalKendall.Of([.. points.Select(p => (p.Season, p.Point with { T = 14 - p.Point.T }))]);
-        Assert.Equal((-test.S, Math.Round(test.UsedVariance, 6)), (reversed.S, Math.Round(reversed.UsedVariance, 6)));
-    });
+    public void A_season_may_be_shifted_by_itself_and_the_years_reversed() =>
+        Gen.Select(AnySeries, Gen.Int[-40, 40])
+            .Sample(
+                (points, shift) =>
+                {
+                    var test = SeasonalKendall.Of(points);
+                    var shifted = SeasonalKendall.Of([
+                        .. points.Select(p => (p.Season, p.Point with { Y = p.Point.Y + (p.Season == 6 ? shift : 0) })),
+                    ]);
+                    Assert.Equal(
+                        (test.S, test.Variance, test.CovarianceVariance, test.Slope.Slope),
+                        (shifted.S, shifted.Variance, shifted.CovarianceVariance, shifted.Slope.Slope)
+                    );
+                    var reversed = SeasonalKendall.Of([.. points.Select(p => (p.Season, p.Point with { T = 14 - p.Point.T }))]);
+                    Assert.Equal((-test.S, Math.Round(test.UsedVariance, 6)), (reversed.S, Math.Round(reversed.UsedVariance, 6)));
+                }
+            );
 
     [Fact]
     public void Fewer_than_ten_years_have_no_covariance_form() =>
         Assert.Null(SeasonalKendall.Of(Points([.. Table.Select(s => s.Take(9).ToArray())])).CovarianceVariance);
 
     private static (int, TrendPoint)[] Points(double?[][] table) =>
-        [.. table.SelectMany((season, g) => season.Select((y, year) => (g + 6, year, y)).Where(p => p.y is not null).Select(p => (p.Item1, new TrendPoint(2010 + p.year, p.y!.Value))))];
+        [
+            .. table.SelectMany(
+                (season, g) =>
+                    season
+                        .Select((y, year) => (g + 6, year, y))
+                        .Where(p => p.y is not null)
+                        .Select(p => (p.Item1, new TrendPoint(2010 + p.year, p.y!.Value)))
+            ),
+        ];
 }

@@ -26,7 +26,9 @@ public sealed class YearScatterTests
     public void Nine_times_in_ten_the_true_scatter_lies_between_the_limits(int years)
     {
         var random = new Random(7);
-        var hit = Enumerable.Range(0, 10_000).Count(_ => YearScatter.Limits(YearScatter.Of(Series(random, years)), years) is var (small, great) && small <= 1 && great >= 1);
+        var hit = Enumerable
+            .Range(0, 10_000)
+            .Count(_ => YearScatter.Limits(YearScatter.Of(Series(random, years)), years) is var (small, great) && small <= 1 && great >= 1);
 
         Assert.InRange(hit / 10_000.0, 0.89, 0.91);
     }
@@ -36,7 +38,9 @@ public sealed class YearScatterTests
         Assert.Equal(0, YearScatter.Of([.. Enumerable.Range(2000, 9).Select(t => new TrendPoint(t, 0.5 * t))]), 9);
 
     // A trend that does not matter, and normal scatter of one.
-    private static List<TrendPoint> Series(Random random, int years) => [.. Enumerable.Range(0, years).Select(i => new TrendPoint(2000 + i, (0.3 * i) + Normal(random)))];
+    private static List<TrendPoint> Series(Random random, int years) =>
+        [.. Enumerable.Range(0, years).Select(i => new TrendPoint(2000 + i, (0.3 * i) + Normal(random)))];
 
-    private static double Normal(Random random) => Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
+    private static double Normal(Random random) =>
+        Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
 }

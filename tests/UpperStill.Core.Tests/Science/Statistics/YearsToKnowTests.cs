@@ -23,7 +23,8 @@ public sealed class YearsToKnowTests
     [Fact]
     public void The_years_agree_with_the_power_of_a_regression()
     {
-        // A straight line fitted to n years has slope variance 12 σ²/(n³ - n); 80 % power at 5 % needs slope/se = 2.80. With slope 0.1 and σ = 0.5: n³ - n = 2354, n = 13.3.
+        // A straight line fitted to n years has slope variance 12 σ²/(n³ - n); 80 % power at 5 % needs slope/se = 2.80. With slope 0.1 and
+        // σ = 0.5: n³ - n = 2354, n = 13.3.
         // Mann–Kendall has 98 % of its efficiency, and t instead of z costs about a year.
         Assert.InRange(YearsToKnow.Of(0.1, 0.5, 8)!.Value, 13, 16);
     }
@@ -44,12 +45,18 @@ public sealed class YearsToKnowTests
         }
 
         var chance = new Random(20260812);
-        var seen = Enumerable.Range(0, 4000).Count(_ => KendallScore.Of([.. Enumerable.Range(0, years).Select(y => new TrendPoint(y, (high * y) + Bell(chance)))]) is { P: < 0.05, S: > 0 });
+        var seen = Enumerable
+            .Range(0, 4000)
+            .Count(_ =>
+                KendallScore.Of([.. Enumerable.Range(0, years).Select(y => new TrendPoint(y, (high * y) + Bell(chance)))])
+                    is { P: < 0.05, S: > 0 }
+            );
         Assert.InRange(seen / 4000.0, 0.775, 0.825);
     }
 
     // Box & Muller 1958, Ann. Math. Stat. 29, 610–611.
-    private static double Bell(Random chance) => Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble());
+    private static double Bell(Random chance) =>
+        Math.Sqrt(-2 * Math.Log(1 - chance.NextDouble())) * Math.Cos(2 * Math.PI * chance.NextDouble());
 
     [Fact]
     public void Without_scatter_the_least_number_of_years_is_enough_and_without_a_trend_none_is()

@@ -88,32 +88,42 @@ public class ProfileRuleTests
     {
         // Straight from 20 to 10 °C: 15 in a tank; in a wedge, whose water lies high, 20 - 10/3.
         Assert.Equal(15, (double)Of([new(0, 20), new(20, 10)], Tank)["mean-temperature"].Value!.Value, 5);
-        Assert.Equal(20 - (10 / 3.0), (double)Of([new(0, 20), new(20, 10)], [new(0, 1000), new(20, 0)])["mean-temperature"].Value!.Value, 5);
+        Assert.Equal(
+            20 - (10 / 3.0),
+            (double)Of([new(0, 20), new(20, 10)], [new(0, 1000), new(20, 0)])["mean-temperature"].Value!.Value,
+            5
+        );
         Assert.Equal(6, (double)Of([new(0, 20, 9), new(20, 10, 3)], Tank)["mean-oxygen"].Value!.Value, 5);
     }
 
     [Fact]
     public void The_order_of_the_levels_and_a_level_read_twice_alike_change_nothing() =>
-        Gen.Select(Gen.Int[1, 10_000], Gen.Int[3, 20]).Sample((seed, count) =>
-        {
-            var levels = Column(seed, count);
-            var shuffled = levels.OrderBy(l => (l.DepthM * 7919) % 13).Concat(levels.Take(1)).ToList();
+        Gen.Select(Gen.Int[1, 10_000], Gen.Int[3, 20])
+            .Sample(
+                (seed, count) =>
+                {
+                    var levels = Column(seed, count);
+                    var shuffled = levels.OrderBy(l => (l.DepthM * 7919) % 13).Concat(levels.Take(1)).ToList();
 
-            Assert.Equal(Texts(levels), Texts(shuffled));
-        });
+                    Assert.Equal(Texts(levels), Texts(shuffled));
+                }
+            );
 
     [Fact]
     public void The_thermocline_lies_within_its_metalimnion_and_sinks_with_the_column() =>
-        Gen.Select(Gen.Int[1, 10_000], Gen.Int[3, 20]).Sample((seed, count) =>
-        {
-            var levels = Column(seed, count);
-            if (Of(levels) is var figures && figures["thermocline"].DepthM is { } thermocline)
-            {
-                var sunk = Of([.. levels.Select(l => l with { DepthM = l.DepthM + 3 })])["thermocline"].DepthM!.Value;
-                Assert.Equal((double)thermocline + 3, (double)sunk, tolerance: 0.0001);
-                Assert.InRange(thermocline, levels.Min(l => l.DepthM), levels.Max(l => l.DepthM));
-            }
-        });
+        Gen.Select(Gen.Int[1, 10_000], Gen.Int[3, 20])
+            .Sample(
+                (seed, count) =>
+                {
+                    var levels = Column(seed, count);
+                    if (Of(levels) is var figures && figures["thermocline"].DepthM is { } thermocline)
+                    {
+                        var sunk = Of([.. levels.Select(l => l with { DepthM = l.DepthM + 3 })])["thermocline"].DepthM!.Value;
+                        Assert.Equal((double)thermocline + 3, (double)sunk, tolerance: 0.0001);
+                        Assert.InRange(thermocline, levels.Min(l => l.DepthM), levels.Max(l => l.DepthM));
+                    }
+                }
+            );
 
     [Fact]
     public void One_level_says_nothing_and_outside_the_equation_there_is_a_finding()
@@ -132,18 +142,31 @@ public class ProfileRuleTests
 
     private static readonly AreaAtDepth[] Tank = [new(0, 5000), new(20, 5000)];
 
-    private static Dictionary<string, ProfileFigure> Figures((decimal Depth, decimal Celsius)[] levels) => Of([.. levels.Select(l => new ProfileLevel(l.Depth, l.Celsius))]);
+    private static Dictionary<string, ProfileFigure> Figures((decimal Depth, decimal Celsius)[] levels) =>
+        Of([.. levels.Select(l => new ProfileLevel(l.Depth, l.Celsius))]);
 
-    private static Dictionary<string, ProfileFigure> Of(IReadOnlyList<ProfileLevel> levels, IReadOnlyList<AreaAtDepth>? hypsography = null) =>
-        ProfileRule.Work(new ProfileRequest(levels, hypsography)).Figures.ToDictionary(f => f.Key);
+    private static Dictionary<string, ProfileFigure> Of(
+        IReadOnlyList<ProfileLevel> levels,
+        IReadOnlyList<AreaAtDepth>? hypsography = null
+    ) => ProfileRule.Work(new ProfileRequest(levels, hypsography)).Figures.ToDictionary(f => f.Key);
 
-    private static string Texts(IReadOnlyList<ProfileLevel> levels) => string.Join('|', ProfileRule.Work(new ProfileRequest(levels, Tank)).Figures.Select(f => f.Key + f.Text));
+    private static string Texts(IReadOnlyList<ProfileLevel> levels) =>
+        string.Join('|', ProfileRule.Work(new ProfileRequest(levels, Tank)).Figures.Select(f => f.Key + f.Text));
 
     // Water that cools with depth, faster here and there.
     private static List<ProfileLevel> Column(int seed, int count)
     {
         var random = new Random(seed);
         var celsius = 24m;
-        return [.. Enumerable.Range(0, count).Select(i => new ProfileLevel(i, celsius -= (decimal)(random.NextDouble() * random.NextDouble() * 18 / count), 8 - (0.1m * i)))];
+        return
+        [
+            .. Enumerable
+                .Range(0, count)
+                .Select(i => new ProfileLevel(
+                    i,
+                    celsius -= (decimal)(random.NextDouble() * random.NextDouble() * 18 / count),
+                    8 - (0.1m * i)
+                )),
+        ];
     }
 }

@@ -26,14 +26,20 @@ public sealed class TrophicStateTests
         var result = TrophicState.Work(new TrophicRequest(4.7m, 5.9m, 17m));
         Assert.Equal([37.7m, 48.0m, 45.0m], result.Indices.Select(i => i.Index));
         Assert.Equal(["oligotrophic", "mesotrophic", "mesotrophic"], result.Indices.Select(i => i.Class));
-        Assert.Equal(["Chlorophyll sits above clarity: large particles let light through.", "Chlorophyll and phosphorus agree."], result.Reading);
+        Assert.Equal(
+            ["Chlorophyll sits above clarity: large particles let light through.", "Chlorophyll and phosphorus agree."],
+            result.Reading
+        );
     }
 
     [Theory]
     [InlineData(1.0, 3, 10, "Chlorophyll sits below clarity: colour or mineral turbidity dims the water.")]
     [InlineData(3.0, 3, 60, "Chlorophyll sits below phosphorus: something other than phosphorus limits algae.")]
     public void Differences_are_read(double clarity, double chlorophyll, double phosphorus, string reading) =>
-        Assert.Contains(reading, TrophicState.Work(new TrophicRequest((decimal)clarity, (decimal)chlorophyll, (decimal)phosphorus)).Reading);
+        Assert.Contains(
+            reading,
+            TrophicState.Work(new TrophicRequest((decimal)clarity, (decimal)chlorophyll, (decimal)phosphorus)).Reading
+        );
 
     [Fact]
     public void Nothing_has_no_logarithm_and_what_is_missing_is_left_out()

@@ -8,7 +8,12 @@ public class KitCheckRuleTests
 {
     private static readonly DateOnly Today = new(2026, 8, 12);
 
-    private static readonly KitItem Rope = new("R-4", "Old rope", KitKind.Line, Marks: new LineMarks(LengthUnit.FootInch, Inches("3"), Feet("80")));
+    private static readonly KitItem Rope = new(
+        "R-4",
+        "Old rope",
+        KitKind.Line,
+        Marks: new LineMarks(LengthUnit.FootInch, Inches("3"), Feet("80"))
+    );
 
     [Fact]
     public void A_stretched_rope_is_said_with_the_day_from_which_readings_are_recomputed()
@@ -24,7 +29,17 @@ public class KitCheckRuleTests
     public void After_an_earlier_check_of_the_year_it_holds_from_its_own_day() =>
         Assert.Contains(
             "since 30 Jul 2026",
-            Judge(Rope with { Checks = [Taped(("40", "40")) with { Id = Guid.NewGuid(), Day = new DateOnly(2026, 4, 11) }] }, Taped(("40", "40 11"))).Findings[0].Finding.Why, StringComparison.Ordinal);
+            Judge(
+                Rope with
+                {
+                    Checks = [Taped(("40", "40")) with { Id = Guid.NewGuid(), Day = new DateOnly(2026, 4, 11) }],
+                },
+                Taped(("40", "40 11"))
+            )
+                .Findings[0]
+                .Finding.Why,
+            StringComparison.Ordinal
+        );
 
     [Theory]
     [InlineData("40", "40 4", false)] // 0.83 %
@@ -63,7 +78,20 @@ public class KitCheckRuleTests
     [InlineData(KitCheckKind.EndCheck, 9.1, 8.9, "mg/L", null)]
     [InlineData(KitCheckKind.Calibrated, 100, 90, "", "calibration-figures")]
     public void A_meter_that_drifted_is_said(KitCheckKind kind, double expected, double read, string unit, string? code) =>
-        Assert.Equal(code, Judge(new KitItem("M-1", "Meter", KitKind.Meter), Check(kind) with { Expected = (decimal)expected, Read = (decimal)read, Unit = unit }).Findings.SingleOrDefault()?.Finding.Code);
+        Assert.Equal(
+            code,
+            Judge(
+                new KitItem("M-1", "Meter", KitKind.Meter),
+                Check(kind) with
+                {
+                    Expected = (decimal)expected,
+                    Read = (decimal)read,
+                    Unit = unit,
+                }
+            )
+                .Findings.SingleOrDefault()
+                ?.Finding.Code
+        );
 
     [Theory]
     [InlineData(0.2, "°C", null)]
@@ -72,15 +100,48 @@ public class KitCheckRuleTests
     [InlineData(34, "°F", "thermometer-off")]
     [InlineData(0, "K", "ice-point-figures")]
     public void A_thermometer_reads_nothing_in_melting_ice(double read, string unit, string? code) =>
-        Assert.Equal(code, Judge(new KitItem("T-1", "Thermometer", KitKind.Thermometer), Check(KitCheckKind.IcePoint) with { Read = (decimal)read, Unit = unit }).Findings.SingleOrDefault()?.Finding.Code);
+        Assert.Equal(
+            code,
+            Judge(
+                new KitItem("T-1", "Thermometer", KitKind.Thermometer),
+                Check(KitCheckKind.IcePoint) with
+                {
+                    Read = (decimal)read,
+                    Unit = unit,
+                }
+            )
+                .Findings.SingleOrDefault()
+                ?.Finding.Code
+        );
 
     [Fact]
     public void The_messengers_fall_is_a_speed() =>
-        Assert.Equal("3.08 m/s", Judge(new KitItem("V-1", "Sampler", KitKind.BottleSampler), Check(KitCheckKind.Timed) with { Expected = 20, Read = 6.5m }).Summary);
+        Assert.Equal(
+            "3.08 m/s",
+            Judge(
+                new KitItem("V-1", "Sampler", KitKind.BottleSampler),
+                Check(KitCheckKind.Timed) with
+                {
+                    Expected = 20,
+                    Read = 6.5m,
+                }
+            ).Summary
+        );
 
     [Fact]
     public void A_part_that_is_missing_is_said() =>
-        Assert.Equal("4 of 5 parts of C-1.", Judge(new KitItem("C-1", "Composite bottle", KitKind.CompositeSampler, Parts: 5), Check(KitCheckKind.Counted) with { Counted = 4 }).Findings[0].Finding.Seen);
+        Assert.Equal(
+            "4 of 5 parts of C-1.",
+            Judge(
+                new KitItem("C-1", "Composite bottle", KitKind.CompositeSampler, Parts: 5),
+                Check(KitCheckKind.Counted) with
+                {
+                    Counted = 4,
+                }
+            )
+                .Findings[0]
+                .Finding.Seen
+        );
 
     [Fact]
     public void Each_kind_is_checked_in_its_own_way_only()
@@ -96,12 +157,32 @@ public class KitCheckRuleTests
     [InlineData("2026-04-11", false)]
     [InlineData("2025-04-11", true)]
     public void A_rope_falls_due_each_season(string day, bool overdue) =>
-        Assert.Equal(overdue, KitDue.Of(Rope with { Checks = [Taped(("40", "40")) with { Day = DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture) }] }, Today)!.Overdue);
+        Assert.Equal(
+            overdue,
+            KitDue
+                .Of(
+                    Rope with
+                    {
+                        Checks =
+                        [
+                            Taped(("40", "40")) with
+                            {
+                                Day = DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture),
+                            },
+                        ],
+                    },
+                    Today
+                )!
+                .Overdue
+        );
 
     [Fact]
     public void A_meter_falls_due_after_thirty_days_and_says_since_when()
     {
-        var due = KitDue.Of(new KitItem("M-1", "Meter", KitKind.Meter, Checks: [Check(KitCheckKind.Calibrated) with { Day = new DateOnly(2026, 7, 8) }]), Today)!;
+        var due = KitDue.Of(
+            new KitItem("M-1", "Meter", KitKind.Meter, Checks: [Check(KitCheckKind.Calibrated) with { Day = new DateOnly(2026, 7, 8) }]),
+            Today
+        )!;
 
         Assert.Equal((new DateOnly(2026, 8, 7), true), (due.On, due.Overdue));
         Assert.Equal("M-1 was due 7 Aug 2026: last calibrated 8 Jul 2026.", due.Finding!.Seen);
@@ -113,7 +194,11 @@ public class KitCheckRuleTests
         var stretched = Rope with { Checks = [Taped(("40", "40 11"))] };
 
         Assert.Equal("line-stretched", KitDue.Of(stretched, Today)!.Finding!.Code);
-        Assert.False(KitDue.Of(stretched with { Checks = [.. stretched.Checks!, Taped(("40", "40")) with { Day = new DateOnly(2026, 8, 1) }] }, Today)!.Overdue);
+        Assert.False(
+            KitDue
+                .Of(stretched with { Checks = [.. stretched.Checks!, Taped(("40", "40")) with { Day = new DateOnly(2026, 8, 1) }] }, Today)!
+                .Overdue
+        );
     }
 
     [Fact]
@@ -131,13 +216,27 @@ public class KitCheckRuleTests
     [InlineData(0, false)]
     [InlineData(2, true)]
     public void A_refractometer_that_is_off_in_distilled_water_shifts_every_salinity(int read, bool off) =>
-        Assert.Equal(off, Judge(new KitItem("S-1", "Refractometer", KitKind.Refractometer), Check(KitCheckKind.Zeroed) with { Read = read }).Findings.Any(f => f.Finding.Code == "refractometer-off"));
+        Assert.Equal(
+            off,
+            Judge(new KitItem("S-1", "Refractometer", KitKind.Refractometer), Check(KitCheckKind.Zeroed) with { Read = read })
+                .Findings.Any(f => f.Finding.Code == "refractometer-off")
+        );
 
     [Theory]
     [InlineData(6, false)]
     [InlineData(5, true)]
     public void Parts_that_are_not_all_there_are_missed(int counted, bool missing) =>
-        Assert.Equal(missing, Judge(new KitItem("K-1", "Composite sampler", KitKind.CompositeSampler, Parts: 6), Check(KitCheckKind.Counted) with { Counted = counted }).Findings.Any(f => f.Finding.Code == "parts-missing"));
+        Assert.Equal(
+            missing,
+            Judge(
+                new KitItem("K-1", "Composite sampler", KitKind.CompositeSampler, Parts: 6),
+                Check(KitCheckKind.Counted) with
+                {
+                    Counted = counted,
+                }
+            )
+                .Findings.Any(f => f.Finding.Code == "parts-missing")
+        );
 
     [Theory]
     [InlineData(0, 1, "parts-range")]
@@ -145,20 +244,33 @@ public class KitCheckRuleTests
     [InlineData(99, 0, "figure-range")]
     [InlineData(99, 1, null)]
     public void Parts_and_figures_of_an_item_are_numbers_that_can_be(int parts, int volume, string? code) =>
-        Assert.Equal(code, KitItemCheck.Findings(new KitItem("V-1", "Sampler", KitKind.BottleSampler, Parts: parts, Figures: [new KitFigure("volume-l", volume)]), []).SingleOrDefault()?.Finding.Code);
+        Assert.Equal(
+            code,
+            KitItemCheck
+                .Findings(
+                    new KitItem("V-1", "Sampler", KitKind.BottleSampler, Parts: parts, Figures: [new KitFigure("volume-l", volume)]),
+                    []
+                )
+                .SingleOrDefault()
+                ?.Finding.Code
+        );
 
     [Theory]
     [InlineData("R 4", "rope", "code-format")]
     [InlineData("R-3", "rope", "code-used")]
     [InlineData("R-9", " ", "name-missing")]
     public void An_item_has_a_name_and_a_code_of_its_own(string code, string name, string finding) =>
-        Assert.Contains(KitItemCheck.Findings(Rope with { Code = code, Name = name }, ["r-3"]), f => f.Finding.Code == finding && f.Finding.Level == FindingLevel.Stop);
+        Assert.Contains(KitItemCheck.Findings(Rope with { Code = code, Name = name }, ["r-3"]), f =>
+            f.Finding.Code == finding && f.Finding.Level == FindingLevel.Stop
+        );
 
     [Fact]
     public void A_line_without_marks_that_can_be_read_is_not_kept()
     {
         Assert.Contains(KitItemCheck.Findings(Rope with { Marks = null }, []), f => f.Finding.Code == "marks-missing");
-        Assert.Contains(KitItemCheck.Findings(Rope with { Marks = Rope.Marks! with { Usable = Feet("long") } }, []), f => f.Field == "usable");
+        Assert.Contains(KitItemCheck.Findings(Rope with { Marks = Rope.Marks! with { Usable = Feet("long") } }, []), f =>
+            f.Field == "usable"
+        );
         Assert.Empty(KitItemCheck.Findings(Rope, []));
     }
 
@@ -166,7 +278,11 @@ public class KitCheckRuleTests
 
     private static KitCheck Check(KitCheckKind kind) => new(Guid.Empty, kind, new DateOnly(2026, 7, 30), "Ada");
 
-    private static KitCheck Taped(params (string Mark, string Tape)[] marks) => Check(KitCheckKind.Taped) with { Marks = [.. marks.Select(m => new TapedMark(Feet(m.Mark), Feet(m.Tape)))] };
+    private static KitCheck Taped(params (string Mark, string Tape)[] marks) =>
+        Check(KitCheckKind.Taped) with
+        {
+            Marks = [.. marks.Select(m => new TapedMark(Feet(m.Mark), Feet(m.Tape)))],
+        };
 
     private static WrittenLength Feet(string written) => new(written, LengthUnit.FootInch);
 

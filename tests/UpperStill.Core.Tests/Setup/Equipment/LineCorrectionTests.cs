@@ -50,7 +50,13 @@ public class LineCorrectionTests
         var rope = Rope(new DateOnly(2026, 7, 30), ("10", "10.30"));
         rope = rope with { Checks = [.. rope.Checks!, new LineCheck(new DateOnly(2025, 4, 11), [Taped("10", "10.10")])] };
 
-        Assert.Equal(clarity, Decimals.Fixed(Clarity(rope, "4.00", "4.00", DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture)).ClarityM!.Value, 2));
+        Assert.Equal(
+            clarity,
+            Decimals.Fixed(
+                Clarity(rope, "4.00", "4.00", DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture)).ClarityM!.Value,
+                2
+            )
+        );
     }
 
     [Fact]
@@ -67,7 +73,13 @@ public class LineCorrectionTests
     public void A_struck_check_corrects_nothing()
     {
         var check = new KitCheck(Guid.NewGuid(), KitCheckKind.Taped, new DateOnly(2026, 4, 11), "Ada", [Taped("10", "10.30")]);
-        var item = new KitItem("R-9", "rope", KitKind.Line, Marks: new LineMarks(LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre)), Checks: [check]);
+        var item = new KitItem(
+            "R-9",
+            "rope",
+            KitKind.Line,
+            Marks: new LineMarks(LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre)),
+            Checks: [check]
+        );
 
         Assert.Equal(4.12m, Clarity(item.AsLine()!, "4.00", "4.00").ClarityM);
         Assert.Equal(4.00m, Clarity((item with { Checks = [check with { Struck = "misread tape" }] }).AsLine()!, "4.00", "4.00").ClarityM);
@@ -77,8 +89,21 @@ public class LineCorrectionTests
     public void The_composite_is_marked_where_the_stretched_line_is_truly_so_deep()
     {
         var rope = Rope(new DateOnly(2026, 4, 11), ("10", "10.25"));
-        var result = CompositeRule.Work(new CompositeRequest(
-            new CompositeSettings(CompositeDepthRule.Factor, 2, new WrittenLength("1", LengthUnit.Metre), CompositeMethod.WeightedBottle), 4.10m, false, new WrittenLength("30", LengthUnit.Metre), rope, Day: new DateOnly(2026, 8, 12)));
+        var result = CompositeRule.Work(
+            new CompositeRequest(
+                new CompositeSettings(
+                    CompositeDepthRule.Factor,
+                    2,
+                    new WrittenLength("1", LengthUnit.Metre),
+                    CompositeMethod.WeightedBottle
+                ),
+                4.10m,
+                false,
+                new WrittenLength("30", LengthUnit.Metre),
+                rope,
+                Day: new DateOnly(2026, 8, 12)
+            )
+        );
 
         // 8.2 m of depth is 8.0 m by its marks.
         Assert.Equal(("8.0 m", 8.2m), (result.Text, result.MarkM));
@@ -86,31 +111,50 @@ public class LineCorrectionTests
 
     [Fact]
     public void A_longer_reading_is_never_truly_shorter_and_the_way_back_leads_home() =>
-        Gen.Select(Gen.Int[95, 105].Array[1, 5], Gen.Int[1, 4000], Gen.Int[1, 4000]).Sample((factors, a, b) =>
-        {
-            var marks = factors.Select((f, i) => (Mark: (i + 1) * 500, Tape: ((i + 1) * 500) + ((f - 100) * 5))).ToList();
-            var rope = Rope(new DateOnly(2026, 4, 11), [.. marks.Select(m => (Cm(m.Mark), Cm(m.Tape)))]);
-            var correction = rope.CorrectionOn(new DateOnly(2026, 5, 1));
-            if (correction is null)
-            {
-                Assert.All(factors, f => Assert.Equal(100, f));
-                return;
-            }
+        Gen.Select(Gen.Int[95, 105].Array[1, 5], Gen.Int[1, 4000], Gen.Int[1, 4000])
+            .Sample(
+                (factors, a, b) =>
+                {
+                    var marks = factors.Select((f, i) => (Mark: (i + 1) * 500, Tape: ((i + 1) * 500) + ((f - 100) * 5))).ToList();
+                    var rope = Rope(new DateOnly(2026, 4, 11), [.. marks.Select(m => (Cm(m.Mark), Cm(m.Tape)))]);
+                    var correction = rope.CorrectionOn(new DateOnly(2026, 5, 1));
+                    if (correction is null)
+                    {
+                        Assert.All(factors, f => Assert.Equal(100, f));
+                        return;
+                    }
 
-            var (low, high) = (Math.Min(a, b) / 100m, Math.Max(a, b) / 100m);
-            Assert.True(correction.TrueM(low) <= correction.TrueM(high));
-            Assert.Equal(low, correction.MarkM(correction.TrueM(low)), 10);
-        });
+                    var (low, high) = (Math.Min(a, b) / 100m, Math.Max(a, b) / 100m);
+                    Assert.True(correction.TrueM(low) <= correction.TrueM(high));
+                    Assert.Equal(low, correction.MarkM(correction.TrueM(low)), 10);
+                }
+            );
 
     private static string Cm(int centimetres) => Decimals.Fixed(centimetres / 100m, 2);
 
-    private static TapedMark Taped(string mark, string tape) => new(new WrittenLength(mark, LengthUnit.Metre), new WrittenLength(tape, LengthUnit.Metre));
+    private static TapedMark Taped(string mark, string tape) =>
+        new(new WrittenLength(mark, LengthUnit.Metre), new WrittenLength(tape, LengthUnit.Metre));
 
-    private static Line Rope(DateOnly day, params (string Mark, string Tape)[] marks) => new(
-        "R-9", "rope", LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre),
-        [new LineCheck(day, [.. marks.Select(m => Taped(m.Mark, m.Tape))])]);
+    private static Line Rope(DateOnly day, params (string Mark, string Tape)[] marks) =>
+        new(
+            "R-9",
+            "rope",
+            LengthUnit.Metre,
+            new WrittenLength("0.1", LengthUnit.Metre),
+            new WrittenLength("40", LengthUnit.Metre),
+            [new LineCheck(day, [.. marks.Select(m => Taped(m.Mark, m.Tape))])]
+        );
 
-    private static ClarityResult Clarity(Line line, string lost, string seen, DateOnly? day = null) => ClarityRule.Work(new ClarityRequest(
-        Pair, [new DiscMark(1, DiscEvent.Disappeared, new WrittenLength(lost, LengthUnit.Metre)), new DiscMark(1, DiscEvent.Reappeared, new WrittenLength(seen, LengthUnit.Metre))],
-        Line: line, Day: day ?? new DateOnly(2026, 8, 12)));
+    private static ClarityResult Clarity(Line line, string lost, string seen, DateOnly? day = null) =>
+        ClarityRule.Work(
+            new ClarityRequest(
+                Pair,
+                [
+                    new DiscMark(1, DiscEvent.Disappeared, new WrittenLength(lost, LengthUnit.Metre)),
+                    new DiscMark(1, DiscEvent.Reappeared, new WrittenLength(seen, LengthUnit.Metre)),
+                ],
+                Line: line,
+                Day: day ?? new DateOnly(2026, 8, 12)
+            )
+        );
 }

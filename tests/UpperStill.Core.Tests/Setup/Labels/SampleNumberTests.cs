@@ -10,21 +10,26 @@ public class SampleNumberTests
 
     // The example of the Global Release Identifier, which uses the same check character: A1-2425G-ABC1234002-M.
     [Fact]
-    public void The_check_character_is_that_of_the_standard() => Assert.Equal("A12425GABC1234002-M", SampleNumber.Checked("A12425GABC1234002"));
+    public void The_check_character_is_that_of_the_standard() =>
+        Assert.Equal("A12425GABC1234002-M", SampleNumber.Checked("A12425GABC1234002"));
 
     [Fact]
-    public void One_wrong_character_is_always_seen() => Gen.Select(Gen.Int[100000, 991231], Gen.Int[1, 99], Gen.Int[0, 30], Gen.Char[Characters]).Sample((day, count, at, other) =>
-    {
-        var number = SampleNumber.Checked($"HAR-1-{day}-F{count}");
-        var place = at % (number.Length - 2);
-        if (number[place] == '-' || number[place] == other)
-        {
-            return;
-        }
+    public void One_wrong_character_is_always_seen() =>
+        Gen.Select(Gen.Int[100000, 991231], Gen.Int[1, 99], Gen.Int[0, 30], Gen.Char[Characters])
+            .Sample(
+                (day, count, at, other) =>
+                {
+                    var number = SampleNumber.Checked($"HAR-1-{day}-F{count}");
+                    var place = at % (number.Length - 2);
+                    if (number[place] == '-' || number[place] == other)
+                    {
+                        return;
+                    }
 
-        var wrong = number[..place] + other + number[(place + 1)..];
-        Assert.Null(SampleNumber.Read(wrong).Number);
-    });
+                    var wrong = number[..place] + other + number[(place + 1)..];
+                    Assert.Null(SampleNumber.Read(wrong).Number);
+                }
+            );
 
     [Fact]
     public void Nearly_every_two_neighbours_changed_about_are_seen()
@@ -54,7 +59,14 @@ public class SampleNumberTests
     public void Small_letters_blanks_and_an_old_label_do_no_harm(string typed)
     {
         var right = SampleNumber.Checked("HAR-1-260812-C1");
-        Assert.Equal(right, SampleNumber.Read(typed.Replace("-7", "-" + right[^1], StringComparison.Ordinal).Replace("–7", "–" + right[^1], StringComparison.Ordinal)).Number);
+        Assert.Equal(
+            right,
+            SampleNumber
+                .Read(
+                    typed.Replace("-7", "-" + right[^1], StringComparison.Ordinal).Replace("–7", "–" + right[^1], StringComparison.Ordinal)
+                )
+                .Number
+        );
     }
 
     [Theory]
@@ -67,7 +79,8 @@ public class SampleNumberTests
     public void What_is_no_number_says_so(string? typed, string code) => Assert.Equal(code, SampleNumber.Read(typed).Finding?.Code);
 
     [Fact]
-    public void A_very_long_text_is_refused_and_not_repeated_whole() => Assert.InRange(SampleNumber.Read(new string('A', 100_000)).Finding!.Seen.Length, 1, 200);
+    public void A_very_long_text_is_refused_and_not_repeated_whole() =>
+        Assert.InRange(SampleNumber.Read(new string('A', 100_000)).Finding!.Seen.Length, 1, 200);
 
     [Fact]
     public void A_number_tells_its_station_also_where_the_station_has_hyphens()
@@ -84,6 +97,9 @@ public class SampleNumberTests
     {
         string[] taken = [SampleNumber.Checked("HAR-1-260812-F1"), SampleNumber.Checked("HAR-1-260812-F1R")];
 
-        Assert.Equal(SampleNumber.Checked($"HAR-1-260812-{tail}"), NewNumberResult.Work(new NewNumberRequest(taken[0], kin, type, taken)).Number);
+        Assert.Equal(
+            SampleNumber.Checked($"HAR-1-260812-{tail}"),
+            NewNumberResult.Work(new NewNumberRequest(taken[0], kin, type, taken)).Number
+        );
     }
 }

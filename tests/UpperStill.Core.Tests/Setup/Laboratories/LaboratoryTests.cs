@@ -16,7 +16,10 @@ public class LaboratoryTests
     [InlineData("2026-08-16T06:30", null)] // Sunday before the lab opens a day later
     [InlineData("2026-08-16T12:00", "2026-08-17T11:00")] // Sunday from noon
     public void Leave_by(string collected, string? leaveBy) =>
-        Assert.Equal(leaveBy is null ? null : DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture), SampleSeason.Lab.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24));
+        Assert.Equal(
+            leaveBy is null ? null : DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture),
+            SampleSeason.Lab.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24)
+        );
 
     [Fact]
     public void A_closed_day_is_no_day() =>
@@ -30,7 +33,19 @@ public class LaboratoryTests
     public void Hours_that_cannot_be_are_refused_with_the_day()
     {
         Assert.Empty(LaboratoryCheck.Findings(SampleSeason.Lab));
-        Assert.Equal("On Monday the laboratory closes before it opens.", Assert.Single(LaboratoryCheck.Findings(SampleSeason.Lab with { Openings = [new(DayOfWeek.Monday, new TimeOnly(15, 0), new TimeOnly(8, 0))] })).Seen);
+        Assert.Equal(
+            "On Monday the laboratory closes before it opens.",
+            Assert
+                .Single(
+                    LaboratoryCheck.Findings(
+                        SampleSeason.Lab with
+                        {
+                            Openings = [new(DayOfWeek.Monday, new TimeOnly(15, 0), new TimeOnly(8, 0))],
+                        }
+                    )
+                )
+                .Seen
+        );
         Assert.Equal("travel-range", Assert.Single(LaboratoryCheck.Findings(SampleSeason.Lab with { TravelMinutes = -1 })).Code);
         Assert.Equal("name-missing", Assert.Single(LaboratoryCheck.Findings(SampleSeason.Lab with { Name = " " })).Code);
     }
@@ -41,9 +56,16 @@ public class LaboratoryTests
     [InlineData("2026-08-12T14:00", "2026-08-13T13:00")]
     public void Hours_pass_also_while_the_clocks_are_changed(string collected, string leaveBy)
     {
-        Laboratory always = new("Lab", [.. Enum.GetValues<DayOfWeek>().Select(d => new Opening(d, new TimeOnly(0, 0), new TimeOnly(23, 59)))], []);
+        Laboratory always = new(
+            "Lab",
+            [.. Enum.GetValues<DayOfWeek>().Select(d => new Opening(d, new TimeOnly(0, 0), new TimeOnly(23, 59)))],
+            []
+        );
         var zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/London");
 
-        Assert.Equal(DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture), always.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24, zone));
+        Assert.Equal(
+            DateTime.Parse(leaveBy, System.Globalization.CultureInfo.InvariantCulture),
+            always.LeaveBy(DateTime.Parse(collected, System.Globalization.CultureInfo.InvariantCulture), 24, zone)
+        );
     }
 }

@@ -43,7 +43,13 @@ public class KnownOptionsTests
     [InlineData("clarity.side", "upside-down", "option-unknown")]
     [InlineData("clarity.hat", "on", "setting-unknown")]
     public void A_method_that_nobody_could_follow_is_refused(string setting, string option, string? code) =>
-        Assert.Equal(code, ProgrammeCheck.Findings(Town with { Methods = new Dictionary<string, string> { [setting] = option } }, VisitParts.Options).SingleOrDefault()?.Finding.Code);
+        Assert.Equal(
+            code,
+            ProgrammeCheck
+                .Findings(Town with { Methods = new Dictionary<string, string> { [setting] = option } }, VisitParts.Options)
+                .SingleOrDefault()
+                ?.Finding.Code
+        );
 
     [Theory]
     [InlineData("visit.wind-limit", 6, null)]
@@ -51,18 +57,22 @@ public class KnownOptionsTests
     [InlineData("visit.hat-limit", 1, "setting-unknown")]
     public void A_limit_beyond_reason_is_refused(string setting, int value, string? code)
     {
-        var finding = ProgrammeCheck.Findings(Town with { Thresholds = new Dictionary<string, decimal> { [setting] = value } }, VisitParts.Options).SingleOrDefault()?.Finding;
+        var finding = ProgrammeCheck
+            .Findings(Town with { Thresholds = new Dictionary<string, decimal> { [setting] = value } }, VisitParts.Options)
+            .SingleOrDefault()
+            ?.Finding;
 
         Assert.Equal(code, finding?.Code);
         Assert.True(finding is null || finding.Level == FindingLevel.Stop);
     }
 
     [Fact]
-    public void Every_preset_can_be_kept_and_names_only_what_differs_from_the_usual() =>
-        Assert.All(Presets.All, p =>
+    public void Every_preset_can_be_kept_and_names_only_what_differs_from_the_usual() => Assert.All(Presets.All, p =>
         {
             Assert.Empty(ProgrammeCheck.Findings(p.Programme, VisitParts.Options));
-            Assert.All(p.Programme.Methods ?? new Dictionary<string, string>(), s => Assert.NotEqual(VisitParts.Options.Method(s.Key)!.Usual, s.Value));
+            Assert.All(p.Programme.Methods ?? new Dictionary<string, string>(), s =>
+                Assert.NotEqual(VisitParts.Options.Method(s.Key)!.Usual, s.Value)
+            );
         });
 
     [Theory]
@@ -70,14 +80,48 @@ public class KnownOptionsTests
     [InlineData("soup", 1, "sample-unknown")]
     [InlineData("chlorophyll-filter", 20, "replicates-range")]
     public void Bottles_that_could_not_be_labelled_are_refused(string type, int replicates, string? code) =>
-        Assert.Equal(code, ProgrammeCheck.Findings(Town with { Season = [.. Town.Season!.Select((p, i) => i == 0 ? p : p with { Bottles = [new BottlePlan(type, SampleFrom.Surface, replicates)] })] }, VisitParts.Options).SingleOrDefault()?.Finding.Code);
+        Assert.Equal(
+            code,
+            ProgrammeCheck
+                .Findings(
+                    Town with
+                    {
+                        Season =
+                        [
+                            .. Town.Season!.Select(
+                                (p, i) => i == 0 ? p : p with { Bottles = [new BottlePlan(type, SampleFrom.Surface, replicates)] }
+                            ),
+                        ],
+                    },
+                    VisitParts.Options
+                )
+                .SingleOrDefault()
+                ?.Finding.Code
+        );
 
     [Fact]
     public void A_change_that_makes_another_series_is_said_and_one_that_does_not_is_not()
     {
         Assert.Equal(
             ["side of the boat: it was “shaded”, it would be “sunny, with a viewing tube”"],
-            ProgrammeCheck.Breaks(Town, Town with { Methods = new Dictionary<string, string> { ["clarity.side"] = "sunny-tube", ["label.tool"] = "pencil" } }, VisitParts.Options));
-        Assert.Empty(ProgrammeCheck.Breaks(Town, Town with { Methods = new Dictionary<string, string> { ["clarity.side"] = "shaded" } }, VisitParts.Options));
+            ProgrammeCheck.Breaks(
+                Town,
+                Town with
+                {
+                    Methods = new Dictionary<string, string> { ["clarity.side"] = "sunny-tube", ["label.tool"] = "pencil" },
+                },
+                VisitParts.Options
+            )
+        );
+        Assert.Empty(
+            ProgrammeCheck.Breaks(
+                Town,
+                Town with
+                {
+                    Methods = new Dictionary<string, string> { ["clarity.side"] = "shaded" },
+                },
+                VisitParts.Options
+            )
+        );
     }
 }

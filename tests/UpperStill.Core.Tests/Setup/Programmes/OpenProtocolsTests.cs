@@ -7,8 +7,10 @@ public class OpenProtocolsTests
     private static readonly Programme Plain = Presets.All[0].Programme;
     private static readonly ProtocolPlan[] Season =
     [
-        new(Protocol.Clarity, Rhythm.Days, new(5, 1), new(9, 30)), new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(9, 30)),
-        new(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31)), new(Protocol.Phosphorus, Rhythm.Once, new(8, 15), new(9, 15)),
+        new(Protocol.Clarity, Rhythm.Days, new(5, 1), new(9, 30)),
+        new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(9, 30)),
+        new(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31)),
+        new(Protocol.Phosphorus, Rhythm.Once, new(8, 15), new(9, 15)),
     ];
 
     [Theory]
@@ -17,8 +19,22 @@ public class OpenProtocolsTests
     [InlineData("2026-09-15", new[] { "clarity", "chlorophyll", "phosphorus" })]
     [InlineData("2026-12-24", new[] { "clarity" })] // the disc may go down on any day
     public void What_is_open_follows_the_windows_both_ends_in(string day, string[] open) =>
-        Assert.Equal(open, OpenProtocols.Work(new OpenProtocolsRequest(Plain with { Season = Season }, DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture))).Open.Select(p => p.Code));
+        Assert.Equal(
+            open,
+            OpenProtocols
+                .Work(
+                    new OpenProtocolsRequest(
+                        Plain with
+                        {
+                            Season = Season,
+                        },
+                        DateOnly.Parse(day, System.Globalization.CultureInfo.InvariantCulture)
+                    )
+                )
+                .Open.Select(p => p.Code)
+        );
 
     [Fact]
-    public void Without_a_season_there_is_the_disc() => Assert.Equal([Protocol.Clarity], OpenProtocols.Work(new OpenProtocolsRequest(Plain with { Season = null }, default)).Every);
+    public void Without_a_season_there_is_the_disc() =>
+        Assert.Equal([Protocol.Clarity], OpenProtocols.Work(new OpenProtocolsRequest(Plain with { Season = null }, default)).Every);
 }

@@ -34,7 +34,10 @@ public class ProgrammeCheckTests
         var programme = Presets.All.Single(p => p.Programme.Code == code).Programme;
         var file = JsonSerializer.Serialize(programme, CoreJson.Default.Programme);
 
-        Assert.Equal(file, JsonSerializer.Serialize(JsonSerializer.Deserialize(file, CoreJson.Default.Programme)!, CoreJson.Default.Programme));
+        Assert.Equal(
+            file,
+            JsonSerializer.Serialize(JsonSerializer.Deserialize(file, CoreJson.Default.Programme)!, CoreJson.Default.Programme)
+        );
     }
 
     [Fact]
@@ -54,15 +57,53 @@ public class ProgrammeCheckTests
             ("season", Sound with { Season = [Sound.Season![0], Sound.Season[0]] }),
         ];
 
-        Assert.All(broken, b => Assert.Contains(ProgrammeCheck.Findings(b.Programme, VisitParts.Options), f => f.Field == b.Field && f.Finding.Level == FindingLevel.Stop));
+        Assert.All(broken, b =>
+            Assert.Contains(ProgrammeCheck.Findings(b.Programme, VisitParts.Options), f =>
+                f.Field == b.Field && f.Finding.Level == FindingLevel.Stop
+            )
+        );
     }
 
     [Fact]
     public void A_change_of_method_breaks_a_series_and_a_change_of_dates_does_not()
     {
-        Assert.Empty(ProgrammeCheck.Breaks(Sound, Sound with { Name = "Another", Season = [], Checks = new CheckLimits(PairApartM: 0.5m) }, VisitParts.Options));
-        Assert.Contains("end point", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Clarity = Sound.Clarity with { EndPoint = EndPoint.Disappear } }, VisitParts.Options)), StringComparison.Ordinal);
-        Assert.Contains("another layer", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Composite = Sound.Composite with { Factor = 1 } }, VisitParts.Options)), StringComparison.Ordinal);
-        Assert.Contains("light differs", Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Hours = new(new TimeOnly(8, 0), new TimeOnly(12, 0)) }, VisitParts.Options)), StringComparison.Ordinal);
+        Assert.Empty(
+            ProgrammeCheck.Breaks(
+                Sound,
+                Sound with
+                {
+                    Name = "Another",
+                    Season = [],
+                    Checks = new CheckLimits(PairApartM: 0.5m),
+                },
+                VisitParts.Options
+            )
+        );
+        Assert.Contains(
+            "end point",
+            Assert.Single(
+                ProgrammeCheck.Breaks(
+                    Sound,
+                    Sound with
+                    {
+                        Clarity = Sound.Clarity with { EndPoint = EndPoint.Disappear },
+                    },
+                    VisitParts.Options
+                )
+            ),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "another layer",
+            Assert.Single(ProgrammeCheck.Breaks(Sound, Sound with { Composite = Sound.Composite with { Factor = 1 } }, VisitParts.Options)),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "light differs",
+            Assert.Single(
+                ProgrammeCheck.Breaks(Sound, Sound with { Hours = new(new TimeOnly(8, 0), new TimeOnly(12, 0)) }, VisitParts.Options)
+            ),
+            StringComparison.Ordinal
+        );
     }
 }

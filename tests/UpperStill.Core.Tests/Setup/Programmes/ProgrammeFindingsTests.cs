@@ -17,7 +17,13 @@ public class ProgrammeFindingsTests
         ["hours-order"] = ("hours", Sound with { Hours = new HoursWindow(new TimeOnly(16, 0), new TimeOnly(10, 0)) }),
         ["readings-range"] = ("readings", Sound with { Clarity = Sound.Clarity with { Readings = 4 } }),
         ["factor-range"] = ("factor", Sound with { Composite = Sound.Composite with { Factor = 5.1m } }),
-        ["preset-missing"] = ("preset", Sound with { Composite = Sound.Composite with { DepthRule = CompositeDepthRule.Preset, Preset = null } }),
+        ["preset-missing"] = (
+            "preset",
+            Sound with
+            {
+                Composite = Sound.Composite with { DepthRule = CompositeDepthRule.Preset, Preset = null },
+            }
+        ),
         ["summary-range"] = ("summary", Sound with { Summary = Sound.Summary with { FromMonth = 0, UntilMonth = 5 } }),
         ["season-twice"] = ("season", Sound with { Season = [.. Sound.Season!, Sound.Season![1]] }),
         ["hold-none"] = ("season", Sound with { Season = [Sound.Season![2] with { HoldHours = 0 }] }),

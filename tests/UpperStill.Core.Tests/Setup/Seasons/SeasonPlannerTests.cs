@@ -14,7 +14,14 @@ public class SeasonPlannerTests
     {
         var today = SampleSeason.Day(5, 15);
         var station = SampleSeason.Station(SampleSeason.Took(5, 1, Protocol.Clarity, Protocol.Chlorophyll));
-        var behind = SampleSeason.Plan(station with { Today = today.AddDays(-1), Pinned = [new SetDay(today.AddDays(-1), "as agreed")] }, today);
+        var behind = SampleSeason.Plan(
+            station with
+            {
+                Today = today.AddDays(-1),
+                Pinned = [new SetDay(today.AddDays(-1), "as agreed")],
+            },
+            today
+        );
 
         Assert.Contains(behind.Dates, d => d.Day == today.AddDays(-1) && d.State == DateState.Today);
     }
@@ -73,7 +80,10 @@ public class SeasonPlannerTests
     public void A_month_that_had_its_sampling_is_not_asked_again_for_what_was_left_out()
     {
         var station = Station(Took(7, 22), Took(8, 5, Protocol.Clarity, Protocol.Chlorophyll));
-        station = station with { Protocols = [.. station.Protocols, Months with { Protocol = Protocol.Profile, HoldHours = null, Least = 0 }] };
+        station = station with
+        {
+            Protocols = [.. station.Protocols, Months with { Protocol = Protocol.Profile, HoldHours = null, Least = 0 }],
+        };
 
         Assert.DoesNotContain(Plan(station, Day(8, 12)).Findings, f => f.Code == "month-conflict");
     }
@@ -83,7 +93,10 @@ public class SeasonPlannerTests
     {
         var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31), DaysAfterIceOut: 7);
 
-        Assert.Equal("7 days after ice-out are asked; until its day is known, the middle of the window", Assert.Single(Plan(new StationSeason("HAR-1", [once], Hours, []), Day(3, 1)).Ahead()).Why[0]);
+        Assert.Equal(
+            "7 days after ice-out are asked; until its day is known, the middle of the window",
+            Assert.Single(Plan(new StationSeason("HAR-1", [once], Hours, []), Day(3, 1)).Ahead()).Why[0]
+        );
     }
 
     [Fact]
@@ -97,14 +110,24 @@ public class SeasonPlannerTests
     [Fact]
     public void A_missed_month_is_told_with_what_is_left()
     {
-        var done = new[] { Took(5, 6, Protocol.Clarity, Protocol.Chlorophyll), Took(5, 20), Took(7, 8, Protocol.Clarity, Protocol.Chlorophyll), Took(7, 22), Took(8, 5) };
+        var done = new[]
+        {
+            Took(5, 6, Protocol.Clarity, Protocol.Chlorophyll),
+            Took(5, 20),
+            Took(7, 8, Protocol.Clarity, Protocol.Chlorophyll),
+            Took(7, 22),
+            Took(8, 5),
+        };
         var plan = Plan(Station(done), Day(8, 12));
 
         Assert.Contains(plan.Dates, d => d.State == DateState.Missed && d.Day.Month == 6 && d.Protocols.Contains(Protocol.Chlorophyll));
         var risk = Assert.Single(plan.Findings, f => f.Code == "season-at-risk");
         Assert.Equal("June was missed. 2 dates left, 2 needed for a 2026 mean of chlorophyll.", risk.Seen);
         Assert.Equal(FindingLevel.Note, risk.Level);
-        Assert.Equal([new SeasonCount(Protocol.Clarity, 5, plan.Ahead().Count, 6), new SeasonCount(Protocol.Chlorophyll, 2, 2, 4)], plan.Counts);
+        Assert.Equal(
+            [new SeasonCount(Protocol.Clarity, 5, plan.Ahead().Count, 6), new SeasonCount(Protocol.Chlorophyll, 2, 2, 4)],
+            plan.Counts
+        );
     }
 
     [Fact]
@@ -112,7 +135,10 @@ public class SeasonPlannerTests
     {
         var plan = Plan(Station(Took(5, 6, Protocol.Clarity, Protocol.Chlorophyll)), Day(8, 12));
 
-        Assert.Equal(FindingLevel.Check, Assert.Single(plan.Findings, f => f.Code == "season-at-risk" && f.Seen.Contains("chlorophyll", StringComparison.Ordinal)).Level);
+        Assert.Equal(
+            FindingLevel.Check,
+            Assert.Single(plan.Findings, f => f.Code == "season-at-risk" && f.Seen.Contains("chlorophyll", StringComparison.Ordinal)).Level
+        );
     }
 
     [Fact]
@@ -120,7 +146,9 @@ public class SeasonPlannerTests
     {
         var plan = Plan(Station(Took(7, 1)), Day(8, 12));
 
-        Assert.Contains(plan.Findings, f => f.Code == "interval-off" && f.Seen.StartsWith("42 days since the last", StringComparison.Ordinal));
+        Assert.Contains(plan.Findings, f =>
+            f.Code == "interval-off" && f.Seen.StartsWith("42 days since the last", StringComparison.Ordinal)
+        );
         Assert.Equal(Day(8, 12), plan.Ahead()[0].Day);
         Assert.Equal(DateState.Today, plan.Ahead()[0].State);
         Assert.Equal([Day(7, 15), Day(7, 29)], plan.Dates.Where(d => d.State == DateState.Missed && d.Day > Day(7, 1)).Select(d => d.Day));
@@ -142,7 +170,11 @@ public class SeasonPlannerTests
     [InlineData(8, 20, "that day is blocked: regatta")]
     public void A_day_chosen_by_hand_against_a_rule_says_which(int month, int day, string rule)
     {
-        var station = Station(Took(8, 5)) with { Pinned = [new SetDay(Day(month, day), "wish")], Blocked = [new SetDay(Day(8, 20), "regatta")] };
+        var station = Station(Took(8, 5)) with
+        {
+            Pinned = [new SetDay(Day(month, day), "wish")],
+            Blocked = [new SetDay(Day(8, 20), "regatta")],
+        };
         var plan = Plan(station, Day(8, 6));
 
         Assert.Contains(rule, Assert.Single(plan.Findings, f => f.Code == "pin-conflict").Seen, StringComparison.Ordinal);
@@ -171,20 +203,26 @@ public class SeasonPlannerTests
 
     [Fact]
     public void A_lab_without_an_open_day_stops_the_plan() =>
-        Assert.Contains(Plan(Station(), Day(4, 1), Lab with { Openings = [] }).Findings, f => f.Code == "cannot-reach-lab" && f.Level == FindingLevel.Stop);
+        Assert.Contains(Plan(Station(), Day(4, 1), Lab with { Openings = [] }).Findings, f =>
+            f.Code == "cannot-reach-lab" && f.Level == FindingLevel.Stop
+        );
 
     [Theory]
     [InlineData(14, 19, 18, "season-gaps")]
     [InlineData(9, 10, 18, "season-gaps")]
     [InlineData(14, 0, 18, "season-gaps")]
     public void Gaps_without_room_between_are_refused(int every, int least, int greatest, string code) =>
-        Assert.Contains(PlanCheck.Findings(Fortnights with { EveryDays = every, LeastGapDays = least, GreatestGapDays = greatest }), f => f.Code == code);
+        Assert.Contains(PlanCheck.Findings(Fortnights with { EveryDays = every, LeastGapDays = least, GreatestGapDays = greatest }), f =>
+            f.Code == code
+        );
 
     [Theory]
     [InlineData(13, 1, 9, 30)]
     [InlineData(5, 32, 9, 30)]
     public void A_window_that_no_year_has_is_refused(int fromMonth, int fromDay, int untilMonth, int untilDay) =>
-        Assert.Contains(PlanCheck.Findings(Fortnights with { From = new(fromMonth, fromDay), Until = new(untilMonth, untilDay) }), f => f.Code == "season-window");
+        Assert.Contains(PlanCheck.Findings(Fortnights with { From = new(fromMonth, fromDay), Until = new(untilMonth, untilDay) }), f =>
+            f.Code == "season-window"
+        );
 
     [Fact]
     public void Spring_phosphorus_goes_with_the_visit_nearest_to_its_day_after_ice_out()
@@ -216,57 +254,100 @@ public class SeasonPlannerTests
         from least in Gen.Int[3, 12]
         from room in Gen.Int[2, 12]
         from monthly in Gen.Bool
-        let clarity = Fortnights with { LeastGapDays = least, EveryDays = least + (room / 2), GreatestGapDays = least + room }
+        let clarity = Fortnights with
+        {
+            LeastGapDays = least,
+            EveryDays = least + (room / 2),
+            GreatestGapDays = least + room,
+        }
         select new StationSeason(
-            "X-1", monthly ? [clarity, Months] : [clarity], Hours,
-            [.. done.Select(d => new DoneVisit(Day(5, 1).AddDays(d.Item1), d.Item2 ? [Protocol.Clarity, Protocol.Chlorophyll] : [Protocol.Clarity])).DistinctBy(d => d.Day)],
+            "X-1",
+            monthly ? [clarity, Months] : [clarity],
+            Hours,
+            [
+                .. done.Select(d => new DoneVisit(
+                        Day(5, 1).AddDays(d.Item1),
+                        d.Item2 ? [Protocol.Clarity, Protocol.Chlorophyll] : [Protocol.Clarity]
+                    ))
+                    .DistinctBy(d => d.Day),
+            ],
             Blocked: [.. blocked.Select(b => new SetDay(Day(5, 1).AddDays(b), "away"))],
             Pinned: [.. pinned.Select(p => new SetDay(Day(5, 1).AddDays(p), "wish"))],
-            Volunteers: [.. people.Distinct()]);
+            Volunteers: [.. people.Distinct()]
+        );
 
     private static readonly Gen<DateOnly> Todays = Gen.Int[0, 180].Select(d => Day(4, 1).AddDays(d));
 
     [Fact]
     public void No_hard_rule_is_ever_broken() =>
-        Gen.Select(Stations, Todays).Sample((station, today) =>
-        {
-            station = station with { Done = [.. station.Done.Where(d => d.Day <= today)] };
-            AssertRules(station, today, Plan(station, today), Lab);
-        }, iter: 300);
+        Gen.Select(Stations, Todays)
+            .Sample(
+                (station, today) =>
+                {
+                    station = station with { Done = [.. station.Done.Where(d => d.Day <= today)] };
+                    AssertRules(station, today, Plan(station, today), Lab);
+                },
+                iter: 300
+            );
 
     [Fact]
     public void Keeping_to_the_plan_changes_nothing_in_the_rest_of_it() =>
-        Gen.Select(Stations, Todays).Sample((station, today) =>
-        {
-            station = station with { Done = [.. station.Done.Where(d => d.Day < today)] };
-            var plan = Plan(station, today).Ahead();
-            if (plan.Count < 2)
-            {
-                return;
-            }
+        Gen.Select(Stations, Todays)
+            .Sample(
+                (station, today) =>
+                {
+                    station = station with { Done = [.. station.Done.Where(d => d.Day < today)] };
+                    var plan = Plan(station, today).Ahead();
+                    if (plan.Count < 2)
+                    {
+                        return;
+                    }
 
-            var kept = station with { Done = [.. station.Done, new DoneVisit(plan[0].Day, plan[0].Protocols)] };
-            var after = Plan(kept, plan[0].Day.AddDays(1)).Ahead();
+                    var kept = station with { Done = [.. station.Done, new DoneVisit(plan[0].Day, plan[0].Protocols)] };
+                    var after = Plan(kept, plan[0].Day.AddDays(1)).Ahead();
 
-            Assert.Equal(plan.Skip(1).Select(d => d.Day), after.Select(d => d.Day));
-        }, iter: 300);
+                    Assert.Equal(plan.Skip(1).Select(d => d.Day), after.Select(d => d.Day));
+                },
+                iter: 300
+            );
 
     [Fact]
     public void As_many_months_are_met_as_any_way_through_the_season_meets() =>
-        Gen.Select(Gen.Bool.Array[75], Gen.Int[5, 7], Gen.Int[1, 4]).Sample((open, least, room) =>
-        {
-            var clarity = Fortnights with { Until = new(7, 14), LeastGapDays = least, EveryDays = least, GreatestGapDays = least + room };
-            var chlorophyll = Months with { Until = new(7, 14) };
-            var station = new StationSeason("X-1", [clarity, chlorophyll], Hours, [], Blocked: [.. open.Index().Where(o => !o.Item).Select(o => new SetDay(Day(5, 1).AddDays(o.Index), "away"))]);
-            var plan = Plan(station, Day(5, 1));
-            if (plan.Findings.Any(f => f.Code == "gap-conflict"))
-            {
-                return;
-            }
+        Gen.Select(Gen.Bool.Array[75], Gen.Int[5, 7], Gen.Int[1, 4])
+            .Sample(
+                (open, least, room) =>
+                {
+                    var clarity = Fortnights with
+                    {
+                        Until = new(7, 14),
+                        LeastGapDays = least,
+                        EveryDays = least,
+                        GreatestGapDays = least + room,
+                    };
+                    var chlorophyll = Months with { Until = new(7, 14) };
+                    var station = new StationSeason(
+                        "X-1",
+                        [clarity, chlorophyll],
+                        Hours,
+                        [],
+                        Blocked: [.. open.Index().Where(o => !o.Item).Select(o => new SetDay(Day(5, 1).AddDays(o.Index), "away"))]
+                    );
+                    var plan = Plan(station, Day(5, 1));
+                    if (plan.Findings.Any(f => f.Code == "gap-conflict"))
+                    {
+                        return;
+                    }
 
-            var most = MostMonths(d => open[d] && Day(5, 1).AddDays(d).DayOfWeek is not (DayOfWeek.Friday or DayOfWeek.Saturday), d => open[d], least, least + room);
-            Assert.Equal(most, plan.Ahead().Count(d => d.Protocols.Contains(Protocol.Chlorophyll)));
-        }, iter: 200);
+                    var most = MostMonths(
+                        d => open[d] && Day(5, 1).AddDays(d).DayOfWeek is not (DayOfWeek.Friday or DayOfWeek.Saturday),
+                        d => open[d],
+                        least,
+                        least + room
+                    );
+                    Assert.Equal(most, plan.Ahead().Count(d => d.Protocols.Contains(Protocol.Chlorophyll)));
+                },
+                iter: 200
+            );
 
     /// <summary>By trying every way, forward and without costs: an oracle that shares nothing with the planner.</summary>
     private static int MostMonths(Func<int, bool> lab, Func<int, bool> open, int least, int greatest)
@@ -323,15 +404,26 @@ public class SeasonPlannerTests
             Assert.True(date.Day >= today, "a date in the past");
             Assert.DoesNotContain(station.Blocked ?? [], b => b.Day == date.Day);
             Assert.InRange(date.Day, clarity.From.In(Year), clarity.Until.In(Year));
-            Assert.True(last is null || date.Day.DayNumber - last.Value.DayNumber >= clarity.LeastGapDays, $"{date.Day} too soon after {last}");
-            var overdue = last is { } l && date == ahead[0] && today.DayNumber - l.DayNumber + 1 > clarity.GreatestGapDays - clarity.LeastGapDays;
             Assert.True(
-                last is null || date.Day.DayNumber - last.Value.DayNumber <= clarity.GreatestGapDays || overdue || plan.Findings.Any(f => f.Code is "gap-conflict" or "interval-off"),
-                $"{date.Day} too late after {last}");
+                last is null || date.Day.DayNumber - last.Value.DayNumber >= clarity.LeastGapDays,
+                $"{date.Day} too soon after {last}"
+            );
+            var overdue =
+                last is { } l && date == ahead[0] && today.DayNumber - l.DayNumber + 1 > clarity.GreatestGapDays - clarity.LeastGapDays;
+            Assert.True(
+                last is null
+                    || date.Day.DayNumber - last.Value.DayNumber <= clarity.GreatestGapDays
+                    || overdue
+                    || plan.Findings.Any(f => f.Code is "gap-conflict" or "interval-off"),
+                $"{date.Day} too late after {last}"
+            );
             if (date.Protocols.Contains(Protocol.Chlorophyll))
             {
                 Assert.Contains(Enumerable.Range(10, 7), hour => lab.LeaveBy(date.Day.ToDateTime(new TimeOnly(hour, 0)), 24) is not null);
-                Assert.True(lastSample is null || (lastSample.Value.Month != date.Day.Month && date.Day.DayNumber - lastSample.Value.DayNumber >= 21));
+                Assert.True(
+                    lastSample is null
+                        || (lastSample.Value.Month != date.Day.Month && date.Day.DayNumber - lastSample.Value.DayNumber >= 21)
+                );
                 lastSample = date.Day;
             }
 

@@ -42,11 +42,13 @@ public class StationsHereTests
 
     [Fact]
     public void The_order_is_that_of_the_distances() =>
-        Gen.Select(Gen.Double[53, 55], Gen.Double[-4, -2]).Array[1, 20].Sample(places =>
-        {
-            var stations = places.Select((p, i) => new StationAt($"X-{i}", new Position(p.Item1, p.Item2))).ToList();
-            var near = StationsHere.Work(new StationsHereRequest(new Position(54, -3), stations)).Stations;
-            Assert.Equal(near.Select(s => s.DistanceM).Order(), near.Select(s => s.DistanceM));
-            Assert.Equal(stations.Count, near.Count);
-        });
+        Gen.Select(Gen.Double[53, 55], Gen.Double[-4, -2])
+            .Array[1, 20]
+            .Sample(places =>
+            {
+                var stations = places.Select((p, i) => new StationAt($"X-{i}", new Position(p.Item1, p.Item2))).ToList();
+                var near = StationsHere.Work(new StationsHereRequest(new Position(54, -3), stations)).Stations;
+                Assert.Equal(near.Select(s => s.DistanceM).Order(), near.Select(s => s.DistanceM));
+                Assert.Equal(stations.Count, near.Count);
+            });
 }

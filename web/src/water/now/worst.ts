@@ -28,7 +28,10 @@ export function newestOf(sheet: FieldSheet, device: string): SheetEntry | undefi
     .reduce<SheetEntry | undefined>((last, entry) => (last && last.id > entry.id ? last : entry), undefined);
 }
 
-/** The worst open thing: about what was just written, or a stop of the step that is shown; of the same rank what was just written comes first. */
+/**
+ * The worst open thing: about what was just written, or a stop of the step that is shown; of the same rank what was just written
+ * comes first.
+ */
 export function worstNow(sheet: FieldSheet, step: StepName, newest: SheetEntry | undefined): Finding | undefined {
   const open = sheet.findings.filter((finding) => isOpen(finding) && !ASKED_BELOW.includes(finding.code));
   const about = open.filter((finding) => newest && finding.about.includes(newest.id));
