@@ -2,6 +2,7 @@ import { createRootRoute, createRoute, createRouter, lazyRouteComponent, redirec
 import { home } from './api/home';
 import { type View, viewIn } from './record/views';
 import { Page } from './ui/Page';
+import { PageFault } from './ui/PageFault';
 import { StartPage } from './water/StartPage';
 import { StationsPage } from './water/StationsPage';
 import type { StepName } from './water/steps';
@@ -218,6 +219,7 @@ const review = createRoute({
 
 export const router = createRouter({
   basepath: home.pathname,
+  defaultErrorComponent: PageFault,
   routeTree: root.addChildren([
     stations,
     start,

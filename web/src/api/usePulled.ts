@@ -1,18 +1,48 @@
-import { useCallback, useEffect, useState } from 'react';
+import { QueryClient, useQuery } from '@tanstack/react-query';
+import { useId } from 'react';
 import { type Asked, asked } from './asked';
+
+// The pages decide when they ask again; a phone that wakes up on the water must not.
+const client = new QueryClient({
+  defaultOptions: { queries: { retry: false, networkMode: 'always', refetchOnWindowFocus: false, refetchOnReconnect: false } },
+});
+
+const NO_SIGNAL = 'The server cannot be reached. This page needs a signal; the water does not.';
+const KEPT_MS = 15 * 60_000;
 
 export interface Pulled<T> extends Asked<T> {
   again(): Promise<void>;
 }
 
-/** Something of the server's that a page ashore shows; it says so where the server cannot be reached. */
-export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>): Pulled<T> {
-  const [answer, setAnswer] = useState<Asked<T>>({ data: undefined, problem: '' });
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is pulled does not change while the page stands
-  const again = useCallback(
-    async () => setAnswer(await asked(pull, 'The server cannot be reached. This page needs a signal; the water does not.')),
-    [],
+/**
+ * Something of the server's that a page ashore shows; it says so where the server cannot be reached. With a key it stands at once
+ * when the page is opened again, while it is asked for anew; a page that changes what it shows gives none.
+ */
+export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>, key?: readonly unknown[]): Pulled<T> {
+  const here = useId();
+  const queryKey = key ?? [here];
+  const { data, refetch } = useQuery(
+    {
+      queryKey,
+      queryFn: async () => {
+        const answer = await asked(pull, NO_SIGNAL);
+        // What was shown stays where it could not be asked for anew.
+        return { ...answer, data: answer.data ?? client.getQueryData<Asked<T>>(queryKey)?.data };
+      },
+      gcTime: key ? KEPT_MS : 0,
+    },
+    client,
   );
-  useEffect(() => void again(), [again]);
-  return { ...answer, again };
+  return {
+    data: data?.data,
+    problem: data?.problem ?? '',
+    again: async () => {
+      await refetch();
+    },
+  };
+}
+
+/** Forgets what was pulled: somebody else uses this device now. */
+export function forgetPulled(): void {
+  client.clear();
 }

@@ -3,7 +3,7 @@ import { api } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { useSession } from '../people/session';
 import { shortDay } from '../ui/days';
-import { Problem } from '../ui/Problem';
+import { Waiting } from '../ui/Waiting';
 import { ItemForm } from './ItemForm';
 import { ItemPage } from './ItemPage';
 import type { KitInfo } from './words';
@@ -16,7 +16,7 @@ export function KitPage() {
   const [open, setOpen] = useState<string>();
   const [adding, setAdding] = useState(false);
   if (!kit.data || !rules.data) {
-    return <Problem words={kit.problem || rules.problem} />;
+    return <Waiting problem={kit.problem || rules.problem} />;
   }
   const chosen = kit.data.find((info) => info.item.code === open);
   if (chosen) {

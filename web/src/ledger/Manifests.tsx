@@ -7,7 +7,7 @@ import { clockTime, shortDay } from '../ui/days';
 /** The last manifests, and the way in for results. */
 export function Manifests() {
   const { known } = useSession();
-  const manifests = usePulled(() => api.GET('/api/manifests'));
+  const manifests = usePulled(() => api.GET('/api/manifests'), ['manifests']);
   return (
     <section className="mt-9 max-w-3xl" aria-label="Manifests">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">

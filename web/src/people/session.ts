@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { api, bearToken, type Schemas } from '../api/client';
+import { forgetPulled } from '../api/usePulled';
 import { readSetting, store, writeSetting } from '../field/store';
 
 export type SessionPerson = Schemas['SessionPerson'];
@@ -44,6 +45,9 @@ export async function loadSession(): Promise<void> {
 export async function takeSession(info: SessionInfo): Promise<void> {
   bearToken(info.token);
   const person = info.person ?? null;
+  if (person?.id !== session.person?.id) {
+    forgetPulled();
+  }
   if (person) {
     await writeSetting('person', person);
   }

@@ -9,7 +9,7 @@ import { Problem } from '../ui/Problem';
 
 /** The outings to come, the next one first; with no signal those that are on this device. */
 export function PreparePage() {
-  const outings = usePulled(() => api.GET('/api/outings'));
+  const outings = usePulled(() => api.GET('/api/outings'), ['outings']);
   const kept = useLiveQuery(() => store.outings.toArray(), []);
   const packed = new Map((kept ?? []).filter((row) => row.packedAt).map((row) => [row.key, row]));
   const first = outings.data?.[0];

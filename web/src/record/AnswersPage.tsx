@@ -13,10 +13,10 @@ const AT_ONCE = 12;
 
 /** Every water on one screen: is it changing, how sure are we, what would we need. */
 export function AnswersPage() {
-  const { data: waters, problem } = usePulled(() => api.GET('/api/waters'));
+  const { data: waters, problem } = usePulled(() => api.GET('/api/waters'), ['waters']);
   const [shown, setShown] = useState(AT_ONCE);
   const sampled = waters?.filter(({ stations }) => stations > 0);
-  const { data: region } = usePulled(() => api.GET('/api/record/region'));
+  const { data: region } = usePulled(() => api.GET('/api/record/region'), ['region']);
   return (
     <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
@@ -63,8 +63,9 @@ function OnThisDevice() {
 }
 
 function WaterAnswers({ water }: { water: Schemas['Water'] }) {
-  const { data: stations, problem } = usePulled(() =>
-    api.GET('/api/waters/{code}/answers', { params: { path: { code: water.code } } }),
+  const { data: stations, problem } = usePulled(
+    () => api.GET('/api/waters/{code}/answers', { params: { path: { code: water.code } } }),
+    ['answers', water.code],
   );
   return (
     <section className="mt-5 border-ink border-t-[1.5px] pt-2" aria-label={water.name}>

@@ -17,8 +17,9 @@ export function BesidePage() {
 
 function Beside({ of, year, reader }: { of: View; year: number | undefined; reader: Schemas['ReaderUnit'] }) {
   const navigate = useNavigate();
-  const { data, problem } = usePulled(() =>
-    api.GET('/api/record/stations', { params: { query: { subject: of, reader, ...(year && { year }) } } }),
+  const { data, problem } = usePulled(
+    () => api.GET('/api/record/stations', { params: { query: { subject: of, reader, ...(year && { year }) } } }),
+    ['beside', of, reader, year],
   );
   const go = (search: { of: View; year?: number }) => void navigate({ to: '/record/beside', search });
   const programmes = Object.entries(data?.programmes ?? {});

@@ -14,7 +14,10 @@ import { YearChoice } from './YearChoice';
 export function OxygenPage({ code, record }: { code: string; record: StationRecord }) {
   const years = yearsWithProfiles(record);
   const [year, setYear] = useState(fullestRecent(record));
-  const { data: visits, problem } = usePulled(() => api.GET('/api/stations/{code}/oxygen', { params: { path: { code } } }));
+  const { data: visits, problem } = usePulled(
+    () => api.GET('/api/stations/{code}/oxygen', { params: { path: { code } } }),
+    ['oxygen', code],
+  );
   const [seasons, setSeasons] = useState<Schemas['OxygenSeason'][]>();
   useEffect(() => {
     let current = true;
@@ -68,8 +71,9 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
 }
 
 function Maps({ code, year }: { code: string; year: number }) {
-  const { data: profiles, problem } = usePulled(() =>
-    api.GET('/api/stations/{code}/profiles', { params: { path: { code }, query: { year } } }),
+  const { data: profiles, problem } = usePulled(
+    () => api.GET('/api/stations/{code}/profiles', { params: { path: { code }, query: { year } } }),
+    ['profiles', code, year],
   );
   if (problem) {
     return <Problem words={problem} />;

@@ -41,8 +41,9 @@ export function yearsWithProfiles(record: StationRecord): number[] {
 }
 
 function Year({ code, year, years, onYear }: { code: string; year: number; years: number[]; onYear(year: number): void }) {
-  const { data: profiles, problem } = usePulled(() =>
-    api.GET('/api/stations/{code}/profiles', { params: { path: { code }, query: { year } } }),
+  const { data: profiles, problem } = usePulled(
+    () => api.GET('/api/stations/{code}/profiles', { params: { path: { code }, query: { year } } }),
+    ['profiles', code, year],
   );
   const [at, setAt] = useState<number>();
   if (problem) {

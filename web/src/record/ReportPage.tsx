@@ -18,8 +18,9 @@ export function ReportPage() {
 
 function Report({ water, year, reader }: { water: string; year: number | undefined; reader: Schemas['ReaderUnit'] }) {
   const navigate = useNavigate();
-  const { data, problem } = usePulled(() =>
-    api.GET('/api/waters/{code}/report', { params: { path: { code: water }, query: { ...(year && { year }), reader } } }),
+  const { data, problem } = usePulled(
+    () => api.GET('/api/waters/{code}/report', { params: { path: { code: water }, query: { ...(year && { year }), reader } } }),
+    ['report', water, year, reader],
   );
   if (problem) {
     return <Problem words={problem} />;

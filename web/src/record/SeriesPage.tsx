@@ -38,8 +38,9 @@ export function SeriesPage({
   const [beside, setBeside] = useState('');
   const native = nativeOf(record);
   const series = points && seriesOf(record, subject, points);
-  const benchmarks = usePulled(() =>
-    api.GET('/api/waters/{code}/limits', { params: { path: { code: record.context.station.waterCode } } }),
+  const benchmarks = usePulled(
+    () => api.GET('/api/waters/{code}/limits', { params: { path: { code: record.context.station.waterCode } } }),
+    ['limits', record.context.station.waterCode],
   );
   const limits = (benchmarks.data ?? []).filter((limit) => limit.subject === subject);
   const { trend, problem } = useTrend(series, {

@@ -14,8 +14,9 @@ export function SummaryPage() {
 
 function Summary({ year, reader }: { year: number | undefined; reader: Schemas['ReaderUnit'] }) {
   const navigate = useNavigate();
-  const { data, problem } = usePulled(() =>
-    api.GET('/api/record/summary', { params: { query: { reader, ...(year && { year }) } } }),
+  const { data, problem } = usePulled(
+    () => api.GET('/api/record/summary', { params: { query: { reader, ...(year && { year }) } } }),
+    ['summary', reader, year],
   );
   if (problem) {
     return <Problem words={problem} />;

@@ -9,7 +9,7 @@ type Waiting = Schemas['WaitingVisit'];
 
 /** Visits that nobody vouches for yet, by station; what has something open first. */
 export function ReviewsPage() {
-  const { data: visits, problem } = usePulled(() => api.GET('/api/reviews'));
+  const { data: visits, problem } = usePulled(() => api.GET('/api/reviews'), ['reviews']);
   const [station, setStation] = useState('');
   const stations = [...new Map((visits ?? []).map((visit) => [visit.station, visit])).values()];
   const shown = (visits ?? []).filter((visit) => !station || visit.station === station);

@@ -8,6 +8,7 @@ import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
+import { Waiting } from '../ui/Waiting';
 import { DatePanel } from './DatePanel';
 import { NextDates } from './NextDates';
 import { protocolName, type SeasonView } from './season';
@@ -20,11 +21,11 @@ export interface Chosen {
 
 /** What is due where: today, what is at risk, and the year as one picture. */
 export function SeasonPage() {
-  const season = usePulled(() => api.GET('/api/season'));
+  const season = usePulled(() => api.GET('/api/season'), ['season']);
   const [chosen, setChosen] = useState<Chosen>();
   const view = season.data;
   if (!view) {
-    return <Problem words={season.problem} />;
+    return <Waiting problem={season.problem} />;
   }
   if (view.stations.length === 0) {
     return (
@@ -42,6 +43,7 @@ export function SeasonPage() {
   );
   return (
     <div className="mx-auto w-full max-w-[80rem] px-4 py-4 sm:px-6">
+      {season.problem && <Problem words={season.problem} />}
       <Today view={view} />
       {view.proposals.map(({ water, name, count }) => (
         <p key={water} className="mt-4 border border-buoy bg-sheet px-3.5 py-2.5">

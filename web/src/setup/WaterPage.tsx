@@ -2,8 +2,8 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
+import { Waiting } from '../ui/Waiting';
 import { ProposalForm } from './ProposalForm';
 import { Proposals } from './Proposals';
 import { SketchMap } from './SketchMap';
@@ -27,7 +27,7 @@ function Water({ code }: { code: string }) {
   const detail = usePulled(() => api.GET('/api/waters/{code}', { params: { path: { code } } }));
   const [open, setOpen] = useState<Open>();
   if (!detail.data) {
-    return <Problem words={detail.problem} />;
+    return <Waiting problem={detail.problem} />;
   }
   const { water, stations, nextCode, mayChange, mayPropose, proposals } = detail.data;
   const close = () => {
