@@ -14,8 +14,6 @@ namespace UpperStill.Formats.Results;
 /// <param name="Date">The column of the day of analysis.</param>
 /// <param name="WholeAnalyte">The analyte of the whole file.</param>
 /// <param name="WholeUnit">The unit of the whole file.</param>
-/// <param name="Dates">The order of its dates; null where it is not known, and then ambiguous ones are left open.</param>
-/// <param name="Names">Analytes by what the laboratory calls them, where that is not a usual name.</param>
 public sealed record ResultMapping(
     string? Number = null,
     string? Value = null,
@@ -26,10 +24,15 @@ public sealed record ResultMapping(
     string? Method = null,
     string? Date = null,
     string? WholeAnalyte = null,
-    string? WholeUnit = null,
-    DateOrder? Dates = null,
-    IReadOnlyDictionary<string, string>? Names = null
-);
+    string? WholeUnit = null
+)
+{
+    /// <summary>The order of its dates; null where it is not known, and then ambiguous ones are left open.</summary>
+    public DateOrder? Dates { get; init; }
+
+    /// <summary>Analytes by what the laboratory calls them, where that is not a usual name.</summary>
+    public IReadOnlyDictionary<string, string>? Names { get; init; }
+}
 
 /// <summary>What a file looks like before it is read.</summary>
 /// <param name="Heads">The heads of its columns.</param>

@@ -17,8 +17,6 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="OpenFindings">Findings that are open.</param>
 /// <param name="OpenQuestions">Questions that nobody has answered.</param>
 /// <param name="Seen">What the findings saw, the gravest first.</param>
-/// <param name="ResultsOnly">True where the visit itself is signed off and only results are new.</param>
-/// <param name="MayReview">True where the caller may sign it off.</param>
 public sealed record WaitingVisit(
     Guid Visit,
     string Station,
@@ -29,10 +27,15 @@ public sealed record WaitingVisit(
     ReviewState State,
     int OpenFindings,
     int OpenQuestions,
-    IReadOnlyList<string> Seen,
-    bool ResultsOnly,
-    bool MayReview
-);
+    IReadOnlyList<string> Seen
+)
+{
+    /// <summary>True where the visit itself is signed off and only results are new.</summary>
+    public required bool ResultsOnly { get; init; }
+
+    /// <summary>True where the caller may sign it off.</summary>
+    public required bool MayReview { get; init; }
+}
 
 /// <summary>Visits that wait for review.</summary>
 internal static class ReviewEndpoints
@@ -87,10 +90,12 @@ internal static class ReviewEndpoints
                             Enum.Parse<ReviewState>(v.Review),
                             v.OpenFindings,
                             v.OpenQuestions,
-                            [.. findings[v.Visit].Take(MostSeen)],
-                            v.FieldSigned && !v.ResultsSigned,
-                            caller.May.Coordinates(row.Water)
-                        );
+                            [.. findings[v.Visit].Take(MostSeen)]
+                        )
+                        {
+                            ResultsOnly = v.FieldSigned && !v.ResultsSigned,
+                            MayReview = caller.May.Coordinates(row.Water),
+                        };
                     })
                     .ToList();
             })

@@ -279,9 +279,11 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
                                 caller.Name,
                                 Device,
                                 s.Entry.Id,
-                                why,
-                                Person: caller.Person!.Id
-                            )),
+                                why
+                            )
+                            {
+                                Person = caller.Person!.Id,
+                            }),
                     ]
                 );
             },
@@ -324,9 +326,11 @@ public sealed class HistoricDesk(FieldBook book, LogBook log, ImportWork work, C
                                 JsonSerializer.SerializeToElement(body, ReviewJson.Default.SignedOffBody),
                                 now,
                                 caller.Name,
-                                Device,
-                                Person: caller.Person!.Id
+                                Device
                             )
+                            {
+                                Person = caller.Person!.Id,
+                            }
                         );
                     }
                 }

@@ -27,8 +27,6 @@ public sealed record LedgerView(long UpTo, bool Whole, IReadOnlyList<Guid> Visit
 /// <param name="Waybill">The carrier's number.</param>
 /// <param name="Seal">The seal's number.</param>
 /// <param name="TemperatureC">In the box on leaving, °C, as read.</param>
-/// <param name="ReceivedAt">When the first of them was taken in.</param>
-/// <param name="ReceivedBy">Who took them in.</param>
 public sealed record Manifest(
     Guid Id,
     DateTimeOffset LeftAt,
@@ -39,10 +37,15 @@ public sealed record Manifest(
     IReadOnlyList<LedgerSample> Samples,
     string? Waybill = null,
     string? Seal = null,
-    string? TemperatureC = null,
-    DateTimeOffset? ReceivedAt = null,
-    string? ReceivedBy = null
-);
+    string? TemperatureC = null
+)
+{
+    /// <summary>When the first of them was taken in.</summary>
+    public DateTimeOffset? ReceivedAt { get; init; }
+
+    /// <summary>Who took them in.</summary>
+    public string? ReceivedBy { get; init; }
+}
 
 /// <summary>A manifest in the list.</summary>
 /// <param name="Id">Identity.</param>
@@ -132,10 +135,12 @@ public sealed class LedgerDesk(FieldBook book, Caller caller, TimeProvider clock
             samples,
             body.Waybill,
             body.Seal,
-            body.TemperatureC,
-            received.Entry?.At,
-            received.Body?.Signature
-        );
+            body.TemperatureC
+        )
+        {
+            ReceivedAt = received.Entry?.At,
+            ReceivedBy = received.Body?.Signature,
+        };
     }
 
     /// <summary>The last manifests, newest first.</summary>

@@ -264,9 +264,11 @@ public sealed class ResultDesk(FieldBook book, LogBook log, Caller caller, TimeP
             JsonSerializer.SerializeToElement(joined.Result! with { Sample = joined.Sample.Number }, ResultJson.Default.ResultBody),
             now,
             caller.Name,
-            Device,
-            Person: caller.Person!.Id
-        );
+            Device
+        )
+        {
+            Person = caller.Person!.Id,
+        };
 
     private HeldResultRow MakeHeld(JoiningResult<ResultRow> one, string file, DateTimeOffset now) =>
         new()

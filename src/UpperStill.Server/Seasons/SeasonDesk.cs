@@ -220,11 +220,13 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
                     Of(SeasonDayKind.Blocked),
                     [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
                     [.. new[] { span.First.Year, span.Last.Year }.Distinct().SelectMany(y => passes.Passes(place, y)).Where(span.Holds)],
-                    programme.ChoiceOf(HeaderOptions.HoursRule) == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null,
-                    Zone: zone,
-                    Today: TodayIn(zone),
-                    IceOut: own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max()
+                    programme.ChoiceOf(HeaderOptions.HoursRule) == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null
                 )
+                {
+                    Zone = zone,
+                    Today = TodayIn(zone),
+                    IceOut = own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max(),
+                }
             );
 
             List<SetDay> Of(SeasonDayKind kind) => [.. own.Where(d => d.Kind == kind).Select(d => new SetDay(d.Day, d.Why))];

@@ -105,7 +105,7 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
             volumes.Add((50 * whole) + (clogged ? 50 - left : 0));
             Make(
                 FilterKinds.Filter,
-                new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null, Folded: true, Tinted: true),
+                new FilterBody(filter.Number, Torn: chance.Even() < 0.02 ? true : null) { Folded = true, Tinted = true },
                 bench = bench.AddMinutes(1)
             );
         }

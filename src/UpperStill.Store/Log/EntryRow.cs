@@ -85,20 +85,11 @@ public sealed class EntryRow
     private Entry Read()
     {
         using var body = JsonDocument.Parse(Body);
-        return new Entry(
-            Id,
-            Visit,
-            Kind,
-            Version,
-            body.RootElement.Clone(),
-            At,
-            By,
-            Device,
-            Strikes,
-            Why,
-            new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById),
-            Person
-        );
+        return new Entry(Id, Visit, Kind, Version, body.RootElement.Clone(), At, By, Device, Strikes, Why)
+        {
+            Receipt = new EntryReceipt(ReceivedAt, ClockOffS, DeliveredBy, DeliveredById),
+            Person = Person,
+        };
     }
 
     /// <summary>True where the other says exactly the same; the receipt apart.</summary>

@@ -80,9 +80,11 @@ internal sealed class ReferenceSnapshot
                 waters.GetValueOrDefault(station.WaterCode),
                 gear,
                 Temperatures: temperatures.GetValueOrDefault(start.Station)?.Values.ToList(),
-                People: people,
-                Others: others.GetValueOrDefault((start.Station, day))
+                People: people
             )
+            {
+                Others = others.GetValueOrDefault((start.Station, day)),
+            }
             : null;
 
     internal void Remember(ReadingRow? row, string station, FieldSheet sheet, IReadOnlyList<SampleRow> samples)

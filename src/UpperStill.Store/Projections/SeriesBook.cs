@@ -124,8 +124,10 @@ public static class SeriesBook
             profile.AnoxicM,
             profile.StabilityJM2,
             profile.AnoxicArea,
-            profile.DeepOxygenMgL,
-            profile.DeepThicknessM
-        );
+            profile.DeepOxygenMgL
+        )
+        {
+            DeepThicknessM = profile.DeepThicknessM,
+        };
     }
 }

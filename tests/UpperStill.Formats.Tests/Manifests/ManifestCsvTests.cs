@@ -17,21 +17,23 @@ public class ManifestCsvTests
         new DateOnly(2026, 7, 1),
         "chlorophyll-filter",
         "chlorophyll",
-        "vial",
-        Keeping.Frozen,
-        "composite",
-        "0 to 24 ft",
-        SampleState.HandedOver,
-        "on the road",
-        [],
-        [],
-        [],
-        1,
-        SampleKin.Replicate,
-        "HAR-1-260701-F1-X",
-        new DateTimeOffset(2026, 7, 1, 10, 21, 0, TimeSpan.FromHours(1)),
-        VolumeMl: 87.5m
-    );
+        "vial"
+    )
+    {
+        Keep = Keeping.Frozen,
+        Place = "composite",
+        Depth = "0 to 24 ft",
+        State = SampleState.HandedOver,
+        StateText = "on the road",
+        Life = [],
+        Findings = [],
+        Results = [],
+        Replicate = 1,
+        Kin = SampleKin.Replicate,
+        Of = "HAR-1-260701-F1-X",
+        CollectedAt = new DateTimeOffset(2026, 7, 1, 10, 21, 0, TimeSpan.FromHours(1)),
+        VolumeMl = 87.5m,
+    };
 
     [Fact]
     public void A_sample_is_a_row_that_any_spreadsheet_reads()

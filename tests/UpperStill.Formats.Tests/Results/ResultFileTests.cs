@@ -101,7 +101,7 @@ public class ResultFileTests
     {
         var rows = ResultFile.Read(
             new StringReader($"sample,analyte,value,unit,date\nx,chl a,3.4,ug/L,{written}"),
-            new ResultMapping("sample", "value", "analyte", "unit", Date: "date", Dates: order)
+            new ResultMapping("sample", "value", "analyte", "unit", Date: "date") { Dates = order }
         );
 
         Assert.Equal(
@@ -131,13 +131,10 @@ public class ResultFileTests
                 .Single(
                     ResultFile.Read(
                         new StringReader("sample,analyte,value,unit\nx,Pigm. 1,3,ug/L"),
-                        new ResultMapping(
-                            "sample",
-                            "value",
-                            "analyte",
-                            "unit",
-                            Names: new Dictionary<string, string> { ["Pigm. 1"] = "chlorophyll-a" }
-                        )
+                        new ResultMapping("sample", "value", "analyte", "unit")
+                        {
+                            Names = new Dictionary<string, string> { ["Pigm. 1"] = "chlorophyll-a" },
+                        }
                     )
                 )
                 .Result!.Analyte

@@ -2578,6 +2578,8 @@ export interface components {
              * @description Today's, m; null where none was found or no profile read.
              */
             thermoclineM?: null | number;
+            /** @description Unit for the words. */
+            reader?: components["schemas"]["ReaderUnit"];
             /**
              * Format: double
              * @description Top of the metalimnion, m.
@@ -2588,15 +2590,10 @@ export interface components {
              * @description Its bottom, m.
              */
             bottomM?: null | number;
-            /**
-             * @description True where a profile was read today.
-             * @default false
-             */
-            profileRead: boolean;
+            /** @description True where a profile was read today. */
+            profileRead?: boolean;
             line?: null | components["schemas"]["Line"];
             moved?: null | components["schemas"]["WrittenLength"];
-            /** @description Unit for the words. */
-            reader?: components["schemas"]["ReaderUnit"];
             /**
              * Format: date
              * @description Local day, which says which check of the line holds.
@@ -2729,7 +2726,10 @@ export interface components {
             fault?: {
                 /** @description The field's name as in JSON, for example `position`. */
                 field: string;
-                /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
+                /**
+                 * @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in
+                 *                 every case.
+                 */
                 finding: {
                     /** @description The check's code; programmes set its limits under the same name. */
                     code: string;
@@ -2943,7 +2943,10 @@ export interface components {
             findings: {
                 /** @description The field's name as in JSON, for example `position`. */
                 field: string;
-                /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
+                /**
+                 * @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in
+                 *                 every case.
+                 */
                 finding: {
                     /** @description The check's code; programmes set its limits under the same name. */
                     code: string;
@@ -3249,16 +3252,10 @@ export interface components {
             reader?: components["schemas"]["ReaderUnit"];
             /** @description Everybody with an account, to tell observers apart. */
             people?: null | components["schemas"]["PersonNames"][];
-            /**
-             * @description True where only the middle of the folded line is read.
-             * @default false
-             */
-            folded: boolean;
-            /**
-             * @description True where the marks of one lowering give the clarity; of several the last.
-             * @default false
-             */
-            oneLowering: boolean;
+            /** @description True where only the middle of the folded line is read. */
+            folded?: boolean;
+            /** @description True where the marks of one lowering give the clarity; of several the last. */
+            oneLowering?: boolean;
         };
         /** @description A clarity (Secchi depth) worked out. */
         ClarityResult: {
@@ -3280,7 +3277,8 @@ export interface components {
             meanText?: null | string;
             /**
              * Format: double
-             * @description Reported clarity, m, rounded once; the sounding where Censored; null where there is none.
+             * @description Reported clarity, m, rounded once; the sounding where Censored; null where there is
+             *                 none.
              */
             clarityM?: null | number;
             /** @description Reported clarity in words and numbers, "&gt; 2.6 m" where censored. */
@@ -3468,7 +3466,10 @@ export interface components {
             method: components["schemas"]["CompositeMethod"];
             preset?: null | components["schemas"]["WrittenLength"];
         };
-        /** @description Body of the entry `composite-try`: one lowering of the composite sampler. How full it came up stands once: as read from its marks, or by eye. */
+        /**
+         * @description Body of the entry `composite-try`: one lowering of the composite sampler. How full it came up stands once: as read from
+         *                 its marks, or by eye.
+         */
         CompositeTryBody: {
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             depth: {
@@ -3652,7 +3653,10 @@ export interface components {
             answers: components["schemas"]["EntryAnswer"][];
             /** @description How far the log reaches now. */
             mark: components["schemas"]["LogMark"];
-            /** @description False where this log does not hold the device’s mark: it was restored, or lost what it had. Then the device offers again what it sent; nothing is doubled. */
+            /**
+             * @description False where this log does not hold the device’s mark: it was restored, or lost what it had. Then the device offers
+             *         again what it sent; nothing is doubled.
+             */
             holds: boolean;
         };
         /** @description An account of the demo; the sign-in page offers it. */
@@ -4024,11 +4028,15 @@ export interface components {
              * @description The device's clock at the moment of sending; the server notes how far it is off.
              */
             sentAt: string;
-            /** @description The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is held. */
+            /**
+             * @description The entries, in any order; each is judged by itself. None, where the device only asks whether its mark is
+             *         held.
+             */
             entries: unknown[];
             mark?: null | components["schemas"]["LogMark"];
             /**
-             * @description True where a coordinator brings in a saved file of what others made; it is noted in the record of changes and in the review.
+             * @description True where a coordinator brings in a saved file of what others made; it is noted in the record of changes and in
+             *         the review.
              * @default false
              */
             onBehalf: boolean;
@@ -4059,7 +4067,10 @@ export interface components {
              * @description Seconds by which the device's clock was ahead of the server's when it sent; negative when behind.
              */
             clockOffS: number;
-            /** @description Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made it. */
+            /**
+             * @description Whose sign-in delivered it, by the name of the time; where a coordinator brought in a saved file, not who made
+             *                 it.
+             */
             deliveredBy?: null | string;
             /**
              * Format: uuid
@@ -4147,11 +4158,8 @@ export interface components {
              * @description How many are wanted of what is counted; the seconds that a timer waits.
              */
             wanted?: null | number;
-            /**
-             * @description True for a list of what keeps people safe.
-             * @default false
-             */
-            safety: boolean;
+            /** @description True for a list of what keeps people safe. */
+            safety?: boolean;
             equipment?: null | components["schemas"]["FieldEquipment"];
         };
         /** @description What sort of thing a field asks for. */
@@ -4404,7 +4412,10 @@ export interface components {
              */
             seconds?: null | number;
         };
-        /** @description Body of the entry `filter-fill`: one fill pushed through. Either what went through is given, or where it began and what was left. */
+        /**
+         * @description Body of the entry `filter-fill`: one fill pushed through. Either what went through is given, or where it began and what
+         *                 was left.
+         */
         FilterFillBody: {
             /** @description The filter's number. */
             sample: string;
@@ -4496,7 +4507,10 @@ export interface components {
             enough: boolean;
             finding?: null | components["schemas"]["Finding"];
         };
-        /** @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in every case. */
+        /**
+         * @description Something the reader should know about an entry: what was seen, why it matters, what to do. The entry is kept as written in
+         *                 every case.
+         */
         Finding: {
             /** @description The check's code; programmes set its limits under the same name. */
             code: string;
@@ -4526,7 +4540,10 @@ export interface components {
          * @enum {unknown}
          */
         FindingLevel: "note" | "check" | "stop";
-        /** @description A finding's words by its code, with the names of what stands in them in braces: a table, so that a language can be added. */
+        /**
+         * @description A finding's words by its code, with the names of what stands in them in braces: a table, so that a language can be
+         *                 added.
+         */
         FindingWords: {
             /** @description The finding's code. */
             code: string;
@@ -4797,7 +4814,10 @@ export interface components {
          * @enum {unknown}
          */
         HandSum: "clarity" | "layer" | "composite";
-        /** @description Body of the entry `handed-over`: samples leave the group's hands. One manifest may hold samples of several visits; each has its own entry. */
+        /**
+         * @description Body of the entry `handed-over`: samples leave the group's hands. One manifest may hold samples of several visits; each
+         *                 has its own entry.
+         */
         HandedOverBody: {
             /**
              * Format: uuid
@@ -5285,7 +5305,10 @@ export interface components {
             day: string;
             /** @description Who. */
             by: string;
-            /** @description For KitCheckKind.Taped: mark and tape; an empty list where it was found true and no mark was written down. */
+            /**
+             * @description For KitCheckKind.Taped: mark and tape; an empty list where it was found true and no mark was written
+             *                 down.
+             */
             marks?: null | components["schemas"]["TapedMark"][];
             /**
              * Format: double
@@ -5637,9 +5660,8 @@ export interface components {
             /**
              * Format: int32
              * @description 0 for the sample, 1 and on for its replicates.
-             * @default 0
              */
-            replicate: number;
+            replicate?: number;
             kin?: null | components["schemas"]["SampleKin"];
             /** @description The sample that it belongs to. */
             of?: null | string;
@@ -5653,11 +5675,8 @@ export interface components {
             spot?: null | string;
             /** @description True where it is said to be wholly in foil. */
             foil?: null | boolean;
-            /**
-             * @description True where its label was looked at and nothing is missing.
-             * @default false
-             */
-            labelled: boolean;
+            /** @description True where its label was looked at and nothing is missing. */
+            labelled?: boolean;
             /**
              * Format: double
              * @description What went through the filter, mL.
@@ -5807,7 +5826,10 @@ export interface components {
              * @description When.
              */
             day: string;
-            /** @description One mark gives a single factor, several a factor that changes along the line; none where every mark was true. */
+            /**
+             * @description One mark gives a single factor, several a factor that changes along the line; none where every mark was
+             *                 true.
+             */
             marks: components["schemas"]["TapedMark"][];
             /** @description Who. */
             by?: null | string;
@@ -5875,7 +5897,10 @@ export interface components {
             /** @description That entry's link in lower-case hexadecimal; empty where there is none. */
             hash: string;
         };
-        /** @description Body of the entry `logged-cast`: a file of a meter's memory from which levels were made. The file itself is kept beside the log. */
+        /**
+         * @description Body of the entry `logged-cast`: a file of a meter's memory from which levels were made. The file itself is kept beside
+         *                 the log.
+         */
         LoggedCastBody: {
             /** @description Its name. */
             file: string;
@@ -5974,7 +5999,10 @@ export interface components {
          * @enum {unknown}
          */
         MapOf: "temperature" | "oxygen";
-        /** @description Body of the entry `measured`: what an instrument showed of a filter's extract; the chlorophyll is worked out from it. */
+        /**
+         * @description Body of the entry `measured`: what an instrument showed of a filter's extract; the chlorophyll is worked out from
+         *                 it.
+         */
         MeasuredBody: {
             /** @description The filter's number. */
             sample: string;
@@ -6041,7 +6069,10 @@ export interface components {
              */
             on?: null | string;
         };
-        /** @description Body of the entry `meter-check`: calibration, the display and the depth sensor; an entry carries only what was done. */
+        /**
+         * @description Body of the entry `meter-check`: calibration, the display and the depth sensor; an entry carries only what was
+         *                 done.
+         */
         MeterCheckBody: {
             /** @description The meter's code. */
             meter: string;
@@ -6214,7 +6245,8 @@ export interface components {
         NamedPerson: {
             /**
              * Format: uuid
-             * @description Who they are: the id of their account, or one made on a device for people without; null in entries of earlier builds.
+             * @description Who they are: the id of their account, or one made on a device for people without; null in entries of earlier
+             *                 builds.
              */
             id: null | string;
             /** @description Their name as it was written then. */
@@ -6315,7 +6347,10 @@ export interface components {
              */
             accuracyM: null | number;
         };
-        /** @description Body of the entry `observation`: one value of a described protocol, at its address `protocol / step / item / try`. */
+        /**
+         * @description Body of the entry `observation`: one value of a described protocol, at its address `protocol / step / item /
+         *                 try`.
+         */
         ObservationBody: {
             /** @description A protocol by its code; the operation protocols describes them. */
             protocol: string;
@@ -6692,7 +6727,8 @@ export interface components {
             depthM?: null | number;
             /**
              * Format: double
-             * @description Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read itself.
+             * @description Specific conductance at 25 °C, µS/cm, where it stands for the salinity; null where that was read
+             *                 itself.
              */
             conductanceUsCm?: null | number;
         };
@@ -6758,7 +6794,8 @@ export interface components {
             anoxicFactorDays: null | number;
             /**
              * Format: double
-             * @description Areal hypolimnetic oxygen deficit, mg/m²/day; null where the layers stood for fewer than three visits.
+             * @description Areal hypolimnetic oxygen deficit, mg/m²/day; null where the layers stood for fewer than three
+             *                 visits.
              */
             deficitMgM2Day: null | number;
             /**
@@ -6884,7 +6921,10 @@ export interface components {
         };
         /** @description What is measured, by its code; the operation protocols lists them. */
         Parameter: string;
-        /** @description A parameter that a part of a visit gives to the record: series, years, trend, limits, report and files know it by this alone. */
+        /**
+         * @description A parameter that a part of a visit gives to the record: series, years, trend, limits, report and files know it by this
+         *                 alone.
+         */
         ParameterDescription: {
             /** @description Its code, for ever. */
             code: components["schemas"]["Parameter"];
@@ -7051,7 +7091,10 @@ export interface components {
         };
         /** @description Something worked out from a profile. */
         ProfileFigure: {
-            /** @description thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat, mean-temperature or mean-oxygen. */
+            /**
+             * @description thermocline, degree, metalimnion, buoyancy, mixed, hypoxic, anoxic, bottom-oxygen, stability, anoxic-area, heat,
+             *                 mean-temperature or mean-oxygen.
+             */
             key: string;
             /** @description What it is. */
             label: string;
@@ -7137,7 +7180,10 @@ export interface components {
             /** @description What stands in the way. */
             findings: components["schemas"]["Finding"][];
         };
-        /** @description The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made under. */
+        /**
+         * @description The rules a group of samplers follows: one method for each step. Versioned; a visit names the version it was made
+         *                 under.
+         */
         Programme: {
             /** @description Identity, for example `town-lakes`. */
             code: string;
@@ -7598,7 +7644,10 @@ export interface components {
             /** @description Why it cannot be read; null where it can. */
             problem?: null | string;
         };
-        /** @description How the columns of a results file are read. Columns are named by their heads; what has no column can be the same for the whole file. */
+        /**
+         * @description How the columns of a results file are read. Columns are named by their heads; what has no column can be the same for the whole
+         *                 file.
+         */
         ResultMapping: {
             /** @description The column of the sample number. */
             number?: null | string;
@@ -7926,6 +7975,11 @@ export interface components {
              */
             value?: null | number;
             qualifier?: null | components["schemas"]["Qualifier"];
+            /**
+             * @description True once it is reported; until then it is the laboratory's own.
+             * @default true
+             */
+            final: boolean;
             /** @description The method. */
             method?: null | string;
             /**
@@ -7936,11 +7990,6 @@ export interface components {
             /** @description How the unit was brought over. */
             conversion?: null | string;
             working?: null | components["schemas"]["Working"];
-            /**
-             * @description True once it is reported; until then it is the laboratory's own.
-             * @default true
-             */
-            final: boolean;
             load?: null | components["schemas"]["LoadResult"];
         };
         /**
@@ -7969,6 +8018,20 @@ export interface components {
             fill: string;
             /** @description How it is rinsed. */
             rinse: string;
+            /**
+             * Format: int32
+             * @description Usual volume, mL.
+             * @default 250
+             */
+            volumeMl: number;
+            /** @description On the water, or at the bench. */
+            filledAt?: components["schemas"]["FilledAt"];
+            /**
+             * Format: int32
+             * @description Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.
+             * @default 24
+             */
+            holdHours: null | number;
             /** @description How it is kept. */
             keep: components["schemas"]["Keeping"];
             /** @description How long, in words; a programme's hours stand before it. */
@@ -7979,35 +8042,19 @@ export interface components {
             caution?: null | string;
             /**
              * Format: int32
-             * @description Usual volume, mL.
-             * @default 250
-             */
-            volumeMl: number;
-            /**
-             * Format: int32
              * @description Rinses it needs; 0 where it is never rinsed.
-             * @default 0
              */
-            rinses: number;
+            rinses?: number;
             /**
              * Format: int32
              * @description Drops of preservative; null where they are not counted.
              */
             drops?: null | number;
-            /** @description On the water, or at the bench. */
-            filledAt?: components["schemas"]["FilledAt"];
-            /**
-             * Format: int32
-             * @description Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.
-             * @default 24
-             */
-            holdHours: null | number;
             /**
              * Format: int32
              * @description Hours that the lab has on top.
-             * @default 0
              */
-            labHours: number;
+            labHours?: number;
             /** @description The name of the programme's threshold for the hold. */
             holdSetting?: null | string;
             /** @description True where the container comes sterile: it is never rinsed, and nobody touches its neck or the inside of its cap. */
@@ -8374,7 +8421,8 @@ export interface components {
             reports: boolean;
             link?: null | components["schemas"]["LinkNotice"];
             /**
-             * @description True where they coordinate and a password alone opens their account; not in the demo, whose passwords everybody knows.
+             * @description True where they coordinate and a password alone opens their account; not in the demo, whose passwords
+             *         everybody knows.
              * @default false
              */
             secondFactorDue: boolean;
@@ -8550,7 +8598,8 @@ export interface components {
              */
             outcomeEntry?: null | string;
             /**
-             * @description True while the second observer is to read without knowing what the first has read: no number of it stands anywhere on the sheet.
+             * @description True while the second observer is to read without knowing what the first has read: no number of it stands anywhere
+             *                 on the sheet.
              * @default false
              */
             blind: boolean;
@@ -8747,33 +8796,21 @@ export interface components {
              * @description Practical salinity.
              */
             salinity?: null | number;
-            /**
-             * @description True where it is read in another unit than it was written in.
-             * @default false
-             */
-            reread: boolean;
-            /**
-             * @description True where the plan did not ask for it.
-             * @default false
-             */
-            added: boolean;
-            /**
-             * @description True where it may not be water: in the mud, or under the bottom.
-             * @default false
-             */
-            marked: boolean;
+            /** @description True where it is read in another unit than it was written in. */
+            reread?: boolean;
+            /** @description True where the plan did not ask for it. */
+            added?: boolean;
+            /** @description True where it may not be water: in the mud, or under the bottom. */
+            marked?: boolean;
             from?: null | components["schemas"]["LevelSource"];
+            /** @description True while a stop on its temperature is open: it is drawn by itself and counts nowhere. */
+            temperatureOpen?: boolean;
+            /** @description The same of its oxygen. */
+            oxygenOpen?: boolean;
             /**
-             * @description True while a stop on its temperature is open: it is drawn by itself and counts nowhere.
-             * @default false
+             * @description What the oxygen is read as, where a point was lost in what is written; null where it is read as
+             *                 written.
              */
-            temperatureOpen: boolean;
-            /**
-             * @description The same of its oxygen.
-             * @default false
-             */
-            oxygenOpen: boolean;
-            /** @description What the oxygen is read as, where a point was lost in what is written; null where it is read as written. */
             oxygenRead?: null | string;
         };
         /** @description A logged cast of the visit. */
@@ -9132,7 +9169,10 @@ export interface components {
             /** @description The second factor, where the account has one: the app’s six digits, or a recovery code. */
             code?: null | string;
         };
-        /** @description Body of the entry `signed-off`: a reviewer vouches for what stands in the visit at that moment; it holds as long as just that stands. */
+        /**
+         * @description Body of the entry `signed-off`: a reviewer vouches for what stands in the visit at that moment; it holds as long as just
+         *                 that stands.
+         */
         SignedOffBody: {
             /** @description Mark of what stands of the visit itself. */
             field: string;
@@ -9227,11 +9267,8 @@ export interface components {
              * @default 0
              */
             levelAllowanceM: number;
-            /**
-             * @description True for a pier, bank or beach: no boat; follows from StationKind? Station.Kind where that is said.
-             * @default false
-             */
-            shore: boolean;
+            /** @description True for a pier, bank or beach: no boat; follows from StationKind? Station.Kind where that is said. */
+            shore?: boolean;
             /** @description Names it also goes by. */
             otherNames?: null | string[];
             /** @description Landmarks in line. */
@@ -9241,9 +9278,8 @@ export interface components {
             /**
              * Format: double
              * @description Magnetic declination of the bearings, east positive.
-             * @default 0
              */
-            declinationDeg: number;
+            declinationDeg?: number;
             kind?: null | components["schemas"]["StationKind"];
         };
         /** @description What the series of a station say. */
@@ -9514,7 +9550,10 @@ export interface components {
             /** @description Names of steps; those not named keep their place behind them. */
             steps: string[];
         };
-        /** @description Body of the entry `step-skipped`: a step of the sheet that is not done; the reason stands in the envelope's `why`. */
+        /**
+         * @description Body of the entry `step-skipped`: a step of the sheet that is not done; the reason stands in the envelope's
+         *                 `why`.
+         */
         StepSkippedBody: {
             /** @description The step. */
             step: string;
@@ -9915,20 +9954,17 @@ export interface components {
              * @default 8
              */
             leastYears: number;
-            /**
-             * Format: double
-             * @description The change per decade that is asked for; null for the subject's usual.
-             */
-            askedPerDecade?: null | number;
             /** @description The unit in which depths were read. */
             native?: components["schemas"]["LengthUnit"];
             /** @description Unit for the words. */
             reader?: components["schemas"]["ReaderUnit"];
             /**
-             * @description True for a list: the years and no test.
-             * @default false
+             * Format: double
+             * @description The change per decade that is asked for; null for the subject's usual.
              */
-            yearsOnly: boolean;
+            askedPerDecade?: null | number;
+            /** @description True for a list: the years and no test. */
+            yearsOnly?: boolean;
             /** @description Limits that the years are held against. */
             limits?: null | components["schemas"]["TrendLimit"][];
             running?: null | components["schemas"]["RunningRequest"];
@@ -10121,7 +10157,10 @@ export interface components {
             /** @description Other visits of the station, those of the day at least: their samples have their numbers already. */
             others?: null | components["schemas"]["OtherVisit"][];
         };
-        /** @description Body of the entry `visit-moved`: the visit was begun at the wrong station and lies at this one; the reason stands in the envelope's `why`. */
+        /**
+         * @description Body of the entry `visit-moved`: the visit was begun at the wrong station and lies at this one; the reason stands in the
+         *                 envelope's `why`.
+         */
         VisitMovedBody: {
             /** @description The code of the station at which it was made. */
             station: string;
@@ -10222,7 +10261,10 @@ export interface components {
             line?: null | string;
             /** @description What is to be taken today; null in visits of before that was asked, and then only sounding and clarity are. */
             due?: null | string[];
-            /** @description True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was typed. */
+            /**
+             * @description True where it is typed from a sheet: then times are those of the sheet, and an entry's id says when it was
+             *                 typed.
+             */
             paper?: null | boolean;
             /** @enum {unknown} */
             half?: "am" | "pm" | null;
@@ -10243,9 +10285,15 @@ export interface components {
                  */
                 line: number;
             };
-            /** @description Who they are, in the same order: the id of an account, or one made on the device for people without; null in entries of earlier builds. */
+            /**
+             * @description Who they are, in the same order: the id of an account, or one made on the device for people without; null in
+             *                 entries of earlier builds.
+             */
             observerIds?: null | string[];
-            /** @description Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See VisitSeries. */
+            /**
+             * @description Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See
+             *                 VisitSeries.
+             */
             series?: null | string;
         };
         /**
@@ -10571,7 +10619,8 @@ export interface components {
             text: string;
             /**
              * Format: int32
-             * @description Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides together.
+             * @description Years needed where the scatter is as small as it may well be: its lower limit, 90 % on both sides
+             *                 together.
              */
             yearsFrom?: null | number;
             /**
@@ -10661,7 +10710,8 @@ export interface components {
             count: number;
             /**
              * Format: double
-             * @description What stands for the year; a limit where Censored says so; null where there are too few values.
+             * @description What stands for the year; a limit where Censored says so; null where there are too few
+             *                 values.
              */
             value?: null | number;
             /** @description The same in words. */
@@ -10712,6 +10762,8 @@ export interface components {
              * @description Median, where it is certain.
              */
             median?: null | number;
+            /** @description What is known of decimal? YearSummary.Value. */
+            censored?: components["schemas"]["Censoring"];
             /**
              * Format: double
              * @description Least.
@@ -10729,11 +10781,9 @@ export interface components {
             standardError?: null | number;
             /**
              * Format: double
-             * @description What stands for the year; a limit where Censored says so.
+             * @description What stands for the year; a limit where Censoring YearSummary.Censored says so.
              */
             value?: null | number;
-            /** @description What is known of Value. */
-            censored?: components["schemas"]["Censoring"];
         };
     };
     responses: never;

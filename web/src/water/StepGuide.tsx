@@ -11,7 +11,9 @@ export function StepGuide({ step, station }: { step: StepName; station: StationR
   const [problem, setProblem] = useState('');
   const { programme, station: place } = station.context;
   const look = () =>
-    compute('step-guide', { step, programme, shore: place.shore }).then(setGuide, (error: Error) => setProblem(error.message));
+    compute('step-guide', { step, programme, shore: place.shore ?? false }).then(setGuide, (error: Error) =>
+      setProblem(error.message),
+    );
   return (
     <Popover.Root onOpenChange={(open) => open && void look()}>
       <Popover.Trigger className="act-quiet shrink-0 whitespace-nowrap !min-h-0 py-1 text-sm boat:py-3">

@@ -80,16 +80,9 @@ public static class HistoricEntries
 
         Entry Make<T>(EntryKind<T> kind, JsonTypeInfo<T> shape, T body)
             where T : class =>
-            new(
-                next(),
-                id,
-                kind.Name,
-                kind.Version,
-                JsonSerializer.SerializeToElement(body, shape),
-                at,
-                source.By,
-                source.Device,
-                Person: source.Person
-            );
+            new(next(), id, kind.Name, kind.Version, JsonSerializer.SerializeToElement(body, shape), at, source.By, source.Device)
+            {
+                Person = source.Person,
+            };
     }
 }

@@ -94,9 +94,6 @@ public sealed record OutingStop(
 /// <param name="Pack">The pack list.</param>
 /// <param name="Cautions">What can hurt, for these stations.</param>
 /// <param name="Simulated">What of it is made up.</param>
-/// <param name="LatestBack">Local time by which to set out for the lab with what must be fresh; null where nothing must.</param>
-/// <param name="Alternate">Another day that keeps every rule.</param>
-/// <param name="TooLate">Why what is collected that day would not be at the lab in time; null where it would.</param>
 public sealed record Outing(
     DateOnly Day,
     IReadOnlyList<OutingStop> Stops,
@@ -107,12 +104,18 @@ public sealed record Outing(
     bool Passes,
     IReadOnlyList<PackNeed> Pack,
     IReadOnlyList<string> Cautions,
-    IReadOnlyList<string> Simulated,
-    DateTime? LatestBack = null,
-    DateOnly? Alternate = null,
-    Finding? TooLate = null
+    IReadOnlyList<string> Simulated
 )
 {
+    /// <summary>Local time by which to set out for the lab with what must be fresh; null where nothing must.</summary>
+    public DateTime? LatestBack { get; init; }
+
+    /// <summary>Another day that keeps every rule.</summary>
+    public DateOnly? Alternate { get; init; }
+
+    /// <summary>Why what is collected that day would not be at the lab in time; null where it would.</summary>
+    public Finding? TooLate { get; init; }
+
     /// <summary>Prepares an outing with at least one station.</summary>
     public static Outing Prepare(OutingRequest request)
     {
@@ -171,10 +174,12 @@ public sealed record Outing(
                 request.Day
             ),
             OutingCautions.For(shore, stops),
-            request.Simulated,
-            places.Select(p => p.LeaveBy).Where(t => t is not null).Min(),
-            alternate,
-            request.Laboratory is { } laboratory
+            request.Simulated
+        )
+        {
+            LatestBack = places.Select(p => p.LeaveBy).Where(t => t is not null).Min(),
+            Alternate = alternate,
+            TooLate = request.Laboratory is { } laboratory
                 ? places
                     .Select(p =>
                         LabReach.Check(
@@ -186,8 +191,8 @@ public sealed record Outing(
                         )
                     )
                     .FirstOrDefault(f => f is not null)
-                : null
-        );
+                : null,
+        };
     }
 
     private static string[] Levels(OutingPlace place) =>

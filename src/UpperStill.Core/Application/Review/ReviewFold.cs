@@ -65,20 +65,11 @@ internal sealed class ReviewFold
             : blocks.Count > 0 ? ReviewState.Open
             : fieldSigned && resultsSigned ? ReviewState.SignedOff
             : ReviewState.Ready;
-        return new VisitReview(
-            sheet.Visit,
-            state,
-            findings,
-            questions,
-            blocks,
-            fieldSigned,
-            resultsSigned,
-            field,
-            results,
-            last?.Entry.By,
-            last?.Entry.At,
-            said
-        );
+        return new VisitReview(sheet.Visit, state, findings, questions, blocks, fieldSigned, resultsSigned, field, results, last?.Entry.By)
+        {
+            SignedAt = last?.Entry.At,
+            Said = said,
+        };
     }
 
     private List<ReviewQuestion> Questions()

@@ -59,8 +59,6 @@ public sealed record ReviewQuestion(
 /// <param name="Field">Mark of what stands of the visit itself, to be signed off.</param>
 /// <param name="Results">Mark of what stands of its filters and results.</param>
 /// <param name="SignedBy">Who signed it off last.</param>
-/// <param name="SignedAt">When.</param>
-/// <param name="Said">What is to be said of a sign-off.</param>
 public sealed record VisitReview(
     Guid Visit,
     ReviewState State,
@@ -71,11 +69,15 @@ public sealed record VisitReview(
     bool ResultsSigned,
     string Field,
     string Results,
-    string? SignedBy = null,
-    DateTimeOffset? SignedAt = null,
-    IReadOnlyList<Finding>? Said = null
+    string? SignedBy = null
 )
 {
+    /// <summary>When.</summary>
+    public DateTimeOffset? SignedAt { get; init; }
+
+    /// <summary>What is to be said of a sign-off.</summary>
+    public IReadOnlyList<Finding>? Said { get; init; }
+
     /// <summary>Folds the review of one visit from its entries. The result does not depend on their order or repetition.</summary>
     /// <param name="request">Entries of one visit, and what it is judged by.</param>
     public static VisitReview Fold(FoldRequest request)

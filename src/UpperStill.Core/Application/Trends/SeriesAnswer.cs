@@ -36,9 +36,6 @@ public sealed record YearBrief(
 /// <param name="Depth">True where it is drawn from the surface down.</param>
 /// <param name="Matters">True where people ask after it, or it moves.</param>
 /// <param name="Least">Values that a year needs.</param>
-/// <param name="WouldKnow">How long until we would know; null where the scatter is not known yet.</param>
-/// <param name="Line">The two ends of the trend, to be drawn; null where there is none.</param>
-/// <param name="Annual">The annual test; null where there are too few years.</param>
 public sealed record SeriesAnswer(
     Parameter Subject,
     string Name,
@@ -49,8 +46,15 @@ public sealed record SeriesAnswer(
     IReadOnlyList<YearBrief> Years,
     bool Depth,
     bool Matters,
-    int Least,
-    string? WouldKnow = null,
-    IReadOnlyList<TrendAt>? Line = null,
-    TestNumbers? Annual = null
-);
+    int Least
+)
+{
+    /// <summary>How long until we would know; null where the scatter is not known yet.</summary>
+    public string? WouldKnow { get; init; }
+
+    /// <summary>The two ends of the trend, to be drawn; null where there is none.</summary>
+    public IReadOnlyList<TrendAt>? Line { get; init; }
+
+    /// <summary>The annual test; null where there are too few years.</summary>
+    public TestNumbers? Annual { get; init; }
+}

@@ -100,11 +100,8 @@ public sealed record TrendLimit(bool Above, [property: Within(-1e9, 1e9)] decima
 /// <param name="Provisional">True to use also what nobody has signed off.</param>
 /// <param name="Joins">Days of changes of method across which the series is joined all the same.</param>
 /// <param name="LeastYears">Fewer years give no test.</param>
-/// <param name="AskedPerDecade">The change per decade that is asked for; null for the subject's usual.</param>
 /// <param name="Native">The unit in which depths were read.</param>
 /// <param name="Reader">Unit for the words.</param>
-/// <param name="YearsOnly">True for a list: the years and no test.</param>
-/// <param name="Limits">Limits that the years are held against.</param>
 public sealed record TrendRequest(
     Parameter Subject,
     IReadOnlyList<SeriesPoint> Points,
@@ -114,13 +111,20 @@ public sealed record TrendRequest(
     bool Provisional = false,
     IReadOnlyList<DateOnly>? Joins = null,
     [property: Within(3, 200)] int LeastYears = TrendRequest.UsualLeastYears,
-    [property: Within(-1e9, 1e9)] decimal? AskedPerDecade = null,
     LengthUnit Native = LengthUnit.Metre,
-    ReaderUnit Reader = ReaderUnit.AsRead,
-    bool YearsOnly = false,
-    IReadOnlyList<TrendLimit>? Limits = null
+    ReaderUnit Reader = ReaderUnit.AsRead
 )
 {
+    /// <summary>The change per decade that is asked for; null for the subject's usual.</summary>
+    [Within(-1e9, 1e9)]
+    public decimal? AskedPerDecade { get; init; }
+
+    /// <summary>True for a list: the years and no test.</summary>
+    public bool YearsOnly { get; init; }
+
+    /// <summary>Limits that the years are held against.</summary>
+    public IReadOnlyList<TrendLimit>? Limits { get; init; }
+
     /// <summary>The mean of the last results that it is judged by; null where it is not.</summary>
     public RunningRequest? Running { get; init; }
 

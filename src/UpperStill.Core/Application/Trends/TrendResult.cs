@@ -46,11 +46,7 @@ public enum TrendVerdict
 /// <param name="Provisional">True where a value of it waits for review.</param>
 /// <param name="Mean">Mean; null where there are too few, or any is censored.</param>
 /// <param name="Median">Median, where it is certain.</param>
-/// <param name="Low">Least.</param>
-/// <param name="High">Greatest.</param>
-/// <param name="StandardError">Of the mean.</param>
-/// <param name="Value">What stands for the year; a limit where <paramref name="Censored"/> says so.</param>
-/// <param name="Censored">What is known of <paramref name="Value"/>.</param>
+/// <param name="Censored">What is known of <see cref="Value"/>.</param>
 public sealed record YearSummary(
     int Year,
     string Name,
@@ -61,13 +57,21 @@ public sealed record YearSummary(
     bool Provisional = false,
     decimal? Mean = null,
     decimal? Median = null,
-    decimal? Low = null,
-    decimal? High = null,
-    decimal? StandardError = null,
-    decimal? Value = null,
     Censoring Censored = Censoring.None
 )
 {
+    /// <summary>Least.</summary>
+    public decimal? Low { get; init; }
+
+    /// <summary>Greatest.</summary>
+    public decimal? High { get; init; }
+
+    /// <summary>Of the mean.</summary>
+    public decimal? StandardError { get; init; }
+
+    /// <summary>What stands for the year; a limit where <see cref="Censored"/> says so.</summary>
+    public decimal? Value { get; init; }
+
     /// <summary>What stands for the year, without how many values it rests on.</summary>
     internal string Written() => Text.Split(' ', 2)[1].Split(" of ", 2)[0];
 }
@@ -90,13 +94,6 @@ public sealed record SeriesBreak(DateOnly Day, string Before, string After, bool
 /// <param name="PerDecade">Slope per decade; null where no pair has one.</param>
 /// <param name="LowPerDecade">Lower limit, 95 %.</param>
 /// <param name="HighPerDecade">Upper limit, 95 %.</param>
-/// <param name="CertainShare">Share of the pairs whose order is certain, 0–1.</param>
-/// <param name="Pairs">Pairs whose order is compared: Kendall’s tau is S over them.</param>
-/// <param name="Slopes">Slopes that the median and its limits are taken from, N′.</param>
-/// <param name="HalfWidth">C of the limits: 1.96 times the root of the variance.</param>
-/// <param name="HeterogeneityP">Seasonal: how likely the seasons are to differ so much by chance.</param>
-/// <param name="HeterogeneityChiSquare">Seasonal: the χ² that this is read from, with one degree less than there are seasons.</param>
-/// <param name="Seasons">Seasonal: month, Z.</param>
 public sealed record TestNumbers(
     TrendTest Test,
     int Years,
@@ -107,15 +104,30 @@ public sealed record TestNumbers(
     double P,
     double? PerDecade,
     double? LowPerDecade,
-    double? HighPerDecade,
-    double CertainShare,
-    long Pairs,
-    long Slopes,
-    double HalfWidth,
-    double? HeterogeneityP = null,
-    double? HeterogeneityChiSquare = null,
-    IReadOnlyList<SeasonNumbers>? Seasons = null
-);
+    double? HighPerDecade
+)
+{
+    /// <summary>Share of the pairs whose order is certain, 0–1.</summary>
+    public required double CertainShare { get; init; }
+
+    /// <summary>Pairs whose order is compared: Kendall’s tau is S over them.</summary>
+    public required long Pairs { get; init; }
+
+    /// <summary>Slopes that the median and its limits are taken from, N′.</summary>
+    public required long Slopes { get; init; }
+
+    /// <summary>C of the limits: 1.96 times the root of the variance.</summary>
+    public required double HalfWidth { get; init; }
+
+    /// <summary>Seasonal: how likely the seasons are to differ so much by chance.</summary>
+    public double? HeterogeneityP { get; init; }
+
+    /// <summary>Seasonal: the χ² that this is read from, with one degree less than there are seasons.</summary>
+    public double? HeterogeneityChiSquare { get; init; }
+
+    /// <summary>Seasonal: month, Z.</summary>
+    public IReadOnlyList<SeasonNumbers>? Seasons { get; init; }
+}
 
 /// <summary>A season in a seasonal test.</summary>
 /// <param name="Month">The month, 1–12.</param>
@@ -160,20 +172,6 @@ public sealed record WouldKnow(
 /// <param name="Years">Every year from the first to the last.</param>
 /// <param name="Points">The values, oldest first, with words for the reader.</param>
 /// <param name="Breaks">Changes of method.</param>
-/// <param name="Findings">What to look at.</param>
-/// <param name="Window">What a year rests on, in words.</param>
-/// <param name="Least">Values that a year needs.</param>
-/// <param name="Statistic">What stands for a year.</param>
-/// <param name="Waiting">Values that wait for review.</param>
-/// <param name="Annual">The annual test.</param>
-/// <param name="Seasonal">The seasonal test.</param>
-/// <param name="Line">The trend, year by year, where there is one to draw.</param>
-/// <param name="Smooth">A smooth line for the eye.</param>
-/// <param name="WouldKnow">How long until we would know.</param>
-/// <param name="Working">How it came about.</param>
-/// <param name="Scale">For a depth: the scale.</param>
-/// <param name="Greatest">The greatest value, to draw to.</param>
-/// <param name="Limits">How the years stand to each limit that was asked for, in words.</param>
 public sealed record TrendResult(
     Parameter Subject,
     string Name,
@@ -184,23 +182,51 @@ public sealed record TrendResult(
     IReadOnlyList<string> HeldBack,
     IReadOnlyList<YearSummary> Years,
     IReadOnlyList<SeriesPoint> Points,
-    IReadOnlyList<SeriesBreak> Breaks,
-    IReadOnlyList<Finding> Findings,
-    string Window,
-    int Least,
-    AnnualStatistic Statistic,
-    int Waiting,
-    decimal Greatest,
-    TestNumbers? Annual = null,
-    TestNumbers? Seasonal = null,
-    IReadOnlyList<TrendAt>? Line = null,
-    IReadOnlyList<TrendAt>? Smooth = null,
-    WouldKnow? WouldKnow = null,
-    Working? Working = null,
-    DepthScale? Scale = null,
-    IReadOnlyList<string>? Limits = null
+    IReadOnlyList<SeriesBreak> Breaks
 )
 {
+    /// <summary>What to look at.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>What a year rests on, in words.</summary>
+    public required string Window { get; init; }
+
+    /// <summary>Values that a year needs.</summary>
+    public required int Least { get; init; }
+
+    /// <summary>What stands for a year.</summary>
+    public required AnnualStatistic Statistic { get; init; }
+
+    /// <summary>Values that wait for review.</summary>
+    public required int Waiting { get; init; }
+
+    /// <summary>The greatest value, to draw to.</summary>
+    public required decimal Greatest { get; init; }
+
+    /// <summary>The annual test.</summary>
+    public TestNumbers? Annual { get; init; }
+
+    /// <summary>The seasonal test.</summary>
+    public TestNumbers? Seasonal { get; init; }
+
+    /// <summary>The trend, year by year, where there is one to draw.</summary>
+    public IReadOnlyList<TrendAt>? Line { get; init; }
+
+    /// <summary>A smooth line for the eye.</summary>
+    public IReadOnlyList<TrendAt>? Smooth { get; init; }
+
+    /// <summary>How long until we would know.</summary>
+    public WouldKnow? WouldKnow { get; init; }
+
+    /// <summary>How it came about.</summary>
+    public Working? Working { get; init; }
+
+    /// <summary>For a depth: the scale.</summary>
+    public DepthScale? Scale { get; init; }
+
+    /// <summary>How the years stand to each limit that was asked for, in words.</summary>
+    public IReadOnlyList<string>? Limits { get; init; }
+
     /// <summary>True where its axis is logarithmic.</summary>
     public bool Log { get; init; }
 

@@ -46,12 +46,14 @@ public static class TrendRule
             score.P,
             line.Slope * 10,
             line.Low * 10,
-            line.High * 10,
-            Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)),
-            Pairs([years.Count]),
-            line.Slopes,
-            line.HalfWidth
-        );
+            line.High * 10
+        )
+        {
+            CertainShare = Certain(score.Certain, [years.Count], years.Any(y => y.Censored != Censoring.None)),
+            Pairs = Pairs([years.Count]),
+            Slopes = line.Slopes,
+            HalfWidth = line.HalfWidth,
+        };
     }
 
     // Of values that are all known every order is known, ties as well.
@@ -119,26 +121,27 @@ public static class TrendRule
                 [.. HeldBack(waiting)],
                 shown,
                 [.. request.Points.OrderBy(p => p.Day).ThenBy(p => p.Visit).Select(p => p with { Text = words.Point(p) })],
-                breaks,
+                breaks
+            )
+            {
+                Findings =
                 [
                     .. Findings(),
                     .. running is null ? [] : RunningMeans.Findings(request.Points, running, request.Running!, request.Limits ?? [], words),
                 ],
-                words.Window(),
-                request.Window.LeastReadings,
-                statistic,
-                waiting,
-                Decimals.Published(greatest),
-                annual,
-                seasonal,
-                line,
-                request.YearsOnly ? null : Smooth(),
-                would,
-                TrendWorking.Of(test, annual, years, statistic, words),
-                subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
-                request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))]
-            )
-            {
+                Window = words.Window(),
+                Least = request.Window.LeastReadings,
+                Statistic = statistic,
+                Waiting = waiting,
+                Greatest = Decimals.Published(greatest),
+                Annual = annual,
+                Seasonal = seasonal,
+                Line = line,
+                Smooth = request.YearsOnly ? null : Smooth(),
+                WouldKnow = would,
+                Working = TrendWorking.Of(test, annual, years, statistic, words),
+                Scale = subject.Hanging ? DepthScale.To(greatest * 1.1m, request.Native, request.Reader) : null,
+                Limits = request.Limits is null ? null : [.. request.Limits.Select(l => words.Limit(l, shown))],
                 Log = subject.Log,
                 Better = subject.Better,
                 Running = running,
@@ -158,11 +161,13 @@ public static class TrendRule
                 [.. shown.Select(YearBrief.Of)],
                 subject.Hanging,
                 subject.AskedAfter || verdict is TrendVerdict.Rising or TrendVerdict.Falling,
-                request.Window.LeastReadings,
-                would?.Text,
-                line is null ? null : [line[0], line[^1]],
-                annual
-            );
+                request.Window.LeastReadings
+            )
+            {
+                WouldKnow = would?.Text,
+                Line = line is null ? null : [line[0], line[^1]],
+                Annual = annual,
+            };
         }
 
         private (
@@ -211,19 +216,21 @@ public static class TrendRule
                 test.P,
                 test.Slope.Slope * 10,
                 test.Slope.Low * 10,
-                test.Slope.High * 10,
-                Certain(
+                test.Slope.High * 10
+            )
+            {
+                CertainShare = Certain(
                     test.Seasons.Sum(s => s.Score.Certain),
                     test.Seasons.Select(s => s.Score.Count),
                     points.Any(p => p.Item2.Censored != Censoring.None)
                 ),
-                Pairs(test.Seasons.Select(s => s.Score.Count)),
-                test.Slope.Slopes,
-                test.Slope.HalfWidth,
-                test.HeterogeneityP,
-                test.HeterogeneityChiSquare,
-                [.. test.Seasons.Select(s => new SeasonNumbers(s.Season, s.Score.Count, s.Score.Z))]
-            );
+                Pairs = Pairs(test.Seasons.Select(s => s.Score.Count)),
+                Slopes = test.Slope.Slopes,
+                HalfWidth = test.Slope.HalfWidth,
+                HeterogeneityP = test.HeterogeneityP,
+                HeterogeneityChiSquare = test.HeterogeneityChiSquare,
+                Seasons = [.. test.Seasons.Select(s => new SeasonNumbers(s.Season, s.Score.Count, s.Score.Z))],
+            };
         }
 
         private static TrendVerdict Verdict(TestNumbers? test, TestNumbers? seasonal)

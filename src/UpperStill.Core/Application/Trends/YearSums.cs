@@ -101,10 +101,12 @@ internal static class YearSums
                 censored,
                 false,
                 $"not enough ({points.Count} of {window.LeastReadings})",
-                waits,
-                Low: Decimals.Published(low),
-                High: Decimals.Published(high)
-            );
+                waits
+            )
+            {
+                Low = Decimals.Published(low),
+                High = Decimals.Published(high),
+            };
         }
 
         var average = points.Sum(p => p.Value) / points.Count;
@@ -142,12 +144,14 @@ internal static class YearSums
             waits,
             mean is { } m ? Decimals.Published(m) : null,
             known == Censoring.None ? Decimals.Published(median) : null,
-            Decimals.Published(low),
-            Decimals.Published(high),
-            mean is { } mm && points.Count > 1 ? Decimals.Published(Error(points, mm)) : null,
-            Decimals.Published(value),
             side
-        );
+        )
+        {
+            Low = Decimals.Published(low),
+            High = Decimals.Published(high),
+            StandardError = mean is { } mm && points.Count > 1 ? Decimals.Published(Error(points, mm)) : null,
+            Value = Decimals.Published(value),
+        };
     }
 
     private static decimal Error(List<SeriesPoint> points, decimal mean) =>

@@ -27,32 +27,7 @@ namespace UpperStill.Core.Application.Visits;
 /// <param name="Composite">The composite's depth.</param>
 /// <param name="Scale">A depth scale for the column.</param>
 /// <param name="BottomM">Depth to which the column is drawn, m: the sounding, or the known depth before it.</param>
-/// <param name="KeepOffM">Top of the zone above the bottom where no sampler goes, m; null before the sounding.</param>
-/// <param name="KnownM">The station's known depth, m; null where the file cannot be read.</param>
-/// <param name="KnownText">The known depth for the reader.</param>
 /// <param name="LineUnit">The unit in which the line is read.</param>
-/// <param name="Usable">True where the clarity may join the record without a reviewer's word: no stop stands open.</param>
-/// <param name="StopsToEnd">Open stops that must be answered before the visit can end.</param>
-/// <param name="Took">What was taken.</param>
-/// <param name="TakenEntries">The entry in which each thing that was said to be taken stands.</param>
-/// <param name="Due">What is to be taken today; null in visits of before that was asked.</param>
-/// <param name="Arrival">The head of the sheet.</param>
-/// <param name="Remarks">How the disc was read, colour, opinions.</param>
-/// <param name="Tries">Lowerings of the composite sampler.</param>
-/// <param name="Aboard">What is counted aboard.</param>
-/// <param name="Sums">Sums done by hand on the sheet.</param>
-/// <param name="Paper">True where it is typed from a sheet.</param>
-/// <param name="Order">The entry that puts the steps in another order than the programme's.</param>
-/// <param name="Profile">The profile; null where none is asked for.</param>
-/// <param name="Bottles">The bottles; null where none are asked for.</param>
-/// <param name="Point">The visit's point in the record; null where no clarity was worked out.</param>
-/// <param name="StartedAt">When it began.</param>
-/// <param name="ClosedAt">When it ended.</param>
-/// <param name="ClosedEntry">The entry that ended it.</param>
-/// <param name="Observers">Who reads.</param>
-/// <param name="Line">The line in use.</param>
-/// <param name="Sounding">Today's sounding.</param>
-/// <param name="Protocols">Described protocols, due or recorded; null where there are none.</param>
 public sealed record FieldSheet(
     Guid Visit,
     VisitState State,
@@ -63,34 +38,84 @@ public sealed record FieldSheet(
     CompositeResult Composite,
     DepthScale Scale,
     decimal BottomM,
-    LengthUnit LineUnit,
-    bool Usable,
-    IReadOnlyList<string> Observers,
-    int StopsToEnd,
-    IReadOnlyList<Protocol> Took,
-    IReadOnlyList<SheetTaken> TakenEntries,
-    SheetArrival Arrival,
-    SheetDiscRemarks Remarks,
-    SheetTries Tries,
-    IReadOnlyList<SheetAboard> Aboard,
-    IReadOnlyList<SheetHandSum> Sums,
-    bool Paper,
-    Guid? Order = null,
-    IReadOnlyList<Protocol>? Due = null,
-    SheetProfile? Profile = null,
-    SheetBottles? Bottles = null,
-    ClarityPoint? Point = null,
-    decimal? KeepOffM = null,
-    decimal? KnownM = null,
-    string? KnownText = null,
-    DateTimeOffset? StartedAt = null,
-    DateTimeOffset? ClosedAt = null,
-    Guid? ClosedEntry = null,
-    Line? Line = null,
-    SheetSounding? Sounding = null,
-    IReadOnlyList<SheetProtocol>? Protocols = null
+    LengthUnit LineUnit
 )
 {
+    /// <summary>True where the clarity may join the record without a reviewer's word: no stop stands open.</summary>
+    public required bool Usable { get; init; }
+
+    /// <summary>Who reads.</summary>
+    public required IReadOnlyList<string> Observers { get; init; }
+
+    /// <summary>Open stops that must be answered before the visit can end.</summary>
+    public required int StopsToEnd { get; init; }
+
+    /// <summary>What was taken.</summary>
+    public required IReadOnlyList<Protocol> Took { get; init; }
+
+    /// <summary>The entry in which each thing that was said to be taken stands.</summary>
+    public required IReadOnlyList<SheetTaken> TakenEntries { get; init; }
+
+    /// <summary>The head of the sheet.</summary>
+    public required SheetArrival Arrival { get; init; }
+
+    /// <summary>How the disc was read, colour, opinions.</summary>
+    public required SheetDiscRemarks Remarks { get; init; }
+
+    /// <summary>Lowerings of the composite sampler.</summary>
+    public required SheetTries Tries { get; init; }
+
+    /// <summary>What is counted aboard.</summary>
+    public required IReadOnlyList<SheetAboard> Aboard { get; init; }
+
+    /// <summary>Sums done by hand on the sheet.</summary>
+    public required IReadOnlyList<SheetHandSum> Sums { get; init; }
+
+    /// <summary>True where it is typed from a sheet.</summary>
+    public required bool Paper { get; init; }
+
+    /// <summary>The entry that puts the steps in another order than the programme's.</summary>
+    public Guid? Order { get; init; }
+
+    /// <summary>What is to be taken today; null in visits of before that was asked.</summary>
+    public IReadOnlyList<Protocol>? Due { get; init; }
+
+    /// <summary>The profile; null where none is asked for.</summary>
+    public SheetProfile? Profile { get; init; }
+
+    /// <summary>The bottles; null where none are asked for.</summary>
+    public SheetBottles? Bottles { get; init; }
+
+    /// <summary>The visit's point in the record; null where no clarity was worked out.</summary>
+    public ClarityPoint? Point { get; init; }
+
+    /// <summary>Top of the zone above the bottom where no sampler goes, m; null before the sounding.</summary>
+    public decimal? KeepOffM { get; init; }
+
+    /// <summary>The station's known depth, m; null where the file cannot be read.</summary>
+    public decimal? KnownM { get; init; }
+
+    /// <summary>The known depth for the reader.</summary>
+    public string? KnownText { get; init; }
+
+    /// <summary>When it began.</summary>
+    public DateTimeOffset? StartedAt { get; init; }
+
+    /// <summary>When it ended.</summary>
+    public DateTimeOffset? ClosedAt { get; init; }
+
+    /// <summary>The entry that ended it.</summary>
+    public Guid? ClosedEntry { get; init; }
+
+    /// <summary>The line in use.</summary>
+    public Line? Line { get; init; }
+
+    /// <summary>Today's sounding.</summary>
+    public SheetSounding? Sounding { get; init; }
+
+    /// <summary>Described protocols, due or recorded; null where there are none.</summary>
+    public IReadOnlyList<SheetProtocol>? Protocols { get; init; }
+
     /// <summary>What it gives to the record; worked out when it is asked for, because the page does not need it; null where the sheet was
     /// read from JSON.</summary>
     [JsonIgnore]

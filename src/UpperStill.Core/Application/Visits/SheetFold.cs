@@ -56,36 +56,40 @@ internal sealed class SheetFold
             composite,
             DepthScale.To(bottom, draft.Native, draft.Reader),
             Decimals.Published(bottom),
-            draft.Native,
-            usable,
-            draft.Start?.Body.Observers ?? [],
-            stops.Count(f => f.Beside != Beside.Entry),
-            [.. VisitParts.All.SelectMany(p => p.Took(draft)).Distinct()],
-            [.. draft.Standing(VisitKinds.Taken).Select(t => new SheetTaken(t.Body.Protocol, t.Entry.Id)).DistinctBy(t => t.Protocol)],
-            draft.Section<SheetArrival>()!,
-            remarks,
-            draft.Section<SheetTries>()!,
-            aboard,
-            draft.Section<IReadOnlyList<SheetHandSum>>()!,
-            draft.Start?.Body.Paper == true,
-            draft.Latest(VisitKinds.StepOrder)?.Entry.Id,
-            draft.Start?.Body.Due,
-            draft.Section<SheetProfile>(),
-            draft.Section<SheetBottles>(),
-            SecchiParameters.Point(draft),
-            sounding is null ? null
-                : composite.LimitM is { } limit ? Math.Max(0, limit)
-                : null,
-            known is { } k ? Decimals.Published(k.Metres) : null,
-            known is { } kk ? draft.Show(kk) : null,
-            draft.Start?.Entry.At,
-            closed.Count > 0 ? closed[^1].Entry.At : null,
-            closed.Count > 0 ? closed[^1].Entry.Id : null,
-            draft.Line,
-            sounding,
-            draft.Described() is { Count: > 0 } described ? described : null
+            draft.Native
         )
         {
+            Usable = usable,
+            Observers = draft.Start?.Body.Observers ?? [],
+            StopsToEnd = stops.Count(f => f.Beside != Beside.Entry),
+            Took = [.. VisitParts.All.SelectMany(p => p.Took(draft)).Distinct()],
+            TakenEntries =
+            [
+                .. draft.Standing(VisitKinds.Taken).Select(t => new SheetTaken(t.Body.Protocol, t.Entry.Id)).DistinctBy(t => t.Protocol),
+            ],
+            Arrival = draft.Section<SheetArrival>()!,
+            Remarks = remarks,
+            Tries = draft.Section<SheetTries>()!,
+            Aboard = aboard,
+            Sums = draft.Section<IReadOnlyList<SheetHandSum>>()!,
+            Paper = draft.Start?.Body.Paper == true,
+            Order = draft.Latest(VisitKinds.StepOrder)?.Entry.Id,
+            Due = draft.Start?.Body.Due,
+            Profile = draft.Section<SheetProfile>(),
+            Bottles = draft.Section<SheetBottles>(),
+            Point = SecchiParameters.Point(draft),
+            KeepOffM =
+                sounding is null ? null
+                : composite.LimitM is { } limit ? Math.Max(0, limit)
+                : null,
+            KnownM = known is { } k ? Decimals.Published(k.Metres) : null,
+            KnownText = known is { } kk ? draft.Show(kk) : null,
+            StartedAt = draft.Start?.Entry.At,
+            ClosedAt = closed.Count > 0 ? closed[^1].Entry.At : null,
+            ClosedEntry = closed.Count > 0 ? closed[^1].Entry.Id : null,
+            Line = draft.Line,
+            Sounding = sounding,
+            Protocols = draft.Described() is { Count: > 0 } described ? described : null,
             Record = new(() =>
                 new VisitRecord(
                     [.. VisitParts.All.SelectMany(p => p.Readings(draft))],

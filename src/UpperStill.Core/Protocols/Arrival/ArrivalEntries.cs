@@ -80,18 +80,6 @@ public enum WaterSurface
 /// <param name="Rain24Mm">Rain of the last 24 h by a gauge, mm. In version 1 also a number for a class.</param>
 /// <param name="Rain72Mm">Rain of the last 72 h by a gauge, mm. In version 1 also a number for a class.</param>
 /// <param name="Surface">The surface of the water.</param>
-/// <param name="Smell">What it smells of; <c>none</c> where of nothing.</param>
-/// <param name="Stage">Level of the water on the staff, as read.</param>
-/// <param name="Fog">True where one sees less than a kilometre.</param>
-/// <param name="Thunder">True where it was heard in the last half hour.</param>
-/// <param name="Remark">Birds, boats, weeds, anything else.</param>
-/// <param name="Water">Water at the surface by thermometer: in a cup from one foot down, or in a container just filled; in shade.</param>
-/// <param name="WaterSteady">True where the thermometer held still for a minute.</param>
-/// <param name="WaterSecond">The same by a second thermometer beside the first.</param>
-/// <param name="Wind">The wind by what it moves.</param>
-/// <param name="WaveState">The waves, by name.</param>
-/// <param name="Rain24">Rain of the last 24 h, as remembered.</param>
-/// <param name="Rain72">Rain of the last 72 h, as remembered.</param>
 public sealed record ConditionsBody(
     [property: Within(1, 100)] int? People = null,
     bool? Anchored = null,
@@ -102,21 +90,45 @@ public sealed record ConditionsBody(
     [property: Within(1, 4)] int? Waves = null,
     [property: Within(0, 1500, "mm")] decimal? Rain24Mm = null,
     [property: Within(0, 3000, "mm")] decimal? Rain72Mm = null,
-    WaterSurface? Surface = null,
-    string? Smell = null,
-    WrittenLength? Stage = null,
-    bool? Fog = null,
-    bool? Thunder = null,
-    string? Remark = null,
-    WrittenTemperature? Water = null,
-    bool? WaterSteady = null,
-    WrittenTemperature? WaterSecond = null,
-    WindForce? Wind = null,
-    WaveState? WaveState = null,
-    RainFallen? Rain24 = null,
-    RainFallen? Rain72 = null
+    WaterSurface? Surface = null
 )
 {
+    /// <summary>What it smells of; <c>none</c> where of nothing.</summary>
+    public string? Smell { get; init; }
+
+    /// <summary>Level of the water on the staff, as read.</summary>
+    public WrittenLength? Stage { get; init; }
+
+    /// <summary>True where one sees less than a kilometre.</summary>
+    public bool? Fog { get; init; }
+
+    /// <summary>True where it was heard in the last half hour.</summary>
+    public bool? Thunder { get; init; }
+
+    /// <summary>Birds, boats, weeds, anything else.</summary>
+    public string? Remark { get; init; }
+
+    /// <summary>Water at the surface by thermometer: in a cup from one foot down, or in a container just filled; in shade.</summary>
+    public WrittenTemperature? Water { get; init; }
+
+    /// <summary>True where the thermometer held still for a minute.</summary>
+    public bool? WaterSteady { get; init; }
+
+    /// <summary>The same by a second thermometer beside the first.</summary>
+    public WrittenTemperature? WaterSecond { get; init; }
+
+    /// <summary>The wind by what it moves.</summary>
+    public WindForce? Wind { get; init; }
+
+    /// <summary>The waves, by name.</summary>
+    public WaveState? WaveState { get; init; }
+
+    /// <summary>Rain of the last 24 h, as remembered.</summary>
+    public RainFallen? Rain24 { get; init; }
+
+    /// <summary>Rain of the last 72 h, as remembered.</summary>
+    public RainFallen? Rain72 { get; init; }
+
     /// <summary>The wind, as a class or as measured; null where nobody told it.</summary>
     internal Told? WindTold =>
         WindMs is { } measured ? new Told(measured, measured, $"{Decimals.Text(measured)} m/s")

@@ -120,20 +120,22 @@ internal static class ArrivalFold
             next.WavesTold is null ? next.Waves ?? old.Waves : null,
             Later(old, next, b => b.Rain24Told).Rain24Mm,
             Later(old, next, b => b.Rain72Told).Rain72Mm,
-            next.Surface ?? old.Surface,
-            next.Smell ?? old.Smell,
-            next.Stage ?? old.Stage,
-            next.Fog ?? old.Fog,
-            next.Thunder ?? old.Thunder,
-            next.Remark ?? old.Remark,
-            next.Water ?? old.Water,
-            next.WaterSteady ?? old.WaterSteady,
-            next.WaterSecond ?? old.WaterSecond,
-            Later(old, next, b => b.WindTold).Wind,
-            next.WavesTold ?? (next.Waves is null ? old.WaveState : null),
-            Later(old, next, b => b.Rain24Told).Rain24,
-            Later(old, next, b => b.Rain72Told).Rain72
-        );
+            next.Surface ?? old.Surface
+        )
+        {
+            Smell = next.Smell ?? old.Smell,
+            Stage = next.Stage ?? old.Stage,
+            Fog = next.Fog ?? old.Fog,
+            Thunder = next.Thunder ?? old.Thunder,
+            Remark = next.Remark ?? old.Remark,
+            Water = next.Water ?? old.Water,
+            WaterSteady = next.WaterSteady ?? old.WaterSteady,
+            WaterSecond = next.WaterSecond ?? old.WaterSecond,
+            Wind = Later(old, next, b => b.WindTold).Wind,
+            WaveState = next.WavesTold ?? (next.Waves is null ? old.WaveState : null),
+            Rain24 = Later(old, next, b => b.Rain24Told).Rain24,
+            Rain72 = Later(old, next, b => b.Rain72Told).Rain72,
+        };
 
     // One box holds a class or a number of an instrument, never some of each.
     private static ConditionsBody Later(ConditionsBody old, ConditionsBody next, Func<ConditionsBody, Told?> box) =>

@@ -15,13 +15,7 @@ namespace UpperStill.Core.Protocols.Bottles;
 /// <param name="DeepLeastM">In shallower water there is no deep bottle, m.</param>
 /// <param name="DeepFixedM">The coordinator’s great depth of the method <c>fixed</c>, m.</param>
 /// <param name="ThermoclineM">Today's, m; null where none was found or no profile read.</param>
-/// <param name="TopM">Top of the metalimnion, m.</param>
-/// <param name="BottomM">Its bottom, m.</param>
-/// <param name="ProfileRead">True where a profile was read today.</param>
-/// <param name="Line">The line.</param>
-/// <param name="Moved">A depth chosen by the sampler in its place.</param>
 /// <param name="Reader">Unit for the words.</param>
-/// <param name="Day">Local day, which says which check of the line holds.</param>
 public sealed record BottleDepthRequest(
     string Place,
     string SurfaceSchool = "1.5-m",
@@ -32,14 +26,29 @@ public sealed record BottleDepthRequest(
     [property: Within(0, 11000, "m")] decimal DeepLeastM = 5,
     [property: Within(0, 11000, "m")] decimal DeepFixedM = 10,
     [property: Within(0, 11000, "m")] decimal? ThermoclineM = null,
-    [property: Within(0, 11000, "m")] decimal? TopM = null,
-    [property: Within(0, 11000, "m")] decimal? BottomM = null,
-    bool ProfileRead = false,
-    Line? Line = null,
-    WrittenLength? Moved = null,
-    ReaderUnit Reader = ReaderUnit.AsRead,
-    DateOnly? Day = null
-);
+    ReaderUnit Reader = ReaderUnit.AsRead
+)
+{
+    /// <summary>Top of the metalimnion, m.</summary>
+    [Within(0, 11000, "m")]
+    public decimal? TopM { get; init; }
+
+    /// <summary>Its bottom, m.</summary>
+    [Within(0, 11000, "m")]
+    public decimal? BottomM { get; init; }
+
+    /// <summary>True where a profile was read today.</summary>
+    public bool ProfileRead { get; init; }
+
+    /// <summary>The line.</summary>
+    public Line? Line { get; init; }
+
+    /// <summary>A depth chosen by the sampler in its place.</summary>
+    public WrittenLength? Moved { get; init; }
+
+    /// <summary>Local day, which says which check of the line holds.</summary>
+    public DateOnly? Day { get; init; }
+}
 
 /// <summary>The depth of a bottle.</summary>
 /// <param name="Findings">What stands in the way.</param>

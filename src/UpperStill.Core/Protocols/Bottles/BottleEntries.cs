@@ -39,8 +39,6 @@ public enum CastOutcome
 /// <param name="TripS">Seconds from letting the messenger go to feeling it; null where it was not timed.</param>
 /// <param name="Felt">Whether the trip was felt.</param>
 /// <param name="Sediment">True where sediment, weed or debris is seen.</param>
-/// <param name="Smell">What it smells of.</param>
-/// <param name="Colour">Its colour.</param>
 public sealed record CastBody(
     string Place,
     WrittenLength LineOut,
@@ -51,10 +49,15 @@ public sealed record CastBody(
     [property: Within(0, 20)] int? Rinses = null,
     [property: Within(0, 3600, "s")] decimal? TripS = null,
     bool? Felt = null,
-    bool? Sediment = null,
-    string? Smell = null,
-    string? Colour = null
-);
+    bool? Sediment = null
+)
+{
+    /// <summary>What it smells of.</summary>
+    public string? Smell { get; init; }
+
+    /// <summary>Its colour.</summary>
+    public string? Colour { get; init; }
+}
 
 /// <summary>Body of the entry <c>bottle-depth</c>: a planned depth moved by the sampler.</summary>
 /// <param name="Place">Which bottle depth of the plan.</param>

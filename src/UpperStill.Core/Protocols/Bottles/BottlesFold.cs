@@ -106,15 +106,17 @@ internal static class BottlesFold
             budget,
             order,
             !byHand,
-            depth.Needless,
-            depth.DepthM,
-            depth.Text,
-            depth.MarkText,
-            depth.Mark,
-            depth.DepthM is { } d ? decimal.Round(d / (sampler?.FallSpeedMs ?? UsualFallMs), 1) : null,
-            depth.Waits,
-            depth.Working
-        );
+            depth.Needless
+        )
+        {
+            DepthM = depth.DepthM,
+            Text = depth.Text,
+            MarkText = depth.MarkText,
+            Mark = depth.Mark,
+            MessengerS = depth.DepthM is { } d ? decimal.Round(d / (sampler?.FallSpeedMs ?? UsualFallMs), 1) : null,
+            Waits = depth.Waits,
+            Working = depth.Working,
+        };
     }
 
     /// <summary>The depth of a place on this visit.</summary>
@@ -133,14 +135,16 @@ internal static class BottlesFold
                 programme.Of(BottlesOptions.DeepLeast),
                 programme.Of(BottlesOptions.DeepFixed),
                 Figure("thermocline")?.DepthM,
-                Figure("metalimnion")?.DepthM,
-                Figure("metalimnion")?.LowerM,
-                profile is { Levels.Count: > 1 },
-                draft.Line,
-                moved?.Body.Depth,
-                draft.Reader,
-                draft.Day
+                draft.Reader
             )
+            {
+                TopM = Figure("metalimnion")?.DepthM,
+                BottomM = Figure("metalimnion")?.LowerM,
+                ProfileRead = profile is { Levels.Count: > 1 },
+                Line = draft.Line,
+                Moved = moved?.Body.Depth,
+                Day = draft.Day,
+            }
         );
         return moved is null ? result : result with { Findings = [.. result.Findings.Select(f => f.On(Beside.Bottles, moved.Entry.Id))] };
 

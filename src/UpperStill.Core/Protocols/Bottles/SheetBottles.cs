@@ -23,13 +23,6 @@ public sealed record SheetCast(Guid Entry, string Text, bool Good, decimal? Dept
 /// <param name="Order">The order in which the bottles are filled, and why.</param>
 /// <param name="Sampler">True where a sampler is lowered; false where bottles are dipped by hand.</param>
 /// <param name="Needless">True where this water has no such depth today.</param>
-/// <param name="DepthM">True depth, m; null while it waits.</param>
-/// <param name="Text">The depth for the reader.</param>
-/// <param name="MarkText">The mark to lower to.</param>
-/// <param name="Mark">The same as it is written down.</param>
-/// <param name="MessengerS">Seconds the messenger takes, for a line that hangs straight.</param>
-/// <param name="Waits">What the depth waits for.</param>
-/// <param name="Working">How the depth came about.</param>
 public sealed record SheetPlace(
     string Place,
     string Title,
@@ -40,15 +33,30 @@ public sealed record SheetPlace(
     string? Budget,
     IReadOnlyList<string> Order,
     bool Sampler,
-    bool Needless = false,
-    decimal? DepthM = null,
-    string? Text = null,
-    string? MarkText = null,
-    WrittenLength? Mark = null,
-    decimal? MessengerS = null,
-    string? Waits = null,
-    Working? Working = null
-);
+    bool Needless = false
+)
+{
+    /// <summary>True depth, m; null while it waits.</summary>
+    public decimal? DepthM { get; init; }
+
+    /// <summary>The depth for the reader.</summary>
+    public string? Text { get; init; }
+
+    /// <summary>The mark to lower to.</summary>
+    public string? MarkText { get; init; }
+
+    /// <summary>The same as it is written down.</summary>
+    public WrittenLength? Mark { get; init; }
+
+    /// <summary>Seconds the messenger takes, for a line that hangs straight.</summary>
+    public decimal? MessengerS { get; init; }
+
+    /// <summary>What the depth waits for.</summary>
+    public string? Waits { get; init; }
+
+    /// <summary>How the depth came about.</summary>
+    public Working? Working { get; init; }
+}
 
 /// <summary>The bottles of the visit.</summary>
 /// <param name="Places">Depths in the order of the work.</param>

@@ -36,10 +36,7 @@ public sealed record CompositeRequest(
 /// <param name="TargetM">Depth asked for, m; null while it cannot be worked out.</param>
 /// <param name="MarkM">True depth of the nearest mark of the line, m.</param>
 /// <param name="Text">The depth to mark, as the line says it, for the reader.</param>
-/// <param name="Mark">The same as it is written down from the line.</param>
-/// <param name="Working">How it came about.</param>
 /// <param name="How">The work in short lines.</param>
-/// <param name="Casts">Depths of the whole-metre bottles, deepest first, where bottles are pooled; m.</param>
 public sealed record CompositeResult(
     IReadOnlyList<Finding> Findings,
     IReadOnlyList<string> How,
@@ -50,11 +47,18 @@ public sealed record CompositeResult(
     string? LimitText = null,
     decimal? TargetM = null,
     decimal? MarkM = null,
-    string? Text = null,
-    WrittenLength? Mark = null,
-    Working? Working = null,
-    IReadOnlyList<int>? Casts = null
-);
+    string? Text = null
+)
+{
+    /// <summary>The same as it is written down from the line.</summary>
+    public WrittenLength? Mark { get; init; }
+
+    /// <summary>How it came about.</summary>
+    public Working? Working { get; init; }
+
+    /// <summary>Depths of the whole-metre bottles, deepest first, where bottles are pooled; m.</summary>
+    public IReadOnlyList<int>? Casts { get; init; }
+}
 
 /// <summary>Works out the composite depth: min(factor × clarity, sounding - clearance), to the nearest mark of the line.</summary>
 /// <remarks>The lit layer from the disc: Poole &amp; Atkins 1929, Kd = 1.7 / SD, so 1 % light at 2.71 SD; volunteers use 2 × SD.</remarks>

@@ -121,8 +121,6 @@ public sealed record StoredBody(
 /// <param name="RecipientTold">True where somebody there expects it.</param>
 /// <param name="SheetInside">True where a copy of the manifest is in its own bag inside.</param>
 /// <param name="Seal">The seal's number.</param>
-/// <param name="TemperatureC">In the box on leaving, °C, as read.</param>
-/// <param name="NotFrozen">Samples that should be frozen and are not.</param>
 public sealed record HandedOverBody(
     Guid Manifest,
     IReadOnlyList<string> Samples,
@@ -133,10 +131,15 @@ public sealed record HandedOverBody(
     string? Waybill = null,
     bool? RecipientTold = null,
     bool? SheetInside = null,
-    string? Seal = null,
-    string? TemperatureC = null,
-    IReadOnlyList<string>? NotFrozen = null
-);
+    string? Seal = null
+)
+{
+    /// <summary>In the box on leaving, °C, as read.</summary>
+    public string? TemperatureC { get; init; }
+
+    /// <summary>Samples that should be frozen and are not.</summary>
+    public IReadOnlyList<string>? NotFrozen { get; init; }
+}
 
 /// <summary>Body of the entry <c>received</c>: the laboratory takes samples in.</summary>
 /// <param name="Samples">The samples of this visit that arrived so.</param>

@@ -52,12 +52,7 @@ public sealed record SampleHold(
 /// <param name="Stands">True where it is the one that counts.</param>
 /// <param name="Value">In that unit; null where it cannot be used.</param>
 /// <param name="Qualifier">What the laboratory says beside it.</param>
-/// <param name="Method">The method.</param>
-/// <param name="On">The day of the analysis.</param>
-/// <param name="Conversion">How the unit was brought over.</param>
-/// <param name="Working">How it came about, where it was worked out here.</param>
 /// <param name="Final">True once it is reported; until then it is the laboratory's own.</param>
-/// <param name="Load">What a stream carries of it.</param>
 public sealed record SampleResult(
     Guid Entry,
     string Analyte,
@@ -68,13 +63,24 @@ public sealed record SampleResult(
     bool Stands,
     decimal? Value = null,
     Qualifier? Qualifier = null,
-    string? Method = null,
-    DateOnly? On = null,
-    string? Conversion = null,
-    Working? Working = null,
-    bool Final = true,
-    LoadResult? Load = null
-);
+    bool Final = true
+)
+{
+    /// <summary>The method.</summary>
+    public string? Method { get; init; }
+
+    /// <summary>The day of the analysis.</summary>
+    public DateOnly? On { get; init; }
+
+    /// <summary>How the unit was brought over.</summary>
+    public string? Conversion { get; init; }
+
+    /// <summary>How it came about, where it was worked out here.</summary>
+    public Working? Working { get; init; }
+
+    /// <summary>What a stream carries of it.</summary>
+    public LoadResult? Load { get; init; }
+}
 
 /// <summary>A sample of a visit, from the plan to the report.</summary>
 /// <param name="Number">Its number.</param>
@@ -87,28 +93,6 @@ public sealed record SampleResult(
 /// <param name="Type">The sample type's code.</param>
 /// <param name="Measures">What is measured.</param>
 /// <param name="Container">The container.</param>
-/// <param name="Keep">How it is kept.</param>
-/// <param name="Place">Where in the water.</param>
-/// <param name="Depth">Depth or interval.</param>
-/// <param name="State">Where it is in its life.</param>
-/// <param name="StateText">The same in words.</param>
-/// <param name="Life">What happened to it, oldest first.</param>
-/// <param name="Findings">What to look at.</param>
-/// <param name="Results">Its results.</param>
-/// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
-/// <param name="Kin">What it is to <paramref name="Of"/>.</param>
-/// <param name="Of">The sample that it belongs to.</param>
-/// <param name="CollectedAt">When its water was collected.</param>
-/// <param name="In">Where it is put away.</param>
-/// <param name="Spot">Box and place.</param>
-/// <param name="Foil">True where it is said to be wholly in foil.</param>
-/// <param name="Labelled">True where its label was looked at and nothing is missing.</param>
-/// <param name="VolumeMl">What went through the filter, mL.</param>
-/// <param name="Hold">How long it may wait.</param>
-/// <param name="Manifest">The manifest it left with.</param>
-/// <param name="To">To whom it went.</param>
-/// <param name="Filter">The filter's run.</param>
-/// <param name="Added">What was added, as it stands on the label.</param>
 public sealed record LedgerSample(
     string Number,
     Guid Visit,
@@ -119,31 +103,75 @@ public sealed record LedgerSample(
     DateOnly Day,
     string Type,
     string Measures,
-    string Container,
-    Keeping Keep,
-    string Place,
-    string Depth,
-    SampleState State,
-    string StateText,
-    IReadOnlyList<SampleEvent> Life,
-    IReadOnlyList<Finding> Findings,
-    IReadOnlyList<SampleResult> Results,
-    int Replicate = 0,
-    SampleKin? Kin = null,
-    string? Of = null,
-    DateTimeOffset? CollectedAt = null,
-    StorePlace? In = null,
-    string? Spot = null,
-    bool? Foil = null,
-    bool Labelled = false,
-    decimal? VolumeMl = null,
-    SampleHold? Hold = null,
-    Guid? Manifest = null,
-    string? To = null,
-    FilterRun? Filter = null,
-    string? Added = null
+    string Container
 )
 {
+    /// <summary>How it is kept.</summary>
+    public required Keeping Keep { get; init; }
+
+    /// <summary>Where in the water.</summary>
+    public required string Place { get; init; }
+
+    /// <summary>Depth or interval.</summary>
+    public required string Depth { get; init; }
+
+    /// <summary>Where it is in its life.</summary>
+    public required SampleState State { get; init; }
+
+    /// <summary>The same in words.</summary>
+    public required string StateText { get; init; }
+
+    /// <summary>What happened to it, oldest first.</summary>
+    public required IReadOnlyList<SampleEvent> Life { get; init; }
+
+    /// <summary>What to look at.</summary>
+    public required IReadOnlyList<Finding> Findings { get; init; }
+
+    /// <summary>Its results.</summary>
+    public required IReadOnlyList<SampleResult> Results { get; init; }
+
+    /// <summary>0 for the sample, 1 and on for its replicates.</summary>
+    public int Replicate { get; init; }
+
+    /// <summary>What it is to that sample.</summary>
+    public SampleKin? Kin { get; init; }
+
+    /// <summary>The sample that it belongs to.</summary>
+    public string? Of { get; init; }
+
+    /// <summary>When its water was collected.</summary>
+    public DateTimeOffset? CollectedAt { get; init; }
+
+    /// <summary>Where it is put away.</summary>
+    public StorePlace? In { get; init; }
+
+    /// <summary>Box and place.</summary>
+    public string? Spot { get; init; }
+
+    /// <summary>True where it is said to be wholly in foil.</summary>
+    public bool? Foil { get; init; }
+
+    /// <summary>True where its label was looked at and nothing is missing.</summary>
+    public bool Labelled { get; init; }
+
+    /// <summary>What went through the filter, mL.</summary>
+    public decimal? VolumeMl { get; init; }
+
+    /// <summary>How long it may wait.</summary>
+    public SampleHold? Hold { get; init; }
+
+    /// <summary>The manifest it left with.</summary>
+    public Guid? Manifest { get; init; }
+
+    /// <summary>To whom it went.</summary>
+    public string? To { get; init; }
+
+    /// <summary>The filter's run.</summary>
+    public FilterRun? Filter { get; init; }
+
+    /// <summary>What was added, as it stands on the label.</summary>
+    public string? Added { get; init; }
+
     /// <summary>The protocol whose steps at the bench wait for this sample; null where none do.</summary>
     public Protocol? Bench { get; init; }
 
@@ -183,7 +211,6 @@ public sealed record LedgerSample(
 /// <param name="Text">For the reader.</param>
 /// <param name="Samples">The samples that it rests on.</param>
 /// <param name="Working">How it came about.</param>
-/// <param name="Method">The method, in the laboratory's words.</param>
 public sealed record VisitValue(
     string Analyte,
     string Name,
@@ -194,10 +221,12 @@ public sealed record VisitValue(
     string Unit,
     string Text,
     IReadOnlyList<string> Samples,
-    Working Working,
-    string? Method = null
+    Working Working
 )
 {
+    /// <summary>The method, in the laboratory's words.</summary>
+    public string? Method { get; init; }
+
     /// <summary>True where it lies over the value: more than could be counted.</summary>
     public bool Above { get; init; }
 }

@@ -27,13 +27,6 @@ public enum FilterBy
 /// <param name="PoreUm">Its nominal pore, µm.</param>
 /// <param name="VacuumKpa">Vacuum of the pump, kPa, as read.</param>
 /// <param name="Torn">True where it is torn.</param>
-/// <param name="Leaked">True where it leaked at the rim.</param>
-/// <param name="Fingers">True where fingers touched it.</param>
-/// <param name="Dropped">True where it was dropped.</param>
-/// <param name="LightMin">Minutes in direct light, as read.</param>
-/// <param name="Drops">Drops of MgCO3 on the filter.</param>
-/// <param name="Folded">True where it is folded with the colour inside and in its vial, capped: the run has ended.</param>
-/// <param name="Tinted">Whether it is visibly tinted.</param>
 public sealed record FilterBody(
     string Sample,
     string? From = null,
@@ -44,15 +37,31 @@ public sealed record FilterBody(
     [property: Within(1, 300, "mm")] decimal? DiameterMm = null,
     [property: Within(0.01, 500, "µm")] decimal? PoreUm = null,
     string? VacuumKpa = null,
-    bool? Torn = null,
-    bool? Leaked = null,
-    bool? Fingers = null,
-    bool? Dropped = null,
-    string? LightMin = null,
-    [property: Within(0, 500)] int? Drops = null,
-    bool? Folded = null,
-    bool? Tinted = null
-);
+    bool? Torn = null
+)
+{
+    /// <summary>True where it leaked at the rim.</summary>
+    public bool? Leaked { get; init; }
+
+    /// <summary>True where fingers touched it.</summary>
+    public bool? Fingers { get; init; }
+
+    /// <summary>True where it was dropped.</summary>
+    public bool? Dropped { get; init; }
+
+    /// <summary>Minutes in direct light, as read.</summary>
+    public string? LightMin { get; init; }
+
+    /// <summary>Drops of MgCO3 on the filter.</summary>
+    [Within(0, 500)]
+    public int? Drops { get; init; }
+
+    /// <summary>True where it is folded with the colour inside and in its vial, capped: the run has ended.</summary>
+    public bool? Folded { get; init; }
+
+    /// <summary>Whether it is visibly tinted.</summary>
+    public bool? Tinted { get; init; }
+}
 
 /// <summary>Body of the entry <c>filter-fill</c>: one fill pushed through. Either what went through is given, or where it began and what
 /// was left.</summary>

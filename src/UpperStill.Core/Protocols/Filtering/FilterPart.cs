@@ -369,13 +369,15 @@ internal sealed class FilterPart
             one.DiameterMm ?? all.DiameterMm,
             one.PoreUm ?? all.PoreUm,
             one.VacuumKpa ?? all.VacuumKpa,
-            one.Torn ?? all.Torn,
-            one.Leaked ?? all.Leaked,
-            one.Fingers ?? all.Fingers,
-            one.Dropped ?? all.Dropped,
-            one.LightMin ?? all.LightMin,
-            one.Drops ?? all.Drops,
-            one.Folded ?? all.Folded,
-            one.Tinted ?? all.Tinted
-        );
+            one.Torn ?? all.Torn
+        )
+        {
+            Leaked = one.Leaked ?? all.Leaked,
+            Fingers = one.Fingers ?? all.Fingers,
+            Dropped = one.Dropped ?? all.Dropped,
+            LightMin = one.LightMin ?? all.LightMin,
+            Drops = one.Drops ?? all.Drops,
+            Folded = one.Folded ?? all.Folded,
+            Tinted = one.Tinted ?? all.Tinted,
+        };
 }

@@ -118,7 +118,10 @@ internal static class ProfileFold
             Columns(draft, levels),
             temperatures,
             levels.LastOrDefault(l => l.Body.Oxygen?.Unit is not null)?.Body.Oxygen!.Unit
-                ?? (draft.Context.Programme.ChoiceOf(ProfileOptions.OxygenUnitShown) == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL),
+                ?? (draft.Context.Programme.ChoiceOf(ProfileOptions.OxygenUnitShown) == "percent" ? OxygenUnit.Percent : OxygenUnit.MgPerL)
+        )
+        {
+            Casts =
             [
                 .. casts.Select(c => new SheetLoggedCast(
                     c.Entry.Id,
@@ -126,9 +129,7 @@ internal static class ProfileFold
                     entries.Count(l => l.Body.Cast == c.Entry.Id),
                     c.Body.Sha256
                 )),
-            ]
-        )
-        {
+            ],
             BothUnits = !draft.Context.Programme.Chooses(ProfileOptions.OxygenUnitShown, "as-shown"),
         };
     }

@@ -183,24 +183,27 @@ internal sealed class ReadLevel
             Rounded(Celsius, 4),
             Body.Oxygen?.Written,
             OxygenUnit,
-            Rounded(MgPerL, 4),
-            MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
-            Percent is { } percent ? Decimals.Fixed(percent, 0) : null,
-            fall is { } f ? Decimals.Fixed(f, 1) : null,
-            Rounded(Density, 3),
-            Conductivity,
-            Ph,
-            Salinity,
-            Reread,
-            added,
-            marked,
-            Body.From,
-            open.Temperature,
-            open.Oxygen,
-            Body.Oxygen is { } written && OxygenShown is { } corrected && NumberText.Read(written.Written).Value != corrected
-                ? Decimals.Text(corrected)
-                : null
-        );
+            Rounded(MgPerL, 4)
+        )
+        {
+            MgLText = MgPerL is { } mgl ? Decimals.Fixed(mgl, 1) : null,
+            Percent = Percent is { } percent ? Decimals.Fixed(percent, 0) : null,
+            FallText = fall is { } f ? Decimals.Fixed(f, 1) : null,
+            Density = Rounded(Density, 3),
+            Conductivity = Conductivity,
+            Ph = Ph,
+            Salinity = Salinity,
+            Reread = Reread,
+            Added = added,
+            Marked = marked,
+            From = Body.From,
+            TemperatureOpen = open.Temperature,
+            OxygenOpen = open.Oxygen,
+            OxygenRead =
+                Body.Oxygen is { } written && OxygenShown is { } corrected && NumberText.Read(written.Written).Value != corrected
+                    ? Decimals.Text(corrected)
+                    : null,
+        };
         shown = new Shown(reader, above, sheet);
         return sheet;
     }

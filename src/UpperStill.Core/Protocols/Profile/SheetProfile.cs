@@ -16,21 +16,6 @@ namespace UpperStill.Core.Protocols.Profile;
 /// <param name="Oxygen">As written.</param>
 /// <param name="OxygenUnit">The unit in which it is read.</param>
 /// <param name="OxygenMgL">mg/L.</param>
-/// <param name="MgLText">mg/L for the reader.</param>
-/// <param name="Percent">Per cent of saturation, for the reader.</param>
-/// <param name="FallText">°C lost per metre since the level above, for the reader.</param>
-/// <param name="Density">kg/m³.</param>
-/// <param name="Conductivity">µS/cm at 25 °C.</param>
-/// <param name="Ph">pH.</param>
-/// <param name="Salinity">Practical salinity.</param>
-/// <param name="Reread">True where it is read in another unit than it was written in.</param>
-/// <param name="Added">True where the plan did not ask for it.</param>
-/// <param name="Marked">True where it may not be water: in the mud, or under the bottom.</param>
-/// <param name="From">Where it came from, if it was not typed.</param>
-/// <param name="TemperatureOpen">True while a stop on its temperature is open: it is drawn by itself and counts nowhere.</param>
-/// <param name="OxygenOpen">The same of its oxygen.</param>
-/// <param name="OxygenRead">What the oxygen is read as, where a point was lost in what is written; null where it is read as
-/// written.</param>
 public sealed record SheetLevel(
     Guid Entry,
     decimal DepthM,
@@ -41,23 +26,52 @@ public sealed record SheetLevel(
     decimal? TemperatureC = null,
     string? Oxygen = null,
     OxygenUnit? OxygenUnit = null,
-    decimal? OxygenMgL = null,
-    string? MgLText = null,
-    string? Percent = null,
-    string? FallText = null,
-    decimal? Density = null,
-    decimal? Conductivity = null,
-    decimal? Ph = null,
-    decimal? Salinity = null,
-    bool Reread = false,
-    bool Added = false,
-    bool Marked = false,
-    LevelSource? From = null,
-    bool TemperatureOpen = false,
-    bool OxygenOpen = false,
-    string? OxygenRead = null
+    decimal? OxygenMgL = null
 )
 {
+    /// <summary>mg/L for the reader.</summary>
+    public string? MgLText { get; init; }
+
+    /// <summary>Per cent of saturation, for the reader.</summary>
+    public string? Percent { get; init; }
+
+    /// <summary>°C lost per metre since the level above, for the reader.</summary>
+    public string? FallText { get; init; }
+
+    /// <summary>kg/m³.</summary>
+    public decimal? Density { get; init; }
+
+    /// <summary>µS/cm at 25 °C.</summary>
+    public decimal? Conductivity { get; init; }
+
+    /// <summary>pH.</summary>
+    public decimal? Ph { get; init; }
+
+    /// <summary>Practical salinity.</summary>
+    public decimal? Salinity { get; init; }
+
+    /// <summary>True where it is read in another unit than it was written in.</summary>
+    public bool Reread { get; init; }
+
+    /// <summary>True where the plan did not ask for it.</summary>
+    public bool Added { get; init; }
+
+    /// <summary>True where it may not be water: in the mud, or under the bottom.</summary>
+    public bool Marked { get; init; }
+
+    /// <summary>Where it came from, if it was not typed.</summary>
+    public LevelSource? From { get; init; }
+
+    /// <summary>True while a stop on its temperature is open: it is drawn by itself and counts nowhere.</summary>
+    public bool TemperatureOpen { get; init; }
+
+    /// <summary>The same of its oxygen.</summary>
+    public bool OxygenOpen { get; init; }
+
+    /// <summary>What the oxygen is read as, where a point was lost in what is written; null where it is read as
+    /// written.</summary>
+    public string? OxygenRead { get; init; }
+
     /// <summary>The temperature that is counted with, °C; null where there is none, it may be mud, or a stop on it is open.</summary>
     [JsonIgnore]
     public decimal? CountedC => Marked || TemperatureOpen ? null : TemperatureC;
@@ -130,7 +144,6 @@ public sealed record SheetMeter(
 /// <param name="Columns">Which boxes a level has beside depth: temperature, oxygen, conductivity, ph, salinity.</param>
 /// <param name="TemperatureUnit">The scale of the column.</param>
 /// <param name="OxygenUnit">The unit of the column.</param>
-/// <param name="Casts">Logged casts that levels were made from.</param>
 public sealed record SheetProfile(
     IReadOnlyList<SheetLevel> Levels,
     IReadOnlyList<LevelToRead> ToRead,
@@ -141,10 +154,12 @@ public sealed record SheetProfile(
     ProfileRequest Asked,
     IReadOnlyList<string> Columns,
     TemperatureUnit TemperatureUnit,
-    OxygenUnit OxygenUnit,
-    IReadOnlyList<SheetLoggedCast> Casts
+    OxygenUnit OxygenUnit
 )
 {
+    /// <summary>Logged casts that levels were made from.</summary>
+    public required IReadOnlyList<SheetLoggedCast> Casts { get; init; }
+
     /// <summary>True where oxygen is shown in the other unit, too.</summary>
     public bool BothUnits { get; init; } = true;
 }

@@ -79,11 +79,13 @@ internal static class ResultPart
                     false,
                     false,
                     number,
-                    Method: measured.Body.Readings.Method.ToString().ToLowerInvariant(),
-                    On: measured.Body.On,
-                    Working: result.Working,
                     Final: released
-                );
+                )
+                {
+                    Method = measured.Body.Readings.Method.ToString().ToLowerInvariant(),
+                    On = measured.Body.On,
+                    Working = result.Working,
+                };
             }
         }
     }
@@ -101,12 +103,14 @@ internal static class ResultPart
             value.Below,
             false,
             value.Value,
-            result.Body.Qualifier,
-            result.Body.Method,
-            result.Body.On,
-            value.Conversion,
-            Load: LoadOf(draft, sample, value)
-        );
+            result.Body.Qualifier
+        )
+        {
+            Method = result.Body.Method,
+            On = result.Body.On,
+            Conversion = value.Conversion,
+            Load = LoadOf(draft, sample, value),
+        };
     }
 
     private static LoadResult? LoadOf(SheetDraft draft, SampleDraft sample, ReportedValue value)
@@ -251,10 +255,10 @@ internal static class ResultPart
                     steps,
                     rule,
                     "Helsel 2012, Statistics for Censored Environmental Data, 2nd ed., for values below the limit"
-                ),
-                first.Result.Method
+                )
             )
             {
+                Method = first.Result.Method,
                 Above = above,
             };
         }

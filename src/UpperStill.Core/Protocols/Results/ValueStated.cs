@@ -52,9 +52,11 @@ internal static class ValueStated
                         read.Conversion is { } step ? [step] : [],
                         "Taken as it was written.",
                         "the table that it came from"
-                    ),
-                    body.Method
-                );
+                    )
+                )
+                {
+                    Method = body.Method,
+                };
             }
         }
     }

@@ -41,9 +41,6 @@ public sealed record DiscMark(
 /// <param name="Day">Local day of the reading; needed for the comparison with the month's history.</param>
 /// <param name="History">The station's record; only usable values of earlier days are compared with.</param>
 /// <param name="Reader">Unit for the words.</param>
-/// <param name="People">Everybody with an account, to tell observers apart.</param>
-/// <param name="Folded">True where only the middle of the folded line is read.</param>
-/// <param name="OneLowering">True where the marks of one lowering give the clarity; of several the last.</param>
 public sealed record ClarityRequest(
     ClaritySettings Settings,
     IReadOnlyList<DiscMark> Marks,
@@ -54,12 +51,18 @@ public sealed record ClarityRequest(
     CheckLimits? Checks = null,
     DateOnly? Day = null,
     IReadOnlyList<ClarityPoint>? History = null,
-    ReaderUnit Reader = ReaderUnit.AsRead,
-    IReadOnlyList<PersonNames>? People = null,
-    bool Folded = false,
-    bool OneLowering = false
+    ReaderUnit Reader = ReaderUnit.AsRead
 )
 {
+    /// <summary>Everybody with an account, to tell observers apart.</summary>
+    public IReadOnlyList<PersonNames>? People { get; init; }
+
+    /// <summary>True where only the middle of the folded line is read.</summary>
+    public bool Folded { get; init; }
+
+    /// <summary>True where the marks of one lowering give the clarity; of several the last.</summary>
+    public bool OneLowering { get; init; }
+
     /// <summary>The method in words.</summary>
     internal string Words =>
         (Folded, OneLowering) switch
@@ -89,8 +92,6 @@ public sealed record ClarityReading(int Lowering, string? Observer, decimal Dept
 /// <param name="Censored">True where the disc was seen on the bottom: the clarity is greater than the value.</param>
 /// <param name="Working">How it came about.</param>
 /// <param name="Compared">The value beside the same month of earlier years.</param>
-/// <param name="AsReadText">Where the line's check corrects the reading: what the marks alone would have given.</param>
-/// <param name="AsReadM">The same before rounding, m.</param>
 public sealed record ClarityResult(
     IReadOnlyList<ClarityReading> Readings,
     int Needed,
@@ -101,10 +102,15 @@ public sealed record ClarityResult(
     string? Text = null,
     bool Censored = false,
     Working? Working = null,
-    MonthBand? Compared = null,
-    string? AsReadText = null,
-    decimal? AsReadM = null
-);
+    MonthBand? Compared = null
+)
+{
+    /// <summary>Where the line's check corrects the reading: what the marks alone would have given.</summary>
+    public string? AsReadText { get; init; }
+
+    /// <summary>The same before rounding, m.</summary>
+    public decimal? AsReadM { get; init; }
+}
 
 /// <summary>The same month in earlier years.</summary>
 /// <param name="Month">1–12.</param>

@@ -55,10 +55,12 @@ public static class ClarityRule
             Decimals.Published(reported.Metres),
             text,
             Working: Show(request, marks, counted, mean, method, reported),
-            Compared: band,
-            AsReadText: asRead is { } plain ? LengthText.Show(Rounding.Round(plain, request.Settings.RoundTo), request.Reader) : null,
-            AsReadM: asRead is { } unrounded ? Decimals.Published(unrounded) : null
-        );
+            Compared: band
+        )
+        {
+            AsReadText = asRead is { } plain ? LengthText.Show(Rounding.Round(plain, request.Settings.RoundTo), request.Reader) : null,
+            AsReadM = asRead is { } unrounded ? Decimals.Published(unrounded) : null,
+        };
     }
 
     // Beside a corrected clarity stands what the marks alone would have given: both numbers are kept.

@@ -54,11 +54,13 @@ internal static class DiscFold
                 draft.Context.Programme.Checks,
                 draft.Day,
                 draft.Context.History,
-                draft.Reader,
-                draft.Context.People,
-                method.Folded,
-                method.OneLowering
+                draft.Reader
             )
+            {
+                People = draft.Context.People,
+                Folded = method.Folded,
+                OneLowering = method.OneLowering,
+            }
         );
         if (marks.Count == 0 && outcome is null && draft.Latest(SecchiKinds.ClarityStated) is { } stated)
         {

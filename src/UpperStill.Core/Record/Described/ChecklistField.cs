@@ -9,7 +9,7 @@ internal sealed class ChecklistField(string code, string label, params FieldChoi
     /// <summary>True where it keeps people safe.</summary>
     internal bool Safety { get; init; }
 
-    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Checklist, Required, Choices: lines, Safety: Safety);
+    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Checklist, Required, Choices: lines) { Safety = Safety };
 
     internal override bool Filled(ObservedValue value) => value.Ticked is not null;
 

@@ -6,7 +6,7 @@ namespace UpperStill.Core.Record.Described;
 /// <summary>A count, one touch each.</summary>
 internal sealed class CounterField(string code, string label, int wanted, FindingWords? shorter = null) : Field(code, label)
 {
-    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Counter, Required, Wanted: wanted);
+    internal override FieldDescription Describe() => new(Code, Label, FieldKind.Counter, Required) { Wanted = wanted };
 
     internal override bool Filled(ObservedValue value) => value.Count is not null;
 

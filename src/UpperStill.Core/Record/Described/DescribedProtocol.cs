@@ -30,11 +30,11 @@ public abstract class DescribedProtocol : VisitPart
                 [.. script.Steps.Select(s => s.Describe())],
                 [.. script.Steps.Select(s => s.Repeat).OfType<Repeat>().Distinct().Select(r => r.Describe())],
                 script.Parameters,
-                script.Methods,
-                script.Thresholds,
-                script.Findings
+                script.Methods
             )
             {
+                Thresholds = script.Thresholds,
+                Findings = script.Findings,
                 Containers = [.. script.Containers.Select(c => c.Describe())],
             }
         );

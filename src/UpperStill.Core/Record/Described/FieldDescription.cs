@@ -94,8 +94,6 @@ public sealed record FieldUnit(string Code, [property: Within(1e-12, 1e12)] deci
 /// <param name="UsualLeast">The least that is usual.</param>
 /// <param name="UsualMost">The most that is usual.</param>
 /// <param name="Choices">Choices, or the lines of a list.</param>
-/// <param name="Wanted">How many are wanted of what is counted; the seconds that a timer waits.</param>
-/// <param name="Safety">True for a list of what keeps people safe.</param>
 public sealed record FieldDescription(
     string Code,
     string Label,
@@ -106,11 +104,15 @@ public sealed record FieldDescription(
     decimal? Most = null,
     decimal? UsualLeast = null,
     decimal? UsualMost = null,
-    IReadOnlyList<FieldChoice>? Choices = null,
-    int? Wanted = null,
-    bool Safety = false
+    IReadOnlyList<FieldChoice>? Choices = null
 )
 {
+    /// <summary>How many are wanted of what is counted; the seconds that a timer waits.</summary>
+    public int? Wanted { get; init; }
+
+    /// <summary>True for a list of what keeps people safe.</summary>
+    public bool Safety { get; init; }
+
     /// <summary>Of a thing of the kit: what sort; null for other fields.</summary>
     public FieldEquipment? Equipment { get; init; }
 }

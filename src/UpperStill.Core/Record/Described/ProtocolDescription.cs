@@ -43,8 +43,6 @@ public sealed record StepDescription(
 /// <param name="Repeats">What steps are repeated for.</param>
 /// <param name="Parameters">What it gives to the record.</param>
 /// <param name="Methods">What a programme may choose.</param>
-/// <param name="Thresholds">The numbers that a programme may change.</param>
-/// <param name="Findings">The words of what it finds.</param>
 public sealed record ProtocolDescription(
     string Code,
     int Version,
@@ -55,11 +53,15 @@ public sealed record ProtocolDescription(
     IReadOnlyList<StepDescription> Steps,
     IReadOnlyList<RepeatDescription> Repeats,
     IReadOnlyList<ParameterDescription> Parameters,
-    IReadOnlyList<Method> Methods,
-    IReadOnlyList<Threshold> Thresholds,
-    IReadOnlyList<FindingWords> Findings
+    IReadOnlyList<Method> Methods
 )
 {
+    /// <summary>The numbers that a programme may change.</summary>
+    public required IReadOnlyList<Threshold> Thresholds { get; init; }
+
+    /// <summary>The words of what it finds.</summary>
+    public required IReadOnlyList<FindingWords> Findings { get; init; }
+
     /// <summary>What it fills where its plan names nothing else.</summary>
     public IReadOnlyList<ContainerDescription> Containers { get; init; } = [];
 }

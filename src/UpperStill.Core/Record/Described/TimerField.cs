@@ -10,7 +10,7 @@ internal sealed class TimerField(string code, string label, int leastS, string w
     internal int? MostS { get; init; }
 
     internal override FieldDescription Describe() =>
-        new(Code, Label, FieldKind.Timer, Required, Least: leastS, Most: MostS, Wanted: leastS);
+        new(Code, Label, FieldKind.Timer, Required, Least: leastS, Most: MostS) { Wanted = leastS };
 
     internal override bool Filled(ObservedValue value) => value is { At: not null, Until: not null };
 

@@ -16,8 +16,6 @@ namespace UpperStill.Core.Record.Entries;
 /// <param name="Device">Which device.</param>
 /// <param name="Strikes">The entry that this one strikes out.</param>
 /// <param name="Why">The reason; required with <paramref name="Strikes"/>.</param>
-/// <param name="Receipt">Added by the server on receipt; a device does not write it.</param>
-/// <param name="Person">The account of whoever made it; null in entries of earlier builds.</param>
 public sealed record Entry(
     Guid Id,
     Guid Visit,
@@ -28,11 +26,15 @@ public sealed record Entry(
     string By,
     string Device,
     Guid? Strikes = null,
-    string? Why = null,
-    EntryReceipt? Receipt = null,
-    Guid? Person = null
+    string? Why = null
 )
 {
+    /// <summary>Added by the server on receipt; a device does not write it.</summary>
+    public EntryReceipt? Receipt { get; init; }
+
+    /// <summary>The account of whoever made it; null in entries of earlier builds.</summary>
+    public Guid? Person { get; init; }
+
     /// <summary>Who made it.</summary>
     [JsonIgnore]
     public NamedPerson Maker => new(Person, By);

@@ -18,10 +18,6 @@ namespace UpperStill.Core.Record.Entries;
 /// <param name="Half">The half of the day ticked on the sheet, where it has such a box.</param>
 /// <param name="TimeEstimated">True where the sheet had no time and this is the best estimate.</param>
 /// <param name="Import">The old table that it was brought in from.</param>
-/// <param name="ObserverIds">Who they are, in the same order: the id of an account, or one made on the device for people without; null in
-/// entries of earlier builds.</param>
-/// <param name="Series">Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See
-/// <see cref="VisitSeries"/>.</param>
 public sealed record VisitStartedBody(
     string Station,
     string Programme,
@@ -32,11 +28,17 @@ public sealed record VisitStartedBody(
     bool? Paper = null,
     HalfDay? Half = null,
     bool? TimeEstimated = null,
-    ImportedFrom? Import = null,
-    IReadOnlyList<Guid>? ObserverIds = null,
-    string? Series = null
+    ImportedFrom? Import = null
 )
 {
+    /// <summary>Who they are, in the same order: the id of an account, or one made on the device for people without; null in
+    /// entries of earlier builds.</summary>
+    public IReadOnlyList<Guid>? ObserverIds { get; init; }
+
+    /// <summary>Its letter among the visits of its day and station, in the numbers of its samples; null for the first. See
+    /// <see cref="VisitSeries"/>.</summary>
+    public string? Series { get; init; }
+
     /// <summary>Who reads, in order.</summary>
     [JsonIgnore]
     public IEnumerable<NamedPerson> People =>

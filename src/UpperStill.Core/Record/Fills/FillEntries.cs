@@ -56,8 +56,6 @@ public enum FilledTo
 /// <param name="Preserved">True where what the type asks was added.</param>
 /// <param name="Sediment">True where sediment, weed or debris is in it.</param>
 /// <param name="Bubbles">True where bubbles stayed in it.</param>
-/// <param name="InsideTouched">True where neck or inside of the cap was touched.</param>
-/// <param name="Scanned">True where its label was scanned; else it was chosen from the list.</param>
 public sealed record FillBody(
     string Sample,
     string Type,
@@ -68,7 +66,12 @@ public sealed record FillBody(
     [property: Within(0, 500)] int? Drops = null,
     bool? Preserved = null,
     bool? Sediment = null,
-    bool? Bubbles = null,
-    bool? InsideTouched = null,
-    bool? Scanned = null
-);
+    bool? Bubbles = null
+)
+{
+    /// <summary>True where neck or inside of the cap was touched.</summary>
+    public bool? InsideTouched { get; init; }
+
+    /// <summary>True where its label was scanned; else it was chosen from the list.</summary>
+    public bool? Scanned { get; init; }
+}

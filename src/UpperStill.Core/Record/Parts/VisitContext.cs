@@ -19,7 +19,6 @@ namespace UpperStill.Core.Record.Parts;
 /// <param name="Temperatures">How cold and warm the water was here, month by month.</param>
 /// <param name="WorkedBefore">How fast the composite sampler was raised when it last worked here.</param>
 /// <param name="People">Everybody with an account here, by all the names the record knows them by.</param>
-/// <param name="Others">Other visits of the station, those of the day at least: their samples have their numbers already.</param>
 public sealed record VisitContext(
     Station Station,
     Programme Programme,
@@ -30,9 +29,12 @@ public sealed record VisitContext(
     DateOnly? LastDay = null,
     IReadOnlyList<MonthTemperatures>? Temperatures = null,
     RiseThatWorked? WorkedBefore = null,
-    IReadOnlyList<PersonNames>? People = null,
-    IReadOnlyList<OtherVisit>? Others = null
-);
+    IReadOnlyList<PersonNames>? People = null
+)
+{
+    /// <summary>Other visits of the station, those of the day at least: their samples have their numbers already.</summary>
+    public IReadOnlyList<OtherVisit>? Others { get; init; }
+}
 
 /// <summary>A visit to be folded.</summary>
 /// <param name="Entries">All its entries, in any order; repeated ones do no harm.</param>

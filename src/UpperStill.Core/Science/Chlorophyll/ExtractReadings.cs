@@ -49,10 +49,6 @@ public sealed record FluorometerCalibration(
 /// <param name="At647">647 nm.</param>
 /// <param name="At630">630 nm.</param>
 /// <param name="FluorescenceBefore">Fluorescence before acid, less its blank.</param>
-/// <param name="FluorescenceAfter">Fluorescence after acid, less its blank.</param>
-/// <param name="Calibration">The fluorometer's calibration.</param>
-/// <param name="Dilution">How many times the extract was diluted before reading, 1 or more.</param>
-/// <param name="At665Before">665 nm before acid, in ethanol.</param>
 public sealed record ExtractReadings(
     ChlorophyllMethod Method,
     string ExtractMl,
@@ -63,9 +59,18 @@ public sealed record ExtractReadings(
     string? At750After = null,
     string? At647 = null,
     string? At630 = null,
-    string? FluorescenceBefore = null,
-    string? FluorescenceAfter = null,
-    FluorometerCalibration? Calibration = null,
-    string? Dilution = null,
-    string? At665Before = null
-);
+    string? FluorescenceBefore = null
+)
+{
+    /// <summary>Fluorescence after acid, less its blank.</summary>
+    public string? FluorescenceAfter { get; init; }
+
+    /// <summary>The fluorometer's calibration.</summary>
+    public FluorometerCalibration? Calibration { get; init; }
+
+    /// <summary>How many times the extract was diluted before reading, 1 or more.</summary>
+    public string? Dilution { get; init; }
+
+    /// <summary>665 nm before acid, in ethanol.</summary>
+    public string? At665Before { get; init; }
+}

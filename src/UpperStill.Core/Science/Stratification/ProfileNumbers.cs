@@ -12,7 +12,6 @@ namespace UpperStill.Core.Science.Stratification;
 /// <param name="AnoxicArea">Share of the lake's area that lies below the anoxic depth, 0–1; null without a table of areas.</param>
 /// <param name="DeepOxygenMgL">Oxygen of the water below the metalimnion, by volume, mg/L; null in a mixed column or without a table of
 /// areas.</param>
-/// <param name="DeepThicknessM">Mean thickness of that water, m: its volume over its area.</param>
 public sealed record ProfileNumbers(
     double SurfaceC,
     double BottomC,
@@ -23,10 +22,12 @@ public sealed record ProfileNumbers(
     double? AnoxicM = null,
     double? StabilityJM2 = null,
     double? AnoxicArea = null,
-    double? DeepOxygenMgL = null,
-    double? DeepThicknessM = null
+    double? DeepOxygenMgL = null
 )
 {
+    /// <summary>Mean thickness of that water, m: its volume over its area.</summary>
+    public double? DeepThicknessM { get; init; }
+
     /// <summary>The numbers of a profile; null where it has fewer than two levels that the equations hold for.</summary>
     /// <param name="request">The profile.</param>
     public static ProfileNumbers? Of(ProfileRequest request)

@@ -24,8 +24,6 @@ public sealed record KitFigure(string Name, [property: Within(0, 1e9)] decimal V
 /// <param name="UsableUntil">For a lot: its last day.</param>
 /// <param name="Parts">How many parts it has, where they can be lost.</param>
 /// <param name="Remark">Anything else.</param>
-/// <param name="Checks">Its history, oldest first; only added to.</param>
-/// <param name="RetiredOn">The day it was given up.</param>
 public sealed record KitItem(
     string Code,
     string Name,
@@ -36,11 +34,15 @@ public sealed record KitItem(
     IReadOnlyList<KitFigure>? Figures = null,
     DateOnly? UsableUntil = null,
     int? Parts = null,
-    string? Remark = null,
-    IReadOnlyList<KitCheck>? Checks = null,
-    DateOnly? RetiredOn = null
+    string? Remark = null
 )
 {
+    /// <summary>Its history, oldest first; only added to.</summary>
+    public IReadOnlyList<KitCheck>? Checks { get; init; }
+
+    /// <summary>The day it was given up.</summary>
+    public DateOnly? RetiredOn { get; init; }
+
     /// <summary>The checks that stand: those that are not struck.</summary>
     internal IEnumerable<KitCheck> Standing => (Checks ?? []).Where(c => c.Struck is null);
 
@@ -74,11 +76,6 @@ public sealed record KitItem(
 /// <param name="Unit">The unit of both: mg/L, %, °C, °F, ppt.</param>
 /// <param name="Counted">For parts: how many are there.</param>
 /// <param name="Ticked">For looking over: the points found well.</param>
-/// <param name="Remark">Anything else.</param>
-/// <param name="Struck">Why it was struck; null while it stands.</param>
-/// <param name="StruckBy">Who struck it.</param>
-/// <param name="MadeAt">When it was written down; null where an earlier build did not keep that.</param>
-/// <param name="StruckAt">When it was struck.</param>
 public sealed record KitCheck(
     Guid Id,
     KitCheckKind Kind,
@@ -89,10 +86,21 @@ public sealed record KitCheck(
     decimal? Read = null,
     string? Unit = null,
     int? Counted = null,
-    IReadOnlyList<string>? Ticked = null,
-    string? Remark = null,
-    string? Struck = null,
-    string? StruckBy = null,
-    DateTimeOffset? MadeAt = null,
-    DateTimeOffset? StruckAt = null
-);
+    IReadOnlyList<string>? Ticked = null
+)
+{
+    /// <summary>Anything else.</summary>
+    public string? Remark { get; init; }
+
+    /// <summary>Why it was struck; null while it stands.</summary>
+    public string? Struck { get; init; }
+
+    /// <summary>Who struck it.</summary>
+    public string? StruckBy { get; init; }
+
+    /// <summary>When it was written down; null where an earlier build did not keep that.</summary>
+    public DateTimeOffset? MadeAt { get; init; }
+
+    /// <summary>When it was struck.</summary>
+    public DateTimeOffset? StruckAt { get; init; }
+}

@@ -35,14 +35,10 @@ public static class Presets
     );
 
     /// <summary>Water that was dipped by hand within a week or two of ice-out.</summary>
-    private static readonly ProtocolPlan Overturn = new(
-        Protocol.Phosphorus,
-        Rhythm.Once,
-        new(3, 15),
-        new(5, 31),
-        TurnIn: true,
-        DaysAfterIceOut: 7
-    );
+    private static readonly ProtocolPlan Overturn = new(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31), TurnIn: true)
+    {
+        DaysAfterIceOut = 7,
+    };
 
     private static readonly BottlePlan[] SurfaceAndDeep = [new("depth-water", SampleFrom.Surface), new("depth-water", SampleFrom.Deep)];
 

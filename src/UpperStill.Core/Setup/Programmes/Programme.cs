@@ -16,7 +16,6 @@ namespace UpperStill.Core.Setup.Programmes;
 /// <param name="Checks">The limits of the checks at the moment of entry.</param>
 /// <param name="Season">What is due when; null where no season is planned.</param>
 /// <param name="Methods">Ways that differ from the usual, by setting; see <see cref="Method"/>.</param>
-/// <param name="Thresholds">Numbers that differ from the usual, by setting; see <see cref="Threshold"/>.</param>
 public sealed record Programme(
     string Code,
     [property: Within(1, 1000000)] int Version,
@@ -27,10 +26,13 @@ public sealed record Programme(
     SummarySettings Summary,
     CheckLimits Checks,
     IReadOnlyList<ProtocolPlan>? Season = null,
-    [property: JsonPropertyName("schools")] IReadOnlyDictionary<string, string>? Methods = null,
-    [property: Within(-1000, 100000), JsonPropertyName("limits")] IReadOnlyDictionary<string, decimal>? Thresholds = null
+    [property: JsonPropertyName("schools")] IReadOnlyDictionary<string, string>? Methods = null
 )
 {
+    /// <summary>Numbers that differ from the usual, by setting; see <see cref="Threshold"/>.</summary>
+    [Within(-1000, 100000), JsonPropertyName("limits")]
+    public IReadOnlyDictionary<string, decimal>? Thresholds { get; init; }
+
     /// <summary>True where the matter is done in this way.</summary>
     public bool Chooses(Method method, string option) => ChoiceOf(method) == option;
 

@@ -72,8 +72,6 @@ public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(
 /// <param name="Least">Fewest in a season that give a statistic; 0 where none is made.</param>
 /// <param name="HoldHours">Hours within which the water must be at the lab; null where nothing goes there fresh.</param>
 /// <param name="TurnIn">True where it is frozen and handed in on a turn-in date.</param>
-/// <param name="DaysAfterIceOut">For the rhythm once: its day counts from the observed ice-out, where one is known.</param>
-/// <param name="Bottles">The bottles it fills; null for the usual ones of the protocol.</param>
 public sealed record ProtocolPlan(
     Protocol Protocol,
     Rhythm Rhythm,
@@ -84,11 +82,16 @@ public sealed record ProtocolPlan(
     [property: Within(0, 366, "d")] int GreatestGapDays = 18,
     [property: Within(0, 366)] int Least = 0,
     [property: Within(0, 100000, "h")] int? HoldHours = null,
-    bool TurnIn = false,
-    [property: Within(0, 366, "d")] int? DaysAfterIceOut = null,
-    IReadOnlyList<BottlePlan>? Bottles = null
+    bool TurnIn = false
 )
 {
+    /// <summary>For the rhythm once: its day counts from the observed ice-out, where one is known.</summary>
+    [Within(0, 366, "d")]
+    public int? DaysAfterIceOut { get; init; }
+
+    /// <summary>The bottles it fills; null for the usual ones of the protocol.</summary>
+    public IReadOnlyList<BottlePlan>? Bottles { get; init; }
+
     /// <summary>True where its window runs over the New Year: November to April is one season.</summary>
     [JsonIgnore]
     public bool OverNewYear => (From.Month, From.Day).CompareTo((Until.Month, Until.Day)) > 0;

@@ -49,16 +49,9 @@ public static class KeepingPlaces
 /// <param name="Added">What is added; null where nothing is.</param>
 /// <param name="Fill">How full.</param>
 /// <param name="Rinse">How it is rinsed.</param>
-/// <param name="Keep">How it is kept.</param>
-/// <param name="Hold">How long, in words; a programme's hours stand before it.</param>
-/// <param name="LabelAlso">What comes on the label on top.</param>
-/// <param name="Caution">What can hurt.</param>
 /// <param name="VolumeMl">Usual volume, mL.</param>
-/// <param name="Rinses">Rinses it needs; 0 where it is never rinsed.</param>
-/// <param name="Drops">Drops of preservative; null where they are not counted.</param>
 /// <param name="FilledAt">On the water, or at the bench.</param>
 /// <param name="HoldHours">Hours from collection within which the lab has it; null where it keeps, or where it is filtered first.</param>
-/// <param name="LabHours">Hours that the lab has on top.</param>
 public sealed record SampleType(
     string Code,
     string Letter,
@@ -67,18 +60,32 @@ public sealed record SampleType(
     string? Added,
     string Fill,
     string Rinse,
-    Keeping Keep,
-    string Hold,
-    IReadOnlyList<string> LabelAlso,
-    string? Caution = null,
     int VolumeMl = 250,
-    int Rinses = 0,
-    int? Drops = null,
     FilledAt FilledAt = FilledAt.Water,
-    int? HoldHours = SampleType.UnsaidHours,
-    int LabHours = 0
+    int? HoldHours = SampleType.UnsaidHours
 )
 {
+    /// <summary>How it is kept.</summary>
+    public required Keeping Keep { get; init; }
+
+    /// <summary>How long, in words; a programme's hours stand before it.</summary>
+    public required string Hold { get; init; }
+
+    /// <summary>What comes on the label on top.</summary>
+    public required IReadOnlyList<string> LabelAlso { get; init; }
+
+    /// <summary>What can hurt.</summary>
+    public string? Caution { get; init; }
+
+    /// <summary>Rinses it needs; 0 where it is never rinsed.</summary>
+    public int Rinses { get; init; }
+
+    /// <summary>Drops of preservative; null where they are not counted.</summary>
+    public int? Drops { get; init; }
+
+    /// <summary>Hours that the lab has on top.</summary>
+    public int LabHours { get; init; }
+
     /// <summary>Hours on ice where the laboratory has not said.</summary>
     public const int UnsaidHours = 24;
 

@@ -19,14 +19,16 @@ public static class SampleTypes
             "MgCO3, 5 drops, shaken first",
             "just below the neck",
             "once with a little sample",
-            Keeping.Ice,
-            "filter within 24 h, better 4 h",
-            ["interval", "drops"],
-            VolumeMl: 500,
-            Rinses: 1,
-            Drops: 5,
+            500,
             HoldHours: null
-        ),
+        )
+        {
+            Keep = Keeping.Ice,
+            Hold = "filter within 24 h, better 4 h",
+            LabelAlso = ["interval", "drops"],
+            Rinses = 1,
+            Drops = 5,
+        },
         new(
             "chlorophyll-filter",
             "F",
@@ -35,14 +37,14 @@ public static class SampleTypes
             null,
             "one filter folded in quarters",
             "syringe, one draw",
-            Keeping.Frozen,
-            "28 days, to the turn-in date",
-            ["volume filtered"],
-            VolumeMl: 0,
-            FilledAt: FilledAt.Bench,
-            HoldHours: 672
+            0,
+            FilledAt.Bench,
+            672
         )
         {
+            Keep = Keeping.Frozen,
+            Hold = "28 days, to the turn-in date",
+            LabelAlso = ["volume filtered"],
             Water = false,
         },
         new(
@@ -53,12 +55,14 @@ public static class SampleTypes
             null,
             "neck",
             "bucket with lake water, bottle with bucket water",
-            Keeping.Ice,
-            "24 h and lab hours",
-            ["interval"],
-            VolumeMl: 1000,
-            Rinses: 1
-        ),
+            1000
+        )
+        {
+            Keep = Keeping.Ice,
+            Hold = "24 h and lab hours",
+            LabelAlso = ["interval"],
+            Rinses = 1,
+        },
         new(
             "phosphorus-dip",
             "P",
@@ -67,13 +71,13 @@ public static class SampleTypes
             null,
             "until bubbles stop, then a little out for ice",
             "2, lake water",
-            Keeping.Frozen,
-            "28 days, to the turn-in date",
-            [],
-            Rinses: 2,
             HoldHours: 672
         )
         {
+            Keep = Keeping.Frozen,
+            Hold = "28 days, to the turn-in date",
+            LabelAlso = [],
+            Rinses = 2,
             PurityCounts = true,
         },
         new(
@@ -84,30 +88,22 @@ public static class SampleTypes
             null,
             "1 cm over the line",
             "2, filtered water only",
-            Keeping.Cold,
-            "28 days, posted",
-            ["date in pencil"],
-            VolumeMl: 60,
-            Rinses: 2,
+            60,
             HoldHours: 672
         )
         {
+            Keep = Keeping.Cold,
+            Hold = "28 days, posted",
+            LabelAlso = ["date in pencil"],
+            Rinses = 2,
             PurityCounts = true,
         },
-        new(
-            "phosphorus-composite",
-            "P",
-            "total phosphorus",
-            "lab bottle",
-            null,
-            "below the lip",
-            "as the lab says",
-            Keeping.Ice,
-            "as the lab says",
-            ["interval"],
-            Rinses: 1
-        )
+        new("phosphorus-composite", "P", "total phosphorus", "lab bottle", null, "below the lip", "as the lab says")
         {
+            Keep = Keeping.Ice,
+            Hold = "as the lab says",
+            LabelAlso = ["interval"],
+            Rinses = 1,
             PurityCounts = true,
         },
         new(
@@ -118,12 +114,14 @@ public static class SampleTypes
             null,
             "top, topped up after feeding the acid bottle",
             "once, a little",
-            Keeping.Ice,
-            "24 h and lab hours",
-            ["layer"],
-            VolumeMl: 1000,
-            Rinses: 1
-        ),
+            1000
+        )
+        {
+            Keep = Keeping.Ice,
+            Hold = "24 h and lab hours",
+            LabelAlso = ["layer"],
+            Rinses = 1,
+        },
         new(
             "acid-preserved",
             "A",
@@ -132,90 +130,49 @@ public static class SampleTypes
             "acid",
             "shoulder, poured from the plain one",
             "never",
-            Keeping.Ice,
-            "28 days, with the plain one",
-            ["layer"],
-            AcidCaution,
             HoldHours: 672
         )
         {
+            Keep = Keeping.Ice,
+            Hold = "28 days, with the plain one",
+            LabelAlso = ["layer"],
+            Caution = AcidCaution,
             HoldsAcid = true,
         },
-        new(
-            "solids",
-            "S",
-            "suspended solids",
-            "plain bottle",
-            null,
-            "full",
-            "3",
-            Keeping.Cold,
-            "7 days",
-            [],
-            VolumeMl: 1000,
-            Rinses: 3,
-            HoldHours: 168
-        ),
-        new(
-            "nutrients-dissolved",
-            "N",
-            "dissolved nutrients",
-            "plain bottle",
-            null,
-            "full, filtered on site",
-            "3",
-            Keeping.Cold,
-            "48 h",
-            ["filtered or not"],
-            Rinses: 3,
-            HoldHours: 48
-        ),
-        new(
-            "lake-container",
-            "K",
-            "to be split at the bench",
-            "collapsible container",
-            null,
-            "top",
-            "once, shaken",
-            Keeping.Cold,
-            "split that day",
-            ["temperature"],
-            VolumeMl: 4000,
-            Rinses: 1,
-            HoldHours: null
-        ),
-        new(
-            "bacteria",
-            "B",
-            "bacteria",
-            "small sterile bottle",
-            null,
-            "one scoop, 2–3 cm air",
-            "never",
-            Keeping.Ice,
-            "6 h, and 2 h in the lab",
-            [],
-            HoldHours: 6,
-            LabHours: 2
-        )
+        new("solids", "S", "suspended solids", "plain bottle", null, "full", "3", 1000, HoldHours: 168)
         {
+            Keep = Keeping.Cold,
+            Hold = "7 days",
+            LabelAlso = [],
+            Rinses = 3,
+        },
+        new("nutrients-dissolved", "N", "dissolved nutrients", "plain bottle", null, "full, filtered on site", "3", HoldHours: 48)
+        {
+            Keep = Keeping.Cold,
+            Hold = "48 h",
+            LabelAlso = ["filtered or not"],
+            Rinses = 3,
+        },
+        new("lake-container", "K", "to be split at the bench", "collapsible container", null, "top", "once, shaken", 4000, HoldHours: null)
+        {
+            Keep = Keeping.Cold,
+            Hold = "split that day",
+            LabelAlso = ["temperature"],
+            Rinses = 1,
+        },
+        new("bacteria", "B", "bacteria", "small sterile bottle", null, "one scoop, 2–3 cm air", "never", HoldHours: 6)
+        {
+            Keep = Keeping.Ice,
+            Hold = "6 h, and 2 h in the lab",
+            LabelAlso = [],
+            LabHours = 2,
             Sterile = true,
         },
-        new(
-            "surf",
-            "U",
-            "surf zone",
-            "jar or tie-top bag on a pole",
-            null,
-            "as caught, little sand",
-            "never if sterile",
-            Keeping.Ice,
-            "same outing, 6 h",
-            ["site code before it is wet"],
-            HoldHours: 6
-        )
+        new("surf", "U", "surf zone", "jar or tie-top bag on a pole", null, "as caught, little sand", "never if sterile", HoldHours: 6)
         {
+            Keep = Keeping.Ice,
+            Hold = "same outing, 6 h",
+            LabelAlso = ["site code before it is wet"],
             Sterile = true,
         },
         new(
@@ -226,30 +183,21 @@ public static class SampleTypes
             null,
             "full, capped under water",
             "3 whole fills, down-current",
-            Keeping.Cold,
-            "as the lab says",
-            ["pair number"],
-            VolumeMl: 1000,
-            Rinses: 3,
+            1000,
             HoldHours: null
         )
         {
+            Keep = Keeping.Cold,
+            Hold = "as the lab says",
+            LabelAlso = ["pair number"],
+            Rinses = 3,
             PurityCounts = true,
         },
-        new(
-            "plastics-sand",
-            "D",
-            "plastics, sand",
-            "jar",
-            null,
-            "full, top 2 cm",
-            "none",
-            Keeping.Cold,
-            "as the lab says",
-            ["pair number"],
-            HoldHours: null
-        )
+        new("plastics-sand", "D", "plastics, sand", "jar", null, "full, top 2 cm", "none", HoldHours: null)
         {
+            Keep = Keeping.Cold,
+            Hold = "as the lab says",
+            LabelAlso = ["pair number"],
             Water = false,
             PurityCounts = true,
         },
@@ -261,27 +209,21 @@ public static class SampleTypes
             null,
             "brim, capped under water",
             "bottle and cap 3, little",
-            Keeping.Ice,
-            "shipped within 24 h, Monday–Wednesday",
-            ["bottle's code"],
-            VolumeMl: 500,
-            Rinses: 3
+            500
         )
         {
+            Keep = Keeping.Ice,
+            Hold = "shipped within 24 h, Monday–Wednesday",
+            LabelAlso = ["bottle's code"],
+            Rinses = 3,
             PurityCounts = true,
         },
-        new(
-            "companion",
-            "X",
-            "companion sample",
-            "as the lab says",
-            null,
-            "as the lab says",
-            "as the lab says",
-            Keeping.Ice,
-            "as the lab says; the water within 14 days of it",
-            []
-        ),
+        new("companion", "X", "companion sample", "as the lab says", null, "as the lab says", "as the lab says")
+        {
+            Keep = Keeping.Ice,
+            Hold = "as the lab says; the water within 14 days of it",
+            LabelAlso = [],
+        },
         new(
             "seawater",
             "Y",
@@ -290,15 +232,15 @@ public static class SampleTypes
             "1 drop fixative, inverted",
             "no bubbles, 1 % air",
             "3, same water",
-            Keeping.Room,
-            "stable once fixed",
-            ["bottle number", "temperature", "salinity"],
-            FixativeCaution,
-            Rinses: 3,
-            Drops: 1,
             HoldHours: null
         )
         {
+            Keep = Keeping.Room,
+            Hold = "stable once fixed",
+            LabelAlso = ["bottle number", "temperature", "salinity"],
+            Caution = FixativeCaution,
+            Rinses = 3,
+            Drops = 1,
             NoBubbles = true,
         },
         new(
@@ -309,40 +251,28 @@ public static class SampleTypes
             null,
             "2–3 cm headspace",
             "3 quarter fills, capped, shaken, poured away",
-            Keeping.Cold,
-            "as soon as can be",
-            ["the property's own sample name"],
-            VolumeMl: 1500,
-            Rinses: 3
-        ),
-        new(
-            "bridge",
-            "R",
-            "river load",
-            "bottle",
-            null,
-            "steady stream, shaken between",
-            "sampler 3 dips",
-            Keeping.Ice,
-            "as the lab says",
-            ["stage or flow"],
-            VolumeMl: 1000,
-            Rinses: 1
-        ),
-        new(
-            "depth-water",
-            "V",
-            "water at a depth",
-            "bottle",
-            null,
-            "as its analyte",
-            "sampler 3 at depth",
-            Keeping.Ice,
-            "as the lab says",
-            ["smell", "colour"],
-            VolumeMl: 1000,
-            Rinses: 1
-        ),
+            1500
+        )
+        {
+            Keep = Keeping.Cold,
+            Hold = "as soon as can be",
+            LabelAlso = ["the property's own sample name"],
+            Rinses = 3,
+        },
+        new("bridge", "R", "river load", "bottle", null, "steady stream, shaken between", "sampler 3 dips", 1000)
+        {
+            Keep = Keeping.Ice,
+            Hold = "as the lab says",
+            LabelAlso = ["stage or flow"],
+            Rinses = 1,
+        },
+        new("depth-water", "V", "water at a depth", "bottle", null, "as its analyte", "sampler 3 at depth", 1000)
+        {
+            Keep = Keeping.Ice,
+            Hold = "as the lab says",
+            LabelAlso = ["smell", "colour"],
+            Rinses = 1,
+        },
         new(
             "plankton-preserved",
             "T",
@@ -351,28 +281,20 @@ public static class SampleTypes
             "stained alcohol, to 70 %",
             "cup and washings",
             "cup with the stain",
-            Keeping.Room,
-            "months",
-            ["mesh", "mouth", "tow"],
-            AlcoholCaution,
             HoldHours: null
         )
         {
+            Keep = Keeping.Room,
+            Hold = "months",
+            LabelAlso = ["mesh", "mouth", "tow"],
+            Caution = AlcoholCaution,
             Water = false,
         },
-        new(
-            "plankton-live",
-            "Z",
-            "plankton, live",
-            "jar, loose lid",
-            null,
-            "washed down, half full",
-            "net from outside, filtered water",
-            Keeping.Cold,
-            "hours",
-            ["mesh", "mouth", "tow"]
-        )
+        new("plankton-live", "Z", "plankton, live", "jar, loose lid", null, "washed down, half full", "net from outside, filtered water")
         {
+            Keep = Keeping.Cold,
+            Hold = "hours",
+            LabelAlso = ["mesh", "mouth", "tow"],
             Water = false,
         },
         new(
@@ -383,40 +305,28 @@ public static class SampleTypes
             "alcohol, or live",
             "residue of the sieve",
             "sieve at the surface",
-            Keeping.Cold,
-            "days; preserved months",
-            ["area", "grabs", "sieve mesh"],
-            AlcoholCaution,
             HoldHours: null
         )
         {
+            Keep = Keeping.Cold,
+            Hold = "days; preserved months",
+            LabelAlso = ["area", "grabs", "sieve mesh"],
+            Caution = AlcoholCaution,
             Water = false,
         },
-        new(
-            "bloom",
-            "G",
-            "harmful bloom",
-            "bloom bottle",
-            null,
-            "half to three quarters",
-            "none, gloves",
-            Keeping.Ice,
-            "24 h",
-            ["photograph"],
-            BloomCaution
-        ),
-        new(
-            "blank",
-            "Q",
-            "blank",
-            "the sample's own bottle",
-            null,
-            "lab water opened on site",
-            "as the sample",
-            Keeping.Ice,
-            "as the sample",
-            ["BLANK"]
-        ),
+        new("bloom", "G", "harmful bloom", "bloom bottle", null, "half to three quarters", "none, gloves")
+        {
+            Keep = Keeping.Ice,
+            Hold = "24 h",
+            LabelAlso = ["photograph"],
+            Caution = BloomCaution,
+        },
+        new("blank", "Q", "blank", "the sample's own bottle", null, "lab water opened on site", "as the sample")
+        {
+            Keep = Keeping.Ice,
+            Hold = "as the sample",
+            LabelAlso = ["BLANK"],
+        },
     ];
 
     /// <summary>True for a bottle whose water goes through filters.</summary>

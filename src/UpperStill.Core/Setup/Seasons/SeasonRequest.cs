@@ -24,9 +24,6 @@ public sealed record SetDay(DateOnly Day, string Why);
 /// <param name="Volunteers">Days of the week on which its people can go; empty where any will do.</param>
 /// <param name="Passes">Days on which a satellite looks down: worth a match.</param>
 /// <param name="LowTides">Days with low tide within the hours; null where the tide does not matter.</param>
-/// <param name="IceOut">Observed ice-out of this year.</param>
-/// <param name="Zone">The zone of its local times; null where hours never shift.</param>
-/// <param name="Today">The day there, where it is not the season's: the date line and midnight divide waters.</param>
 public sealed record StationSeason(
     string Code,
     IReadOnlyList<ProtocolPlan> Protocols,
@@ -37,11 +34,18 @@ public sealed record StationSeason(
     IReadOnlyList<SetDay>? Blocked = null,
     IReadOnlyList<DayOfWeek>? Volunteers = null,
     IReadOnlyList<DateOnly>? Passes = null,
-    IReadOnlyList<DateOnly>? LowTides = null,
-    DateOnly? IceOut = null,
-    TimeZoneInfo? Zone = null,
-    DateOnly? Today = null
-);
+    IReadOnlyList<DateOnly>? LowTides = null
+)
+{
+    /// <summary>Observed ice-out of this year.</summary>
+    public DateOnly? IceOut { get; init; }
+
+    /// <summary>The zone of its local times; null where hours never shift.</summary>
+    public TimeZoneInfo? Zone { get; init; }
+
+    /// <summary>The day there, where it is not the season's: the date line and midnight divide waters.</summary>
+    public DateOnly? Today { get; init; }
+}
 
 /// <summary>A season to be planned.</summary>
 /// <param name="Year">The year.</param>

@@ -14,11 +14,6 @@ namespace UpperStill.Core.Setup.Waters;
 /// <param name="LongitudeDeg">Decimal degrees, east positive.</param>
 /// <param name="RadiusM">How near a fix must be to count as there, m.</param>
 /// <param name="LevelAllowanceM">How much the depth may change with stage or tide beyond the usual check, m.</param>
-/// <param name="Shore">True for a pier, bank or beach: no boat; follows from <see cref="Kind"/> where that is said.</param>
-/// <param name="OtherNames">Names it also goes by.</param>
-/// <param name="Transits">Landmarks in line.</param>
-/// <param name="Bearings">Compass bearings to landmarks.</param>
-/// <param name="DeclinationDeg">Magnetic declination of the bearings, east positive.</param>
 public sealed record Station(
     string Code,
     string WaterCode,
@@ -29,14 +24,25 @@ public sealed record Station(
     [property: Within(-90, 90, "°")] double LatitudeDeg,
     [property: Within(-180, 180, "°")] double LongitudeDeg,
     [property: Within(0, 100000, "m")] decimal RadiusM = Station.UsualRadiusM,
-    [property: Within(0, 100, "m")] decimal LevelAllowanceM = 0,
-    bool Shore = false,
-    IReadOnlyList<string>? OtherNames = null,
-    IReadOnlyList<Transit>? Transits = null,
-    IReadOnlyList<Bearing>? Bearings = null,
-    [property: Within(-180, 180, "°")] double DeclinationDeg = 0
+    [property: Within(0, 100, "m")] decimal LevelAllowanceM = 0
 )
 {
+    /// <summary>True for a pier, bank or beach: no boat; follows from <see cref="Kind"/> where that is said.</summary>
+    public bool Shore { get; init; }
+
+    /// <summary>Names it also goes by.</summary>
+    public IReadOnlyList<string>? OtherNames { get; init; }
+
+    /// <summary>Landmarks in line.</summary>
+    public IReadOnlyList<Transit>? Transits { get; init; }
+
+    /// <summary>Compass bearings to landmarks.</summary>
+    public IReadOnlyList<Bearing>? Bearings { get; init; }
+
+    /// <summary>Magnetic declination of the bearings, east positive.</summary>
+    [Within(-180, 180, "°")]
+    public double DeclinationDeg { get; init; }
+
     /// <summary>From where it is worked; null where an earlier build did not ask: then a shore is a pier, anything else a boat’s.</summary>
     public StationKind? Kind { get; init; }
 

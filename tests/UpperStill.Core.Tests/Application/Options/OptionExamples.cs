@@ -40,13 +40,10 @@ internal static class OptionExamples
     private static readonly ProtocolPlan Chlorophyll = new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 15));
     private static readonly ProtocolPlan Dipped = new(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15), TurnIn: true);
     private static readonly ProtocolPlan Layers = Dipped with { TurnIn = false, HoldHours = 24 };
-    private static readonly ProtocolPlan Deep = new(
-        Protocol.Seawater,
-        Rhythm.Monthly,
-        new(5, 1),
-        new(10, 15),
-        Bottles: [new("depth-water", SampleFrom.Deep)]
-    );
+    private static readonly ProtocolPlan Deep = new(Protocol.Seawater, Rhythm.Monthly, new(5, 1), new(10, 15))
+    {
+        Bottles = [new("depth-water", SampleFrom.Deep)],
+    };
 
     /// <summary>By name.</summary>
     internal static IReadOnlyDictionary<string, Func<Programme, Seen>> All { get; } =
@@ -86,13 +83,7 @@ internal static class OptionExamples
         visit.Write(VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered", 1, ["Asa"], "R-5", [Protocol.Clarity]));
         visit.Write(ArrivalKinds.Fix, new FixBody(51.9341, -11.4376, FixSource.Device));
         visit.Conditions(
-            new ConditionsBody(
-                People: 1,
-                Anchored: false,
-                WindMs: 9,
-                Waves: 3,
-                Water: new WrittenTemperature("21.34", TemperatureUnit.Celsius)
-            )
+            new ConditionsBody(1, false, WindMs: 9, Waves: 3) { Water = new WrittenTemperature("21.34", TemperatureUnit.Celsius) }
         );
         visit.SoundMetres("14.0");
         visit.LostMetres("4.5");

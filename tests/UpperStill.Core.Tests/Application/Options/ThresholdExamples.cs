@@ -54,13 +54,10 @@ internal static class ThresholdExamples
         return OptionExamples.Show(
             visit,
             SampleVisit.Metric,
-            new ProtocolPlan(
-                Protocol.Phosphorus,
-                Rhythm.Monthly,
-                new(5, 1),
-                new(10, 15),
-                Bottles: [new BottlePlan(type, SampleFrom.Surface)]
-            )
+            new ProtocolPlan(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15))
+            {
+                Bottles = [new BottlePlan(type, SampleFrom.Surface)],
+            }
         );
     }
 
@@ -70,7 +67,7 @@ internal static class ThresholdExamples
     private static Func<Programme, Seen> OddArrival()
     {
         var visit = SampleVisit.MetricBegun(Protocol.Clarity);
-        visit.Conditions(new ConditionsBody(People: 2, Rain24Mm: 30, Water: Celsius("41"), WaterSecond: Celsius("43")));
+        visit.Conditions(new ConditionsBody(2, Rain24Mm: 30) { Water = Celsius("41"), WaterSecond = Celsius("43") });
         visit.SoundMetres("12.0");
         visit.LostMetres("4.5");
         visit.Write(SecchiKinds.DiscConditions, new DiscConditionsBody(LineAngleDeg: 25));
@@ -139,7 +136,7 @@ internal static class ThresholdExamples
     {
         var bench = BenchVisit.Filled();
         bench.Visit.Later(TimeSpan.FromHours(20));
-        bench.Visit.Write(FilterKinds.Filter, new FilterBody(BenchVisit.F1, LightMin: "5"));
+        bench.Visit.Write(FilterKinds.Filter, new FilterBody(BenchVisit.F1) { LightMin = "5" });
         bench.Filtered(BenchVisit.F1, BenchVisit.C1, "50");
         bench.Filtered(BenchVisit.F1R, BenchVisit.C1R, "75");
         bench.Visit.Write(CustodyKinds.Stored, new StoredBody([BenchVisit.C1], StorePlace.Cooler, "Box 1", TemperatureC: "8"));

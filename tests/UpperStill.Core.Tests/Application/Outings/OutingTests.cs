@@ -131,12 +131,9 @@ public class OutingTests
     [Fact]
     public void What_is_overdue_or_stretched_or_too_short_is_found_ashore()
     {
-        KitItem rope = new(
-            "R-4",
-            "Old rope",
-            KitKind.Line,
-            Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("80")),
-            Checks:
+        KitItem rope = new("R-4", "Old rope", KitKind.Line, Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("80")))
+        {
+            Checks =
             [
                 new KitCheck(
                     Guid.NewGuid(),
@@ -145,8 +142,8 @@ public class OutingTests
                     "Noor",
                     [new TapedMark(Feet("40"), Feet("40 11"))]
                 ),
-            ]
-        );
+            ],
+        };
         var need = Need(Prepare([rope], Place(Deep, Monthly, Protocol.Clarity) with { Line = "R-4" }).Pack, "line-R-4");
 
         Assert.Equal(["kit-overdue", "line-stretched", "line-too-short"], need.Findings.Select(f => f.Code).Order());

@@ -89,7 +89,7 @@ public class SampleFoldTests
         Then(new FilterBody(F1, WhiteDisc: true));
         Then(new FilterBody(F1, Rinsed: false));
         bench.Visit.Write(FilterKinds.FilterFill, new FilterFillBody(F1, ThroughMl: "250"));
-        Then(new FilterBody(F1, Folded: true));
+        Then(new FilterBody(F1) { Folded = true });
         bench.Visit.Write(CustodyKinds.Labelled, new LabelledBody([F1]));
         asked.Add(bench.Sample(F1).Filter!.Next);
         bench.Visit.Write(CustodyKinds.Stored, new StoredBody([F1], StorePlace.Freezer, Foil: true));

@@ -67,13 +67,15 @@ internal sealed class SampleVisit
             "North Arm",
             new WrittenLength("12.0", LengthUnit.Metre),
             51.9241,
-            -11.4376,
-            Transits:
+            -11.4376
+        )
+        {
+            Transits =
             [
                 new Transit(new Landmark("gable", 51.93, -11.44), new Landmark("tower", 51.94, -11.44)),
                 new Transit(new Landmark("post", 51.92, -11.43), new Landmark("edge", 51.92, -11.42)),
-            ]
-        ),
+            ],
+        },
         new Programme(
             "layered",
             1,

@@ -76,8 +76,8 @@ public class VisitFindingsTests
         ["weather-over-limit"] = new(
             FindingLevel.Stop,
             Beside.Header,
-            v => Weather(v, new(Thunder: true)),
-            v => Weather(v, new(Thunder: false))
+            v => Weather(v, new() { Thunder = true }),
+            v => Weather(v, new() { Thunder = false })
         ),
         ["rain-heavy"] = new(FindingLevel.Note, Beside.Header, v => Weather(v, new(Rain24Mm: 26)), v => Weather(v, new(Rain24Mm: 25))),
         ["rain-unknown"] = new(FindingLevel.Check, Beside.Header, v => Lost(v), v => Weather(v, new(Rain24Mm: 0, Rain72Mm: 0))),

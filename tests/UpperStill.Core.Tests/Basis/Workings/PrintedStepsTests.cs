@@ -236,12 +236,14 @@ public class PrintedStepsTests
             Absorbance(0, 0.01),
             Absorbance(0.05, 0.2),
             Absorbance(0.02, 0.1),
-            Text(r, 90, 1, 20),
-            Text(r, 30, 1, 5),
-            new FluorometerCalibration("A", 1, new DateOnly(2026, 1, 1), 0.1m + Some(r, 3, 3), 1.5m + Some(r, 1, 2)),
-            r.Next(3) == 0 ? "3" : null,
-            Absorbance(0.2, 0.9)
-        );
+            Text(r, 90, 1, 20)
+        )
+        {
+            FluorescenceAfter = Text(r, 30, 1, 5),
+            Calibration = new FluorometerCalibration("A", 1, new DateOnly(2026, 1, 1), 0.1m + Some(r, 3, 3), 1.5m + Some(r, 1, 2)),
+            Dilution = r.Next(3) == 0 ? "3" : null,
+            At665Before = Absorbance(0.2, 0.9),
+        };
     }
 
     private static ClarityRequest Marks(Random r)

@@ -38,12 +38,13 @@ public class ArrivalTests
     {
         var visit = Begun();
         visit.Conditions(
-            new ConditionsBody(
-                Wind: WindForce.FeltOnTheFace,
-                Rain24: RainFallen.Over25,
-                Rain72: RainFallen.From5To25,
-                WaveState: WaveState.Choppy
-            )
+            new ConditionsBody()
+            {
+                Wind = WindForce.FeltOnTheFace,
+                Rain24 = RainFallen.Over25,
+                Rain72 = RainFallen.From5To25,
+                WaveState = WaveState.Choppy,
+            }
         );
 
         Assert.Equal(
@@ -76,7 +77,7 @@ public class ArrivalTests
     {
         var visit = Begun();
         visit.Conditions(new ConditionsBody(Rain24Mm: 31));
-        visit.Conditions(new ConditionsBody(Rain24: RainFallen.From5To25));
+        visit.Conditions(new ConditionsBody() { Rain24 = RainFallen.From5To25 });
         var now = visit.Fold(SampleVisit.Metric).Arrival.Now;
 
         Assert.Equal((null, RainFallen.From5To25), (now.Rain24Mm, now.Rain24!.Value));
@@ -90,7 +91,7 @@ public class ArrivalTests
     public void A_limit_inside_a_class_is_said_as_perhaps(RainFallen rain, int heavyMm, string? said)
     {
         var visit = Begun();
-        visit.Conditions(new ConditionsBody(Rain24: rain));
+        visit.Conditions(new ConditionsBody() { Rain24 = rain });
         var context = SampleVisit.Metric with
         {
             Programme = SampleVisit.Metric.Programme with
@@ -177,21 +178,57 @@ public class ArrivalTests
         {
             { new ConditionsBody(People: 1), "people-too-few", FindingLevel.Stop },
             { new ConditionsBody(People: 2), "people-too-few", null },
-            { new ConditionsBody(Thunder: true), "weather-over-limit", FindingLevel.Stop },
+            {
+                new ConditionsBody() { Thunder = true },
+                "weather-over-limit",
+                FindingLevel.Stop
+            },
             { new ConditionsBody(WindMs: 8.5m), "weather-over-limit", FindingLevel.Stop },
             { new ConditionsBody(WindMs: 8), "weather-over-limit", null },
-            { new ConditionsBody(Wind: WindForce.SmallTreesSway), "weather-over-limit", FindingLevel.Stop }, // 8 to 10.7 m/s, 8 allowed
-            { new ConditionsBody(Wind: WindForce.BranchesMove), "weather-over-limit", null }, // at most 7.9
-            { new ConditionsBody(WaveState: WaveState.WhiteCaps), "weather-over-limit", FindingLevel.Stop },
+            {
+                new ConditionsBody() { Wind = WindForce.SmallTreesSway },
+                "weather-over-limit",
+                FindingLevel.Stop
+            }, // 8 to 10.7 m/s, 8 allowed
+            {
+                new ConditionsBody() { Wind = WindForce.BranchesMove },
+                "weather-over-limit",
+                null
+            }, // at most 7.9
+            {
+                new ConditionsBody() { WaveState = WaveState.WhiteCaps },
+                "weather-over-limit",
+                FindingLevel.Stop
+            },
             { new ConditionsBody(Waves: 4), "weather-over-limit", FindingLevel.Stop },
             { new ConditionsBody(Waves: 3), "weather-over-limit", null },
-            { new ConditionsBody(Fog: true), "weather-over-limit", FindingLevel.Stop },
-            { new ConditionsBody(Fog: false, Thunder: false), "weather-over-limit", null },
+            {
+                new ConditionsBody() { Fog = true },
+                "weather-over-limit",
+                FindingLevel.Stop
+            },
+            {
+                new ConditionsBody() { Fog = false, Thunder = false },
+                "weather-over-limit",
+                null
+            },
             { new ConditionsBody(Rain24Mm: 26), "rain-heavy", FindingLevel.Note },
             { new ConditionsBody(Rain24Mm: 25), "rain-heavy", null },
-            { new ConditionsBody(Rain24: RainFallen.Over25), "rain-heavy", FindingLevel.Note },
-            { new ConditionsBody(Rain24: RainFallen.From5To25), "rain-heavy", null },
-            { new ConditionsBody(Rain24: RainFallen.None, Rain72: RainFallen.Under5), "rain-unknown", null },
+            {
+                new ConditionsBody() { Rain24 = RainFallen.Over25 },
+                "rain-heavy",
+                FindingLevel.Note
+            },
+            {
+                new ConditionsBody() { Rain24 = RainFallen.From5To25 },
+                "rain-heavy",
+                null
+            },
+            {
+                new ConditionsBody() { Rain24 = RainFallen.None, Rain72 = RainFallen.Under5 },
+                "rain-unknown",
+                null
+            },
             { new ConditionsBody(), "rain-unknown", FindingLevel.Check },
             { new ConditionsBody(Rain24Mm: 0, Rain72Mm: 4), "rain-unknown", null },
             { new ConditionsBody(Air: new WrittenTemperature("64", TemperatureUnit.Celsius)), "temperature-range", FindingLevel.Check },
@@ -219,17 +256,61 @@ public class ArrivalTests
     public static TheoryData<ConditionsBody, string, FindingLevel?> Thermometers =>
         new()
         {
-            { new ConditionsBody(Air: C("18"), Water: C("18")), "air-equals-water", FindingLevel.Note },
-            { new ConditionsBody(Air: C("18"), Water: C("18.5")), "air-equals-water", null },
-            { new ConditionsBody(Water: C("18"), WaterSecond: C("19.1")), "thermometers-disagree", FindingLevel.Note },
-            { new ConditionsBody(Water: C("18"), WaterSecond: C("19")), "thermometers-disagree", null },
-            { new ConditionsBody(Water: C("18"), WaterSteady: false), "not-settled", FindingLevel.Check },
-            { new ConditionsBody(Water: C("18"), WaterSteady: true), "not-settled", null },
-            { new ConditionsBody(Water: C("64")), "temperature-as-fahrenheit", FindingLevel.Stop },
-            { new ConditionsBody(Water: new WrittenTemperature("64", TemperatureUnit.Fahrenheit)), "temperature-as-fahrenheit", null },
-            { new ConditionsBody(Water: C("-1")), "temperature-range", FindingLevel.Check },
-            { new ConditionsBody(Water: C("0")), "temperature-range", null },
-            { new ConditionsBody(Water: new WrittenTemperature("18")), "unit-missing", FindingLevel.Stop },
+            {
+                new ConditionsBody(Air: C("18")) { Water = C("18") },
+                "air-equals-water",
+                FindingLevel.Note
+            },
+            {
+                new ConditionsBody(Air: C("18")) { Water = C("18.5") },
+                "air-equals-water",
+                null
+            },
+            {
+                new ConditionsBody() { Water = C("18"), WaterSecond = C("19.1") },
+                "thermometers-disagree",
+                FindingLevel.Note
+            },
+            {
+                new ConditionsBody() { Water = C("18"), WaterSecond = C("19") },
+                "thermometers-disagree",
+                null
+            },
+            {
+                new ConditionsBody() { Water = C("18"), WaterSteady = false },
+                "not-settled",
+                FindingLevel.Check
+            },
+            {
+                new ConditionsBody() { Water = C("18"), WaterSteady = true },
+                "not-settled",
+                null
+            },
+            {
+                new ConditionsBody() { Water = C("64") },
+                "temperature-as-fahrenheit",
+                FindingLevel.Stop
+            },
+            {
+                new ConditionsBody() { Water = new WrittenTemperature("64", TemperatureUnit.Fahrenheit) },
+                "temperature-as-fahrenheit",
+                null
+            },
+            {
+                new ConditionsBody() { Water = C("-1") },
+                "temperature-range",
+                FindingLevel.Check
+            },
+            {
+                new ConditionsBody() { Water = C("0") },
+                "temperature-range",
+                null
+            },
+            {
+                new ConditionsBody() { Water = new WrittenTemperature("18") },
+                "unit-missing",
+                FindingLevel.Stop
+            },
         };
 
     [Theory]
@@ -248,8 +329,8 @@ public class ArrivalTests
     public void Air_comes_before_the_bulb_is_wet(bool airFirst)
     {
         var visit = Begun();
-        visit.Conditions(airFirst ? new ConditionsBody(Air: C("17")) : new ConditionsBody(Water: C("20")));
-        visit.Conditions(airFirst ? new ConditionsBody(Water: C("20")) : new ConditionsBody(Air: C("17")));
+        visit.Conditions(airFirst ? new ConditionsBody(Air: C("17")) : new ConditionsBody() { Water = C("20") });
+        visit.Conditions(airFirst ? new ConditionsBody() { Water = C("20") } : new ConditionsBody(Air: C("17")));
 
         Assert.Equal(!airFirst, Codes(visit).Contains("air-after-water"));
     }

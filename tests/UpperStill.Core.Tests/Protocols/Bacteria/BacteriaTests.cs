@@ -64,7 +64,7 @@ public class BacteriaTests
         var bottle = Assert.Single(visit.Protocol.Containers);
         visit.Visit.Write(
             FillKinds.Fill,
-            new FillBody(bottle.Number, "bacteria", FilledFrom.Lake, FilledTo.AsAsked, Rinses: 1, InsideTouched: true)
+            new FillBody(bottle.Number, "bacteria", FilledFrom.Lake, FilledTo.AsAsked, Rinses: 1) { InsideTouched = true }
         );
         Assert.Equal(["bottle-never-rinsed", "inside-touched"], visit.Codes);
 
@@ -150,10 +150,10 @@ public class BacteriaTests
                                 )
                         ),
                 ],
-                new SummarySettings(5, 9, 4),
-                Limits: limit is { } at ? [new TrendLimit(false, at, "bathing", "the district")] : null
+                new SummarySettings(5, 9, 4)
             )
             {
+                Limits = limit is { } at ? [new TrendLimit(false, at, "bathing", "the district")] : null,
                 Running = new RunningRequest(5, withinDays),
             }
         );

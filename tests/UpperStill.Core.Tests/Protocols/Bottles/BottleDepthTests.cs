@@ -40,7 +40,7 @@ public class BottleDepthTests
     public void The_surface_bottle_closes_by_its_method(string method, bool byHand, string depth) =>
         Assert.Equal(
             decimal.Parse(depth, System.Globalization.CultureInfo.InvariantCulture),
-            BottleDepthRule.Work(new BottleDepthRequest("surface", method, ByHand: byHand, Sounding: Metres("12.0"), Line: Rope)).DepthM
+            BottleDepthRule.Work(new BottleDepthRequest("surface", method, ByHand: byHand, Sounding: Metres("12.0")) { Line = Rope }).DepthM
         );
 
     [Fact]
@@ -54,7 +54,7 @@ public class BottleDepthTests
             new WrittenLength("110", LengthUnit.FootInch)
         );
         var result = BottleDepthRule.Work(
-            new BottleDepthRequest("surface", Sounding: new WrittenLength("102", LengthUnit.FootInch), Line: rope)
+            new BottleDepthRequest("surface", Sounding: new WrittenLength("102", LengthUnit.FootInch)) { Line = rope }
         );
 
         Assert.Equal(("5 ft 0 in", "5 0", 1.524m), (result.MarkText, result.Mark!.Written, result.DepthM));
@@ -70,22 +70,20 @@ public class BottleDepthTests
 
         static BottleDepthResult Layer(int number, decimal? thermocline, bool read = false) =>
             BottleDepthRule.Work(
-                new BottleDepthRequest(
-                    $"layer-{number}",
-                    Sounding: Metres("12.0"),
-                    ThermoclineM: thermocline,
-                    TopM: thermocline is null ? null : 6,
-                    BottomM: thermocline is null ? null : 8.4m,
-                    ProfileRead: read,
-                    Line: Rope
-                )
+                new BottleDepthRequest($"layer-{number}", Sounding: Metres("12.0"), ThermoclineM: thermocline)
+                {
+                    TopM = thermocline is null ? null : 6,
+                    BottomM = thermocline is null ? null : 8.4m,
+                    ProfileRead = read,
+                    Line = Rope,
+                }
             );
     }
 
     [Fact]
     public void A_depth_moved_into_the_mud_is_a_stop()
     {
-        var result = BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0"), Moved: Metres("11.4")));
+        var result = BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0")) { Moved = Metres("11.4") });
 
         Assert.Equal(
             "11.40 m leaves 0.60 m above the bottom."
@@ -93,12 +91,12 @@ public class BottleDepthTests
                 .Replace(".60", ".6", StringComparison.Ordinal),
             Assert.Single(result.Findings).Seen
         );
-        Assert.Empty(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0"), Moved: Metres("11.0"))).Findings);
+        Assert.Empty(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0")) { Moved = Metres("11.0") }).Findings);
     }
 
     [Fact]
     public void A_line_that_is_too_short_is_said() =>
-        Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("52"), Line: Rope)).Findings, f =>
+        Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("52")) { Line = Rope }).Findings, f =>
             f.Code == "line-too-short"
         );
 
@@ -122,12 +120,14 @@ public class BottleDepthTests
                             DeepSchool: method,
                             Sounding: Metres(Decimals.Text(sounding)),
                             ClearanceM: clearance,
-                            ThermoclineM: sounding * 0.6m,
-                            TopM: sounding * 0.5m,
-                            BottomM: sounding * 0.7m,
-                            ProfileRead: true,
-                            Line: line
+                            ThermoclineM: sounding * 0.6m
                         )
+                        {
+                            TopM = sounding * 0.5m,
+                            BottomM = sounding * 0.7m,
+                            ProfileRead = true,
+                            Line = line,
+                        }
                     );
 
                     Assert.DoesNotContain(result.Findings, f => f.Level == Core.Basis.Findings.FindingLevel.Stop);
@@ -153,9 +153,11 @@ public class BottleDepthTests
             new BottleDepthRequest(
                 "deep",
                 Sounding: Metres(sounding),
-                ClearanceM: decimal.Parse(clearance, System.Globalization.CultureInfo.InvariantCulture),
-                Line: Rope
+                ClearanceM: decimal.Parse(clearance, System.Globalization.CultureInfo.InvariantCulture)
             )
+            {
+                Line = Rope,
+            }
         );
 
         Assert.Equal((depth, 0), (result.DepthM, result.Findings.Count));
@@ -170,17 +172,13 @@ public class BottleDepthTests
 
         static BottleDepthResult Of(string method, decimal fixedM = 8) =>
             BottleDepthRule.Work(
-                new BottleDepthRequest(
-                    "deep",
-                    DeepSchool: method,
-                    Sounding: Metres("12.0"),
-                    DeepFixedM: fixedM,
-                    ThermoclineM: 7,
-                    TopM: 6,
-                    BottomM: 8.4m,
-                    ProfileRead: true,
-                    Line: Rope
-                )
+                new BottleDepthRequest("deep", DeepSchool: method, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7)
+                {
+                    TopM = 6,
+                    BottomM = 8.4m,
+                    ProfileRead = true,
+                    Line = Rope,
+                }
             );
     }
 
@@ -230,7 +228,7 @@ public class BottleDepthTests
     );
 
     private static BottleDepthResult Deep(string sounding) =>
-        BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres(sounding), Line: Rope));
+        BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres(sounding)) { Line = Rope });
 
     private static WrittenLength Metres(string written) => new(written, LengthUnit.Metre);
 }

@@ -328,13 +328,10 @@ public class BottlesVisitTests
         {
             Season =
             [
-                new ProtocolPlan(
-                    Protocol.Phosphorus,
-                    Rhythm.Monthly,
-                    new(5, 1),
-                    new(10, 15),
-                    Bottles: [new BottlePlan("depth-water", SampleFrom.Deep)]
-                ),
+                new ProtocolPlan(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 15))
+                {
+                    Bottles = [new BottlePlan("depth-water", SampleFrom.Deep)],
+                },
             ],
         };
         var visit = SampleVisit.MetricBegun(Protocol.Phosphorus);

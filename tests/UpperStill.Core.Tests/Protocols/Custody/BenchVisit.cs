@@ -51,7 +51,7 @@ internal sealed class BenchVisit
     {
         Visit.Write(FilterKinds.Filter, new FilterBody(filter, from, FilterBy.Syringe, WhiteDisc: true, Rinsed: true));
         Visit.Write(FilterKinds.FilterFill, new FilterFillBody(filter, ThroughMl: through));
-        return Visit.Write(FilterKinds.Filter, new FilterBody(filter, Folded: true));
+        return Visit.Write(FilterKinds.Filter, new FilterBody(filter) { Folded = true });
     }
 
     internal BenchVisit AtTheLab()

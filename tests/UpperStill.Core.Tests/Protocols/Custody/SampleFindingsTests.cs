@@ -22,8 +22,8 @@ public class SampleFindingsTests
             b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1, Torn: false))
         ),
         ["filter-in-light"] = (
-            b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1, LightMin: "1,5")),
-            b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1, LightMin: "1"))
+            b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1) { LightMin = "1,5" }),
+            b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1) { LightMin = "1" })
         ),
         ["filter-vacuum"] = (
             b => b.Visit.Write(FilterKinds.Filter, new FilterBody(F1, VacuumKpa: "21")),
@@ -236,18 +236,10 @@ public class SampleFindingsTests
     ) =>
         bench.Visit.Write(
             CustodyKinds.HandedOver,
-            new HandedOverBody(
-                manifest ?? BenchVisit.Manifest,
-                [F1],
-                "the lab",
-                by,
-                TravelOn.FrozenPacks,
-                "Asa",
-                waybill,
-                told,
-                SheetInside: true,
-                NotFrozen: notFrozen
-            )
+            new HandedOverBody(manifest ?? BenchVisit.Manifest, [F1], "the lab", by, TravelOn.FrozenPacks, "Asa", waybill, told, true)
+            {
+                NotFrozen = notFrozen,
+            }
         );
 
     private static void Receive(BenchVisit bench, ArrivedAs how = ArrivedAs.Good, bool? seal = null) =>

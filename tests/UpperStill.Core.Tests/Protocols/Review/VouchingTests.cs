@@ -62,7 +62,7 @@ public sealed class VouchingTests
     public void Fewer_ids_than_observers_leave_the_rest_to_their_names() =>
         Assert.Equal(
             [new NamedPerson(Asa, "Asa"), new NamedPerson(null, "Jonas")],
-            new VisitStartedBody("S", "p", 1, ["Asa", "Jonas"], ObserverIds: [Asa]).People
+            new VisitStartedBody("S", "p", 1, ["Asa", "Jonas"]) { ObserverIds = [Asa] }.People
         );
 
     [Fact]
@@ -87,12 +87,14 @@ public sealed class VouchingTests
             VisitKinds.VisitStarted.Name,
             1,
             JsonSerializer.SerializeToElement(
-                new VisitStartedBody("HAR-1", "p", 1, observers, ObserverIds: ids),
+                new VisitStartedBody("HAR-1", "p", 1, observers) { ObserverIds = ids },
                 VisitJson.Default.VisitStartedBody
             ),
             DateTimeOffset.UnixEpoch,
             by.Name,
-            "phone",
-            Person: by.Id
-        );
+            "phone"
+        )
+        {
+            Person = by.Id,
+        };
 }

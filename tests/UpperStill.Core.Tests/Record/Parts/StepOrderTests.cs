@@ -21,13 +21,10 @@ public class StepOrderTests
                 .. (SampleVisit.Metric.Programme.Season ?? []).Where(p =>
                     p.Protocol != Protocol.Phosphorus && p.Protocol != Protocol.Chlorophyll
                 ),
-                new(
-                    Protocol.Phosphorus,
-                    Rhythm.Monthly,
-                    new(5, 1),
-                    new(10, 31),
-                    Bottles: [new("phosphorus-dip", SampleFrom.Surface), new("layer-plain", SampleFrom.Layers)]
-                ),
+                new(Protocol.Phosphorus, Rhythm.Monthly, new(5, 1), new(10, 31))
+                {
+                    Bottles = [new("phosphorus-dip", SampleFrom.Surface), new("layer-plain", SampleFrom.Layers)],
+                },
                 new(Protocol.Chlorophyll, Rhythm.Monthly, new(5, 1), new(10, 31)),
             ],
         },

@@ -41,13 +41,11 @@ public class ChlorophyllRuleTests
     public void Fluorometric_with_acid_and_the_calibration_of_the_day()
     {
         var result = Work(
-            new ExtractReadings(
-                ChlorophyllMethod.Fluorometric,
-                "10",
-                FluorescenceBefore: "40",
-                FluorescenceAfter: "24",
-                Calibration: new FluorometerCalibration("A", 2, new DateOnly(2026, 4, 7), 1.16m, 1.9m)
-            ),
+            new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40")
+            {
+                FluorescenceAfter = "24",
+                Calibration = new FluorometerCalibration("A", 2, new DateOnly(2026, 4, 7), 1.16m, 1.9m),
+            },
             100
         );
 
@@ -61,15 +59,10 @@ public class ChlorophyllRuleTests
     public void In_hot_ethanol_at_665_nm_with_its_own_factor()
     {
         var result = Work(
-            new ExtractReadings(
-                ChlorophyllMethod.HotEthanol,
-                "10",
-                "1",
-                At750Before: "0.004",
-                At665After: "0.160",
-                At750After: "0.004",
-                At665Before: "0.250"
-            ),
+            new ExtractReadings(ChlorophyllMethod.HotEthanol, "10", "1", At750Before: "0.004", At665After: "0.160", At750After: "0.004")
+            {
+                At665Before = "0.250",
+            },
             500
         );
 
@@ -85,7 +78,7 @@ public class ChlorophyllRuleTests
     public void A_dilution_that_is_none_is_not_taken_for_one(string dilution)
     {
         var result = Work(
-            new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005", Dilution: dilution),
+            new ExtractReadings(ChlorophyllMethod.Monochromatic, "10", "1", "0.312", "0.004", "0.209", "0.005") { Dilution = dilution },
             500
         );
 
@@ -176,18 +169,16 @@ public class ChlorophyllRuleTests
             { "number-comma", Good with { At664Before = "1,312" }, 500 },
             {
                 "calibration-missing",
-                new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40", FluorescenceAfter: "24"),
+                new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40") { FluorescenceAfter = "24" },
                 500
             },
             {
                 "calibration-missing",
-                new ExtractReadings(
-                    ChlorophyllMethod.Fluorometric,
-                    "10",
-                    FluorescenceBefore: "40",
-                    FluorescenceAfter: "24",
-                    Calibration: new FluorometerCalibration("A", 1, default, 1, 1)
-                ),
+                new ExtractReadings(ChlorophyllMethod.Fluorometric, "10", FluorescenceBefore: "40")
+                {
+                    FluorescenceAfter = "24",
+                    Calibration = new FluorometerCalibration("A", 1, default, 1, 1),
+                },
                 500
             },
         };

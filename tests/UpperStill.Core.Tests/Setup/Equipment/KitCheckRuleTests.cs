@@ -180,7 +180,10 @@ public class KitCheckRuleTests
     public void A_meter_falls_due_after_thirty_days_and_says_since_when()
     {
         var due = KitDue.Of(
-            new KitItem("M-1", "Meter", KitKind.Meter, Checks: [Check(KitCheckKind.Calibrated) with { Day = new DateOnly(2026, 7, 8) }]),
+            new KitItem("M-1", "Meter", KitKind.Meter)
+            {
+                Checks = [Check(KitCheckKind.Calibrated) with { Day = new DateOnly(2026, 7, 8) }],
+            },
             Today
         )!;
 

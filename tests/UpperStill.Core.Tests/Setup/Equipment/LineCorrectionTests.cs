@@ -77,9 +77,11 @@ public class LineCorrectionTests
             "R-9",
             "rope",
             KitKind.Line,
-            Marks: new LineMarks(LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre)),
-            Checks: [check]
-        );
+            Marks: new LineMarks(LengthUnit.Metre, new WrittenLength("0.1", LengthUnit.Metre), new WrittenLength("40", LengthUnit.Metre))
+        )
+        {
+            Checks = [check],
+        };
 
         Assert.Equal(4.12m, Clarity(item.AsLine()!, "4.00", "4.00").ClarityM);
         Assert.Equal(4.00m, Clarity((item with { Checks = [check with { Struck = "misread tape" }] }).AsLine()!, "4.00", "4.00").ClarityM);

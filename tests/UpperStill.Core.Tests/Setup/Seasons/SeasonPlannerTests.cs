@@ -91,7 +91,7 @@ public class SeasonPlannerTests
     [Fact]
     public void Until_the_ice_has_gone_the_plan_says_what_it_waits_for()
     {
-        var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31), DaysAfterIceOut: 7);
+        var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31)) { DaysAfterIceOut = 7 };
 
         Assert.Equal(
             "7 days after ice-out are asked; until its day is known, the middle of the window",
@@ -227,9 +227,9 @@ public class SeasonPlannerTests
     [Fact]
     public void Spring_phosphorus_goes_with_the_visit_nearest_to_its_day_after_ice_out()
     {
-        var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31), DaysAfterIceOut: 7);
-        var alone = Plan(new StationSeason("HAR-1", [once], Hours, [], IceOut: Day(4, 4)), Day(3, 1));
-        var together = Plan(new StationSeason("HAR-1", [Fortnights, once], Hours, [], IceOut: Day(5, 12)), Day(3, 1));
+        var once = new ProtocolPlan(Protocol.Phosphorus, Rhythm.Once, new(3, 15), new(5, 31)) { DaysAfterIceOut = 7 };
+        var alone = Plan(new StationSeason("HAR-1", [once], Hours, []) { IceOut = Day(4, 4) }, Day(3, 1));
+        var together = Plan(new StationSeason("HAR-1", [Fortnights, once], Hours, []) { IceOut = Day(5, 12) }, Day(3, 1));
 
         Assert.Equal(Day(4, 11), Assert.Single(alone.Ahead()).Day);
         var with = Assert.Single(together.Ahead(), d => d.Protocols.Contains(Protocol.Phosphorus));
