@@ -261,8 +261,12 @@ async function forgetStationsExcept(codes: string[]): Promise<void> {
 let running: Promise<void> | undefined;
 let again = false;
 let refreshedAt = 0;
+// Asked for while a round runs, it is done in the next.
+let anew = false;
 
 async function round(): Promise<void> {
+  const wanted = anew;
+  anew = false;
   try {
     const before =
       (await store.entries
@@ -270,10 +274,10 @@ async function round(): Promise<void> {
         .equals('waiting')
         .filter((kept) => isMine(kept) || isThrough(kept))
         .count()) + (await filesToSend()).length;
-    if (!refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
+    if (wanted || !refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
       await askSession();
-      if (!refreshedAt) {
+      if (wanted || !refreshedAt) {
         await refresh();
       }
       if (currentSession().person) {
@@ -292,7 +296,7 @@ async function round(): Promise<void> {
 
 /** Fetches everything anew, for whoever has just signed in. */
 export function refreshNow(): void {
-  refreshedAt = 0;
+  anew = true;
   deliverSoon();
 }
 
