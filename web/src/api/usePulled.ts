@@ -42,7 +42,8 @@ export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>,
   };
 }
 
-/** Forgets what was pulled: somebody else uses this device now. */
+/** Forgets what was pulled: somebody else uses this device now. A page that stands asks anew. */
 export function forgetPulled(): void {
-  client.clear();
+  client.removeQueries({ type: 'inactive' });
+  void client.resetQueries({ type: 'active' });
 }

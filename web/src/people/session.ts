@@ -45,7 +45,7 @@ export async function loadSession(): Promise<void> {
 export async function takeSession(info: SessionInfo): Promise<void> {
   bearToken(info.token);
   const person = info.person ?? null;
-  if (person?.id !== session.person?.id) {
+  if (session.known && person?.id !== session.known.id) {
     forgetPulled();
   }
   if (person) {
