@@ -158,7 +158,7 @@ const folds = [];
 folds.push(await drawn('102', 'Where was it lost?'));
 for (let i = 0; i < 8; i++) {
   folds.push(await drawn('12 9', 'Where did you see it again?'));
-  folds.push(await drawn('11 3', 'MARK FOR THE COMPOSITE'));
+  folds.push(await drawn('11 3', 'Mark for the composite'));
   for (const mark of ['12 ft 9 in', '11 ft 3 in']) {
     await page.getByRole('button', { name: new RegExp(`^Strike .*${mark}$`) }).click();
     await page.getByRole('button', { name: 'misread' }).click();

@@ -1,14 +1,7 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Application.Review;
-using UpperStill.Core.Application.Samples;
-using UpperStill.Core.Application.Visits;
-using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Record.Readings;
-using UpperStill.Core.Setup.Labels;
 using UpperStill.Store.Log;
 using UpperStill.Store.Reference;
 
@@ -110,7 +103,7 @@ public static class Projector
             Entry[] entries = [.. rows.Select(e => e.ToEntry())];
             List<(string Station, DateOnly Day)> own = [];
             var waits = false;
-            var context = await ContextAsync(entries, async (start, day) =>
+            var context = await Folded.ContextAsync(entries, async (start, day) =>
             {
                 own.Add((start.Station, day));
                 waits |= days.TryGetValue(start.Station, out var first) && first <= day;
@@ -124,7 +117,7 @@ public static class Projector
 
         async Task WriteAsync(List<Unfolded> together, ProjectedVisits from)
         {
-            var folds = together.AsParallel().AsOrdered().Select(u => u.Context is null ? null : Fold(u.Entries, u.Context)).ToList();
+            var folds = together.AsParallel().AsOrdered().Select(u => u.Context is null ? null : Folded.Of(u.Entries, u.Context)).ToList();
             var changes = together.Zip(folds, (u, folded) => Write(book, u, folded, from)).ToList();
             await book.SaveChangesAsync(cancel);
             book.ChangeTracker.Clear();
@@ -296,13 +289,13 @@ public static class Projector
             foreach (var visit in part)
             {
                 if (
-                    await FoldAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) =>
+                    await Folded.OfAsync([.. rows[visit].Select(e => e.ToEntry())], (start, day) =>
                         Task.FromResult(reference.Context(start, day))
                     ) is
                     { } folded
                 )
                 {
-                    var made = Rows(rows[visit].Max(e => e.Sequence), folded);
+                    var made = Projected.Of(rows[visit].Max(e => e.Sequence), folded);
                     book.AddRange([
                         made.Visit,
                         .. made.Readings,
@@ -337,8 +330,8 @@ public static class Projector
         var old = there.Visits.GetValueOrDefault(visit);
         var before = old is null
             ? null
-            : VisitFacts.Of(old, Clarity(there.Readings[visit]), [.. there.Levels[visit]], there.Samples[visit]);
-        var made = folded is null ? null : Rows(unfolded.Rows.Max(e => e.Sequence), folded);
+            : VisitFacts.Of(old, Projected.ClarityOf(there.Readings[visit]), [.. there.Levels[visit]], there.Samples[visit]);
+        var made = folded is null ? null : Projected.Of(unfolded.Rows.Max(e => e.Sequence), folded);
         Only(book, there.Readings[visit], made?.Readings ?? [], r => (r.Protocol, r.Parameter, r.Item));
         Only(book, there.Levels[visit], made?.Levels ?? [], l => l.Ordinal);
         Only(book, there.Findings[visit], made?.Findings ?? [], f => f.Ordinal);
@@ -370,154 +363,13 @@ public static class Projector
         book.RemoveRange(left.Values);
     }
 
-    private sealed record Projected(
-        VisitRow Visit,
-        IReadOnlyList<ReadingRow> Readings,
-        IReadOnlyList<LevelRow> Levels,
-        IReadOnlyList<SampleRow> Samples,
-        ProfileRow? Profile,
-        IReadOnlyList<FindingRow> Findings
-    )
-    {
-        internal ReadingRow? Clarity => Projector.Clarity(Readings);
-    }
-
-    private static ReadingRow? Clarity(IEnumerable<ReadingRow> readings) =>
-        readings.FirstOrDefault(r => r.Parameter == Parameter.Clarity.Code);
-
-    private static Projected Rows(long lastSequence, Folded folded)
-    {
-        var (sheet, context, samples, review) = folded;
-        var visit = sheet.Visit;
-        var day = DateOnly.FromDateTime(sheet.StartedAt!.Value.DateTime);
-        var row = new VisitRow
-        {
-            Visit = visit,
-            Station = context.Station.Code,
-            Day = day,
-            StartedAt = sheet.StartedAt.Value,
-            Closed = sheet.State == VisitState.Closed,
-            LastSequence = lastSequence,
-            Took = string.Join(',', sheet.Took),
-            CompositeFromM = (double?)sheet.Tries.Worked?.DepthM,
-            CompositeRaiseS = (double?)sheet.Tries.Worked?.RaiseS,
-            Observers = string.Join(", ", sheet.Observers),
-            Review = review.State.ToString(),
-            FieldSigned = review.FieldSigned,
-            ResultsSigned = review.ResultsSigned,
-            OpenFindings = review.Findings.Count(f => f.Finding.Kept is null),
-            OpenQuestions = review.Questions.Count(q => q.Answer is null),
-        };
-        var record = sheet.Record!.Value;
-        List<ReadingRow> readings =
-        [
-            .. record
-                .Readings.Concat(samples.Readings)
-                .DistinctBy(r => (r.Protocol, r.Parameter, r.Item))
-                .Select(r => new ReadingRow
-                {
-                    Visit = visit,
-                    Protocol = r.Protocol?.Code ?? string.Empty,
-                    Parameter = r.Parameter,
-                    Item = r.Item,
-                    Station = context.Station.Code,
-                    Day = day,
-                    Depth = r.Depth,
-                    Value = r.Value,
-                    Unit = r.Unit,
-                    Censored = r.Censored,
-                    Usable = r.Usable,
-                    OfLaboratory = r.OfLaboratory,
-                    SignedOff = r.OfLaboratory ? review.ResultsSigned : review.FieldSigned,
-                    Method = r.Method,
-                    Text = r.Text,
-                    Entry = r.Entry,
-                }),
-        ];
-        List<LevelRow> levels =
-        [
-            .. (sheet.Profile?.Levels ?? [])
-                .Where(l => !l.Marked)
-                .Select(
-                    (l, i) =>
-                        new LevelRow
-                        {
-                            Visit = visit,
-                            Ordinal = i,
-                            Station = context.Station.Code,
-                            Day = day,
-                            DepthM = (double)l.DepthM,
-                            TemperatureC = (double?)l.CountedC,
-                            OxygenMgL = (double?)l.CountedMgL,
-                        }
-                ),
-        ];
-        List<SampleRow> held =
-        [
-            .. samples.Samples.Select(s => new SampleRow
-            {
-                Visit = visit,
-                Number = s.Number,
-                Body = SampleNumber.Body(s.Number).ToUpperInvariant(),
-                Station = s.Station,
-                Water = s.WaterCode,
-                Day = day,
-                State = s.State.ToString(),
-                Open = !s.State.Ended(),
-                Manifest = s.Manifest,
-                Definition = JsonSerializer.Serialize(s, SetupJson.Default.LedgerSample),
-            }),
-        ];
-        var profile = record.Profile is not { } numbers
-            ? null
-            : new ProfileRow
-            {
-                Visit = visit,
-                Station = context.Station.Code,
-                Day = day,
-                Usable = record.ProfileUsable,
-                SurfaceC = numbers.SurfaceC,
-                BottomC = numbers.BottomC,
-                ThermoclineM = numbers.ThermoclineM,
-                BottomOxygenMgL = numbers.BottomOxygenMgL,
-                BottomM = numbers.BottomM,
-                HypoxicM = numbers.HypoxicM,
-                AnoxicM = numbers.AnoxicM,
-                StabilityJM2 = numbers.StabilityJM2,
-                AnoxicArea = numbers.AnoxicArea,
-                DeepOxygenMgL = numbers.DeepOxygenMgL,
-                DeepThicknessM = numbers.DeepThicknessM,
-                SignedOff = review.FieldSigned,
-            };
-
-        List<FindingRow> findings =
-        [
-            .. sheet
-                .Findings.Concat(samples.Findings)
-                .Concat(samples.Samples.SelectMany(s => s.Findings))
-                .Select(
-                    (f, i) =>
-                        new FindingRow
-                        {
-                            Visit = visit,
-                            Ordinal = i,
-                            Code = f.Code,
-                            Level = f.Level.ToString(),
-                            Seen = f.Seen,
-                            Kept = f.Kept,
-                        }
-                ),
-        ];
-        return new Projected(row, readings, levels, held, profile, findings);
-    }
-
     /// <summary>The review of a visit as it stands; null where there is no such visit.</summary>
     public static async Task<VisitReview?> ReviewAsync(this FieldBook book, Guid visit, CancellationToken cancel)
     {
         ArgumentNullException.ThrowIfNull(book);
         var rows = await book.Entries.AsNoTracking().Where(e => e.Visit == visit).ToListAsync(cancel);
         return (
-            await FoldAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
+            await Folded.OfAsync([.. rows.Select(e => e.ToEntry())], async (start, day) =>
                 await WithOthersAsync(
                     book,
                     visit,
@@ -538,42 +390,4 @@ public static class Projector
         DateOnly day,
         CancellationToken cancel
     ) => context is null ? null : context with { Others = await book.BesideAsync(visit, station, day, cancel) };
-
-    // A visit whose beginning has not arrived waits in the log.
-    private static async Task<Folded?> FoldAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf) =>
-        await ContextAsync(entries, contextOf) is { } context ? Fold(entries, context) : null;
-
-    private static async Task<VisitContext?> ContextAsync(Entry[] entries, Func<VisitStartedBody, DateOnly, Task<VisitContext?>> contextOf)
-    {
-        var lies = entries.Any(e => e.Kind == VisitKinds.VisitMoved.Name) ? VisitPlace.Of(new VisitPlaceRequest(entries)) : null;
-        var moved = lies?.Station == lies?.Begun ? null : lies?.Station;
-        foreach (var start in entries.Where(e => e.Kind == VisitKinds.VisitStarted.Name).OrderBy(e => e.At).ThenBy(e => e.Id))
-        {
-            if (
-                VisitKinds.VisitStarted.Read(start.Body) is { } body
-                && await contextOf(moved is null ? body : body with { Station = moved }, DateOnly.FromDateTime(start.At.DateTime))
-                    is { } context
-            )
-            {
-                return context;
-            }
-        }
-
-        return null;
-    }
-
-    private static Folded? Fold(Entry[] entries, VisitContext context)
-    {
-        var request = new FoldRequest(entries, context);
-        var sheet = FieldSheet.Fold(request);
-        if (sheet.StartedAt is null)
-        {
-            return null;
-        }
-
-        var samples = VisitSamples.Fold(request, sheet);
-        return new Folded(sheet, context, samples, VisitReview.Fold(request, sheet, samples));
-    }
-
-    private sealed record Folded(FieldSheet Sheet, VisitContext Context, VisitSamples Samples, VisitReview Review);
 }

@@ -2599,6 +2599,8 @@ export interface components {
              * @description Local day, which says which check of the line holds.
              */
             day?: null | string;
+            /** @description What showed the layers. */
+            layersBy?: components["schemas"]["LayersBy"];
         };
         /** @description The depth of a bottle. */
         BottleDepthResult: {
@@ -5612,7 +5614,7 @@ export interface components {
          * @default both
          * @enum {unknown}
          */
-        LayersBy: "both" | "density" | "degree" | "eye";
+        LayersBy: "both" | "density" | "degree";
         /** @description A sample of a visit, from the plan to the report. */
         LedgerSample: {
             /** @description Its number. */

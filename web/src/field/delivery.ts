@@ -261,8 +261,8 @@ async function forgetStationsExcept(codes: string[]): Promise<void> {
 let running: Promise<void> | undefined;
 let again = false;
 let refreshedAt = 0;
-// Asked for while a round runs, it is done in the next.
-let anew = false;
+// True where everything is to be fetched first; asked for while a round runs, it is done in the next.
+let anew = true;
 
 async function round(): Promise<void> {
   const wanted = anew;
@@ -274,10 +274,10 @@ async function round(): Promise<void> {
         .equals('waiting')
         .filter((kept) => isMine(kept) || isThrough(kept))
         .count()) + (await filesToSend()).length;
-    if (wanted || !refreshedAt || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
+    if (wanted || before > 0 || Date.now() - refreshedAt > REFRESH_MS) {
       // The clock first: the server compares it with its own when entries arrive.
       await askSession();
-      if (wanted || !refreshedAt) {
+      if (wanted) {
         await refresh();
       }
       if (currentSession().person) {
@@ -289,7 +289,7 @@ async function round(): Promise<void> {
     }
     setReach({ ...reach, server: true });
   } catch {
-    refreshedAt = 0;
+    anew = true;
     setReach({ ...reach, server: false });
   }
 }

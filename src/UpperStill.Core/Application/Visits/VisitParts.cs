@@ -61,8 +61,5 @@ public static class VisitParts
 
     /// <summary>Everything that a programme may choose.</summary>
     public static KnownOptions Options { get; } =
-        new(
-            [.. All.SelectMany(p => p.Methods), .. SeasonOptions.Methods],
-            [.. All.SelectMany(p => p.Thresholds), .. SeasonOptions.Thresholds]
-        );
+        new([.. All.SelectMany(p => p.Methods), .. SeasonOptions.Methods], [.. All.SelectMany(p => p.Thresholds)]);
 }

@@ -23,11 +23,11 @@ internal static class ArrivalGuide
 
         yield return ChosenMethods.Line(
             ArrivalOptions.ThermometerPlace,
-            $"Water temperature: the thermometer {methods.Words(ArrivalOptions.ThermometerPlace)}."
+            $"Water temperature: {methods.Words(ArrivalOptions.ThermometerPlace)}."
         );
         yield return ChosenMethods.Line(
             ArrivalOptions.ThermometerSettling,
-            $"Leave it there {methods.Words(ArrivalOptions.ThermometerSettling)}; read it to "
+            $"Wait {methods.Words(ArrivalOptions.ThermometerSettling)}; read it to "
                 + $"{methods.Words(ArrivalOptions.TemperatureRoundTo)}."
         );
         if (methods.Is(ArrivalOptions.Rain, "recorded"))

@@ -63,7 +63,7 @@ public static class ArrivalOptions
             "cup: in a cup from one foot down, in shade",
             "bottle: in a bottle kept for it",
             "pole: on a pole in the water",
-            "probe: as a probe",
+            "probe: a probe",
         ],
         guideOnly: true
     );

@@ -113,8 +113,8 @@ internal static class ThermometerChecks
         return step is { } every && NumberText.Read(water.Written).Value is { } read && read % every != 0
             ? Finding.Note(
                 "off-the-marks",
-                $"{water.Written} is finer than to {Decimals.Text(every)}°.",
-                "The programme reads no finer.",
+                $"{water.Written} is finer than {Decimals.Text(every)}°.",
+                "The programme reads its thermometers no finer.",
                 "It is kept as written."
             )
             : null;

@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
 
 namespace UpperStill.Core.Protocols.Bottles;
@@ -48,6 +49,9 @@ public sealed record BottleDepthRequest(
 
     /// <summary>Local day, which says which check of the line holds.</summary>
     public DateOnly? Day { get; init; }
+
+    /// <summary>What showed the layers.</summary>
+    public LayersBy LayersBy { get; init; }
 }
 
 /// <summary>The depth of a bottle.</summary>
@@ -221,7 +225,10 @@ public static class BottleDepthRule
         var (depth, step) = request.Place switch
         {
             "layer-1" => (top / 2, $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}"),
-            "layer-2" => (thermocline, $"Thermocline by density: {Show(thermocline, native, request)}"),
+            "layer-2" => (
+                thermocline,
+                $"Thermocline by {(request.LayersBy == LayersBy.Degree ? "warmth" : "density")}: {Show(thermocline, native, request)}"
+            ),
             _ => (
                 (bottom + sounding.Metres) / 2,
                 $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: "

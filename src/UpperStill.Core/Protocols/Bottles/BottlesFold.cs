@@ -4,7 +4,6 @@ using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
@@ -134,21 +133,20 @@ internal static class BottlesFold
                 programme.Of(BottlesOptions.Clearance),
                 programme.Of(BottlesOptions.DeepLeast),
                 programme.Of(BottlesOptions.DeepFixed),
-                Figure("thermocline")?.DepthM,
+                profile?.Thermocline?.DepthM,
                 draft.Reader
             )
             {
-                TopM = Figure("metalimnion")?.DepthM,
-                BottomM = Figure("metalimnion")?.LowerM,
+                TopM = profile?.Metalimnion?.DepthM,
+                BottomM = profile?.Metalimnion?.LowerM,
                 ProfileRead = profile is { Levels.Count: > 1 },
                 Line = draft.Line,
                 Moved = moved?.Body.Depth,
                 Day = draft.Day,
+                LayersBy = ProfileOptions.Layers(programme),
             }
         );
         return moved is null ? result : result with { Findings = [.. result.Findings.Select(f => f.On(Beside.Bottles, moved.Entry.Id))] };
-
-        ProfileFigure? Figure(string key) => profile?.Figures.FirstOrDefault(f => f.Key == key);
     }
 
     private static (int Casts, string? Budget) Budget(SheetDraft draft, decimal needed, Gear? sampler)

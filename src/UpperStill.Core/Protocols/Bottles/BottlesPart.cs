@@ -40,10 +40,13 @@ public sealed class BottlesPart() : VisitPart("bottles")
                                 "second" => 1,
                                 "three" => 2,
                                 "two-tubes" => b.Type == "phosphorus-mesh" ? 1 : 0,
-                                "station" => i == 0 && plan.Protocol == programme.Season?[0].Protocol ? 1 : 0,
+                                "station" => i == 0 && plan.Protocol == programme.Season?.FirstOrDefault(p => Usual(p).Length > 0)?.Protocol
+                                    ? 1
+                                    : 0,
                                 "none" => 0,
                                 _ => b.Replicates,
                             },
+                            OnlyFirst = programme.Chooses(BottlesOptions.Replicates, "station"),
                         }
                 ),
         ];

@@ -12,10 +12,10 @@ public static class HeaderOptions
         "Hours and the tide",
         "High sun gives the longest usable day; a shore in the tide follows the water instead.",
         [
-            "window: within the hours above",
+            "window: within the programme’s hours",
             "same-time: at the same time each visit, in daylight",
             "same-weekday: on the same weekday, at the same hour",
-            "low-tide: at low water within the hours above",
+            "low-tide: at low water within the programme’s hours",
             "none: at any hour",
         ],
         breaks: true

@@ -23,8 +23,7 @@ internal static class TowProposals
                         : "the programme’s fixed mark"
                 );
                 break;
-            case "thermocline"
-                when draft.Section<SheetProfile>()?.Figures.FirstOrDefault(f => f.Key == "thermocline")?.DepthM is { } thermocline:
+            case "thermocline" when draft.Section<SheetProfile>()?.Thermocline?.DepthM is { } thermocline:
                 Propose(thermocline, "today’s thermocline");
                 break;
             case "thermocline":

@@ -92,10 +92,12 @@ internal static class ProfileFold
             Native: Native(draft, levels),
             Reader: draft.Reader,
             About: counted.Exists(l => unanswered[l.Entry].Any(f => f.Level == FindingLevel.Check)),
-            LayersBy: ProfileOptions.LayersBy(draft.Context.Programme)
+            LayersBy: ProfileOptions.Layers(draft.Context.Programme)
         );
         var temperatures = WaterTemperature.Scale(draft);
         var next = NextOf(toRead, read, deepest);
+        var worked = ProfileRule.Work(asked, workings: false).Figures;
+        var byEye = ProfileOptions.ByEye(draft.Context.Programme);
         return new SheetProfile(
             [
                 .. levels.Select(
@@ -112,7 +114,7 @@ internal static class ProfileFold
             toRead,
             next,
             planned.Count,
-            ProfileRule.Work(asked, workings: false).Figures,
+            byEye ? [.. worked.Where(f => f.Key is not ("thermocline" or "metalimnion" or "degree"))] : worked,
             meter.Sheet,
             asked,
             Columns(draft, levels),
@@ -130,6 +132,7 @@ internal static class ProfileFold
                     c.Body.Sha256
                 )),
             ],
+            Worked = worked,
             BothUnits = !draft.Context.Programme.Chooses(ProfileOptions.OxygenUnitShown, "as-shown"),
         };
     }

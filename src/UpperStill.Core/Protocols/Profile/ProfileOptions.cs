@@ -73,15 +73,18 @@ public static class ProfileOptions
         breaks: true
     );
 
-    /// <summary>What shows the layers of the water in a programme.</summary>
-    internal static LayersBy LayersBy(Programme programme) =>
+    /// <summary>What shows the layers of the water in a programme. Where people see them by eye, density still places its bottles.
+    /// </summary>
+    internal static LayersBy Layers(Programme programme) =>
         programme.ChoiceOf(Thermocline) switch
         {
-            "density" => Science.Stratification.LayersBy.Density,
-            "degree" => Science.Stratification.LayersBy.Degree,
-            "eye" => Science.Stratification.LayersBy.Eye,
-            _ => Science.Stratification.LayersBy.Both,
+            "density" => LayersBy.Density,
+            "degree" => LayersBy.Degree,
+            _ => LayersBy.Both,
         };
+
+    /// <summary>True where the layers are left to the eye: no figure of them is shown or kept.</summary>
+    internal static bool ByEye(Programme programme) => programme.Chooses(Thermocline, "eye");
 
     /// <summary>Settled: oxygen moves less in 15 s than, mg/L.</summary>
     public static readonly Threshold SettledOxygen = new(

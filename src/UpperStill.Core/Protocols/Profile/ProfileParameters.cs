@@ -91,12 +91,9 @@ internal static class ProfileParameters
 
     // By the method of the programme; a thermocline found by eye is no number.
     private static double? Thermocline(SheetDraft draft, ProfileNumbers numbers) =>
-        ProfileOptions.LayersBy(draft.Context.Programme) switch
-        {
-            LayersBy.Degree => (double?)draft.Section<SheetProfile>()?.Figures.FirstOrDefault(f => f.Key == "thermocline")?.DepthM,
-            LayersBy.Eye => null,
-            _ => numbers.ThermoclineM,
-        };
+        ProfileOptions.ByEye(draft.Context.Programme) ? null
+        : ProfileOptions.Layers(draft.Context.Programme) == LayersBy.Degree ? (double?)draft.Section<SheetProfile>()?.Thermocline?.DepthM
+        : numbers.ThermoclineM;
 
     internal static IEnumerable<Reading> Readings(SheetDraft draft)
     {

@@ -162,4 +162,13 @@ public sealed record SheetProfile(
 
     /// <summary>True where oxygen is shown in the other unit, too.</summary>
     public bool BothUnits { get; init; } = true;
+
+    /// <summary>All that was worked out, also what a programme leaves to the eye.</summary>
+    internal IReadOnlyList<ProfileFigure> Worked { get; init; } = [];
+
+    /// <summary>The thermocline that places bottles and tows; null where the water is mixed.</summary>
+    internal ProfileFigure? Thermocline => Worked.FirstOrDefault(f => f.Key == "thermocline");
+
+    /// <summary>The layer around it.</summary>
+    internal ProfileFigure? Metalimnion => Worked.FirstOrDefault(f => f.Key == "metalimnion");
 }

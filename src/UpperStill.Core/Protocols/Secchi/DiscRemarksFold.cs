@@ -131,7 +131,8 @@ internal static class DiscRemarksFold
             yield return "tube";
         }
 
-        if (colour is null && programme.ChoiceOf(SecchiOptions.Method) != "none")
+        var colourIn = programme.ChoiceOf(SecchiOptions.Method);
+        if (colourIn == "words-foot" ? colour?.Body is not { Murky: not null, Remark: not null } : colour is null && colourIn != "none")
         {
             yield return "colour";
         }

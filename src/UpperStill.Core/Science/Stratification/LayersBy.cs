@@ -17,8 +17,4 @@ public enum LayersBy
     /// <summary>One degree per metre.</summary>
     [JsonStringEnumMemberName("degree")]
     Degree,
-
-    /// <summary>The eye of whoever reads the profile: nothing is worked out.</summary>
-    [JsonStringEnumMemberName("eye")]
-    Eye,
 }

@@ -71,7 +71,7 @@ public static class ProfileRule
 
         private IEnumerable<ProfileFigure> Layers()
         {
-            var byDensity = request.LayersBy is LayersBy.Both or LayersBy.Density;
+            var byDensity = request.LayersBy != LayersBy.Degree;
             if (byDensity && water.ThermoclineM is { } thermocline && water.Steepest is { } steepest)
             {
                 yield return new ProfileFigure(
@@ -197,8 +197,7 @@ public static class ProfileRule
                     )
                 );
             }
-
-            if (request.LayersBy is LayersBy.Both or LayersBy.Degree)
+            else if (request.LayersBy != LayersBy.Density)
             {
                 yield return new ProfileFigure(
                     "degree",

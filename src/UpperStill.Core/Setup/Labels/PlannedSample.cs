@@ -65,10 +65,11 @@ public static class PlannedSamples
                 continue;
             }
 
-            foreach (var (place, depth) in Depths(bottle.From, plan.Protocol))
+            foreach (var (i, (place, depth)) in Depths(bottle.From, plan.Protocol).Index())
             {
                 var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
-                for (var replicate = 0; replicate <= bottle.Replicates; replicate++)
+                var further = bottle.OnlyFirst && i > 0 ? 0 : bottle.Replicates;
+                for (var replicate = 0; replicate <= further; replicate++)
                 {
                     samples.Add(
                         new PlannedSample(

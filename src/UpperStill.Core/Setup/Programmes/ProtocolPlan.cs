@@ -59,7 +59,11 @@ public enum SampleFrom
 /// <param name="Type">The sample type's code.</param>
 /// <param name="From">Where the water comes from.</param>
 /// <param name="Replicates">Further bottles of the same water.</param>
-public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(0, 20)] int Replicates = 0);
+public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(0, 20)] int Replicates = 0)
+{
+    /// <summary>True where of several places only the first has the further bottles.</summary>
+    internal bool OnlyFirst { get; init; }
+}
 
 /// <summary>When a protocol is due through the season, and what binds its days.</summary>
 /// <param name="Protocol">What is taken.</param>

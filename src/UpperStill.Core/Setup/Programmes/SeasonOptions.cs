@@ -1,6 +1,6 @@
 namespace UpperStill.Core.Setup.Programmes;
 
-/// <summary>What a programme may choose about the season: methods and thresholds, each with the reason of the usual one.</summary>
+/// <summary>What a programme may choose about the season: methods, each with the reason of the usual one.</summary>
 public static class SeasonOptions
 {
     /// <summary>Stations on a water.</summary>
@@ -14,7 +14,4 @@ public static class SeasonOptions
 
     /// <summary>The methods, in the order of the work.</summary>
     public static IReadOnlyList<Method> Methods { get; } = [Stations];
-
-    /// <summary>The thresholds.</summary>
-    public static IReadOnlyList<Threshold> Thresholds { get; } = [];
 }

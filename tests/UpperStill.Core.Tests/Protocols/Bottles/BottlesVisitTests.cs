@@ -1,7 +1,9 @@
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Composite;
+using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
@@ -344,6 +346,38 @@ public class BottlesVisitTests
         visit.Write(FillKinds.Fill, Of("HAR-2-260812-V1", "depth-water"));
         Assert.DoesNotContain(visit.Fold(SampleVisit.Metric with { Programme = deep }).Findings, f => f.Code == "deep-sample-missing");
     }
+
+    [Theory]
+    [InlineData("both", "Thermocline by density", true)]
+    [InlineData("degree", "Thermocline by warmth", true)]
+    [InlineData("eye", "Thermocline by density", false)]
+    public void Layers_place_their_bottles_also_where_no_figure_of_them_is_shown(string way, string step, bool shown)
+    {
+        var sheet = Layered(Protocol.Phosphorus, Protocol.Profile).Fold(Choosing(ProfileOptions.Thermocline, way));
+
+        Assert.StartsWith(step, sheet.Bottles!.Places.Single(p => p.Place == "layer-2").Working!.Steps[0], StringComparison.Ordinal);
+        Assert.Equal(shown, sheet.Profile!.Figures.Any(f => f.Key == "thermocline"));
+    }
+
+    [Fact]
+    public void One_replicate_for_the_station_is_of_what_is_bottled_first()
+    {
+        var planned = PlannedSamples.Of(
+            SampleVisit.Metric.Station,
+            Choosing(BottlesOptions.Replicates, "station").Programme,
+            [Protocol.Clarity, Protocol.Chlorophyll, Protocol.Phosphorus],
+            new DateOnly(2026, 8, 12),
+            VisitParts.Bottles
+        );
+
+        Assert.Equal([("layer-plain", "layer-1")], planned.Where(p => p.Replicate > 0).Select(p => (p.Type.Code, p.Place)));
+    }
+
+    private static VisitContext Choosing(Method method, string choice) =>
+        SampleVisit.Metric with
+        {
+            Programme = SampleVisit.Metric.Programme with { Methods = new Dictionary<string, string> { [method.Setting] = choice } },
+        };
 
     private static List<Finding> Leaving(SampleVisit visit) =>
         [.. visit.Fold(SampleVisit.Metric).Findings.Where(f => f.Beside == Beside.Leaving)];
