@@ -48,8 +48,8 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
                     bottle.Type.Code,
                     FilledFrom.Composite,
                     FilledTo.AsAsked,
-                    Rinses: bottle.Type.Rinses,
-                    Drops: bottle.Type.Drops
+                    Rinses: bottle.Type.Rinse.Times,
+                    Drops: bottle.Type.Added?.Drops
                 ),
                 At.AddMinutes(2 * i)
             );

@@ -467,6 +467,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/boxes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says what each box of a visit, bench or custody asks that is answered with one touch, and every answer that it takes. */
+        post: operations["boxes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/sheet-time": {
         parameters: {
             query?: never;
@@ -2638,6 +2655,53 @@ export interface components {
              */
             replicates: number;
         };
+        /**
+         * @description A box of a page: what it asks, and every answer that it takes by one touch, or the unit of the number that is typed. The page that
+         *     shows it knows none of these; they stand here alone.
+         */
+        Box: {
+            /** @description The kind of entry and the member of its body in which the answer is kept, such as `conditions.wind`. */
+            code: string;
+            /** @description What is asked. */
+            label: string;
+            /** @description What may be answered, in the order in which it is shown. */
+            choices: components["schemas"]["BoxChoice"][];
+            /** @description What helps to answer it. */
+            hint?: null | string;
+            /** @description The unit of a number that is typed into it; null where it has none. */
+            unit?: null | string;
+            /**
+             * Format: double
+             * @description The number that is usual, where one is.
+             */
+            usual?: null | number;
+        };
+        /** @description One of the answers that a box takes. One of code, number and yes-or-no is what is kept. */
+        BoxChoice: {
+            /** @description For people. */
+            words: string;
+            /** @description The name that is kept. */
+            code?: null | string;
+            /**
+             * Format: double
+             * @description The number that is kept.
+             */
+            number?: null | number;
+            /** @description What is kept where it is yes or no. */
+            yes?: null | boolean;
+            /** @description What is to be heeded where it is chosen. */
+            note?: null | string;
+        };
+        /** @description Asks for the boxes that are answered with one touch. */
+        BoxesRequest: {
+            /** @description A kind of entry, or what else the code begins with; null for all. */
+            of?: null | string;
+        };
+        /** @description The boxes. */
+        BoxesResult: {
+            /** @description All of them; each code stands once. */
+            boxes: components["schemas"]["Box"][];
+        };
         /** @description Where a calendar program fetches the season. */
         CalendarAddress: {
             /** @description The path with its query, to be put behind this server's address. */
@@ -2759,6 +2823,32 @@ export interface components {
                     kept?: null | string;
                     /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
                     at?: null | string;
+                    /** @description Of a visit: the step on whose page it is answered; null where none is. */
+                    step?: null | string;
+                    /** @description Of a visit: the ways to mend it, the likeliest first; null where there is none. */
+                    repairs?: null | {
+                        /** @description What the button says. */
+                        label: string;
+                        /** @description The entries that it writes, in order. */
+                        writes?: null | {
+                            /** @description Its kind. */
+                            kind: string;
+                            body: unknown;
+                            /**
+                             * Format: uuid
+                             * @description The entry it strikes.
+                             */
+                            strikes?: null | string;
+                            /** @description Why. */
+                            why?: null | string;
+                        }[];
+                        /** @enum {unknown} */
+                        asks?: "level" | "reading" | "bottle" | "meter" | "step" | null;
+                        /** @description Which of them. */
+                        of?: null | string;
+                        /** @description True for one of several that exclude each other, none of them likelier. */
+                        either?: null | boolean;
+                    }[];
                     /** @description Reasons commonly given for going on in spite of it. */
                     reasons?: null | string[];
                 };
@@ -2976,6 +3066,32 @@ export interface components {
                     kept?: null | string;
                     /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
                     at?: null | string;
+                    /** @description Of a visit: the step on whose page it is answered; null where none is. */
+                    step?: null | string;
+                    /** @description Of a visit: the ways to mend it, the likeliest first; null where there is none. */
+                    repairs?: null | {
+                        /** @description What the button says. */
+                        label: string;
+                        /** @description The entries that it writes, in order. */
+                        writes?: null | {
+                            /** @description Its kind. */
+                            kind: string;
+                            body: unknown;
+                            /**
+                             * Format: uuid
+                             * @description The entry it strikes.
+                             */
+                            strikes?: null | string;
+                            /** @description Why. */
+                            why?: null | string;
+                        }[];
+                        /** @enum {unknown} */
+                        asks?: "level" | "reading" | "bottle" | "meter" | "step" | null;
+                        /** @description Which of them. */
+                        of?: null | string;
+                        /** @description True for one of several that exclude each other, none of them likelier. */
+                        either?: null | boolean;
+                    }[];
                     /** @description Reasons commonly given for going on in spite of it. */
                     reasons?: null | string[];
                 };
@@ -3781,6 +3897,8 @@ export interface components {
             high: number;
             /** @description Gaps that are left empty, in words. */
             gaps: string[];
+            /** @description Where lines are drawn, rising; of oxygen also at 1 and 2 mg/L, below which water is hypoxic. */
+            contours: number[];
         };
         /** @description A device on which somebody is signed in. */
         DeviceSession: {
@@ -4336,6 +4454,16 @@ export interface components {
             /** @description True where its label was scanned; else it was chosen from the list. */
             scanned?: null | boolean;
         };
+        /** @description How full a container is filled. */
+        FillLevel: {
+            /** @description To where. */
+            words: string;
+            /**
+             * @description True where no bubble may stay in it: it would trade gas with the sample.
+             * @default false
+             */
+            noBubbles: boolean;
+        };
         /**
          * @description Where a sample comes into its container.
          * @default water
@@ -4534,6 +4662,10 @@ export interface components {
             kept?: null | string;
             /** @description Beside a described protocol, the address: protocol / step / item / try / field. */
             at?: null | string;
+            /** @description Of a visit: the step on whose page it is answered; null where none is. */
+            step?: null | string;
+            /** @description Of a visit: the ways to mend it, the likeliest first; null where there is none. */
+            repairs?: null | components["schemas"]["Repair"][];
             /** @description Reasons commonly given for going on in spite of it. */
             reasons?: null | string[];
         };
@@ -7069,6 +7201,23 @@ export interface components {
             /** Format: double */
             longitudeDeg: number;
         };
+        /** @description What keeps a sample. */
+        Preservative: {
+            /** @description The substance. */
+            name: string;
+            /** @description The same with its amount, and how it is added. */
+            words: string;
+            /**
+             * Format: int32
+             * @description Drops; null where they are not counted.
+             */
+            drops?: null | number;
+            /**
+             * @description True where the container holds it before it is filled: it is never rinsed, and never dipped.
+             * @default false
+             */
+            inside: boolean;
+        };
         /** @description Body of the entry `preserved`: what keeps them was added afterwards. */
         PreservedBody: {
             /** @description The samples. */
@@ -7519,6 +7668,34 @@ export interface components {
              */
             medianPerDecade: null | number;
         };
+        /** @description A way to mend what was found, with one touch: either it writes entries or it asks for something anew. */
+        Repair: {
+            /** @description What the button says. */
+            label: string;
+            /** @description The entries that it writes, in order. */
+            writes?: null | components["schemas"]["RepairEntry"][];
+            asks?: null | components["schemas"]["RepairAsk"];
+            /** @description Which of them. */
+            of?: null | string;
+            /** @description True for one of several that exclude each other, none of them likelier. */
+            either?: null | boolean;
+        };
+        /** @enum {unknown} */
+        RepairAsk: "level" | "reading" | "bottle" | "meter" | "step" | null;
+        /** @description An entry that a repair writes; what was written before stays. */
+        RepairEntry: {
+            /** @description Its kind. */
+            kind: string;
+            /** @description Its body. */
+            body: components["schemas"]["JsonElement"];
+            /**
+             * Format: uuid
+             * @description The entry it strikes.
+             */
+            strikes?: null | string;
+            /** @description Why. */
+            why?: null | string;
+        };
         /** @description What some steps are repeated for. */
         RepeatDescription: {
             /** @description Its name, for ever. */
@@ -7715,6 +7892,16 @@ export interface components {
          * @enum {unknown}
          */
         Rhythm: "days" | "monthly" | "once";
+        /** @description How a container is rinsed before it is filled. */
+        RinseRule: {
+            /**
+             * Format: int32
+             * @description Rinses it needs; 0 where none is counted.
+             */
+            times: number;
+            /** @description How, and with what. */
+            words: string;
+        };
         /** @description A rise of the composite sampler that brought up water to use. */
         RiseThatWorked: {
             /**
@@ -8014,12 +8201,11 @@ export interface components {
             measures: string;
             /** @description The container, in words. */
             container: string;
-            /** @description What is added; null where nothing is. */
-            added: null | string;
+            added: null | components["schemas"]["Preservative"];
             /** @description How full. */
-            fill: string;
+            fill: components["schemas"]["FillLevel"];
             /** @description How it is rinsed. */
-            rinse: string;
+            rinse: components["schemas"]["RinseRule"];
             /**
              * Format: int32
              * @description Usual volume, mL.
@@ -8044,16 +8230,6 @@ export interface components {
             caution?: null | string;
             /**
              * Format: int32
-             * @description Rinses it needs; 0 where it is never rinsed.
-             */
-            rinses?: number;
-            /**
-             * Format: int32
-             * @description Drops of preservative; null where they are not counted.
-             */
-            drops?: null | number;
-            /**
-             * Format: int32
              * @description Hours that the lab has on top.
              */
             labHours?: number;
@@ -8061,10 +8237,6 @@ export interface components {
             holdSetting?: null | string;
             /** @description True where the container comes sterile: it is never rinsed, and nobody touches its neck or the inside of its cap. */
             sterile?: boolean;
-            /** @description True where the bottle holds acid before it is filled. */
-            holdsAcid?: boolean;
-            /** @description True where no bubble may stay in it: it would trade gas with the sample. */
-            noBubbles?: boolean;
             /** @description True where a touch of the hand would be measured: ultra-clean samples, phosphorus, plastics. */
             purityCounts?: boolean;
             /** @description True where whole water is in it: not a filter, a catch or sand. */
@@ -8913,6 +9085,11 @@ export interface components {
              * @description Seconds the messenger takes, for a line that hangs straight.
              */
             messengerS?: null | number;
+            /**
+             * Format: double
+             * @description Seconds after which it should have tripped by now.
+             */
+            messengerLateS?: null | number;
             /** @description What the depth waits for. */
             waits?: null | string;
             working?: null | components["schemas"]["Working"];
@@ -9018,7 +9195,10 @@ export interface components {
         };
         /** @description One step of the visit. */
         SheetStep: {
-            /** @description arrive, sounding, surface, clarity, profile, bottles, composite or leave. */
+            /**
+             * @description arrive, sounding, surface, clarity, profile, bottles, composite, leave, or the code of a protocol that describes
+             *                 itself.
+             */
             name: string;
             /** @description How far it is. */
             state: components["schemas"]["StepState"];
@@ -9029,6 +9209,12 @@ export interface components {
              * @description The entry that leaves it out.
              */
             skip?: null | string;
+            /** @description Its name as people read it, as a heading. */
+            title: string;
+            /** @description The same as it ends "On to …": the sounding, leaving. */
+            way: string;
+            /** @description The step to go on to from it: the next that is not done, else leaving. */
+            then?: string;
         };
         /** @description The sun over the station when the visit began. */
         SheetSun: {
@@ -11907,6 +12093,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProtocolsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    boxes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoxesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoxesResult"];
                 };
             };
             /** @description Bad Request */

@@ -1,11 +1,7 @@
-import { QueryClient, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import { type Asked, asked } from './asked';
-
-// The pages decide when they ask again; a phone that wakes up on the water must not.
-const client = new QueryClient({
-  defaultOptions: { queries: { retry: false, networkMode: 'always', refetchOnWindowFocus: false, refetchOnReconnect: false } },
-});
+import { queries } from './queries';
 
 const NO_SIGNAL = 'The server cannot be reached. This page needs a signal; the water does not.';
 const KEPT_MS = 15 * 60_000;
@@ -27,11 +23,11 @@ export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>,
       queryFn: async () => {
         const answer = await asked(pull, NO_SIGNAL);
         // What was shown stays where it could not be asked for anew.
-        return { ...answer, data: answer.data ?? client.getQueryData<Asked<T>>(queryKey)?.data };
+        return { ...answer, data: answer.data ?? queries.getQueryData<Asked<T>>(queryKey)?.data };
       },
       gcTime: key ? KEPT_MS : 0,
     },
-    client,
+    queries,
   );
   return {
     data: data?.data,
@@ -44,6 +40,6 @@ export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>,
 
 /** Forgets what was pulled: somebody else uses this device now. A page that stands asks anew. */
 export function forgetPulled(): void {
-  client.removeQueries({ type: 'inactive' });
-  void client.resetQueries({ type: 'active' });
+  queries.removeQueries({ type: 'inactive' });
+  void queries.resetQueries({ type: 'active' });
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { writeAshore } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { NextButton } from '../ui/NextButton';
 import type { FilterProps } from './FilterPage';
 
@@ -33,15 +34,7 @@ export function FilterBegin({ sample, all }: FilterProps) {
         )}
         onChoose={setFrom}
       />
-      <Choice
-        label="Pushed by"
-        value={by}
-        options={[
-          ['syringe', 'a syringe, 60 mL'],
-          ['pump', 'a pump and funnel'],
-        ]}
-        onChoose={setBy}
-      />
+      <ChoiceBox box="filter.by" value={by} onChoose={setBy} />
       <NextButton
         onClick={() => void writeAshore({ visit: sample.visit, kind: 'filter', body: { sample: sample.number, from, by } })}
       >

@@ -1,9 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { compute } from '../field/core';
+import { useBox } from '../field/boxes';
 import { writeAshore } from '../field/entries';
 import { readSetting, store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { FindingNote } from '../ui/FindingNote';
 import { Worked } from '../ui/Worked';
 import { WrittenMark } from '../water/WrittenMark';
@@ -76,9 +77,9 @@ export function FilterFills({ sample, run, all }: FilterProps) {
               <button
                 type="button"
                 className={`act text-lg max-sm:col-span-2 ${enough ? '' : 'act-next'}`}
-                onClick={() => void fill({ startMl: '50', leftMl: '0' })}
+                onClick={() => void fill({ startMl: String(run.startMl), leftMl: '0' })}
               >
-                50 mL through
+                {run.startMl} mL through
               </button>
             )}
             {!syringe && (
@@ -133,7 +134,7 @@ export function FilterFills({ sample, run, all }: FilterProps) {
               : 'The cylinder shows what you poured; the funnel what is left.'}
           </p>
           <div className="mt-3 grid gap-2.5 sm:flex">
-            <button type="button" className="act act-next" onClick={() => setAsking('left')}>
+            <button type="button" className="act act-next" onClick={() => setAsking(Number(start) > 0 ? 'left' : 'start')}>
               What is left
             </button>
             <button type="button" className="act" onClick={() => setAsking('through')}>
@@ -148,7 +149,7 @@ export function FilterFills({ sample, run, all }: FilterProps) {
       {asking === 'start' && (
         <AskAmount
           key="start"
-          question="Where did this fill begin?"
+          question={syringe ? 'Where did this fill begin?' : 'How much was poured in?'}
           unit="mL"
           submit="Next: what is left"
           onGiven={(written) => {
@@ -162,9 +163,9 @@ export function FilterFills({ sample, run, all }: FilterProps) {
         <AskAmount
           key="left"
           question={syringe ? 'What does the syringe still hold?' : 'What is left in the funnel?'}
-          hint={syringe || Number(start) > 0 ? `It began at ${start} mL: filtered is ${start} less what is left.` : undefined}
+          hint={`It began at ${start} mL: filtered is ${start} less what is left.`}
           unit="mL left"
-          onGiven={(written) => void fill({ startMl: start === '0' ? '50' : start, leftMl: written })}
+          onGiven={(written) => void fill({ startMl: start, leftMl: written })}
           onCancel={() => setAsking(undefined)}
         />
       )}
@@ -196,23 +197,19 @@ function FoldButtons({ sample, primary }: Pick<FilterProps, 'sample'> & { primar
   );
 }
 
-const TROUBLE = [
-  ['torn', 'torn'],
-  ['leaked', 'leaked at the rim'],
-  ['fingers', 'touched'],
-  ['dropped', 'dropped'],
-] as const;
+type TroubleKey = 'torn' | 'leaked' | 'fingers' | 'dropped';
 
 /** What goes wrong with filters: one touch each, a second touch takes it back. */
 function Trouble({ sample, run }: Pick<FilterProps, 'sample' | 'run'>) {
   const [light, setLight] = useState(false);
+  const trouble = (useBox('filter.trouble')?.choices ?? []).map(({ code, words }) => ({ code: code as TroubleKey, words }));
   const answer = (body: Partial<Schemas['FilterBody']>) =>
     void writeAshore({ visit: sample.visit, kind: 'filter', body: { sample: sample.number, ...body } });
   return (
     <fieldset className="mt-5">
       <legend className="font-bold text-sm">Trouble with the filter?</legend>
       <div className="mt-1 flex flex-wrap gap-1.5">
-        {TROUBLE.map(([key, words]) => (
+        {trouble.map(({ code: key, words }) => (
           <button
             key={key}
             type="button"
@@ -248,30 +245,17 @@ function Trouble({ sample, run }: Pick<FilterProps, 'sample' | 'run'>) {
 
 /** How much is worth filtering here, from today's clarity or what is usual, and the laboratory's limit. */
 function useAdvice({ station: code, day }: FilterProps['sample'], run: FilterProps['run'], all: FilterProps['all']) {
-  const [advice, setAdvice] = useState<Schemas['FilterVolumeResult']>();
   const door = useLiveQuery(() => readSetting<Schemas['LabDoor'] | null>('laboratory-door', null), []);
   const station = useLiveQuery(() => store.stations.get(code), [code]);
   const before = (station?.record.values ?? []).filter(({ analyte }) => analyte === 'chlorophyll-a');
-  const key = JSON.stringify([all.clarityM, before.length, door?.chlorophyll, run.totalMl, run.clogged]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for what it is worked out from
-  useEffect(() => {
-    let current = true;
-    compute('filter-volume', {
-      clarityM: all.clarityM ?? null,
-      day,
-      before: before.map((value) => ({ day: value.day, ugL: value.value, below: value.below })),
-      lab: door?.chlorophyll,
-      throughMl: run.totalMl,
-      clogged: run.clogged,
-    }).then(
-      (result) => current && setAdvice(result),
-      () => {},
-    );
-    return () => {
-      current = false;
-    };
-  }, [key, day]);
-  return advice;
+  return useComputed('filter-volume', {
+    clarityM: all.clarityM ?? null,
+    day,
+    before: before.map((value) => ({ day: value.day, ugL: value.value, below: value.below })),
+    lab: door?.chlorophyll,
+    throughMl: run.totalMl,
+    clogged: run.clogged,
+  }).data;
 }
 
 /** Seconds of a fill, started and stopped by hand. */

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { writeAshore } from '../field/entries';
 import { NextButton } from '../ui/NextButton';
 import { TextField } from '../ui/TextField';
+import { TypedBox } from '../ui/TypedBox';
 import type { FilterProps } from './FilterPage';
 
 /** Which disc is in the holder: the translucent separator is taken for the filter again and again. */
@@ -69,22 +70,17 @@ function Disc({ white = false }: { white?: boolean }) {
   );
 }
 
-const PUMP = [
-  ['vacuumKpa', 'Vacuum of the pump, kPa', 'Under 20 kPa: more breaks cells.'],
-  ['diameterMm', 'Diameter of the filter, mm', ''],
-  ['poreUm', 'Pore, nominal, µm', 'Usually 0.7.'],
-  ['drops', 'Drops of MgCO3 on the filter', '0 where none.'],
-] as const;
+const PUMP = ['vacuumKpa', 'diameterMm', 'poreUm', 'drops'] as const;
 
 /** What a limnologist notes beside a pump; what is left empty is not asked again. */
 function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
-  const [given, setGiven] = useState<Partial<Record<(typeof PUMP)[number][0], string>>>({});
+  const [given, setGiven] = useState<Partial<Record<(typeof PUMP)[number], string>>>({});
   const [kept, setKept] = useState(false);
   const number = (key: keyof typeof given) => {
     const value = Number(given[key]?.trim().replace(',', '.') || Number.NaN);
     return Number.isFinite(value) && value >= 0 ? value : undefined;
   };
-  const wrong = PUMP.some(([key]) => given[key]?.trim() && number(key) === undefined);
+  const wrong = PUMP.some((key) => given[key]?.trim() && number(key) === undefined);
   return (
     <form
       className="mt-5 border-rule border-t pt-2"
@@ -106,14 +102,11 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
       }}
     >
       <div className="grid items-start gap-x-5 sm:grid-cols-2">
-        {PUMP.map(([key, label, hint]) => (
-          <TextField
+        {PUMP.map((key) => (
+          <TypedBox
             key={key}
-            label={label}
+            box={`filter.${key}`}
             value={given[key] ?? ''}
-            inputMode="decimal"
-            maxLength={8}
-            hint={hint || undefined}
             onChange={(written) => {
               setKept(false);
               setGiven({ ...given, [key]: written });
@@ -121,7 +114,7 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
           />
         ))}
       </div>
-      <button type="submit" className="act mt-3" disabled={wrong || !PUMP.some(([key]) => given[key]?.trim())}>
+      <button type="submit" className="act mt-3" disabled={wrong || !PUMP.some((key) => given[key]?.trim())}>
         {kept ? '✓ kept' : 'Keep these'}
       </button>
     </form>

@@ -20,7 +20,7 @@ export function BottlesStep({ sheet, onStep, step }: StepProps & { step: 'surfac
       ))}
       <FindingsBeside sheet={sheet} beside="bottles" />
       {sheet.state !== 'closed' && done && sheet.steps.some(({ name, state }) => name === step && state === 'done') && (
-        <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>
+        <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>
       )}
     </>
   );

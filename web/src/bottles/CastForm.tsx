@@ -2,30 +2,10 @@ import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { UNITS } from '../ui/units';
 
 type Outcome = Schemas['CastBody']['outcome'];
-
-const OUTCOMES: readonly (readonly [Outcome, string])[] = [
-  ['closed', 'closed, full'],
-  ['open', 'open'],
-  ['leaking', 'leaking'],
-  ['not-full', 'not full'],
-  ['touched', 'it touched bottom'],
-];
-const RINSES = [0, 1, 2, 3].map((n) => [n, String(n)] as const);
-const LEAN = [
-  [0, 'straight down'],
-  [10, '10°'],
-  [20, '20°'],
-  [30, '30°'],
-  [45, '45°'],
-] as const;
-const NO_YES = [
-  [false, 'clean'],
-  [true, 'sediment or weed'],
-] as const;
-const SMELL = ['none', 'earth', 'rotten eggs'].map((smell) => [smell, smell] as const);
 
 /** One lowering of the sampler, in the order of the hands: look, lower, rinse, let the messenger go, feel, raise, look. */
 export function CastForm({
@@ -115,14 +95,14 @@ export function CastForm({
           onChange={(event) => setMark(event.target.value)}
         />
       </label>
-      <Choice label="The line hangs" value={lean} options={LEAN} onChoose={setLean} />
-      <Choice label="Rinsed at depth, times" value={rinses} options={RINSES} onChoose={setRinses} />
+      <ChoiceBox box="cast.angleDeg" value={lean} onChoose={setLean} />
+      <ChoiceBox box="cast.rinses" value={rinses} onChoose={setRinses} />
       <p className="mt-3 font-bold">3. Messenger, from the hand</p>
-      <Messenger expected={place.messengerS ?? 0} trip={trip} onTrip={setTrip} />
+      <Messenger expected={place.messengerS ?? 0} late={place.messengerLateS ?? undefined} trip={trip} onTrip={setTrip} />
       <p className="mt-3 font-bold">4. Raise it slowly, upright, and look</p>
-      <Choice label="It came up" value={outcome} options={OUTCOMES} onChoose={setOutcome} />
-      <Choice label="The water is" value={sediment} options={NO_YES} onChoose={setSediment} />
-      <Choice label="Smell" value={smell} options={SMELL} onChoose={setSmell} />
+      <ChoiceBox box="cast.outcome" value={outcome} onChoose={setOutcome} />
+      <ChoiceBox box="cast.sediment" value={sediment} onChoose={setSediment} />
+      <ChoiceBox box="cast.smell" value={smell} onChoose={setSmell} />
       <p className="mt-3 text-dim text-sm">
         Fingers clear of the closing ends. First spurt to waste; the tap never touches a bottle’s lip.
       </p>
@@ -136,10 +116,13 @@ export function CastForm({
 /** Counts from letting go to feeling it, beside the time that it should take. */
 function Messenger({
   expected,
+  late,
   trip,
   onTrip,
 }: {
   expected: number;
+  /** Seconds after which it should have been felt. */
+  late: number | undefined;
   trip: { felt: boolean; seconds?: number } | undefined;
   onTrip: (trip: { felt: boolean; seconds?: number } | undefined) => void;
 }) {
@@ -187,13 +170,14 @@ function Messenger({
     onTrip({ felt, seconds: Math.round(seconds * 10) / 10 });
     setSentAt(undefined);
   };
-  const late = expected > 0 && seconds > 2 * expected;
   return (
     <div className="mt-1">
       <p className="num text-2xl" role="timer">
         {seconds.toFixed(1)} s <span className="text-base text-dim">of about {expected} s</span>
       </p>
-      {late && <p className="text-buoy">It should have tripped by now. Tug once; if nothing, raise slowly and look.</p>}
+      {late !== undefined && late > 0 && seconds > late && (
+        <p className="text-buoy">It should have tripped by now. Tug once; if nothing, raise slowly and look.</p>
+      )}
       <div className="mt-1 flex flex-wrap gap-2">
         <button type="button" className="act act-next" onClick={() => finish(true)}>
           Felt it

@@ -1,23 +1,14 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { useAsked } from '../water/now/here';
 import { WrittenMark } from '../water/WrittenMark';
 import { canScan, ScanLabel } from './ScanLabel';
 
 type Bottle = Schemas['SheetBottle'];
-
-const TO: readonly (readonly [Schemas['FillBody']['to'], string])[] = [
-  ['as-asked', 'as asked'],
-  ['less', 'less'],
-  ['more', 'more'],
-];
-const FROM: readonly (readonly [Schemas['FillBody']['from'], string])[] = [
-  ['sampler', 'the sampler'],
-  ['plain-bottle', 'the plain bottle'],
-  ['lake', 'the lake, by hand'],
-];
 
 /** Where containers are filled: a depth of the plan, or a protocol that takes them in its own way. */
 export type FillPlace = Pick<Schemas['SheetPlace'], 'place' | 'bottles' | 'casts' | 'order' | 'sampler'> & { own?: boolean };
@@ -129,7 +120,8 @@ function FillForm({
 }) {
   const { type } = bottle;
   // Water of the composite, and what a protocol takes in its own way, comes from nowhere else.
-  const chosen = FROM.some(([code]) => code === bottle.from) && place.place !== 'composite' && !place.own;
+  const byHand = useBox('fill.from')?.choices.some(({ code }) => code === bottle.from) ?? false;
+  const chosen = byHand && place.place !== 'composite' && !place.own;
   const [from, setFrom] = useState(bottle.from);
   const [to, setTo] = useState<Schemas['FillBody']['to']>();
   const [rinses, setRinses] = useState<number>();
@@ -137,7 +129,7 @@ function FillForm({
   const [preserved, setPreserved] = useState<boolean>();
   const [insideTouched, setInsideTouched] = useState<boolean>();
   const good = place.casts.filter((cast) => cast.good).at(-1);
-  const wanted = type.rinses ?? 0;
+  const wanted = type.rinse.times;
   return (
     <form
       className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
@@ -164,44 +156,26 @@ function FillForm({
         {bottle.replicate > 0 && ' REP'}
       </h4>
       {type.caution && <p className="mt-1 border-madder border-l-4 pl-2">{type.caution}</p>}
-      {chosen && <Choice label="From" value={from} options={FROM} onChoose={setFrom} />}
+      {chosen && <ChoiceBox box="fill.from" value={from} onChoose={setFrom} />}
       <Choice
-        label={`Rinsed, times (${type.rinse})`}
+        label={`Rinsed, times (${type.rinse.words})`}
         value={rinses}
         options={Array.from({ length: Math.max(wanted, 1) + 2 }, (_, n) => [n, String(n)] as const)}
         onChoose={setRinses}
       />
-      <Choice label={`Filled: ${type.fill}`} value={to} options={TO} onChoose={setTo} />
-      {type.sterile && (
+      <ChoiceBox box="fill.to" label={`Filled: ${type.fill.words}`} value={to} onChoose={setTo} />
+      {type.sterile && <ChoiceBox box="fill.insideTouched" value={insideTouched} onChoose={setInsideTouched} />}
+      {type.added?.drops != null ? (
         <Choice
-          label="Neck, or the inside of the cap, was touched"
-          value={insideTouched}
-          options={[
-            [true, 'yes'],
-            [false, 'no'],
-          ]}
-          onChoose={setInsideTouched}
-        />
-      )}
-      {type.drops != null ? (
-        <Choice
-          label={`Drops of ${type.added}`}
+          label={`Drops of ${type.added.name}`}
           value={drops}
-          options={Array.from({ length: type.drops + 3 }, (_, n) => [n, String(n)] as const)}
+          options={Array.from({ length: type.added.drops + 3 }, (_, n) => [n, String(n)] as const)}
           onChoose={setDrops}
         />
       ) : (
         type.added &&
-        type.added !== 'acid' && (
-          <Choice
-            label={`${type.added}: added?`}
-            value={preserved}
-            options={[
-              [true, 'yes'],
-              [false, 'no'],
-            ]}
-            onChoose={setPreserved}
-          />
+        !type.added.inside && (
+          <ChoiceBox box="fill.preserved" label={`${type.added.words}: added?`} value={preserved} onChoose={setPreserved} />
         )
       )}
       <button type="submit" className="act act-next mt-3 w-full sm:w-auto" disabled={!to}>

@@ -26,7 +26,7 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
   if (description === null || !own) {
     return (
       <>
-        <h2 className="text-2xl">{stepName(protocol)}</h2>
+        <h2 className="text-2xl">{stepName(sheet, protocol)}</h2>
         <p className="mt-2">It is not part of this visit, or this device does not know it yet.</p>
       </>
     );
@@ -87,7 +87,7 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
           <More {...{ sheet, own, description, gear }} bench />
         </section>
       )}
-      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>}
     </>
   );
 }

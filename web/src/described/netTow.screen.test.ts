@@ -4,9 +4,9 @@ import { Person } from '../testing/person';
 
 test('a tow goes from the net in the kit over its jar to animals counted at the bench', async () => {
   const person = await Person.opens('sampler');
-  await person.starts('Harrowmere, North Arm', ['clarity', 'net tow']);
+  await person.starts('Harrowmere, North Arm', ['clarity', 'plankton net']);
   await person.answers('How deep is it here?', '11.9');
-  await person.goes('Net tow');
+  await person.goes('Plankton net');
 
   for (const line of ['no holes', 'cup screwed', 'clip shut', 'weight on']) {
     await person.user.click(await screen.findByRole('checkbox', { name: line }));

@@ -9,9 +9,11 @@ import {
   type ReaderUnit,
   type StationRecord,
 } from '../api/client';
+import { readBoxes } from './boxes';
 import { compute, foldVisit } from './core';
 import { isMine } from './outbox';
 import { type KeptEntry, type KeptVisit, store } from './store';
+import { computeAhead } from './useComputed';
 
 type MonthHistory = OperationResponse<'month-history'>;
 let picked: { key: string; history: Promise<MonthHistory> } | undefined;
@@ -72,6 +74,8 @@ export async function contextOn(station: StationRecord, entries: Entry[], day: s
 }
 
 async function work(visit: string, entries: Entry[], station: StationRecord, reader: ReaderUnit): Promise<FieldSheet> {
+  // What the boxes ask is known before the sheet is shown: nothing moves under a finger.
+  await Promise.all([readBoxes(), computeAhead('colour', {})]);
   const foldOn = async (day: string | undefined) =>
     foldVisit(visit, { entries, context: await contextOn(station, entries, day), reader });
   const guess = entries.find((entry) => entry.kind === 'visit-started')?.at.slice(0, 10);

@@ -1,6 +1,7 @@
 import { type FormEvent, useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type LengthUnit, type Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { Beside } from '../setup/findings';
 import { numberOf } from '../setup/water';
@@ -21,31 +22,14 @@ interface Props {
 interface Draft {
   day: string;
   marks: { mark: string; tape: string }[];
-  expected: string;
+  /** Undefined until it is touched: then what Core says is usual. */
+  expected: string | undefined;
   read: string;
-  unit: string;
+  unit: string | undefined;
   counted: string;
   ticked: string[];
   remark: string;
 }
-
-const UNIT_CHOICES: Partial<Record<Schemas['KitCheckKind'], string[]>> = {
-  calibrated: ['%', 'mg/L', 'µS/cm', 'pH'],
-  'end-check': ['%', 'mg/L', 'µS/cm', 'pH'],
-  'ice-point': ['°C', '°F'],
-};
-
-const HOW: Record<Schemas['KitCheckKind'], string> = {
-  taped:
-    'Wet and under its load, from the face of the disc. One mark gives one factor; several give a factor that changes along the line.',
-  calibrated: 'Write what it read before you set it: the difference is its drift.',
-  'end-check': 'The same standard again, without setting it.',
-  'ice-point': 'Crushed ice and a little water, well stirred, until it holds still.',
-  zeroed: 'A drop of distilled water, before you turn the screw.',
-  timed: 'Let the messenger go on a line of known length.',
-  counted: 'Lay every part out.',
-  'looked-over': 'Tick what is well; what is not ticked stays open.',
-};
 
 /** One check: first what it gives is shown, then it is kept. */
 export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
@@ -57,13 +41,18 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
       { mark: '', tape: '' },
       { mark: '', tape: '' },
     ],
-    expected: kind === 'calibrated' ? '100' : '',
+    expected: undefined,
     read: '',
-    unit: UNIT_CHOICES[kind]?.[0] ?? (kind === 'zeroed' ? 'ppt' : ''),
+    unit: undefined,
     counted: '',
     ticked: [],
     remark: '',
   });
+  // How it is done, and in what it is read, Core says.
+  const box = useBox(`kit-check.${kind}`);
+  const units = box?.choices ?? [];
+  const read = draft.unit ?? units[0]?.code ?? undefined;
+  const expected = draft.expected ?? (box?.usual != null && read === units[0]?.code ? String(box.usual) : '');
   const [shown, setShown] = useState<Schemas['KitCheckAnswer']>();
   const [problem, setProblem] = useState('');
   const change = (part: Partial<Draft>) => {
@@ -86,10 +75,10 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
             marks: marks.map(({ mark, tape }) => ({ mark: { written: mark, unit }, tape: { written: tape, unit } })),
           }),
         ...((kind === 'calibrated' || kind === 'end-check' || kind === 'timed') && {
-          expected: numberOf(draft.expected) ?? null,
+          expected: numberOf(expected) ?? null,
         }),
         ...(kind !== 'taped' && kind !== 'counted' && kind !== 'looked-over' && { read: numberOf(draft.read) ?? null }),
-        ...(draft.unit && { unit: draft.unit }),
+        ...(read && { unit: read }),
         ...(kind === 'counted' && { counted: Math.round(numberOf(draft.counted) ?? -1) }),
         ...(kind === 'looked-over' && { ticked: draft.ticked }),
         remark: draft.remark.trim() || null,
@@ -110,7 +99,7 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
   return (
     <form className="mt-4 border border-ink bg-sheet p-4" onSubmit={(event) => void ask(event)}>
       <h2 className="text-xl">{CHECKS[kind]}</h2>
-      <p className="text-dim text-sm">{HOW[kind]}</p>
+      <p className="text-dim text-sm">{box?.hint}</p>
       <div className="max-w-xl">
         <TextField label="Day" type="date" value={draft.day} onChange={(day) => change({ day })} className="max-w-48" />
         <Beside field="day" findings={findings} />
@@ -155,18 +144,13 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
           {(kind === 'calibrated' || kind === 'end-check') && (
             <TextField
               label="It should read"
-              value={draft.expected}
+              value={expected}
               inputMode="decimal"
               onChange={(expected) => change({ expected })}
             />
           )}
           {kind === 'timed' && (
-            <TextField
-              label="Line out, m"
-              value={draft.expected}
-              inputMode="decimal"
-              onChange={(expected) => change({ expected })}
-            />
+            <TextField label="Line out, m" value={expected} inputMode="decimal" onChange={(expected) => change({ expected })} />
           )}
           {kind !== 'taped' && kind !== 'counted' && kind !== 'looked-over' && (
             <TextField
@@ -176,19 +160,14 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
               onChange={(read) => change({ read })}
             />
           )}
-          {UNIT_CHOICES[kind] && (
+          {units.length > 1 && (
             <div className="mt-3">
               <label className="font-bold text-sm" htmlFor="check-unit">
                 Unit
               </label>
-              <select
-                id="check-unit"
-                className="field"
-                value={draft.unit}
-                onChange={(event) => change({ unit: event.target.value })}
-              >
-                {UNIT_CHOICES[kind].map((choice) => (
-                  <option key={choice}>{choice}</option>
+              <select id="check-unit" className="field" value={read} onChange={(event) => change({ unit: event.target.value })}>
+                {units.map(({ words }) => (
+                  <option key={words}>{words}</option>
                 ))}
               </select>
             </div>

@@ -1,61 +1,21 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { nowLocal } from '../field/clock';
-import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { type LabDoor, type LedgerSample, useLedger } from '../field/ledger';
+import { useComputed } from '../field/useComputed';
 import { byVisit } from '../ledger/byVisit';
 import { SampleFindings } from '../ledger/SampleFindings';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { FindingNote } from '../ui/FindingNote';
 import { TextField } from '../ui/TextField';
 import { Worked } from '../ui/Worked';
 
 type Readings = Schemas['MeasuredBody']['readings'];
 type Method = Readings['method'];
-type Field =
-  | 'at664Before'
-  | 'at750Before'
-  | 'at665Before'
-  | 'at665After'
-  | 'at750After'
-  | 'at647'
-  | 'at630'
-  | 'fluorescenceBefore'
-  | 'fluorescenceAfter';
-
-const FIELDS: Record<Method, [Field, string][]> = {
-  monochromatic: [
-    ['at664Before', '664 before acid'],
-    ['at750Before', '750 before acid'],
-    ['at665After', '665 after acid'],
-    ['at750After', '750 after acid'],
-  ],
-  trichromatic: [
-    ['at664Before', '664'],
-    ['at647', '647'],
-    ['at630', '630'],
-    ['at750Before', '750'],
-  ],
-  'hot-ethanol': [
-    ['at665Before', '665 before acid'],
-    ['at750Before', '750 before acid'],
-    ['at665After', '665 after acid'],
-    ['at750After', '750 after acid'],
-  ],
-  fluorometric: [
-    ['fluorescenceBefore', 'before acid'],
-    ['fluorescenceAfter', 'after acid'],
-  ],
-};
-
-const METHODS: [Method, string][] = [
-  ['monochromatic', 'acetone, with acid'],
-  ['hot-ethanol', 'hot ethanol, with acid'],
-  ['trichromatic', 'three wavelengths'],
-  ['fluorometric', 'fluorescence, with acid'],
-];
+type Field = Exclude<keyof Readings, 'method' | 'extractMl' | 'pathCm' | 'calibration' | 'dilution'>;
 
 /** Readings of the extracts of a manifest's filters; the chlorophyll is worked out beside them. */
 export function MeasurePage() {
@@ -83,8 +43,11 @@ export function MeasurePage() {
 function Measure({ filters, door }: { filters: LedgerSample[]; door: LabDoor | undefined }) {
   const lab = door?.chlorophyll;
   const [method, setMethod] = useState<Method>(lab?.method ?? 'monochromatic');
-  const [extract, setExtract] = useState(String(lab?.extractMl ?? 10));
-  const [path, setPath] = useState(String(lab?.pathCm ?? 1));
+  const [extractTyped, setExtract] = useState<string>();
+  const [pathTyped, setPath] = useState<string>();
+  const [usualExtract, usualPath] = [useBox('measured.extractMl')?.usual, useBox('measured.pathCm')?.usual];
+  const extract = extractTyped ?? String(lab?.extractMl ?? usualExtract ?? '');
+  const path = pathTyped ?? String(lab?.pathCm ?? usualPath ?? '');
   const [on, setOn] = useState(nowLocal().slice(0, 10));
   const calibrations = lab?.calibrations ?? [];
   const [calibration, setCalibration] = useState(calibrations.length - 1);
@@ -98,7 +61,7 @@ function Measure({ filters, door }: { filters: LedgerSample[]; door: LabDoor | u
     <>
       <div className="grid items-start gap-x-6 sm:grid-cols-2 lg:grid-cols-4">
         <div className="sm:col-span-2">
-          <Choice label="How" value={method} options={METHODS} onChoose={setMethod} />
+          <ChoiceBox box="measured.method" value={method} onChoose={setMethod} />
         </div>
         <TextField label="Extract, mL" value={extract} inputMode="decimal" onChange={setExtract} maxLength={8} />
         {method === 'fluorometric' ? (
@@ -142,30 +105,14 @@ function Measure({ filters, door }: { filters: LedgerSample[]; door: LabDoor | u
 
 function Extract({ filter, shared, on }: { filter: LedgerSample; shared: Readings; on: string }) {
   const [given, setGiven] = useState<Partial<Record<Field | 'dilution', string>>>({});
-  const [result, setResult] = useState<Schemas['ChlorophyllResult']>();
   const [again, setAgain] = useState(false);
-  const fields = FIELDS[shared.method];
-  const whole = fields.every(([field]) => given[field]?.trim());
+  const fields = (useBox(`measured.${shared.method}`)?.choices ?? []).map(({ code, words }) => [code as Field, words] as const);
+  const whole = fields.length > 0 && fields.every(([field]) => given[field]?.trim());
   const { dilution, ...absorbances } = given;
   const readings: Readings = { ...shared, ...absorbances, ...(dilution?.trim() && { dilution }) };
   const standing = filter.results.filter(({ stands }) => stands);
   const last = standing[0]?.entry;
-  const key = JSON.stringify(readings);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the readings
-  useEffect(() => {
-    let current = true;
-    if (whole) {
-      compute('chlorophyll', { readings, filteredMl: filter.volumeMl ?? 0 }).then(
-        (next) => current && setResult(next),
-        () => {},
-      );
-    } else {
-      setResult(undefined);
-    }
-    return () => {
-      current = false;
-    };
-  }, [key, whole, filter.volumeMl]);
+  const { data: result } = useComputed('chlorophyll', whole ? { readings, filteredMl: filter.volumeMl ?? 0 } : undefined);
   return (
     <li className="border-rule border-b py-3">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">

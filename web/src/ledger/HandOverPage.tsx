@@ -6,7 +6,7 @@ import { compute } from '../field/core';
 import { newId, writeAshore } from '../field/entries';
 import { type LabDoor, type LedgerSample, useLedger } from '../field/ledger';
 import { useSession } from '../people/session';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { shortDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
@@ -52,7 +52,7 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
   const { known } = useSession();
   const [looks, setLooks] = useState<Record<string, Look>>({});
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [by, setBy] = useState<'hand' | 'carrier'>('hand');
+  const [by, setBy] = useState<Schemas['TravelBy']>('hand');
   const frozen = samples.some(({ keep }) => keep === 'frozen');
   const [on, setOn] = useState<Schemas['TravelOn']>(frozen ? 'frozen-packs' : 'ice');
   const [waybill, setWaybill] = useState('');
@@ -170,26 +170,8 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
       <div className="grid gap-x-8 md:grid-cols-2">
         <div>
           <TextField label="To" value={to} onChange={setTo} maxLength={120} />
-          <Choice
-            label="How"
-            value={by}
-            options={[
-              ['hand', 'brought to the door'],
-              ['carrier', 'by carrier or post'],
-            ]}
-            onChoose={setBy}
-          />
-          <Choice
-            label="On"
-            value={on}
-            options={[
-              ['ice', 'ice'],
-              ['frozen-packs', 'frozen packs'],
-              ['dry-ice', 'dry ice'],
-              ['nothing', 'nothing needed'],
-            ]}
-            onChoose={setOn}
-          />
+          <ChoiceBox box="handed-over.by" value={by} onChoose={setBy} />
+          <ChoiceBox box="handed-over.on" value={on} onChoose={setOn} />
         </div>
         <div>
           {by === 'carrier' && (

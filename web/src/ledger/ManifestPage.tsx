@@ -2,6 +2,7 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { addressOf } from '../api/home';
+import { useWords } from '../field/boxes';
 import { useLedger } from '../field/ledger';
 import { Receive } from '../laboratory/Receive';
 import { StandIn } from '../laboratory/StandIn';
@@ -9,14 +10,12 @@ import { useSession } from '../people/session';
 import { clockTime, longDay, shortDay } from '../ui/days';
 
 type Manifest = Schemas['Manifest'];
-const BY = { hand: 'brought to the door', carrier: 'by carrier' } as const;
-const ON = { ice: 'on ice', 'frozen-packs': 'on frozen packs', 'dry-ice': 'on dry ice', nothing: 'nothing needed' } as const;
-
 /** Samples that left together: the paper that goes with them, and what the laboratory does with them. */
 export function ManifestPage() {
   const { id } = useParams({ from: '/ledger/manifest/$id' });
   const { known } = useSession();
   const { samples, pending, door } = useLedger();
+  const [by, on] = [useWords('handed-over.by'), useWords('handed-over.on')];
   const [manifest, setManifest] = useState<Manifest | null>();
   const local = (samples ?? []).filter((sample) => sample.manifest === id);
   const unsent = local.some(({ visit }) => pending.has(visit));
@@ -65,7 +64,7 @@ export function ManifestPage() {
       <p className="mt-1 text-dim print:text-black">
         {left && `Left ${longDay(left.at)} ${clockTime(left.at)}`}
         {manifest &&
-          `, ${BY[manifest.by]}, ${ON[manifest.on]}${manifest.waybill ? `, waybill ${manifest.waybill}` : ''}${manifest.seal ? `, seal ${manifest.seal}` : ''}${manifest.temperatureC ? `, ${manifest.temperatureC} °C in the box` : ''}`}
+          `, ${by(manifest.by)}, ${manifest.on === 'nothing' ? '' : 'on '}${on(manifest.on)}${manifest.waybill ? `, waybill ${manifest.waybill}` : ''}${manifest.seal ? `, seal ${manifest.seal}` : ''}${manifest.temperatureC ? `, ${manifest.temperatureC} °C in the box` : ''}`}
         {unsent && ' · on this device only'}
       </p>
       <div className="mt-3 flex flex-wrap gap-2.5 print:hidden">

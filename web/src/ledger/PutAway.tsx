@@ -1,21 +1,15 @@
 import { useState } from 'react';
+import type { Schemas } from '../api/client';
 import { lastSpot, rememberSpot } from '../bench/spot';
 import { writeAshore } from '../field/entries';
 import type { LedgerSample } from '../field/ledger';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { TextField } from '../ui/TextField';
 import { byVisit } from './byVisit';
 
-const SHELVES = [
-  ['freezer', 'freezer'],
-  ['refrigerator', 'refrigerator'],
-  ['cooler', 'cooler'],
-  ['cupboard', 'cupboard'],
-] as const;
-
 /** Puts samples away: where, in which box, how cold it is there. */
 export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone(): void }) {
-  const [shelf, setShelf] = useState<(typeof SHELVES)[number][0]>(samples[0]?.usualPlace ?? 'cooler');
+  const [shelf, setShelf] = useState<Schemas['StorePlace']>(samples[0]?.usualPlace ?? 'cooler');
   const [spot, setSpot] = useState(samples.length === 1 ? (samples[0]?.spot ?? lastSpot()) : lastSpot());
   const [temperature, setTemperature] = useState('');
   const vials = samples.some(({ needsFoil }) => needsFoil);
@@ -43,7 +37,7 @@ export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone()
         onDone();
       }}
     >
-      <Choice label="Where" value={shelf} options={SHELVES} onChoose={setShelf} />
+      <ChoiceBox box="stored.in" value={shelf} onChoose={setShelf} />
       <div className="grid gap-x-5 sm:grid-cols-2">
         <TextField label="Which box, which place" value={spot} onChange={setSpot} maxLength={40} />
         <TextField label="It shows, °C" value={temperature} onChange={setTemperature} maxLength={8} hint="May be left empty." />

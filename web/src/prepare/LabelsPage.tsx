@@ -98,7 +98,7 @@ function LabelFace({ label: { sample, qr } }: { label: Schemas['Label'] }) {
         </span>
         <span>
           <b>{type.measures}</b>
-          {type.added ? ` · ${type.added}` : ''}
+          {type.added ? ` · ${type.added.words}` : ''}
         </span>
         {type.labelAlso.filter((also) => also !== 'interval' && also !== 'drops').length > 0 && (
           <span>

@@ -2,9 +2,9 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useCallback, useEffect, useState } from 'react';
 import { asked } from '../api/asked';
+import { useWords } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { store } from '../field/store';
-import { protocolName } from '../season/season';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
@@ -105,6 +105,7 @@ function Go({ outing }: { outing: Outing }) {
 }
 
 function Stops({ outing, next }: { outing: Outing; next: boolean }) {
+  const protocolName = useWords('plan.protocol');
   return (
     <section aria-label="Stations in order" className="mt-5">
       <h2 className="caps border-ink border-b-[1.5px] pb-1">In this order</h2>

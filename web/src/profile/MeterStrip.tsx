@@ -1,15 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { TextField } from '../ui/TextField';
 import { useAsked } from '../water/now/here';
 import type { Profile } from './columns';
-
-const DISPLAY = [
-  ['mg/L', 'mg/L'],
-  ['%', '%'],
-] as const;
 
 /** The meter: calibrated when, on which unit; with the way to calibrate it, and to look at it again at the end. */
 export function MeterStrip({
@@ -84,7 +81,7 @@ function CalibrationForm({
 }) {
   const [meter, setMeter] = useState(first);
   const [unit, setUnit] = useState<'%' | 'mg/L'>('%');
-  const [expected, setExpected] = useState('100');
+  const [typed, setExpected] = useState<string>();
   const [read, setRead] = useState('');
   const [pressure, setPressure] = useState('');
   const [report, setReport] = useState(false);
@@ -94,6 +91,9 @@ function CalibrationForm({
   useEffect(() => {
     form.current?.scrollIntoView({ block: 'nearest' });
   }, []);
+  // What saturated air should read is known in its own unit alone.
+  const known = useBox('meter-check.expected');
+  const expected = typed ?? (known?.usual != null && known.unit === unit ? String(known.usual) : '');
   const kpa = Number(pressure.replace(',', '.'));
   return (
     <form
@@ -125,15 +125,7 @@ function CalibrationForm({
       ) : (
         meters.length === 0 && <TextField label="Meter" value={meter} onChange={setMeter} maxLength={40} />
       )}
-      <Choice
-        label="In"
-        value={unit}
-        options={[
-          ['%', '%'],
-          ['mg/L', 'mg/L'],
-        ]}
-        onChoose={setUnit}
-      />
+      <ChoiceBox box="meter-check.display" label="In" value={unit} onChoose={setUnit} />
       <div className="grid grid-cols-2 gap-x-4">
         <TextField label="It read" value={read} onChange={setRead} inputMode="decimal" maxLength={12} />
         <TextField label="It should read" value={expected} onChange={setExpected} inputMode="decimal" maxLength={12} />
@@ -154,7 +146,7 @@ function CalibrationForm({
               It is the number of the weather report, brought to the sea
             </label>
           )}
-          <Choice label="The display now shows" value={display} options={DISPLAY} onChoose={setDisplay} />
+          <ChoiceBox box="meter-check.display" value={display} onChoose={setDisplay} />
         </>
       )}
       <div className="mt-3 flex flex-wrap gap-2">

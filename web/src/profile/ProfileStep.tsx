@@ -167,12 +167,12 @@ export function ProfileStep({ sheet, station, onStep }: StepProps) {
       <ProfileFigures profile={profile} />
       {!closed && done && (
         <NextButton waits={profile.toRead.length > 0} onClick={() => onStep(to)}>
-          {onTo(to)}
+          {onTo(sheet, to)}
         </NextButton>
       )}
       {!closed && !done && !stopped && profile.levels.length > 1 && (
         <button type="button" className="act mt-5" onClick={() => onStep(to)}>
-          Leave it here, {onTo(to).toLowerCase()}
+          Leave it here, {onTo(sheet, to).toLowerCase()}
         </button>
       )}
     </>

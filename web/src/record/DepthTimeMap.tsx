@@ -1,16 +1,14 @@
 import { contours } from 'd3-contour';
-import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { compute } from '../field/core';
+import { useComputed } from '../field/useComputed';
 import { daysBetween, monthName, shortDay } from '../ui/days';
 import { niceTicks } from './axis';
 import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 
 type Result = Schemas['DepthTimeResult'];
 
-/** Where the lines are drawn; hypoxic and anoxic water stand out. */
-const LEVELS = { oxygen: [1, 2, 4, 6, 8, 10, 12], temperature: [4, 6, 8, 10, 12, 14, 16, 18, 20, 22, 24] } as const;
 const NAMES = { oxygen: 'Oxygen, mg/L', temperature: 'Temperature, °C' } as const;
+// Hypoxic and anoxic water stand out.
 const OXYGEN = ['#6d1030', '#a8506a', '#d9b9a8', '#dfe3cf', '#c3d4ae', '#9fbd86', '#7ba35f', '#54823c'];
 const WARMTH = [
   '#1d4f6a',
@@ -29,17 +27,10 @@ const WARMTH = [
 
 /** Depth down, a season across: contoured, visits ticked, empty where nobody was for more than 45 days. */
 export function DepthTimeMap({ profiles, of }: { profiles: readonly Schemas['RecordProfile'][]; of: 'oxygen' | 'temperature' }) {
-  const [map, setMap] = useState<Result>();
-  useEffect(() => {
-    let current = true;
-    compute('depth-time', { profiles: profiles.map(({ visit, day, levels }) => ({ visit, day, levels })), of }).then(
-      (result) => current && setMap(result),
-      () => {},
-    );
-    return () => {
-      current = false;
-    };
-  }, [profiles, of]);
+  const { data: map } = useComputed('depth-time', {
+    profiles: profiles.map(({ visit, day, levels }) => ({ visit, day, levels })),
+    of,
+  });
   return (
     <figure className="m-0 min-w-0">
       <h2 className="caps">{NAMES[of]}</h2>
@@ -71,7 +62,7 @@ function Drawing({ map, of, inner }: { map: Result; of: 'oxygen' | 'temperature'
   const deepest = map.stepM * (map.rows - 1);
   const x = (day: number) => left + (day / days) * (right - left);
   const y = (depth: number) => top + (depth / deepest) * (bottom - top);
-  const levels: readonly number[] = LEVELS[of];
+  const levels = map.contours;
   const colours = of === 'oxygen' ? OXYGEN : WARMTH;
   return (
     <>

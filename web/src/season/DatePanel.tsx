@@ -3,11 +3,12 @@ import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { useWords } from '../field/boxes';
 import { shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Chosen } from './SeasonPage';
-import { protocolName, type SeasonView } from './season';
+import type { SeasonView } from './season';
 
 const REASONS = ['weather', 'nobody can go', 'boat not free', 'lab asks'];
 
@@ -20,6 +21,7 @@ interface Props {
 
 /** One date: why that day, its alternate, and the way to move it; what would change is shown before it is kept. */
 export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
+  const protocolName = useWords('plan.protocol');
   const index = view.plan.stations.findIndex((plan) => plan.code === chosen.station);
   const station = view.stations[index];
   const date = view.plan.stations[index]?.dates.find((d) => d.day === chosen.day);

@@ -4,6 +4,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
+import { useWords } from '../field/boxes';
 import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
@@ -11,7 +12,7 @@ import { TextField } from '../ui/TextField';
 import { Waiting } from '../ui/Waiting';
 import { DatePanel } from './DatePanel';
 import { NextDates } from './NextDates';
-import { protocolName, type SeasonView } from './season';
+import type { SeasonView } from './season';
 import { YearPicture } from './YearPicture';
 
 export interface Chosen {
@@ -180,6 +181,7 @@ function PrepareLink({ outing, next }: { outing: Schemas['OutingDay']; next: boo
 }
 
 function Due({ outing, view, first }: { outing: Schemas['OutingDay']; view: SeasonView; first: boolean }) {
+  const protocolName = useWords('plan.protocol');
   const Heading = first ? 'h1' : 'h2';
   const highSun = view.stations.find(({ station }) => station.code === outing.stations[0])?.highSun;
   return (

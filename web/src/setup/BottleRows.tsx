@@ -1,6 +1,5 @@
 import type { Schemas } from '../api/client';
-import { protocolName } from '../season/season';
-import { SAMPLE_FROM } from './methods';
+import { useNames, useWords } from '../field/boxes';
 
 type Bottle = Schemas['BottlePlan'];
 type Plan = Schemas['ProtocolPlan'];
@@ -14,6 +13,8 @@ interface Props {
 
 /** The bottles that something due fills: they are counted for the pack list and get their labels. */
 export function BottleRows({ row, samples, onChange }: Props) {
+  const protocolName = useWords('plan.protocol');
+  const places = useNames<Bottle['from']>('plan.from');
   const bottles = row.bottles;
   const what = protocolName(row.protocol);
   const set = (i: number, part: Partial<Bottle>) => onChange((bottles ?? []).map((b, j) => (j === i ? { ...b, ...part } : b)));
@@ -51,7 +52,7 @@ export function BottleRows({ row, samples, onChange }: Props) {
                 value={bottle.from}
                 onChange={(event) => set(i, { from: event.target.value as Bottle['from'] })}
               >
-                {Object.entries(SAMPLE_FROM).map(([from, words]) => (
+                {Object.entries(places).map(([from, words]) => (
                   <option key={from} value={from}>
                     {words}
                   </option>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { TextField } from '../ui/TextField';
 import { numberOf } from './water';
 
@@ -9,9 +10,10 @@ const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 
 /** What the laboratory asks of the road, and what it needs to see chlorophyll. */
 export function LaboratoryNeeds({ lab, onChange }: { lab: Laboratory; onChange(lab: Laboratory): void }) {
   const own = lab.chlorophyll;
+  const [usualExtract, usualPath] = [useBox('measured.extractMl')?.usual, useBox('measured.pathCm')?.usual];
   const [detection, setDetection] = useState(String(own?.detectionUgMl ?? ''));
-  const [extract, setExtract] = useState(String(own?.extractMl ?? 10));
-  const [path, setPath] = useState(String(own?.pathCm ?? 1));
+  const [extract, setExtract] = useState(String(own?.extractMl ?? usualExtract ?? ''));
+  const [path, setPath] = useState(String(own?.pathCm ?? usualPath ?? ''));
   const shipping = lab.shippingDays ?? [];
   const set = (change: { detection?: string; extract?: string; path?: string }) => {
     const [d, e, p] = [change.detection ?? detection, change.extract ?? extract, change.path ?? path];

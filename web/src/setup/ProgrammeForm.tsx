@@ -5,12 +5,12 @@ import { usePulled } from '../api/usePulled';
 import { ClockField } from '../ui/ClockField';
 import { monthName } from '../ui/days';
 import { Problem } from '../ui/Problem';
+import { SelectBox } from '../ui/SelectBox';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
 import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { limitDraftOf, MethodRows, withLimits } from './MethodRows';
-import { DEPTH_RULES, END_POINTS, METHODS, OBSERVERS, ROUNDINGS } from './methods';
 import { SeasonRows } from './SeasonRows';
 import { numberOf } from './water';
 
@@ -119,16 +119,14 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
 
       <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Clarity</h2>
       <div className="grid gap-x-6 sm:grid-cols-2">
-        <SelectField
-          label="Which mark counts"
+        <SelectBox
+          box="programme.clarity.endPoint"
           value={programme.clarity.endPoint}
-          options={END_POINTS}
           onChange={(endPoint) => clarity({ endPoint })}
         />
-        <SelectField
-          label="Rounded once, at the end, to"
+        <SelectBox
+          box="programme.clarity.roundTo"
           value={programme.clarity.roundTo}
-          options={ROUNDINGS}
           onChange={(roundTo) => clarity({ roundTo })}
         />
         <div>
@@ -140,20 +138,18 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
           />
           <Beside field="readings" findings={findings} />
         </div>
-        <SelectField
-          label="Who reads"
+        <SelectBox
+          box="programme.clarity.observers"
           value={programme.clarity.observers}
-          options={OBSERVERS}
           onChange={(observers) => clarity({ observers })}
         />
       </div>
 
       <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Composite</h2>
       <div className="grid gap-x-6 sm:grid-cols-2">
-        <SelectField
-          label="How deep"
+        <SelectBox
+          box="programme.composite.depthRule"
           value={programme.composite.depthRule}
-          options={DEPTH_RULES}
           onChange={(depthRule) => composite({ depthRule })}
         />
         {programme.composite.depthRule === 'factor' ? (
@@ -183,10 +179,9 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
           findings={findings}
           field="clearance"
         />
-        <SelectField
-          label="How"
+        <SelectBox
+          box="programme.composite.method"
           value={programme.composite.method}
-          options={METHODS}
           onChange={(method) => composite({ method })}
         />
       </div>

@@ -1,8 +1,6 @@
 import type { Schemas } from '../api/client';
-import { useDescriptions } from '../described/protocols';
-import { PLANNED, protocolName } from '../season/season';
+import { useNames, useWords } from '../field/boxes';
 import { BottleRows } from './BottleRows';
-import { RHYTHMS } from './methods';
 
 type Plan = Schemas['ProtocolPlan'];
 
@@ -30,11 +28,9 @@ export function SeasonRows({
   samples: readonly Schemas['SampleType'][];
   onChange(rows: Plan[]): void;
 }) {
-  const described = useDescriptions();
-  const protocols = Object.fromEntries([
-    ...PLANNED.map((code) => [code, protocolName(code)]),
-    ...described.map(({ code, title }) => [code, title.toLowerCase()]),
-  ]);
+  const protocolName = useWords('plan.protocol');
+  const rhythms = useNames<Plan['rhythm']>('plan.rhythm');
+  const protocols = useNames('plan.protocol');
   const set = (i: number, part: Partial<Plan>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...part } : row)));
   return (
     <div className="mt-2">
@@ -43,7 +39,7 @@ export function SeasonRows({
         <fieldset key={i} className="flex flex-wrap items-end gap-x-4 gap-y-2 border-rule border-b py-3">
           <legend className="sr-only">{protocolName(row.protocol)}</legend>
           <Choice label="What" value={row.protocol} options={protocols} onChange={(protocol) => set(i, { protocol })} />
-          <Choice label="How often" value={row.rhythm} options={RHYTHMS} onChange={(rhythm) => set(i, { rhythm })} />
+          <Choice label="How often" value={row.rhythm} options={rhythms} onChange={(rhythm) => set(i, { rhythm })} />
           <DayField label="from" value={row.from} onChange={(from) => set(i, { from })} />
           <DayField label="until" value={row.until} onChange={(until) => set(i, { until })} />
           {row.rhythm === 'days' && (

@@ -1,5 +1,7 @@
 import { Link, Outlet } from '@tanstack/react-router';
+import { useBoxesKnown } from '../field/boxes';
 import { useSession } from '../people/session';
+import { Waiting } from '../ui/Waiting';
 
 const PARTS = [
   { to: '/setup/waters', name: 'Waters and stations', all: false },
@@ -13,6 +15,7 @@ const PARTS = [
 /** What is set up ashore, part by part. */
 export function SetupPage() {
   const { known, person } = useSession();
+  const boxes = useBoxesKnown();
   const parts = PARTS.filter((part) => !part.all || known?.coordinatesAll);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
@@ -33,7 +36,7 @@ export function SetupPage() {
           <Link to="/account">Have a code of your phone asked for, too</Link>
         </p>
       )}
-      <Outlet />
+      {boxes ? <Outlet /> : <Waiting problem="" words="Opening the set-up…" />}
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { compute } from '../field/core';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
@@ -29,16 +29,6 @@ interface Props {
 }
 
 type Kind = NonNullable<Schemas['Station']['kind']>;
-
-/** From where a station is worked; it decides what is asked there. */
-const KINDS: readonly (readonly [Kind, string])[] = [
-  ['boat', 'a boat'],
-  ['pier', 'a pier'],
-  ['bridge', 'a bridge'],
-  ['beach', 'a beach'],
-  ['bank', 'the bank of a stream'],
-  ['pond', 'the edge of a pond'],
-];
 
 /** A station as it is typed: numbers are text until they are kept. */
 interface Draft {
@@ -321,7 +311,7 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
             </div>
             <p className="text-dim text-sm">None ticked: any day will do.</p>
           </fieldset>
-          <Choice label="It is worked from" value={draft.kind} options={KINDS} onChoose={(kind) => change({ kind })} />
+          <ChoiceBox box="station.kind" value={draft.kind} onChoose={(kind) => change({ kind })} />
           <details className="mt-4 border-rule border-t pt-3" open={(station?.transits?.length ?? 0) > 0}>
             <summary className="cursor-pointer font-bold">Landmarks in line</summary>
             <Transits water={water.code} drafts={draft.transits} onChange={(transits) => change({ transits })} />

@@ -1,12 +1,12 @@
 import { Problem } from './Problem';
 
-/** In place of what the server has not answered yet; or what stood in the way. */
-export function Waiting({ problem }: { problem: string }) {
+/** In place of what is not there yet; or what stood in the way. */
+export function Waiting({ problem, words = 'Asking the server…' }: { problem: string; words?: string }) {
   return problem ? (
     <Problem words={problem} />
   ) : (
     <p className="p-6 text-dim" aria-busy="true">
-      Asking the server…
+      {words}
     </p>
   );
 }

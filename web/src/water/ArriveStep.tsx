@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { numberOf } from '../setup/water';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { NextButton } from '../ui/NextButton';
 import { TextField } from '../ui/TextField';
 import { CopyHead } from './CopyHead';
@@ -12,43 +12,6 @@ import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 
 type Conditions = Schemas['ConditionsBody'];
-
-const EIGHTHS = [0, 1, 2, 3, 4, 5, 6, 7, 8].map((n) => [n, String(n)] as const);
-// What a person can tell without an instrument; what each stands for, Core says.
-const WIND = [
-  ['calm', 'calm'],
-  ['light-air', 'light air'],
-  ['felt-on-the-face', 'felt on the face'],
-  ['leaves-move', 'leaves move'],
-  ['branches-move', 'branches move'],
-  ['small-trees-sway', 'small trees sway'],
-  ['large-branches-sway', 'large branches sway'],
-] as const;
-const FROM = ['N', 'NE', 'E', 'SE', 'S', 'SW', 'W', 'NW'].map((wind) => [wind, wind] as const);
-const WAVES = [
-  ['flat', 'flat'],
-  ['ripples', 'ripples'],
-  ['choppy', 'choppy'],
-  ['white-caps', 'white caps'],
-] as const;
-const RAIN = [
-  ['none', 'none'],
-  ['under-5-mm', 'under 5 mm'],
-  ['5-to-25-mm', '5–25 mm'],
-  ['over-25-mm', 'more'],
-] as const;
-const SURFACE = [
-  ['clear', 'clear'],
-  ['scum', 'scum'],
-  ['foam', 'foam'],
-  ['pollen', 'pollen'],
-  ['debris', 'debris'],
-] as const;
-const SMELL = ['none', 'earth', 'fish', 'rotten eggs', 'chemical'].map((smell) => [smell, smell] as const);
-const YES_NO = [
-  [true, 'yes'],
-  [false, 'no'],
-] as const;
 
 /** The head of the sheet: where, who, and what the day is like. Each box is written by one touch. */
 export function ArriveStep({ sheet, station, onStep }: StepProps) {
@@ -67,18 +30,17 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
       <CopyHead sheet={sheet} station={station} />
       <PositionPart sheet={sheet} station={station} />
       <section aria-label="People and weather" className="mt-4 grid gap-x-8 xl:grid-cols-2">
-        <Choice
-          label={ashore ? 'How many are you?' : 'How many aboard?'}
+        <ChoiceBox
+          box="conditions.people"
+          {...(!ashore && { label: 'How many aboard?' })}
           value={now.people}
-          options={[1, 2, 3, 4, 5].map((n) => [n, String(n)] as const)}
           onChoose={(people) => give({ people })}
           disabled={closed}
         />
         {!ashore && (
-          <Choice
-            label="Does the anchor hold?"
+          <ChoiceBox
+            box="conditions.anchored"
             value={now.anchored}
-            options={YES_NO}
             onChoose={(anchored) => give({ anchored })}
             disabled={closed}
           />
@@ -91,22 +53,20 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           onGiven={(air) => give({ air })}
           disabled={closed}
         />
-        <Choice
-          label="Waves"
+        <ChoiceBox
+          box="conditions.waveState"
           value={now.waveState}
-          options={WAVES}
           onChoose={(waveState) => give({ waveState }, 'waves')}
           disabled={closed}
         />
-        <Choice
-          label="Cloud, eighths of the sky"
+        <ChoiceBox
+          box="conditions.cloudEighths"
           value={now.cloudEighths}
-          options={EIGHTHS}
           onChoose={(cloudEighths) => give({ cloudEighths })}
           disabled={closed}
         />
         <div>
-          <Choice label="Wind" value={now.wind} options={WIND} onChoose={(wind) => give({ wind })} disabled={closed} />
+          <ChoiceBox box="conditions.wind" value={now.wind} onChoose={(wind) => give({ wind })} disabled={closed} />
           <ByInstrument
             label="Wind by an anemometer, m/s"
             given={now.windMs}
@@ -114,21 +74,9 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
             disabled={closed}
           />
         </div>
-        <Choice
-          label="Wind from"
-          value={now.windFrom}
-          options={FROM}
-          onChoose={(windFrom) => give({ windFrom })}
-          disabled={closed}
-        />
+        <ChoiceBox box="conditions.windFrom" value={now.windFrom} onChoose={(windFrom) => give({ windFrom })} disabled={closed} />
         <div>
-          <Choice
-            label="Rain in the last 24 h"
-            value={now.rain24}
-            options={RAIN}
-            onChoose={(rain24) => give({ rain24 })}
-            disabled={closed}
-          />
+          <ChoiceBox box="conditions.rain24" value={now.rain24} onChoose={(rain24) => give({ rain24 })} disabled={closed} />
           <ByInstrument
             label="Rain of 24 h by a gauge, mm"
             given={now.rain24Mm}
@@ -137,13 +85,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
           />
         </div>
         <div>
-          <Choice
-            label="Rain in the last 72 h"
-            value={now.rain72}
-            options={RAIN}
-            onChoose={(rain72) => give({ rain72 })}
-            disabled={closed}
-          />
+          <ChoiceBox box="conditions.rain72" value={now.rain72} onChoose={(rain72) => give({ rain72 })} disabled={closed} />
           <ByInstrument
             label="Rain of 72 h by a gauge, mm"
             given={now.rain72Mm}
@@ -151,13 +93,7 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
             disabled={closed}
           />
         </div>
-        <Choice
-          label="Surface of the water"
-          value={now.surface}
-          options={SURFACE}
-          onChoose={(surface) => give({ surface })}
-          disabled={closed}
-        />
+        <ChoiceBox box="conditions.surface" value={now.surface} onChoose={(surface) => give({ surface })} disabled={closed} />
         <Thermometer
           label="Water temperature"
           legend="Water at the surface, in a container just filled, in shade"
@@ -168,10 +104,9 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
         />
         {now.water && (
           <>
-            <Choice
-              label="Did it hold still for a minute?"
+            <ChoiceBox
+              box="conditions.waterSteady"
               value={now.waterSteady}
-              options={YES_NO}
               onChoose={(waterSteady) => give({ waterSteady })}
               disabled={closed}
             />
@@ -185,24 +120,12 @@ export function ArriveStep({ sheet, station, onStep }: StepProps) {
             />
           </>
         )}
-        <Choice label="Smell" value={now.smell} options={SMELL} onChoose={(smell) => give({ smell })} disabled={closed} />
-        <Choice
-          label="Thunder in the last half hour?"
-          value={now.thunder}
-          options={YES_NO}
-          onChoose={(thunder) => give({ thunder })}
-          disabled={closed}
-        />
-        <Choice
-          label="Fog: less than a kilometre?"
-          value={now.fog}
-          options={YES_NO}
-          onChoose={(fog) => give({ fog })}
-          disabled={closed}
-        />
+        <ChoiceBox box="conditions.smell" value={now.smell} onChoose={(smell) => give({ smell })} disabled={closed} />
+        <ChoiceBox box="conditions.thunder" value={now.thunder} onChoose={(thunder) => give({ thunder })} disabled={closed} />
+        <ChoiceBox box="conditions.fog" value={now.fog} onChoose={(fog) => give({ fog })} disabled={closed} />
       </section>
       <FindingsBeside sheet={withoutOrder(sheet)} beside="header" />
-      {!closed && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+      {!closed && <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>}
     </>
   );
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
+import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
 import { AskLength } from '../ui/AskLength';
 import { DISC_MARKS } from '../ui/discMarks';
@@ -19,12 +20,6 @@ import { WrittenMark } from './WrittenMark';
 
 type Box = Schemas['DiscBox'];
 type Outcome = NonNullable<Schemas['DiscOutcome']>;
-
-const OUTCOMES: [Outcome, string][] = [
-  ['on-bottom', 'On the bottom, still in sight'],
-  ['in-plants', 'Lost in plants'],
-  ['in-mud', 'Lost in stirred mud'],
-];
 
 function questionFor(box: Box, swap: boolean): string {
   const question =
@@ -111,7 +106,7 @@ export function ClarityStep({ sheet, station, onStep }: StepProps) {
 
       {sheet.due && !current && (filled.length > 0 || outcome) && <DiscRemarks sheet={sheet} gear={station.context.gear ?? []} />}
 
-      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+      {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>}
     </>
   );
 }
@@ -170,6 +165,7 @@ function Figures({ sheet }: { sheet: FieldSheet }) {
 }
 
 function Otherwise({ visit, sounded }: { visit: string; sounded: boolean }) {
+  const outcomes = useBox('disc-outcome.outcome')?.choices ?? [];
   const [asking, setAsking] = useState(false);
   const give = (outcome: Outcome, why?: string) => void write({ visit, kind: 'disc-outcome', body: { outcome }, why });
   if (asking) {
@@ -187,11 +183,13 @@ function Otherwise({ visit, sounded }: { visit: string; sounded: boolean }) {
     <div className="mt-5 border-rule border-t pt-2">
       <h3 className="caps">No mark to read?</h3>
       <div className="flex flex-wrap gap-x-5">
-        {OUTCOMES.filter(([outcome]) => outcome !== 'on-bottom' || sounded).map(([outcome, label]) => (
-          <button key={outcome} type="button" className="act-quiet" onClick={() => give(outcome)}>
-            {label}
-          </button>
-        ))}
+        {outcomes
+          .filter(({ code }) => code !== 'on-bottom' || sounded)
+          .map(({ code, words }) => (
+            <button key={code} type="button" className="act-quiet" onClick={() => give(code as Outcome)}>
+              {words}
+            </button>
+          ))}
         <button type="button" className="act-quiet" onClick={() => setAsking(true)}>
           Not taken…
         </button>

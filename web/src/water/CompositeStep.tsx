@@ -62,7 +62,7 @@ export function CompositeStep({ sheet, onStep }: StepProps) {
       )}
       {sheet.state !== 'closed' && (!pour || done || !composite.text) && (
         <NextButton onClick={() => onStep(composite.text ? to : sheet.sounding ? 'clarity' : 'sounding')}>
-          {composite.text ? onTo(to) : sheet.sounding ? 'Read the clarity' : 'Sound first'}
+          {composite.text ? onTo(sheet, to) : sheet.sounding ? 'Read the clarity' : 'Sound first'}
         </NextButton>
       )}
     </>

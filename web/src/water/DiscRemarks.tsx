@@ -1,51 +1,14 @@
 import type { FieldSheet, Schemas } from '../api/client';
-import { useColourChart } from '../field/colours';
 import { write } from '../field/entries';
+import { useComputed } from '../field/useComputed';
 import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { RemarkBox } from '../ui/RemarkBox';
-
-const SIDE: readonly (readonly [NonNullable<Schemas['BoatSide']>, string])[] = [
-  ['shade', 'in the shade'],
-  ['sun', 'in the sun'],
-];
-const OFF_ON = [
-  [false, 'off'],
-  [true, 'on'],
-] as const;
-const NO_YES = [
-  [false, 'without'],
-  [true, 'through a tube'],
-] as const;
-const LEAN = [
-  [0, 'straight'],
-  [10, '10°'],
-  [20, '20°'],
-  [30, '30°'],
-  [45, '45°'],
-] as const;
-const ALGAE = [
-  [1, '1 beautiful'],
-  [2, '2 very slight'],
-  [3, '3 some green'],
-  [4, '4 a lot'],
-  [5, '5 severe scum'],
-] as const;
-const RECREATION = [
-  [1, '1 could not be nicer'],
-  [2, '2 slight'],
-  [3, '3 impaired'],
-  [4, '4 much reduced'],
-  [5, '5 none possible'],
-] as const;
-const CLEAR = [
-  [false, 'clear'],
-  [true, 'murky'],
-] as const;
 
 /** What stands beside the marks: side, glasses, line, colour and opinion. Each is one touch. */
 export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly Schemas['Gear'][] }) {
   const { remarks } = sheet;
-  const { chart, words } = useColourChart();
+  const { chart = [], words = [] } = useComputed('colour', {}).data ?? {};
   const { now, asks } = remarks;
   const closed = sheet.state === 'closed';
   const give = (body: Schemas['DiscConditionsBody']) => void write({ visit: sheet.visit, kind: 'disc-conditions', body });
@@ -90,19 +53,17 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
     <section aria-label="Beside the marks" className="mt-5 border-rule border-t pt-2">
       {remarks.shade && <p className="text-dim">{remarks.shade}</p>}
       <div className="grid gap-x-8 xl:grid-cols-2">
-        <Choice label="The disc was read" value={now.side} options={SIDE} onChoose={(side) => give({ side })} disabled={closed} />
-        <Choice
-          label="Sunglasses"
+        <ChoiceBox box="disc-conditions.side" value={now.side} onChoose={(side) => give({ side })} disabled={closed} />
+        <ChoiceBox
+          box="disc-conditions.sunglasses"
           value={now.sunglasses}
-          options={OFF_ON}
           onChoose={(sunglasses) => give({ sunglasses })}
           disabled={closed}
         />
-        <Choice label="Viewing tube" value={now.tube} options={NO_YES} onChoose={(tube) => give({ tube })} disabled={closed} />
-        <Choice
-          label="The line hung"
+        <ChoiceBox box="disc-conditions.tube" value={now.tube} onChoose={(tube) => give({ tube })} disabled={closed} />
+        <ChoiceBox
+          box="disc-conditions.lineAngleDeg"
           value={now.lineAngleDeg}
-          options={LEAN}
           onChoose={(lineAngleDeg) => give({ lineAngleDeg })}
           disabled={closed}
         />
@@ -121,13 +82,7 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
       {remarks.colourBy === 'words-foot' && (
         <fieldset className="mt-3 min-w-0" disabled={closed}>
           <legend className="font-bold text-sm">Colour, the disc one foot down</legend>
-          <Choice
-            label="The water is"
-            value={remarks.colour?.murky}
-            options={CLEAR}
-            onChoose={(murky) => say({ murky })}
-            disabled={closed}
-          />
+          <ChoiceBox box="colour.murky" value={remarks.colour?.murky} onChoose={(murky) => say({ murky })} disabled={closed} />
           <Choice
             label="Its colour"
             value={remarks.colour?.remark}
@@ -161,10 +116,9 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
               </button>
             ))}
           </div>
-          <Choice
-            label="The water is"
+          <ChoiceBox
+            box="colour.murky"
             value={remarks.colour?.murky}
-            options={CLEAR}
             onChoose={(murky) =>
               void write({
                 visit: sheet.visit,
@@ -178,20 +132,17 @@ export function DiscRemarks({ sheet, gear }: { sheet: FieldSheet; gear: readonly
         </fieldset>
       )}
       {(asked('algae') || opinionOf('algae')) && (
-        <Choice
-          label="Your opinion of the algae here"
-          hint="An opinion stays labelled so."
+        <ChoiceBox
+          box="opinion.algae"
           value={opinionOf('algae')?.answer}
-          options={ALGAE}
           onChoose={(answer) => opine('algae', { answer })}
           disabled={closed}
         />
       )}
       {(asked('recreation') || opinionOf('recreation')) && (
-        <Choice
-          label="Your opinion: would you swim and boat here?"
+        <ChoiceBox
+          box="opinion.recreation"
           value={opinionOf('recreation')?.answer}
-          options={RECREATION}
           onChoose={(answer) => opine('recreation', { answer })}
           disabled={closed}
         />

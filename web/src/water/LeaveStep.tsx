@@ -6,7 +6,6 @@ import { EntryLog } from './EntryLog';
 import { Findings, FindingsBeside } from './findings';
 import { wayTo } from './now/repairs';
 import { isOpen } from './now/worst';
-import { stepName } from './steps';
 import { TakenAlong } from './TakenAlong';
 import type { StepProps } from './VisitPage';
 
@@ -23,7 +22,7 @@ export function LeaveStep({ sheet, station, onStep }: StepProps) {
           .filter((step) => step.name !== 'leave')
           .map((step) => (
             <div key={step.name} className="flex flex-wrap items-baseline gap-x-4 border-rule border-b py-2">
-              <dt className="w-36 grow font-bold sm:grow-0">{stepName(step.name)}</dt>
+              <dt className="w-36 grow font-bold sm:grow-0">{step.title}</dt>
               <dd className="num order-last w-full min-w-0 text-sm sm:order-none sm:w-auto sm:flex-1 sm:text-base">
                 {step.summary}
               </dd>

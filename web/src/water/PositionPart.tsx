@@ -5,14 +5,9 @@ import { whereWeAre } from '../field/fix';
 import { FromReceiver } from '../instruments/FromReceiver';
 import { Simulated } from '../instruments/Simulated';
 import { useInstruments } from '../instruments/useInstrument';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { Photo } from '../ui/Photo';
 import { Problem } from '../ui/Problem';
-
-const IN_LINE = [
-  [true, 'in line'],
-  [false, 'not in line'],
-] as const;
 
 /** Where the boat is beside the station: by the device, typed, or by landmarks in line. */
 export function PositionPart({ sheet, station }: { sheet: FieldSheet; station: StationRecord }) {
@@ -112,10 +107,10 @@ export function PositionPart({ sheet, station }: { sheet: FieldSheet; station: S
       <Problem words={problem} />
       {(station.context.station.transits ?? []).map(({ near, far }, i) => (
         <div key={near.name + far.name} className="flex flex-wrap items-end gap-3">
-          <Choice
+          <ChoiceBox
+            box="landmarks.inLine"
             label={`${near.name} and ${far.name}`}
             value={arrival.landmarks.find(({ transit }) => transit === i)?.inLine}
-            options={IN_LINE}
             onChoose={(inLine) => void write({ visit: sheet.visit, kind: 'landmarks', body: { transit: i, inLine } })}
             disabled={closed}
           />

@@ -3,7 +3,6 @@ import { clockTime, longDay } from '../ui/days';
 import { EntryLog } from './EntryLog';
 import { StepOrder } from './StepOrder';
 import type { StepName } from './steps';
-import { stepName } from './steps';
 
 const SIGNS = {
   done: ['✓', 'text-reed', 'done'],
@@ -75,7 +74,7 @@ export function Steps({
               </span>
               <span className="min-w-0">
                 <span className="sr-only">{word}: </span>
-                <b>{stepName(step.name)}</b>
+                <b>{step.title}</b>
                 <span className="num block text-dim text-sm">{step.summary}</span>
               </span>
             </button>

@@ -4,7 +4,7 @@ import { write } from '../field/entries';
 import { FromReceiver } from '../instruments/FromReceiver';
 import { useInstruments } from '../instruments/useInstrument';
 import { AskLength } from '../ui/AskLength';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { NextButton } from '../ui/NextButton';
 import { UNITS } from '../ui/units';
 import { FindingsBeside } from './findings';
@@ -12,11 +12,6 @@ import { after, onTo } from './steps';
 import type { StepProps } from './VisitPage';
 import { WrittenMark } from './WrittenMark';
 
-const BY: readonly (readonly [NonNullable<Schemas['SoundingBody']['by']>, string])[] = [
-  ['finder', 'depth finder'],
-  ['lead', 'weighted line'],
-  ['disc', 'the disc, to the bottom'],
-];
 const FINDER_UNITS: LengthUnit[] = ['m', 'ft', 'ft-in'];
 
 export function SoundingStep({ sheet, station, onStep, onWritten }: StepProps) {
@@ -41,7 +36,7 @@ export function SoundingStep({ sheet, station, onStep, onWritten }: StepProps) {
           />
         </div>
         <FindingsBeside sheet={sheet} beside="sounding" />
-        {stands && !closed && <NextButton onClick={() => onStep(to)}>{onTo(to)}</NextButton>}
+        {stands && !closed && <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>}
       </>
     );
   }
@@ -110,17 +105,7 @@ export function SoundingStep({ sheet, station, onStep, onWritten }: StepProps) {
               ))}
             </div>
           </fieldset>
-          {sheet.due && (
-            <Choice
-              label="Sounded by"
-              hint={
-                by === 'finder' ? undefined : 'It stirs the bottom: on the other side of the boat, after the clean surface water.'
-              }
-              value={by}
-              options={BY}
-              onChoose={setBy}
-            />
-          )}
+          {sheet.due && <ChoiceBox box="sounding.by" value={by} onChoose={setBy} />}
         </>
       )}
       <FindingsBeside sheet={sheet} beside="sounding" />

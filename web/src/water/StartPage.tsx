@@ -1,21 +1,23 @@
 import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas, StationRecord } from '../api/client';
+import { useBoxesKnown, useWords } from '../field/boxes';
 import { nowLocal } from '../field/clock';
-import { compute } from '../field/core';
 import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
 import { askToKeep } from '../field/room';
 import { seriesOn } from '../field/series';
 import { store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { idsOf, namesAt } from '../people/crew';
 import { useSession } from '../people/session';
-import { type Protocol, protocolName } from '../season/season';
+import type { Protocol } from '../season/season';
 import { clockTime } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Photo } from '../ui/Photo';
 import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
+import { Waiting } from '../ui/Waiting';
 import { PaperTime, type PaperTimes, whenRead } from './PaperTime';
 
 export function StartPage() {
@@ -35,10 +37,43 @@ export function StartPage() {
       </div>
     );
   }
-  return <StartForm record={station.record} by={known?.name ?? null} />;
+  return <Start key={code} record={station.record} by={known?.name ?? null} />;
 }
 
-function StartForm({ record, by }: { record: StationRecord; by: string | null }) {
+/** The page is whole before it is shown: what is due today, and the words for it. */
+function Start({ record, by }: { record: StationRecord; by: string | null }) {
+  const { context } = record;
+  const [today] = useState(() => nowLocal().slice(0, 10));
+  const { data: open, error } = useComputed('open-protocols', { programme: context.programme, day: today });
+  const known = useBoxesKnown();
+  // Where the outing was prepared on this device, what is due is known.
+  const prepared = useLiveQuery(
+    async () =>
+      (await store.outings.toArray())
+        .filter(({ outing }) => outing.day === today)
+        .flatMap(({ outing }) => outing.stops)
+        .find((stop) => stop.station.code === context.station.code)?.protocols ?? null,
+    [context.station.code, today],
+  );
+  if (error || !open || !known || prepared === undefined) {
+    return <Waiting problem={error ?? ''} words="Looking up what is due here…" />;
+  }
+  return <StartForm record={record} by={by} open={open} prepared={prepared} />;
+}
+
+function StartForm({
+  record,
+  by,
+  open,
+  prepared,
+}: {
+  record: StationRecord;
+  by: string | null;
+  open: Schemas['OpenProtocolsResult'];
+  /** What the outing of today takes here; null where none was prepared. */
+  prepared: readonly Protocol[] | null;
+}) {
+  const protocolName = useWords('plan.protocol');
   const { context } = record;
   const navigate = useNavigate();
   const people = record.observersNeeded;
@@ -49,37 +84,11 @@ function StartForm({ record, by }: { record: StationRecord; by: string | null })
     people === 1 ? [by ?? usual[0]] : by && usual.includes(by) ? [by, ...usual.filter((name) => name !== by)] : usual;
   const [names, setNames] = useState(Array.from({ length: people }, (_, i) => likely[i] ?? ''));
   const [line, setLine] = useState(record.line ?? context.lines[0]?.code ?? '');
-  const [every, setEvery] = useState<Protocol[]>([]);
-  const [due, setDue] = useState<Protocol[]>([]);
+  const { every, asksHalf: halves = false } = open;
+  const [due, setDue] = useState<Protocol[]>([...(prepared ?? open.open)]);
   const [paper, setPaper] = useState<PaperTimes>();
-  const [halves, setHalves] = useState(false);
   const [sheetTime, setSheetTime] = useState<Schemas['SheetTimeResult']>();
   const [problem, setProblem] = useState('');
-  // Where the outing was prepared on this device, what is due is known.
-  const prepared = useLiveQuery(
-    async () =>
-      (await store.outings.toArray())
-        .filter(({ outing }) => outing.day === nowLocal().slice(0, 10))
-        .flatMap(({ outing }) => outing.stops)
-        .find((stop) => stop.station.code === context.station.code)?.protocols,
-    [context.station.code],
-  );
-  useEffect(() => {
-    let current = true;
-    void compute('open-protocols', { programme: context.programme, day: nowLocal().slice(0, 10) }).then(
-      (answer) => {
-        if (current) {
-          setEvery(answer.every);
-          setHalves(answer.asksHalf ?? false);
-          setDue(prepared ?? answer.open);
-        }
-      },
-      (error: Error) => current && setProblem(error.message),
-    );
-    return () => {
-      current = false;
-    };
-  }, [prepared, context.programme]);
 
   /** `stands`: the time chosen where the sheet contradicts itself. */
   async function start(stands?: string) {

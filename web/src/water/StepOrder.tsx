@@ -29,12 +29,12 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
           <ol className="border-rule border-t">
             {names.map((name, at) => (
               <li key={name} className="flex items-center gap-2 border-rule border-b">
-                <span className="min-w-0 flex-1">{stepName(name)}</span>
+                <span className="min-w-0 flex-1">{stepName(sheet, name)}</span>
                 <button
                   type="button"
                   className="act-quiet px-3"
                   disabled={at === 0}
-                  aria-label={`${stepName(name)} earlier`}
+                  aria-label={`${stepName(sheet, name)} earlier`}
                   onClick={() => move(at, -1)}
                 >
                   ▲
@@ -43,7 +43,7 @@ export function StepOrder({ sheet }: { sheet: FieldSheet }) {
                   type="button"
                   className="act-quiet px-3"
                   disabled={at === names.length - 1}
-                  aria-label={`${stepName(name)} later`}
+                  aria-label={`${stepName(sheet, name)} later`}
                   onClick={() => move(at, 1)}
                 >
                   ▼

@@ -1,9 +1,10 @@
 import type { FieldSheet, Schemas } from '../api/client';
+import { useWords } from '../field/boxes';
 import { write } from '../field/entries';
-import { protocolName } from '../season/season';
 
 /** What else was taken at this station: the season counts it. */
 export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: readonly Schemas['ProtocolPlan'][] }) {
+  const protocolName = useWords('plan.protocol');
   const others = season.map((plan) => plan.protocol).filter((protocol) => protocol !== 'clarity');
   if (others.length === 0) {
     return null;

@@ -2,24 +2,12 @@ import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { numberOf } from '../setup/water';
-import { Choice } from '../ui/Choice';
+import { ChoiceBox } from '../ui/ChoiceBox';
 import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
 import { WrittenMark } from './WrittenMark';
 
 type CameUp = NonNullable<Schemas['CompositeTryBody']['fill']>;
-
-// By eye; how much each stands for, Core says.
-const FILL = [
-  ['empty', 'empty'],
-  ['a-quarter', 'a quarter'],
-  ['under-half', 'under half'],
-  ['half', 'about half'],
-  ['over-half', 'over half'],
-  ['three-quarters', 'three quarters'],
-  ['nearly-full', 'nearly full'],
-  ['full', 'full'],
-] as const satisfies readonly (readonly [CameUp, string])[];
 
 /** The lowerings of the composite sampler: to which mark, how fast up, how full it came. */
 export function Tries({ sheet }: { sheet: FieldSheet }) {
@@ -134,10 +122,9 @@ function TryForm({
           />
         </label>
       </div>
-      <Choice
-        label="It came up"
+      <ChoiceBox
+        box="composite-try.fill"
         value={marks.trim() ? undefined : fill}
-        options={FILL}
         onChoose={(by) => {
           setFill(by);
           setMarks('');

@@ -125,7 +125,7 @@ export function VisitPage() {
               <h1 className="caps min-w-0">
                 {station.context.station.water}, {station.context.station.name}
               </h1>
-              {!ended && <StepGuide step={shown} station={station} />}
+              {!ended && <StepGuide sheet={sheet} step={shown} station={station} />}
             </div>
             {content}
           </section>
@@ -143,7 +143,7 @@ export function VisitPage() {
           <div className="flex-1 pb-6">
             {!ended && (
               <div className="float-right ml-4 print:hidden">
-                <StepGuide step={shown} station={station} />
+                <StepGuide sheet={sheet} step={shown} station={station} />
               </div>
             )}
             {content}
@@ -220,11 +220,11 @@ function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName;
       >
         <button type="button" className={cell} disabled={!before} onClick={() => before && onStep(before)}>
           <span aria-hidden="true">◁</span>
-          {before ? stepName(before) : ''}
+          {before ? stepName(sheet, before) : ''}
           <span className="sr-only">, the step before</span>
         </button>
         <span className={`${cell} font-bold text-buoy`} aria-current="step">
-          {stepName(shown)}
+          {stepName(sheet, shown)}
           <span className="num font-normal text-dim">
             {place + 1} of {names.length}
           </span>
@@ -235,7 +235,7 @@ function StepBar({ sheet, shown, onStep }: { sheet: FieldSheet; shown: StepName;
         </button>
         <button type="button" className={cell} disabled={!next} onClick={() => next && onStep(next)}>
           <span aria-hidden="true">▷</span>
-          {next ? stepName(next) : ''}
+          {next ? stepName(sheet, next) : ''}
           <span className="sr-only">, the next step</span>
         </button>
       </nav>

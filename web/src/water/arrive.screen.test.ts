@@ -9,7 +9,7 @@ test('what is touched is kept as its class, what an instrument shows as its numb
   await person.starts('Harrowmere, North Arm', ['clarity']);
   await person.goes('Arrive');
 
-  await person.picks('Rain in the last 24 h', 'more');
+  await person.picks('Rain in the last 24 h', 'over 25 mm');
   await person.picks('Wind', 'small trees sway');
   await screen.findByText('Wind small trees sway, 8 to 10.7 m/s.');
   await screen.findByText(/Rain over 25 mm in 24 h/);

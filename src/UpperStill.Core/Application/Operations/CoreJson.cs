@@ -80,6 +80,7 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(ChlorophyllResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(LoadResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(BoxesResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ClarityPoint))]
 [JsonSerializable(typeof(Gear))]
 [JsonSerializable(typeof(ProfileLevel))]
@@ -147,4 +148,5 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(ChlorophyllRequest))]
 [JsonSerializable(typeof(LoadRequest))]
 [JsonSerializable(typeof(ProtocolsRequest))]
+[JsonSerializable(typeof(BoxesRequest))]
 public sealed partial class CoreJson : JsonSerializerContext;

@@ -202,6 +202,13 @@ public static class OperationTable
                 j => j.ProtocolsResult,
                 DescribedProtocols.Work
             ),
+            new Operation<BoxesRequest, BoxesResult>(
+                "boxes",
+                "Says what each box of a visit, bench or custody asks that is answered with one touch, and every answer that it takes.",
+                j => j.BoxesRequest,
+                j => j.BoxesResult,
+                BoxBook.Work
+            ),
             new Operation<SheetTimeRequest, SheetTimeResult>(
                 "sheet-time",
                 "Says when the readings of a paper sheet were made, or what of its time is missing or contradicts itself.",

@@ -49,12 +49,12 @@ internal static class SampleSteps
             yield return new(fill.Entry, SampleStep.Take, [fill.Body.Sample], FillChecks.Words(fill.Body), Change: s =>
                 s.CollectedAt = fill.Entry.At
             );
-            if (type.HoldsAcid || fill.Body.Drops > 0 || fill.Body.Preserved == true)
+            if (type.Added is { Inside: true } || fill.Body.Drops > 0 || fill.Body.Preserved == true)
             {
                 var added =
-                    type.HoldsAcid ? "acid"
-                    : fill.Body.Drops is { } drops ? $"{drops} drops of {type.Added?.Split(',')[0]}"
-                    : type.Added ?? "preserved";
+                    type.Added is { Inside: true } held ? held.Name
+                    : fill.Body.Drops is { } drops ? $"{drops} {(drops == 1 ? "drop" : "drops")} of {type.Added?.Name}"
+                    : type.Added?.Words ?? "preserved";
                 yield return new(fill.Entry, SampleStep.Preserve, [fill.Body.Sample], added, Change: s => s.Added = added);
             }
         }

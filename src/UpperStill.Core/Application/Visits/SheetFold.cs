@@ -44,14 +44,17 @@ internal sealed class SheetFold
         var bottom = sounding?.DepthM ?? known?.Metres ?? 10;
         var stops = findings.Where(f => f.Level == FindingLevel.Stop && f.Kept is null).ToList();
         var usable = !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding);
+        IReadOnlyList<SheetEntry> entries = [.. draft.Log.All.Select(e => Shown(e, clarity.Blind))];
+        var shown = steps.Visit(stops, closed.Count > 0);
+        var mending = new Mending(draft, shown, entries);
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
             draft.Start is null ? VisitState.NotStarted
                 : closed.Count > 0 ? VisitState.Closed
                 : VisitState.Open,
-            [.. draft.Log.All.Select(e => Shown(e, clarity.Blind))],
-            steps.Visit(stops, closed.Count > 0),
-            findings,
+            entries,
+            shown,
+            [.. findings.Select(mending.With)],
             clarity,
             composite,
             DepthScale.To(bottom, draft.Native, draft.Reader),

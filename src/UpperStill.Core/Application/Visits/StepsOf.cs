@@ -55,6 +55,10 @@ internal sealed class StepsOf
                     !done && skip is not null ? $"not done: {skip.Entry.Why}" : step.Summary,
                     skip?.Entry.Id
                 )
+                {
+                    Title = step.Title,
+                    Way = step.Way,
+                }
             );
         }
 
@@ -67,9 +71,21 @@ internal sealed class StepsOf
                     : left == 1 ? "1 thing still unfilled"
                     : $"{left} things still unfilled"
             )
+            {
+                Title = "Leave",
+                Way = "leaving",
+            }
         );
         var next = closed ? -1 : shown.FindIndex(s => s.State == StepState.ToDo && !steps.Any(p => p.Name == s.Name && p.Waits));
-        return [.. shown.Select((s, i) => i == next ? s with { State = StepState.Next } : s)];
+        return [.. shown.Select((s, i) => s with { State = i == next ? StepState.Next : s.State, Then = After(shown.Skip(i + 1)) })];
+    }
+
+    private string After(IEnumerable<SheetStep> rest)
+    {
+        var open = rest.FirstOrDefault(s => s.State == StepState.ToDo)?.Name;
+        return open is null or "leave" && rest.FirstOrDefault(s => steps.Any(p => p.Name == s.Name && p.ReadOff)) is { } read
+            ? read.Name
+            : open ?? "leave";
     }
 
     // On a beach, a bridge or a bank nothing is asked but what is due there; the depth only where something rests on it.

@@ -109,6 +109,12 @@ public sealed record Finding(
     string? At = null
 )
 {
+    /// <summary>Of a visit: the step on whose page it is answered; null where none is.</summary>
+    public string? Step { get; init; }
+
+    /// <summary>Of a visit: the ways to mend it, the likeliest first; null where there is none.</summary>
+    public IReadOnlyList<Repair>? Repairs { get; init; }
+
     /// <summary>Reasons commonly given for going on in spite of it.</summary>
     public IReadOnlyList<string> Reasons => Level == FindingLevel.Note ? [] : KeptReasons.For(Code);
 

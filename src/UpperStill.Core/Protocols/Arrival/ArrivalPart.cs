@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -10,6 +11,9 @@ public sealed class ArrivalPart() : VisitPart("arrival")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => ArrivalKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => ArrivalBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => ArrivalOptions.Methods;
@@ -28,6 +32,8 @@ public sealed class ArrivalPart() : VisitPart("arrival")
             yield return new PartStep
             {
                 Name = "arrive",
+                Title = "Arrive",
+                Way = "arriving",
                 Rank = StepRank.Arrive,
                 Done = arrival.Boxes.Count > 0 || arrival.Anchored is not null,
                 Summary = arrival.Text,

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Protocols.Arrival;
@@ -82,16 +83,36 @@ public enum WaveState
 /// <remarks>Wind: World Meteorological Organization, Manual on Codes (WMO-No. 306), code table 1100, m/s.</remarks>
 internal static class WeatherClasses
 {
-    private static readonly (decimal Least, decimal Most, string Words)[] Forces =
+    private static readonly (decimal Least, decimal Most, string Code, string Words)[] Forces =
     [
-        (0, 0.2m, "calm"),
-        (0.3m, 1.5m, "light air"),
-        (1.6m, 3.3m, "felt on the face"),
-        (3.4m, 5.4m, "leaves move"),
-        (5.5m, 7.9m, "branches move"),
-        (8.0m, 10.7m, "small trees sway"),
-        (10.8m, 13.8m, "large branches sway"),
+        (0, 0.2m, "calm", "calm"),
+        (0.3m, 1.5m, "light-air", "light air"),
+        (1.6m, 3.3m, "felt-on-the-face", "felt on the face"),
+        (3.4m, 5.4m, "leaves-move", "leaves move"),
+        (5.5m, 7.9m, "branches-move", "branches move"),
+        (8.0m, 10.7m, "small-trees-sway", "small trees sway"),
+        (10.8m, 13.8m, "large-branches-sway", "large branches sway"),
     ];
+
+    private static readonly (string Code, string Words)[] Waved =
+    [
+        ("flat", "flat"),
+        ("ripples", "ripples"),
+        ("choppy", "choppy"),
+        ("white-caps", "white caps"),
+    ];
+
+    private static readonly (decimal Least, decimal? Most, string Code, string Words)[] Rains =
+    [
+        (0, 0, "none", "none"),
+        (0, 5, "under-5-mm", "under 5 mm"),
+        (5, 25, "5-to-25-mm", "5 to 25 mm"),
+        (25, null, "over-25-mm", "over 25 mm"),
+    ];
+
+    internal static Box Wind { get; } = Box.Names("conditions.wind", "Wind", [.. Forces.Select(f => (f.Code, f.Words))]);
+
+    internal static Box Waves { get; } = Box.Names("conditions.waveState", "Waves", Waved);
 
     // The number that earlier builds kept in place of each class.
     private static readonly decimal[] WindOnce = [0, 1, 2.5m, 4.5m, 6.5m, 9.5m, 12.5m];
@@ -99,27 +120,19 @@ internal static class WeatherClasses
 
     internal static Told Of(WindForce force)
     {
-        var (least, most, words) = Forces[(int)force];
+        var (least, most, _, words) = Forces[(int)force];
         return new Told(least, most, $"{words}, {Decimals.Text(least)} to {Decimals.Text(most)} m/s");
     }
 
-    internal static Told Of(RainFallen rain) =>
-        rain switch
-        {
-            RainFallen.None => new Told(0, 0, "no rain"),
-            RainFallen.Under5 => new Told(0, 5, "rain under 5 mm"),
-            RainFallen.From5To25 => new Told(5, 25, "rain 5 to 25 mm"),
-            _ => new Told(25, null, "rain over 25 mm"),
-        };
+    internal static Told Of(RainFallen rain)
+    {
+        var (least, most, _, words) = Rains[(int)rain];
+        return new Told(least, most, rain == RainFallen.None ? "no rain" : $"rain {words}");
+    }
 
-    internal static string Words(WaveState waves) =>
-        waves switch
-        {
-            WaveState.Flat => "flat",
-            WaveState.Ripples => "ripples",
-            WaveState.Choppy => "choppy",
-            _ => "white caps",
-        };
+    internal static Box Rain(string code, string label) => Box.Names(code, label, [.. Rains.Select(r => (r.Code, r.Words))]);
+
+    internal static string Words(WaveState waves) => Waved[(int)waves - 1].Words;
 
     internal static WindForce? WindTouched(decimal? metresPerSecond) => Touched<WindForce>(WindOnce, metresPerSecond);
 

@@ -84,7 +84,7 @@ internal static class BottlesFold
 
         var depth = Depth(draft, profile, place, byHand);
         draft.Findings.AddRange(depth.Findings);
-        var needed = planned.Sum(p => p.Type.VolumeMl * (1 + (0.1m * p.Type.Rinses))) / 1000;
+        var needed = planned.Sum(p => p.Type.VolumeMl * (1 + (0.1m * p.Type.Rinse.Times))) / 1000;
         var (count, budget) = byHand ? (0, null) : Budget(draft, needed, sampler);
         if (count > 1 && casts.Count < count)
         {
@@ -167,7 +167,7 @@ internal static class BottlesFold
     private static List<string> FillOrder(List<PlannedSample> planned)
     {
         List<string> order = [];
-        if (planned.Any(p => p.Type.HoldsAcid))
+        if (planned.Any(p => p.Type.Added is { Inside: true }))
         {
             order.Add(
                 "The plain bottle first; pour the acid bottle from it to the shoulder, never rinsed, never dipped; then top the "
@@ -179,7 +179,9 @@ internal static class BottlesFold
             planned
                 .Select(p => p.Type)
                 .DistinctBy(t => t.Code)
-                .Select(t => $"{t.Container}: rinse {t.Rinse}; fill {t.Fill}{(t.Added is { } added ? $"; {added}" : string.Empty)}.")
+                .Select(t =>
+                    $"{t.Container}: rinse {t.Rinse.Words}; fill {t.Fill.Words}{(t.Added is { } added ? $"; {added.Words}" : string.Empty)}."
+                )
         );
         return order;
     }
@@ -190,7 +192,7 @@ internal static class BottlesFold
             planned.Type,
             planned.Replicate,
             planned.Place == "composite" ? FilledFrom.Composite
-                : planned.Type.HoldsAcid ? FilledFrom.PlainBottle
+                : planned.Type.Added is { Inside: true } ? FilledFrom.PlainBottle
                 : byHand ? FilledFrom.Lake
                 : FilledFrom.Sampler,
             fill?.Entry.Id,

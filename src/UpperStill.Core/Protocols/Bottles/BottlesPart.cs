@@ -1,6 +1,8 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Record.Entries;
+using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
@@ -13,6 +15,9 @@ public sealed class BottlesPart() : VisitPart("bottles")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => BottleKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => [.. BottleBoxes.All, .. FillBoxes.All];
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => BottlesOptions.Methods;
@@ -81,8 +86,14 @@ public sealed class BottlesPart() : VisitPart("bottles")
         var places = draft.Section<SheetBottles>()?.Places ?? [];
         return
         [
-            .. Step("surface", StepRank.ByHand, [.. places.Where(p => p.Place == "surface")]),
-            .. Step("bottles", StepRank.Bottles, [.. places.Where(p => p.Place is not "surface" and not "composite")]),
+            .. Step("surface", "Surface water", "the surface water", StepRank.ByHand, [.. places.Where(p => p.Place == "surface")]),
+            .. Step(
+                "bottles",
+                "Bottles at depth",
+                "the bottles",
+                StepRank.Bottles,
+                [.. places.Where(p => p.Place is not "surface" and not "composite")]
+            ),
         ];
     }
 
@@ -133,6 +144,9 @@ public sealed class BottlesPart() : VisitPart("bottles")
             .Where(p => draft.Wants(p.Protocol) && draft.Bottles(p, draft.Context.Programme).Any(b => full.Contains(b.Type)))
             .Select(p => p.Protocol);
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Repair> Repairs(Finding finding, SheetDraft draft) => FillRepairs.Of(finding, draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
@@ -189,7 +203,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     internal static bool Pools(PackStop stop) =>
         stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
 
-    private static IEnumerable<PartStep> Step(string name, int rank, List<SheetPlace> places) =>
+    private static IEnumerable<PartStep> Step(string name, string title, string way, int rank, List<SheetPlace> places) =>
         places.Count == 0
             ? []
             :
@@ -197,6 +211,8 @@ public sealed class BottlesPart() : VisitPart("bottles")
                 new PartStep
                 {
                     Name = name,
+                    Title = title,
+                    Way = way,
                     Rank = rank,
                     Done = places.All(p => p.Done || p.Needless),
                     Summary = Summary(places),

@@ -51,6 +51,9 @@ public sealed record SheetPlace(
     /// <summary>Seconds the messenger takes, for a line that hangs straight.</summary>
     public decimal? MessengerS { get; init; }
 
+    /// <summary>Seconds after which it should have tripped by now.</summary>
+    public decimal? MessengerLateS => MessengerS * 2;
+
     /// <summary>What the depth waits for.</summary>
     public string? Waits { get; init; }
 

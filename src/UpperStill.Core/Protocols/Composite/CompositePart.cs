@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Secchi;
@@ -14,6 +15,9 @@ public sealed class CompositePart() : VisitPart("composite")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => CompositeKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => CompositeBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => CompositeOptions.Methods;
@@ -64,8 +68,11 @@ public sealed class CompositePart() : VisitPart("composite")
         yield return new PartStep
         {
             Name = "composite",
+            Title = "Composite",
+            Way = "the composite",
             Rank = StepRank.Composite,
             Done = poured && (pour is null || tries.Good),
+            ReadOff = !draft.Asks && composite.Text is not null,
             Summary =
                 pour is not null && tries.Tries.Count > 0 ? $"{(tries.Good ? "taken" : "again")}, {BottlesPart.Filled([pour])}"
                 : composite.Text is { } text ? $"mark the line at {text}"

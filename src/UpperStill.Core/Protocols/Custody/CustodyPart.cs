@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -11,6 +12,9 @@ public sealed class CustodyPart() : VisitPart("custody")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => CustodyKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => CustodyBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => CustodyOptions.Methods;

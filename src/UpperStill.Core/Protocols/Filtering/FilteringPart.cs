@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -11,6 +12,9 @@ public sealed class FilteringPart() : VisitPart("filtering")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => FilterKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => FilterBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => FilteringOptions.Methods;
@@ -38,7 +42,7 @@ public sealed class FilteringPart() : VisitPart("filtering")
             );
         }
 
-        if (outing.Samples.Any(s => s.Type.Added?.Contains("MgCO3", StringComparison.Ordinal) == true))
+        if (outing.Samples.Any(s => s.Type.Added?.Name == "MgCO3"))
         {
             yield return outing.Of(KitKind.Reagent, "preservative", "MgCO3 suspension, shaken before use", "chlorophyll that keeps");
         }

@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
@@ -12,6 +13,9 @@ public sealed class ProfilePart() : VisitPart("profile")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => ProfileKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => MeterBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => ProfileOptions.Methods;
@@ -50,6 +54,8 @@ public sealed class ProfilePart() : VisitPart("profile")
         yield return new PartStep
         {
             Name = "profile",
+            Title = "Profile",
+            Way = "the profile",
             Rank = StepRank.Profile,
             Done = profile.Levels.Count > 0 && left == 0,
             Summary =
@@ -72,6 +78,9 @@ public sealed class ProfilePart() : VisitPart("profile")
 
     /// <inheritdoc/>
     internal override IEnumerable<Reading> Readings(SheetDraft draft) => ProfileParameters.Readings(draft);
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Repair> Repairs(Finding finding, SheetDraft draft) => LevelRepairs.Of(finding, draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>

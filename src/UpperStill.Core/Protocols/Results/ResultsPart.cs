@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
@@ -10,6 +11,9 @@ public sealed class ResultsPart() : VisitPart("results")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => ResultKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => ExtractBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Threshold> Thresholds => ResultsOptions.Thresholds;

@@ -97,6 +97,15 @@ public static class SecchiOptions
             _ => "Clarity",
         };
 
+    // As its step is called: short, and as it ends "On to …".
+    internal static (string Title, string Way) Step(Programme programme) =>
+        programme.ChoiceOf(Name) switch
+        {
+            "secchi" => ("Secchi depth", "the Secchi depth"),
+            "transparency" => ("Transparency", "transparency"),
+            _ => ("Clarity", "clarity"),
+        };
+
     /// <summary>Colour.</summary>
     public static readonly Method Method = Method.Of(
         MethodGroup.Clarity,

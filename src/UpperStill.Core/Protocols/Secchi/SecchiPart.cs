@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
@@ -15,6 +16,9 @@ public sealed class SecchiPart() : VisitPart("secchi")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => SecchiKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => SecchiBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => SecchiOptions.Methods;
@@ -41,9 +45,12 @@ public sealed class SecchiPart() : VisitPart("secchi")
     internal override IEnumerable<PartStep> Steps(SheetDraft draft)
     {
         var clarity = draft.Section<SheetClarity>()!;
+        var (title, way) = SecchiOptions.Step(draft.Context.Programme);
         yield return new PartStep
         {
             Name = "clarity",
+            Title = title,
+            Way = way,
             Rank = draft.Context.Programme.ChoiceOf(HeaderOptions.WorkOrder) switch
             {
                 "clarity-first" => StepRank.ClarityFirst,
@@ -79,6 +86,9 @@ public sealed class SecchiPart() : VisitPart("secchi")
 
     /// <inheritdoc/>
     internal override IEnumerable<Reading> Readings(SheetDraft draft) => SecchiParameters.Readings(draft);
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Repair> Repairs(Finding finding, SheetDraft draft) => DiscRepairs.Of(finding, draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>

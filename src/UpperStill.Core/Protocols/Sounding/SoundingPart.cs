@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
@@ -10,6 +11,9 @@ public sealed class SoundingPart() : VisitPart("sounding")
 {
     /// <inheritdoc/>
     public override IReadOnlyList<EntryKind> Kinds => SoundingKinds.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Box> Boxes => SoundingBoxes.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<Method> Methods => SoundingOptions.Methods;
@@ -27,6 +31,8 @@ public sealed class SoundingPart() : VisitPart("sounding")
         yield return new PartStep
         {
             Name = "sounding",
+            Title = "Sounding",
+            Way = "the sounding",
             Rank = StepRank.Sounding,
             Done = sounding is not null,
             Summary =
@@ -38,6 +44,9 @@ public sealed class SoundingPart() : VisitPart("sounding")
             GivesDepth = true,
         };
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<Repair> Repairs(Finding finding, SheetDraft draft) => SoundingRepairs.Of(finding, draft);
 
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>

@@ -98,6 +98,8 @@ public abstract class DescribedProtocol : VisitPart
         yield return new PartStep
         {
             Name = script.Code,
+            Title = script.Title,
+            Way = $"the {char.ToLowerInvariant(script.Title[0])}{script.Title[1..]}",
             Rank = script.Rank,
             Done = sheet.Done && sheet.Values.Count > 0 && !Stopped(draft),
             Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text

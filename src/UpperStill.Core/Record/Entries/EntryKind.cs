@@ -110,6 +110,10 @@ public sealed class EntryKind<T> : EntryKind
     /// <inheritdoc/>
     public override JsonTypeInfo Body => body();
 
+    /// <summary>An entry of this kind that a repair writes.</summary>
+    internal RepairEntry Anew(T given, Guid? strikes = null, string? why = null) =>
+        new(Name, JsonSerializer.SerializeToElement(given, body()), strikes, why);
+
     /// <summary>The body; null where it cannot be read. What the log holds is read as long as it can be represented.</summary>
     public T? Read(JsonElement given)
     {

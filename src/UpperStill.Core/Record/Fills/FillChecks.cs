@@ -63,6 +63,7 @@ internal static class FillChecks
     /// <summary>What is to be said of one filling.</summary>
     internal static IEnumerable<Finding> Of(SheetDraft draft, FillBody fill, SampleType type)
     {
+        var holdsAcid = type.Added is { Inside: true };
         if (type.NeverRinsed && fill.Rinses > 0)
         {
             yield return Finding.Stop(
@@ -72,17 +73,17 @@ internal static class FillChecks
                 "Put it aside marked, take a new one."
             );
         }
-        else if (!type.NeverRinsed && fill.Rinses is { } rinses && rinses < type.Rinses)
+        else if (!type.NeverRinsed && fill.Rinses is { } rinses && rinses < type.Rinse.Times)
         {
             yield return Finding.Check(
                 "rinses-short",
-                $"{rinses} of {type.Rinses} rinses.",
+                $"{rinses} of {type.Rinse.Times} rinses.",
                 "Traces of earlier water remain.",
                 "Rinse once more before filling."
             );
         }
 
-        if (type.HoldsAcid && fill.From is FilledFrom.Sampler or FilledFrom.Lake)
+        if (holdsAcid && fill.From is FilledFrom.Sampler or FilledFrom.Lake)
         {
             yield return Finding.Stop(
                 "acid-bottle-direct",
@@ -94,7 +95,7 @@ internal static class FillChecks
 
         if (fill.To != FilledTo.AsAsked)
         {
-            yield return type.HoldsAcid && fill.To == FilledTo.More
+            yield return holdsAcid && fill.To == FilledTo.More
                 ? Finding.Check(
                     "acid-bottle-over",
                     $"{fill.Sample} is filled above the shoulder.",
@@ -103,22 +104,22 @@ internal static class FillChecks
                 )
                 : Finding.Check(
                     "fill-wrong",
-                    $"{fill.Sample} is filled {(fill.To == FilledTo.Less ? "less" : "more")} than asked; it should be {type.Fill}.",
+                    $"{fill.Sample} is filled {(fill.To == FilledTo.Less ? "less" : "more")} than asked; it should be {type.Fill.Words}.",
                     "The lab counts on it, and so does the ice.",
                     "Fill it again, or say why."
                 );
         }
 
-        if (type.Added is { } added && !type.HoldsAcid && fill.Preserved != true && (fill.Drops ?? 0) == 0)
+        if (type.Added is { Inside: false } added && fill.Preserved != true && (fill.Drops ?? 0) == 0)
         {
             yield return Finding.Stop(
                 "preservative-missing",
-                $"No {added} in {fill.Sample}.",
+                $"No {added.Name} in {fill.Sample}.",
                 "It will not keep.",
                 "Add it now, note the time."
             );
         }
-        else if (type.Drops is { } asked && fill.Drops is { } drops && drops != asked)
+        else if (type.Added?.Drops is { } asked && fill.Drops is { } drops && drops != asked)
         {
             yield return Finding.Check(
                 "preservative-count",
@@ -142,7 +143,7 @@ internal static class FillChecks
             );
         }
 
-        if (fill.Bubbles == true && type.NoBubbles)
+        if (fill.Bubbles == true && type.Fill.NoBubbles)
         {
             yield return Finding.Stop(
                 "sample-has-bubbles",

@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Equipment;
@@ -12,6 +13,10 @@ internal static class LineLean
     public static readonly Threshold Large = new("checks.line-angle-large", MethodGroup.Clarity, "Line leans by more than", "°", 30, 5, 60);
 
     private const decimal NoteDeg = 10;
+
+    /// <summary>The leans that an eye can tell apart.</summary>
+    internal static Box Asked(string code, string label) =>
+        Box.Numbers(code, label, (0, "straight down"), (10, "10°"), (20, "20°"), (30, "30°"), (45, "45°"));
 
     internal static Finding? Of(SheetDraft draft, decimal angleDeg, decimal? lineOutM)
     {

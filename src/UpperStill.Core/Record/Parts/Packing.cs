@@ -55,7 +55,7 @@ internal sealed class Packing(IReadOnlyList<PackStop> stops, IReadOnlyList<KitIt
             type.Measures,
             $"{count} and one spare",
             null,
-            [$"fill: {type.Fill}", $"rinse: {type.Rinse}"],
+            [$"fill: {type.Fill.Words}", $"rinse: {type.Rinse.Words}"],
             type.Caution is null
                 ? []
                 :

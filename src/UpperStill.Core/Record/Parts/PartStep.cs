@@ -8,6 +8,12 @@ internal sealed record PartStep
     /// <summary>Its name.</summary>
     internal required string Name { get; init; }
 
+    /// <summary>The same as people read it, as a heading.</summary>
+    internal required string Title { get; init; }
+
+    /// <summary>The same as it ends "On to …".</summary>
+    internal required string Way { get; init; }
+
     /// <summary>Where it stands in the order of work; see <see cref="StepRank"/>.</summary>
     internal required int Rank { get; init; }
 
@@ -34,6 +40,9 @@ internal sealed record PartStep
 
     /// <summary>True where it rests on the depth of the water.</summary>
     internal bool NeedsDepth { get; init; }
+
+    /// <summary>True where it is gone to though it is done: what it gave is still to be read off.</summary>
+    internal bool ReadOff { get; init; }
 
     /// <summary>True for the step that gives that depth.</summary>
     internal bool GivesDepth { get; init; }

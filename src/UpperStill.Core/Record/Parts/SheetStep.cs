@@ -41,11 +41,22 @@ public enum StepState
 }
 
 /// <summary>One step of the visit.</summary>
-/// <param name="Name">arrive, sounding, surface, clarity, profile, bottles, composite or leave.</param>
+/// <param name="Name">arrive, sounding, surface, clarity, profile, bottles, composite, leave, or the code of a protocol that describes
+/// itself.</param>
 /// <param name="State">How far it is.</param>
 /// <param name="Summary">What it gave, or what it waits for.</param>
 /// <param name="Skip">The entry that leaves it out.</param>
-public sealed record SheetStep(string Name, StepState State, string Summary, Guid? Skip = null);
+public sealed record SheetStep(string Name, StepState State, string Summary, Guid? Skip = null)
+{
+    /// <summary>Its name as people read it, as a heading.</summary>
+    public required string Title { get; init; }
+
+    /// <summary>The same as it ends "On to …": the sounding, leaving.</summary>
+    public required string Way { get; init; }
+
+    /// <summary>The step to go on to from it: the next that is not done, else leaving.</summary>
+    public string Then { get; init; } = "leave";
+}
 
 /// <summary>An entry as the log of the visit shows it.</summary>
 /// <param name="Id">The entry.</param>

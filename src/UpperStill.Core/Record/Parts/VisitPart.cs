@@ -1,3 +1,5 @@
+using UpperStill.Core.Basis.Boxes;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
@@ -26,6 +28,9 @@ public abstract class VisitPart(string code)
     /// <summary>What it gives to the record.</summary>
     public virtual IReadOnlyList<ParameterDescription> Parameters => [];
 
+    /// <summary>Its boxes that are answered with one touch, for the pages.</summary>
+    public virtual IReadOnlyList<Box> Boxes => [];
+
     /// <summary>The bottles that it fills where a protocol's plan names none.</summary>
     internal virtual IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) => [];
 
@@ -34,6 +39,9 @@ public abstract class VisitPart(string code)
 
     /// <summary>Folds its entries: adds its section to the draft, for the parts after it and for the sheet, and its findings.</summary>
     internal virtual void Fold(SheetDraft draft) { }
+
+    /// <summary>The ways to mend an open finding beside it, the likeliest first, after every part was folded.</summary>
+    internal virtual IEnumerable<Repair> Repairs(Finding finding, SheetDraft draft) => [];
 
     /// <summary>The steps that it has on this visit, after every part was folded.</summary>
     internal virtual IEnumerable<PartStep> Steps(SheetDraft draft) => [];

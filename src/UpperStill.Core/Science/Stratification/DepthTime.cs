@@ -33,6 +33,7 @@ public sealed record DepthTimeBlock(DateOnly From, double StepDays, int Columns,
 /// <param name="Low">Least value.</param>
 /// <param name="High">Greatest value.</param>
 /// <param name="Gaps">Gaps that are left empty, in words.</param>
+/// <param name="Contours">Where lines are drawn, rising; of oxygen also at 1 and 2 mg/L, below which water is hypoxic.</param>
 public sealed record DepthTimeResult(
     IReadOnlyList<DepthTimeBlock> Blocks,
     int Rows,
@@ -40,7 +41,8 @@ public sealed record DepthTimeResult(
     IReadOnlyList<DateOnly> Visits,
     double Low,
     double High,
-    IReadOnlyList<string> Gaps
+    IReadOnlyList<string> Gaps,
+    IReadOnlyList<double> Contours
 );
 
 /// <summary>Lays profiles out over depth and time: straight between levels and between visits, never across a gap of more than 45
@@ -50,12 +52,15 @@ public static class DepthTime
     private const int GreatestGapDays = 45;
     private const int Rows = 60;
     private const double StepDays = 2;
+    private static readonly double[] OxygenContours = [1, 2, 4, 6, 8, 10, 12];
+    private static readonly double[] TemperatureContours = [4, 6, 8, 10, 12, 14, 16, 18, 20, 22, 24];
 
     /// <summary>The map.</summary>
     public static DepthTimeResult Work(DepthTimeRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
         double? Read(EarlierLevel level) => (double?)(request.Of == MapOf.Temperature ? level.Celsius : level.OxygenMgL);
+        var contours = request.Of == MapOf.Oxygen ? OxygenContours : TemperatureContours;
         var profiles = request
             .Profiles.GroupBy(p => p.Day)
             .OrderBy(g => g.Key)
@@ -67,7 +72,7 @@ public static class DepthTime
             .ToList();
         if (profiles.Count == 0)
         {
-            return new DepthTimeResult([], Rows, 1, [], 0, 0, []);
+            return new DepthTimeResult([], Rows, 1, [], 0, 0, [], contours);
         }
 
         var step = profiles.Max(p => p.Levels[^1].DepthM) / (Rows - 1);
@@ -98,7 +103,8 @@ public static class DepthTime
             [.. profiles.Select(p => p.Day)],
             profiles.Min(p => p.Levels.Min(l => l.Value)),
             profiles.Max(p => p.Levels.Max(l => l.Value)),
-            gaps
+            gaps,
+            contours
         );
     }
 

@@ -83,17 +83,19 @@ public static class ContainerRules
 
     // What is never rinsed stays so: acid would be lost, and a sterile wall with it.
     private static SampleType Rinsed(Programme programme, SampleType type) =>
-        type.Rinses == 0 || type.NeverRinsed || programme.Chooses(ContainerOptions.Rinses, "3")
+        type.Rinse.Times == 0 || type.NeverRinsed || programme.Chooses(ContainerOptions.Rinses, "3")
             ? type
             : type with
             {
-                Rinse = Words(programme, ContainerOptions.Rinses),
-                Rinses = programme.ChoiceOf(ContainerOptions.Rinses) switch
-                {
-                    "2" => 2,
-                    "never" => 0,
-                    _ => 1,
-                },
+                Rinse = new RinseRule(
+                    programme.ChoiceOf(ContainerOptions.Rinses) switch
+                    {
+                        "2" => 2,
+                        "never" => 0,
+                        _ => 1,
+                    },
+                    Words(programme, ContainerOptions.Rinses)
+                ),
             };
 
     private static SampleType Filled(Programme programme, SampleType type) =>
@@ -101,8 +103,10 @@ public static class ContainerRules
             ? type
             : type with
             {
-                Fill = Words(programme, ContainerOptions.Fill),
-                NoBubbles = type.NoBubbles || programme.Chooses(ContainerOptions.Fill, "no-bubbles"),
+                Fill = new FillLevel(
+                    Words(programme, ContainerOptions.Fill),
+                    type.Fill.NoBubbles || programme.Chooses(ContainerOptions.Fill, "no-bubbles")
+                ),
             };
 
     private static SampleType Kept(Programme programme, SampleType type) =>

@@ -57,9 +57,9 @@ public sealed record SampleType(
     string Letter,
     string Measures,
     string Container,
-    string? Added,
-    string Fill,
-    string Rinse,
+    Preservative? Added,
+    FillLevel Fill,
+    RinseRule Rinse,
     int VolumeMl = 250,
     FilledAt FilledAt = FilledAt.Water,
     int? HoldHours = SampleType.UnsaidHours
@@ -77,12 +77,6 @@ public sealed record SampleType(
     /// <summary>What can hurt.</summary>
     public string? Caution { get; init; }
 
-    /// <summary>Rinses it needs; 0 where it is never rinsed.</summary>
-    public int Rinses { get; init; }
-
-    /// <summary>Drops of preservative; null where they are not counted.</summary>
-    public int? Drops { get; init; }
-
     /// <summary>Hours that the lab has on top.</summary>
     public int LabHours { get; init; }
 
@@ -96,13 +90,7 @@ public sealed record SampleType(
     public bool Sterile { get; init; }
 
     /// <summary>True where what is inside would be lost by rinsing: acid, or a sterile wall.</summary>
-    internal bool NeverRinsed => HoldsAcid || Sterile;
-
-    /// <summary>True where the bottle holds acid before it is filled.</summary>
-    public bool HoldsAcid { get; init; }
-
-    /// <summary>True where no bubble may stay in it: it would trade gas with the sample.</summary>
-    public bool NoBubbles { get; init; }
+    internal bool NeverRinsed => Sterile || Added?.Inside == true;
 
     /// <summary>True where a touch of the hand would be measured: ultra-clean samples, phosphorus, plastics.</summary>
     public bool PurityCounts { get; init; }

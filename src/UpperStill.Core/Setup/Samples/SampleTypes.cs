@@ -16,9 +16,9 @@ public static class SampleTypes
             "C",
             "chlorophyll, to filter",
             "amber bottle",
-            "MgCO3, 5 drops, shaken first",
-            "just below the neck",
-            "once with a little sample",
+            new Preservative("MgCO3", "MgCO3, 5 drops, shaken first", 5),
+            new FillLevel("just below the neck"),
+            new RinseRule(1, "once with a little sample"),
             500,
             HoldHours: null
         )
@@ -26,8 +26,6 @@ public static class SampleTypes
             Keep = Keeping.Ice,
             Hold = "filter within 24 h, better 4 h",
             LabelAlso = ["interval", "drops"],
-            Rinses = 1,
-            Drops = 5,
         },
         new(
             "chlorophyll-filter",
@@ -35,8 +33,8 @@ public static class SampleTypes
             "chlorophyll",
             "vial, wholly in foil",
             null,
-            "one filter folded in quarters",
-            "syringe, one draw",
+            new FillLevel("one filter folded in quarters"),
+            new RinseRule(0, "syringe, one draw"),
             0,
             FilledAt.Bench,
             672
@@ -53,15 +51,14 @@ public static class SampleTypes
             "chlorophyll",
             "large amber bottle",
             null,
-            "neck",
-            "bucket with lake water, bottle with bucket water",
+            new FillLevel("neck"),
+            new RinseRule(1, "bucket with lake water, bottle with bucket water"),
             1000
         )
         {
             Keep = Keeping.Ice,
             Hold = "24 h and lab hours",
             LabelAlso = ["interval"],
-            Rinses = 1,
         },
         new(
             "phosphorus-dip",
@@ -69,15 +66,14 @@ public static class SampleTypes
             "total phosphorus",
             "bottle",
             null,
-            "until bubbles stop, then a little out for ice",
-            "2, lake water",
+            new FillLevel("until bubbles stop, then a little out for ice"),
+            new RinseRule(2, "2, lake water"),
             HoldHours: 672
         )
         {
             Keep = Keeping.Frozen,
             Hold = "28 days, to the turn-in date",
             LabelAlso = [],
-            Rinses = 2,
             PurityCounts = true,
         },
         new(
@@ -86,8 +82,8 @@ public static class SampleTypes
             "total phosphorus, through a mesh",
             "glass tube",
             null,
-            "1 cm over the line",
-            "2, filtered water only",
+            new FillLevel("1 cm over the line"),
+            new RinseRule(2, "2, filtered water only"),
             60,
             HoldHours: 672
         )
@@ -95,15 +91,21 @@ public static class SampleTypes
             Keep = Keeping.Cold,
             Hold = "28 days, posted",
             LabelAlso = ["date in pencil"],
-            Rinses = 2,
             PurityCounts = true,
         },
-        new("phosphorus-composite", "P", "total phosphorus", "lab bottle", null, "below the lip", "as the lab says")
+        new(
+            "phosphorus-composite",
+            "P",
+            "total phosphorus",
+            "lab bottle",
+            null,
+            new FillLevel("below the lip"),
+            new RinseRule(1, "as the lab says")
+        )
         {
             Keep = Keeping.Ice,
             Hold = "as the lab says",
             LabelAlso = ["interval"],
-            Rinses = 1,
             PurityCounts = true,
         },
         new(
@@ -112,24 +114,23 @@ public static class SampleTypes
             "layer chemistry",
             "large white bottle",
             null,
-            "top, topped up after feeding the acid bottle",
-            "once, a little",
+            new FillLevel("top, topped up after feeding the acid bottle"),
+            new RinseRule(1, "once, a little"),
             1000
         )
         {
             Keep = Keeping.Ice,
             Hold = "24 h and lab hours",
             LabelAlso = ["layer"],
-            Rinses = 1,
         },
         new(
             "acid-preserved",
             "A",
             "nutrients, acid",
             "small bottle, acid inside",
-            "acid",
-            "shoulder, poured from the plain one",
-            "never",
+            Preservative.Acid,
+            new FillLevel("shoulder, poured from the plain one"),
+            new RinseRule(0, "never"),
             HoldHours: 672
         )
         {
@@ -137,30 +138,54 @@ public static class SampleTypes
             Hold = "28 days, with the plain one",
             LabelAlso = ["layer"],
             Caution = AcidCaution,
-            HoldsAcid = true,
         },
-        new("solids", "S", "suspended solids", "plain bottle", null, "full", "3", 1000, HoldHours: 168)
+        new("solids", "S", "suspended solids", "plain bottle", null, new FillLevel("full"), new RinseRule(3, "3"), 1000, HoldHours: 168)
         {
             Keep = Keeping.Cold,
             Hold = "7 days",
             LabelAlso = [],
-            Rinses = 3,
         },
-        new("nutrients-dissolved", "N", "dissolved nutrients", "plain bottle", null, "full, filtered on site", "3", HoldHours: 48)
+        new(
+            "nutrients-dissolved",
+            "N",
+            "dissolved nutrients",
+            "plain bottle",
+            null,
+            new FillLevel("full, filtered on site"),
+            new RinseRule(3, "3"),
+            HoldHours: 48
+        )
         {
             Keep = Keeping.Cold,
             Hold = "48 h",
             LabelAlso = ["filtered or not"],
-            Rinses = 3,
         },
-        new("lake-container", "K", "to be split at the bench", "collapsible container", null, "top", "once, shaken", 4000, HoldHours: null)
+        new(
+            "lake-container",
+            "K",
+            "to be split at the bench",
+            "collapsible container",
+            null,
+            new FillLevel("top"),
+            new RinseRule(1, "once, shaken"),
+            4000,
+            HoldHours: null
+        )
         {
             Keep = Keeping.Cold,
             Hold = "split that day",
             LabelAlso = ["temperature"],
-            Rinses = 1,
         },
-        new("bacteria", "B", "bacteria", "small sterile bottle", null, "one scoop, 2–3 cm air", "never", HoldHours: 6)
+        new(
+            "bacteria",
+            "B",
+            "bacteria",
+            "small sterile bottle",
+            null,
+            new FillLevel("one scoop, 2–3 cm air"),
+            new RinseRule(0, "never"),
+            HoldHours: 6
+        )
         {
             Keep = Keeping.Ice,
             Hold = "6 h, and 2 h in the lab",
@@ -168,7 +193,16 @@ public static class SampleTypes
             LabHours = 2,
             Sterile = true,
         },
-        new("surf", "U", "surf zone", "jar or tie-top bag on a pole", null, "as caught, little sand", "never if sterile", HoldHours: 6)
+        new(
+            "surf",
+            "U",
+            "surf zone",
+            "jar or tie-top bag on a pole",
+            null,
+            new FillLevel("as caught, little sand"),
+            new RinseRule(0, "never if sterile"),
+            HoldHours: 6
+        )
         {
             Keep = Keeping.Ice,
             Hold = "same outing, 6 h",
@@ -181,8 +215,8 @@ public static class SampleTypes
             "plastics, water",
             "jar",
             null,
-            "full, capped under water",
-            "3 whole fills, down-current",
+            new FillLevel("full, capped under water"),
+            new RinseRule(3, "3 whole fills, down-current"),
             1000,
             HoldHours: null
         )
@@ -190,10 +224,9 @@ public static class SampleTypes
             Keep = Keeping.Cold,
             Hold = "as the lab says",
             LabelAlso = ["pair number"],
-            Rinses = 3,
             PurityCounts = true,
         },
-        new("plastics-sand", "D", "plastics, sand", "jar", null, "full, top 2 cm", "none", HoldHours: null)
+        new("plastics-sand", "D", "plastics, sand", "jar", null, new FillLevel("full, top 2 cm"), new RinseRule(0, "none"), HoldHours: null)
         {
             Keep = Keeping.Cold,
             Hold = "as the lab says",
@@ -207,18 +240,25 @@ public static class SampleTypes
             "mercury, ultra-clean",
             "plastic bottle in two bags",
             null,
-            "brim, capped under water",
-            "bottle and cap 3, little",
+            new FillLevel("brim, capped under water"),
+            new RinseRule(3, "bottle and cap 3, little"),
             500
         )
         {
             Keep = Keeping.Ice,
             Hold = "shipped within 24 h, Monday–Wednesday",
             LabelAlso = ["bottle's code"],
-            Rinses = 3,
             PurityCounts = true,
         },
-        new("companion", "X", "companion sample", "as the lab says", null, "as the lab says", "as the lab says")
+        new(
+            "companion",
+            "X",
+            "companion sample",
+            "as the lab says",
+            null,
+            new FillLevel("as the lab says"),
+            new RinseRule(0, "as the lab says")
+        )
         {
             Keep = Keeping.Ice,
             Hold = "as the lab says; the water within 14 days of it",
@@ -229,9 +269,9 @@ public static class SampleTypes
             "Y",
             "carbonate chemistry",
             "glass, fresh press-on cap",
-            "1 drop fixative, inverted",
-            "no bubbles, 1 % air",
-            "3, same water",
+            new Preservative("fixative", "1 drop fixative, inverted", 1),
+            new FillLevel("no bubbles, 1 % air", true),
+            new RinseRule(3, "3, same water"),
             HoldHours: null
         )
         {
@@ -239,9 +279,6 @@ public static class SampleTypes
             Hold = "stable once fixed",
             LabelAlso = ["bottle number", "temperature", "salinity"],
             Caution = FixativeCaution,
-            Rinses = 3,
-            Drops = 1,
-            NoBubbles = true,
         },
         new(
             "farm-pond",
@@ -249,38 +286,53 @@ public static class SampleTypes
             "water for farm use",
             "1.5 L bottle",
             null,
-            "2–3 cm headspace",
-            "3 quarter fills, capped, shaken, poured away",
+            new FillLevel("2–3 cm headspace"),
+            new RinseRule(3, "3 quarter fills, capped, shaken, poured away"),
             1500
         )
         {
             Keep = Keeping.Cold,
             Hold = "as soon as can be",
             LabelAlso = ["the property's own sample name"],
-            Rinses = 3,
         },
-        new("bridge", "R", "river load", "bottle", null, "steady stream, shaken between", "sampler 3 dips", 1000)
+        new(
+            "bridge",
+            "R",
+            "river load",
+            "bottle",
+            null,
+            new FillLevel("steady stream, shaken between"),
+            new RinseRule(1, "sampler 3 dips"),
+            1000
+        )
         {
             Keep = Keeping.Ice,
             Hold = "as the lab says",
             LabelAlso = ["stage or flow"],
-            Rinses = 1,
         },
-        new("depth-water", "V", "water at a depth", "bottle", null, "as its analyte", "sampler 3 at depth", 1000)
+        new(
+            "depth-water",
+            "V",
+            "water at a depth",
+            "bottle",
+            null,
+            new FillLevel("as its analyte"),
+            new RinseRule(1, "sampler 3 at depth"),
+            1000
+        )
         {
             Keep = Keeping.Ice,
             Hold = "as the lab says",
             LabelAlso = ["smell", "colour"],
-            Rinses = 1,
         },
         new(
             "plankton-preserved",
             "T",
             "plankton",
             "jar",
-            "stained alcohol, to 70 %",
-            "cup and washings",
-            "cup with the stain",
+            new Preservative("stained alcohol", "stained alcohol, to 70 %"),
+            new FillLevel("cup and washings"),
+            new RinseRule(0, "cup with the stain"),
             HoldHours: null
         )
         {
@@ -290,7 +342,15 @@ public static class SampleTypes
             Caution = AlcoholCaution,
             Water = false,
         },
-        new("plankton-live", "Z", "plankton, live", "jar, loose lid", null, "washed down, half full", "net from outside, filtered water")
+        new(
+            "plankton-live",
+            "Z",
+            "plankton, live",
+            "jar, loose lid",
+            null,
+            new FillLevel("washed down, half full"),
+            new RinseRule(0, "net from outside, filtered water")
+        )
         {
             Keep = Keeping.Cold,
             Hold = "hours",
@@ -302,9 +362,9 @@ public static class SampleTypes
             "I",
             "bottom animals",
             "jar",
-            "alcohol, or live",
-            "residue of the sieve",
-            "sieve at the surface",
+            new Preservative("alcohol", "alcohol, or live"),
+            new FillLevel("residue of the sieve"),
+            new RinseRule(0, "sieve at the surface"),
             HoldHours: null
         )
         {
@@ -314,14 +374,22 @@ public static class SampleTypes
             Caution = AlcoholCaution,
             Water = false,
         },
-        new("bloom", "G", "harmful bloom", "bloom bottle", null, "half to three quarters", "none, gloves")
+        new("bloom", "G", "harmful bloom", "bloom bottle", null, new FillLevel("half to three quarters"), new RinseRule(0, "none, gloves"))
         {
             Keep = Keeping.Ice,
             Hold = "24 h",
             LabelAlso = ["photograph"],
             Caution = BloomCaution,
         },
-        new("blank", "Q", "blank", "the sample's own bottle", null, "lab water opened on site", "as the sample")
+        new(
+            "blank",
+            "Q",
+            "blank",
+            "the sample's own bottle",
+            null,
+            new FillLevel("lab water opened on site"),
+            new RinseRule(0, "as the sample")
+        )
         {
             Keep = Keeping.Ice,
             Hold = "as the sample",

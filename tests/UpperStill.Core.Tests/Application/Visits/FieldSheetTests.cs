@@ -49,6 +49,34 @@ public class FieldSheetTests
     }
 
     [Fact]
+    public void From_a_step_one_goes_on_to_the_next_that_is_not_done()
+    {
+        var visit = SampleVisit.MetricBegun(SampleVisit.Protocols);
+        Assert.Equal("sounding", Then("arrive"));
+        Assert.Equal("clarity", Then("sounding"));
+        visit.SoundMetres("12.0");
+        Assert.Equal("clarity", Then("arrive"));
+        visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("clarity"), null, "fog");
+        Assert.Equal("profile", Then("arrive"));
+        Assert.Equal("profile", Then("clarity"));
+        visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("profile"), null, "the meter is ashore");
+        Assert.Equal("leave", Then("clarity"));
+        Assert.Equal("leave", Then("leave"));
+
+        string Then(string step) => visit.Fold().Steps.Single(s => s.Name == step).Then;
+    }
+
+    [Fact]
+    public void In_visits_of_before_bottles_were_asked_the_depth_of_the_composite_still_stands_to_be_read()
+    {
+        var visit = SampleVisit.Begun();
+        visit.Sound("102");
+        visit.Lost("12 9");
+        visit.Seen("11 3");
+        Assert.Equal("composite", visit.Fold().Steps.Single(s => s.Name == "clarity").Then);
+    }
+
+    [Fact]
     public void A_struck_mark_stays_on_the_page_with_its_reason_and_out_of_the_sum()
     {
         var visit = SampleVisit.Begun();

@@ -35,7 +35,7 @@ export function newestOf(sheet: FieldSheet, device: string): SheetEntry | undefi
 export function worstNow(sheet: FieldSheet, step: StepName, newest: SheetEntry | undefined): Finding | undefined {
   const open = sheet.findings.filter((finding) => isOpen(finding) && !ASKED_BELOW.includes(finding.code));
   const about = open.filter((finding) => newest && finding.about.includes(newest.id));
-  const here = open.filter((finding) => finding.level === 'stop' && stepBeside(sheet, finding) === step);
+  const here = open.filter((finding) => finding.level === 'stop' && finding.step === step);
   return [...about, ...here].toSorted(byRank)[0];
 }
 
@@ -43,32 +43,4 @@ export function worstNow(sheet: FieldSheet, step: StepName, newest: SheetEntry |
 export function openOn(findings: readonly Finding[], entry: string): 'stop' | 'check' | undefined {
   const levels = findings.filter((finding) => isOpen(finding) && finding.about.includes(entry)).map(({ level }) => level);
   return levels.includes('stop') ? 'stop' : levels.includes('check') ? 'check' : undefined;
-}
-
-/** The step on whose page a finding is answered. */
-export function stepBeside(sheet: FieldSheet, finding: Finding): StepName | undefined {
-  const has = (name: StepName) => sheet.steps.some((step) => step.name === name);
-  switch (finding.beside) {
-    case 'sounding':
-    case 'clarity':
-    case 'profile':
-    case 'composite':
-      return finding.beside;
-    case 'bottles':
-      return surfaceOnly(sheet, finding) || !has('bottles') ? 'surface' : 'bottles';
-    case 'header':
-      return has('arrive') ? 'arrive' : undefined;
-    case 'observation':
-      return finding.at?.split('/')[0];
-    case 'leaving':
-      return 'leave';
-    default:
-      return undefined;
-  }
-}
-
-function surfaceOnly(sheet: FieldSheet, finding: Finding): boolean {
-  const surface = sheet.bottles?.places.find(({ place }) => place === 'surface');
-  const entries = [...(surface?.casts ?? []), ...(surface?.bottles ?? [])].map(({ entry }) => entry);
-  return finding.about.length > 0 && finding.about.every((id) => entries.includes(id));
 }

@@ -1,0 +1,43 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import type { OperationName, OperationRequest, OperationResponse } from '../api/client';
+import { queries } from '../api/queries';
+import { compute } from './core';
+
+const KEPT_MS = 60_000;
+
+export interface Computed<Response> {
+  /** What Core answered; of a question that changed the answer before it, until the new one is there. */
+  data: Response | undefined;
+  /** Why it could not be worked out. */
+  error: string | undefined;
+  /** True while what is shown does not yet belong to the question. */
+  stale: boolean;
+}
+
+const of = <Name extends OperationName>(operation: Name, request: OperationRequest<Name> | undefined) => ({
+  queryKey: ['core', operation, request],
+  queryFn: () => compute(operation, request as OperationRequest<Name>),
+  staleTime: Number.POSITIVE_INFINITY,
+  gcTime: KEPT_MS,
+});
+
+/** Asks ahead what a page will show, so that it stands there from the first. */
+export async function computeAhead<Name extends OperationName>(operation: Name, request: OperationRequest<Name>): Promise<void> {
+  await queries.ensureQueryData(of(operation, request));
+}
+
+/** What an operation of Core says on this device; the same question is worked out once. Without a question it says nothing. */
+export function useComputed<Name extends OperationName>(
+  operation: Name,
+  request: OperationRequest<Name> | undefined,
+): Computed<OperationResponse<Name>> {
+  const { data, error, isPlaceholderData } = useQuery(
+    {
+      ...of(operation, request),
+      enabled: request !== undefined,
+      placeholderData: request === undefined ? undefined : keepPreviousData,
+    },
+    queries,
+  );
+  return { data: request === undefined ? undefined : data, error: error?.message, stale: isPlaceholderData };
+}
