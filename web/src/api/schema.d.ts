@@ -110,6 +110,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a plain number as people and meters write it, such as 8.6 or 8,6, and says what is wrong where it is none. */
+        post: operations["number"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/clarity": {
         parameters: {
             query?: never;
@@ -6481,6 +6498,20 @@ export interface components {
              */
             accuracyM: null | number;
         };
+        /** @description A plain number as typed. */
+        NumberRequest: {
+            /** @description The text. */
+            written: string;
+        };
+        /** @description What was typed, understood. */
+        NumberResult: {
+            /**
+             * Format: double
+             * @description The number; null where it cannot be read.
+             */
+            value?: null | number;
+            finding?: null | components["schemas"]["Finding"];
+        };
         /**
          * @description Body of the entry `observation`: one value of a described protocol, at its address `protocol / step / item /
          *                 try`.
@@ -11022,6 +11053,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LengthResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    number: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NumberRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NumberResult"];
                 };
             };
             /** @description Bad Request */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { writeAshore } from '../field/entries';
 import { NextButton } from '../ui/NextButton';
+import { numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 import { TypedBox } from '../ui/TypedBox';
 import type { FilterProps } from './FilterPage';
@@ -77,8 +78,8 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
   const [given, setGiven] = useState<Partial<Record<(typeof PUMP)[number], string>>>({});
   const [kept, setKept] = useState(false);
   const number = (key: keyof typeof given) => {
-    const value = Number(given[key]?.trim().replace(',', '.') || Number.NaN);
-    return Number.isFinite(value) && value >= 0 ? value : undefined;
+    const value = numberOf(given[key]);
+    return value !== undefined && value >= 0 ? value : undefined;
   };
   const wrong = PUMP.some((key) => given[key]?.trim() && number(key) === undefined);
   return (

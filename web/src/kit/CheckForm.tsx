@@ -4,7 +4,7 @@ import { api, type LengthUnit, type Schemas } from '../api/client';
 import { useBox } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { Beside } from '../setup/findings';
-import { numberOf } from '../setup/water';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { UNITS } from '../ui/units';

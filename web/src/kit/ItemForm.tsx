@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { Beside, type FieldFinding, Summary } from '../setup/findings';
-import { numberOf } from '../setup/water';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';

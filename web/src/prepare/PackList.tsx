@@ -1,8 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
-import type { Finding, Schemas } from '../api/client';
-import { compute } from '../field/core';
+import type { Schemas } from '../api/client';
 import { store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { FindingNote } from '../ui/FindingNote';
 import type { Outing, PackNeed } from './outings';
 
@@ -24,18 +23,11 @@ export function PackList({ outing, outingKey }: { outing: Outing; outingKey: str
   );
   const ticked = (need: PackNeed) => ticks?.has(`${outingKey} ${need.key}`) ?? false;
   const left = outing.pack.filter((need) => !ticked(need));
-  const [safety, setSafety] = useState<Finding>();
-  useEffect(() => {
-    let current = true;
-    if (ticks) {
-      void compute('before-casting-off', {
-        ticks: outing.pack.map(({ key, words }) => ({ key, words, ticked: ticks.has(`${outingKey} ${key}`) })),
-      }).then(({ finding }) => current && setSafety(finding ?? undefined));
-    }
-    return () => {
-      current = false;
-    };
-  }, [ticks, outing.pack, outingKey]);
+  const { finding: safety } =
+    useComputed(
+      'before-casting-off',
+      ticks && { ticks: outing.pack.map(({ key, words }) => ({ key, words, ticked: ticks.has(`${outingKey} ${key}`) })) },
+    ).data ?? {};
   const crates = (Object.keys(CRATES) as Schemas['Crate'][]).filter((crate) => outing.pack.some((need) => need.crate === crate));
   const toggle = (need: PackNeed) => {
     const id = `${outingKey} ${need.key}`;

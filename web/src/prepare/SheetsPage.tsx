@@ -2,9 +2,9 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { asked } from '../api/asked';
-import type { Schemas, StationRecord } from '../api/client';
-import { compute } from '../field/core';
+import type { StationRecord } from '../api/client';
 import { store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { DISC_MARKS } from '../ui/discMarks';
 import { Problem } from '../ui/Problem';
@@ -64,20 +64,13 @@ interface SheetProps {
 }
 
 function FieldSheet({ outing, stop, paper, record }: SheetProps) {
-  const [boxes, setBoxes] = useState<Schemas['DiscBox'][]>([]);
   const { station } = stop;
-  useEffect(() => {
-    let current = true;
-    if (record) {
-      // An empty visit says which boxes the programme's method asks for.
-      void compute('fold-visit', { entries: [], context: { ...record.context, history: [] }, reader: 'as-read' }).then(
-        (sheet) => current && setBoxes(sheet.clarity.boxes),
-      );
-    }
-    return () => {
-      current = false;
-    };
-  }, [record]);
+  // An empty visit says which boxes the programme's method asks for.
+  const { data: empty } = useComputed(
+    'fold-visit',
+    record && { entries: [], context: { ...record.context, history: [] }, reader: 'as-read' },
+  );
+  const boxes = empty?.clarity.boxes ?? [];
   const line = record?.context.lines.find(({ code }) => code === stop.line);
   const unit = UNITS[line?.unit ?? 'm'].short;
   return (

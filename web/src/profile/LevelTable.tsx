@@ -2,6 +2,7 @@ import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { compute } from '../field/core';
 import { LevelMark } from '../ui/FindingNote';
 import { focusNext } from '../ui/focusNext';
+import { numberOf } from '../ui/number';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
 import { useHere } from '../water/now/here';
@@ -269,7 +270,7 @@ function textIn(level: Level, box: Box, temperatureUnit: Profile['temperatureUni
 
 async function oxygenWorking(level: Level, meter: Profile['meter']) {
   const { working } = await compute('oxygen', {
-    value: Number(String(level.oxygenRead ?? level.oxygen).replace(',', '.')),
+    value: numberOf(String(level.oxygenRead ?? level.oxygen)) ?? Number.NaN,
     unit: level.oxygenUnit ?? 'mg/L',
     temperatureC: level.temperatureC ?? 0,
     salinity: level.salinity ?? 0,

@@ -4,6 +4,7 @@ import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
 import { ChoiceBox } from '../ui/ChoiceBox';
+import { numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 import { useAsked } from '../water/now/here';
 import type { Profile } from './columns';
@@ -94,7 +95,8 @@ function CalibrationForm({
   // What saturated air should read is known in its own unit alone.
   const known = useBox('meter-check.expected');
   const expected = typed ?? (known?.usual != null && known.unit === unit ? String(known.usual) : '');
-  const kpa = Number(pressure.replace(',', '.'));
+  const kpa = numberOf(pressure);
+  const unreadable = pressure.trim() !== '' && kpa === undefined;
   return (
     <form
       ref={form}
@@ -107,7 +109,7 @@ function CalibrationForm({
           atEnd,
           expected: { written: expected, unit },
           read: { written: read, unit },
-          ...(pressure && Number.isFinite(kpa) && { pressureKpa: kpa, fromWeatherReport: report }),
+          ...(kpa !== undefined && { pressureKpa: kpa, fromWeatherReport: report }),
           ...(display && { display }),
         });
       }}
@@ -137,6 +139,7 @@ function CalibrationForm({
             hint="Else the standard atmosphere at the water’s altitude is taken."
             value={pressure}
             onChange={setPressure}
+            {...(unreadable && { problem: `“${pressure}” is no number. Write digits, for example 99.8.` })}
             inputMode="decimal"
             maxLength={8}
           />
@@ -150,7 +153,7 @@ function CalibrationForm({
         </>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
-        <button type="submit" className="act act-next" disabled={!read.trim() || !expected.trim()}>
+        <button type="submit" className="act act-next" disabled={!read.trim() || !expected.trim() || unreadable}>
           Write it down
         </button>
         <button type="button" className="act" onClick={onCancel}>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { Choice } from '../ui/Choice';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Subject, Trend } from './series';
@@ -90,12 +91,15 @@ function AddLimit({
   const [value, setValue] = useState('');
   const [above, setAbove] = useState(better === 'higher');
   const [problem, setProblem] = useState('');
-  const number = Number(value.replace(',', '.'));
+  const number = numberOf(value);
   return (
     <form
       className="mt-2 border border-rule bg-sheet p-3 print:hidden"
       onSubmit={async (event) => {
         event.preventDefault();
+        if (number === undefined) {
+          return;
+        }
         const { problem: wrong } = await asked(() =>
           api.POST('/api/waters/{code}/limits', {
             params: { path: { code: water } },
@@ -118,7 +122,13 @@ function AddLimit({
         ]}
         onChoose={setAbove}
       />
-      <TextField label={`The number, ${unit}`} value={value} inputMode="decimal" onChange={setValue} />
+      <TextField
+        label={`The number, ${unit}`}
+        value={value}
+        inputMode="decimal"
+        onChange={setValue}
+        {...(value.trim() && number === undefined && { problem: `“${value}” is no number. Write digits, for example 3.4.` })}
+      />
       <TextField
         label="Where it stands"
         value={source}
@@ -126,11 +136,7 @@ function AddLimit({
         maxLength={200}
         hint="Plan, law or paper, so that anybody can check it."
       />
-      <button
-        type="submit"
-        className="act mt-3"
-        disabled={!name.trim() || !source.trim() || !value.trim() || !Number.isFinite(number)}
-      >
+      <button type="submit" className="act mt-3" disabled={!name.trim() || !source.trim() || number === undefined}>
         Add it
       </button>
       <Problem words={problem} />

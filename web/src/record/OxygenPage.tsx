@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
-import { api, type Schemas, type StationRecord } from '../api/client';
+import { useState } from 'react';
+import { api, type StationRecord } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import { compute } from '../field/core';
+import { useComputed } from '../field/useComputed';
 import { plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { Worked } from '../ui/Worked';
@@ -18,19 +18,8 @@ export function OxygenPage({ code, record }: { code: string; record: StationReco
     () => api.GET('/api/stations/{code}/oxygen', { params: { path: { code } } }),
     ['oxygen', code],
   );
-  const [seasons, setSeasons] = useState<Schemas['OxygenSeason'][]>();
-  useEffect(() => {
-    let current = true;
-    if (visits) {
-      compute('oxygen-seasons', { visits, window: record.context.programme.summary }).then(
-        (result) => current && setSeasons(result.seasons),
-        () => {},
-      );
-    }
-    return () => {
-      current = false;
-    };
-  }, [visits, record]);
+  const asked = visits && { visits, window: record.context.programme.summary };
+  const { seasons } = useComputed('oxygen-seasons', asked).data ?? {};
   if (problem) {
     return <Problem words={problem} />;
   }

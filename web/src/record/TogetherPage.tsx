@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { OperationRequest, Schemas, StationRecord } from '../api/client';
 import { compute } from '../field/core';
+import { useComputed } from '../field/useComputed';
 import { useAppearance } from '../ui/appearance';
 import { plainDay } from '../ui/days';
 import { Worked } from '../ui/Worked';
@@ -287,19 +288,9 @@ function Indices({
 
 /** Chlorophyll against clarity of the same visit. */
 function Scatter({ pairs }: { pairs: Pair[] }) {
-  const [curves, setCurves] = useState<Curves>();
-  const key = JSON.stringify(pairs);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the pairs
-  useEffect(() => {
-    let current = true;
-    compute('chlorophyll-clarity', { pairs: pairs.map(({ ugL, clarityM }) => ({ chlorophyllUgL: ugL, clarityM })) }).then(
-      (result) => current && setCurves(result),
-      () => {},
-    );
-    return () => {
-      current = false;
-    };
-  }, [key]);
+  const { data: curves } = useComputed('chlorophyll-clarity', {
+    pairs: pairs.map(({ ugL, clarityM }) => ({ chlorophyllUgL: ugL, clarityM })),
+  });
   return (
     <figure className="m-0 min-w-0">
       <ChartFrame

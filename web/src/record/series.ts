@@ -1,8 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
 import type { LengthUnit, OperationRequest, ReaderUnit, Schemas, StationRecord } from '../api/client';
-import { compute } from '../field/core';
 import { store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { pendingVisits, withLocal } from '../field/visits';
 
 export type Trend = Schemas['TrendResult'];
@@ -64,20 +63,6 @@ export function useTrend(
     limits?: { above: boolean; value: number; name: string; source: string }[];
   },
 ) {
-  const [answer, setAnswer] = useState<{ key: string; trend?: Trend; problem?: string }>();
-  const key = JSON.stringify([ask?.subject, ask?.window, ask?.joins, ask?.points, options]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the whole question
-  useEffect(() => {
-    let current = true;
-    if (ask) {
-      compute('trend', { ...question(ask), ...options } as Ask).then(
-        (trend) => current && setAnswer({ key, trend }),
-        (error: Error) => current && setAnswer({ key, problem: error.message }),
-      );
-    }
-    return () => {
-      current = false;
-    };
-  }, [key]);
-  return { trend: answer?.trend, problem: answer?.problem ?? '' };
+  const { data: trend, error = '' } = useComputed('trend', ask && ({ ...question(ask), ...options } as Ask));
+  return { trend, problem: error };
 }

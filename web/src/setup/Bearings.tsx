@@ -1,8 +1,8 @@
 import type { Schemas } from '../api/client';
+import { numberOf } from '../ui/number';
 import { Worked } from '../ui/Worked';
 import { Beside } from './findings';
 import { type LandmarkDraft, LandmarkFields, landmarkOf, NO_LANDMARK } from './LandmarkFields';
-import { numberOf } from './water';
 
 export interface BearingDraft extends LandmarkDraft {
   bearing: string;

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useBox } from '../field/boxes';
+import { numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
-import { numberOf } from './water';
 
 type Laboratory = Schemas['Laboratory'];
 const DAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];

@@ -4,10 +4,10 @@ import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { ClockField } from '../ui/ClockField';
 import { shortDay } from '../ui/days';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { LaboratoryNeeds } from './LaboratoryNeeds';
-import { numberOf } from './water';
 
 type Laboratory = Schemas['Laboratory'];
 type Weekday = Laboratory['openings'][number]['day'];

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { numberOf } from './water';
+import { numberOf } from '../ui/number';
 
 export interface LandmarkDraft {
   name: string;

@@ -4,6 +4,7 @@ import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { ClockField } from '../ui/ClockField';
 import { monthName } from '../ui/days';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { SelectBox } from '../ui/SelectBox';
 import { SelectField } from '../ui/SelectField';
@@ -12,7 +13,6 @@ import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { limitDraftOf, MethodRows, withLimits } from './MethodRows';
 import { SeasonRows } from './SeasonRows';
-import { numberOf } from './water';
 
 type Programme = Schemas['Programme'];
 interface Props {

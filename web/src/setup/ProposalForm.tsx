@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { Track } from './Track';
-import { numberOf, type Water } from './water';
+import type { Water } from './water';
 
 /** Where a sampler found a better place; a coordinator decides. */
 export function ProposalForm({ water, onKept, onCancel }: { water: Water; onKept(): void; onCancel(): void }) {

@@ -4,6 +4,7 @@ import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { compute } from '../field/core';
 import { ChoiceBox } from '../ui/ChoiceBox';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
@@ -13,7 +14,7 @@ import { Beside, type FieldFinding, Summary } from './findings';
 import { type MapMark, SketchMap } from './SketchMap';
 import { Track } from './Track';
 import { draftsOfTransits, type TransitDraft, Transits, transitsOf } from './Transits';
-import { numberOf, type Water } from './water';
+import type { Water } from './water';
 
 type Setup = Schemas['StationSetup'];
 

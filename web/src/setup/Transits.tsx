@@ -1,6 +1,5 @@
-import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { compute } from '../field/core';
+import { useComputed } from '../field/useComputed';
 import { Beside } from './findings';
 import { type LandmarkDraft, LandmarkFields, landmarkOf, NO_LANDMARK } from './LandmarkFields';
 import { PhotoField } from './PhotoField';
@@ -39,21 +38,8 @@ export function Transits({
   drafts: TransitDraft[];
   onChange(drafts: TransitDraft[]): void;
 }) {
-  const [crossing, setCrossing] = useState<Schemas['TransitResult']>();
   const transits = transitsOf(drafts) ?? [];
-  const key = JSON.stringify(transits);
-  useEffect(() => {
-    const read = JSON.parse(key) as Schemas['Transit'][];
-    if (read.length < 2) {
-      setCrossing(undefined);
-      return;
-    }
-    let current = true;
-    void compute('transit-crossing', { transits: read }).then((result) => current && setCrossing(result));
-    return () => {
-      current = false;
-    };
-  }, [key]);
+  const { data: crossing } = useComputed('transit-crossing', transits.length < 2 ? undefined : { transits });
   return (
     <>
       <p className="mt-1 text-dim text-sm">

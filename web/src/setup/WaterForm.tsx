@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api } from '../api/client';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { SketchMap } from './SketchMap';
-import { KINDS, numberOf, type Water } from './water';
+import { KINDS, type Water } from './water';
 
 interface Props {
   given: Water;

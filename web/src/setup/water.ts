@@ -20,9 +20,3 @@ export const NEW_WATER: Water = {
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   altitudeM: 0,
 };
-
-/** A number as typed; undefined where it is none. */
-export function numberOf(text: string): number | undefined {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(value) ? undefined : value;
-}

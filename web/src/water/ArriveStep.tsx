@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
-import { numberOf } from '../setup/water';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { NextButton } from '../ui/NextButton';
+import { numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 import { CopyHead } from './CopyHead';
 import { FindingsBeside } from './findings';

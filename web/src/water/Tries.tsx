@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
-import { numberOf } from '../setup/water';
 import { ChoiceBox } from '../ui/ChoiceBox';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
 import { WrittenMark } from './WrittenMark';

@@ -3,6 +3,7 @@ import { useEffect, useId, useState } from 'react';
 import { NumberOutside } from '../field/core';
 import { Choice } from '../ui/Choice';
 import { FindingNote } from '../ui/FindingNote';
+import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { Worked } from '../ui/Worked';
@@ -46,7 +47,7 @@ function Calculation({ calculator }: { calculator: Calculator }) {
   const [answer, setAnswer] = useState<Answer>();
   const [problem, setProblem] = useState<Error>();
   const wrong = calculator.boxes.find(
-    ({ key, kind, optional }) => kind === 'number' && (given[key]?.trim() ? !Number.isFinite(toNumber(given[key])) : !optional),
+    ({ key, kind, optional }) => kind === 'number' && (given[key]?.trim() ? numberOf(given[key]) === undefined : !optional),
   );
   const outside = problem instanceof NumberOutside && calculator.boxes.some(({ key }) => key === problem.key) && problem;
   const problemOf = ({ key, label }: Box) => {
@@ -60,7 +61,7 @@ function Calculation({ calculator }: { calculator: Calculator }) {
     if (!wrong) {
       calculator
         .ask({
-          number: (key) => (given[key]?.trim() ? toNumber(given[key]) : undefined),
+          number: (key) => numberOf(given[key]),
           text: (key) => given[key] ?? '',
         })
         .then(
@@ -163,8 +164,4 @@ function BoxField({
       {...(problem && { problem })}
     />
   );
-}
-
-function toNumber(written: string | undefined): number {
-  return Number((written ?? '').trim().replace(',', '.').replace('−', '-'));
 }

@@ -43,6 +43,13 @@ public static class OperationTable
                 j => j.LengthResult,
                 LengthOperation.Work
             ),
+            new Operation<NumberRequest, NumberResult>(
+                "number",
+                "Reads a plain number as people and meters write it, such as 8.6 or 8,6, and says what is wrong where it is none.",
+                j => j.NumberRequest,
+                j => j.NumberResult,
+                NumberOperation.Work
+            ),
             new Operation<ClarityRequest, ClarityResult>(
                 "clarity",
                 "Works out a clarity (Secchi depth) from marks on the line by the programme's method, with its working and findings.",

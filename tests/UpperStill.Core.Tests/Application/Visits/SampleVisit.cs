@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Protocols.Profile;
@@ -199,6 +200,26 @@ internal sealed class SampleVisit
         Write(VisitKinds.Kept, new KeptBody(finding, [.. about.Select(e => e.Id)]), null, why);
 
     internal Entry Close() => Write(VisitKinds.VisitClosed, new EmptyBody());
+
+    /// <summary>What a repair writes, with one touch.</summary>
+    internal Entry Write(RepairEntry repair)
+    {
+        clock = clock.AddMinutes(1);
+        var entry = new Entry(
+            Guid.CreateVersion7(clock),
+            visit,
+            repair.Kind,
+            EntryKinds.All[repair.Kind].Version,
+            repair.Body,
+            clock,
+            "Asa",
+            "phone",
+            repair.Strikes,
+            repair.Why
+        );
+        Entries.Add(entry);
+        return entry;
+    }
 
     internal Entry Write<T>(
         EntryKind<T> kind,

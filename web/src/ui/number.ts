@@ -1,0 +1,9 @@
+/**
+ * A number as somebody typed it, for the boxes whose entries hold numbers; undefined where Core would not read one either: `1,234`
+ * may be a thousand or a fraction, and nothing is guessed. `number.screen.test.ts` holds it to what Core says.
+ */
+export function numberOf(written: string | null | undefined): number | undefined {
+  const text = (written ?? '').trim().replace('−', '-');
+  const twoWays = /^[-+]?(?!0,)\d+,\d{3}$/.test(text);
+  return /^[-+]?(\d+([.,]\d*)?|[.,]\d+)$/.test(text) && !twoWays ? Number(text.replace(',', '.')) : undefined;
+}
