@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { expect, test } from 'vitest';
 import { Person } from '../testing/person';
 
@@ -13,16 +13,18 @@ test('marks the wrong way round are swapped with one touch, and both that were w
   await person.answers('Where did you see it again?', '12 9');
   await person.user.click(within(await bar(/^Stop:/)).getByRole('button', { name: 'Swap them' }));
 
-  await person.sees('Clarity', '12 ft 0 in');
-  const marks = (await person.kept()).filter(({ kind }) => kind === 'disc-mark');
-  expect(marks.map(({ body, strikes, why }) => [(body as { depth: { written: string } }).depth.written, !!strikes, why])).toEqual(
-    [
+  await waitFor(async () => {
+    const marks = (await person.kept()).filter(({ kind }) => kind === 'disc-mark');
+    expect(
+      marks.map(({ body, strikes, why }) => [(body as { depth: { written: string } }).depth.written, !!strikes, why]),
+    ).toEqual([
       ['11 3', false, undefined],
       ['12 9', false, undefined],
       ['12 9', true, 'swapped'],
       ['11 3', true, 'swapped'],
-    ],
-  );
+    ]);
+  });
+  await waitFor(() => expect(screen.queryByRole('alert', { name: /^Stop:/ })).toBeNull());
 });
 
 test('a sounding in the other unit is read anew with one touch', async () => {
@@ -31,12 +33,13 @@ test('a sounding in the other unit is read anew with one touch', async () => {
   await person.answers('How deep is it here?', '39');
   await person.touches(/^It was 39/);
 
-  await person.reads('11.9 m');
-  const soundings = (await person.kept()).filter(({ kind }) => kind === 'sounding');
-  expect(soundings.map(({ body, why }) => [(body as { depth: { unit: string } }).depth.unit, why])).toEqual([
-    ['m', undefined],
-    ['ft', 'the other unit'],
-  ]);
+  await waitFor(async () => {
+    const soundings = (await person.kept()).filter(({ kind }) => kind === 'sounding');
+    expect(soundings.map(({ body, why }) => [(body as { depth: { unit: string } }).depth.unit, why])).toEqual([
+      ['m', undefined],
+      ['ft', 'the other unit'],
+    ]);
+  });
 });
 
 test('the calibration knows what saturated air should read in its own unit alone', async () => {

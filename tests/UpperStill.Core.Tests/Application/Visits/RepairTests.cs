@@ -1,7 +1,5 @@
 using UpperStill.Core.Application.Delivery;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Protocols.Sounding;
-using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
