@@ -6,7 +6,7 @@ using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Tests.Application.Visits;
 
-/// <summary>What Core offers to mend a finding mends it: what it writes can be kept, the finding is open no more, and nothing is lost.</summary>
+/// <summary>What is offered to mend a finding mends it: it can be kept, the finding is open no more, nothing is lost.</summary>
 public class RepairTests
 {
     private static readonly Dictionary<string, Func<SampleVisit>> Examples = new()
