@@ -7,3 +7,6 @@ import { QueryClient } from '@tanstack/react-query';
 export const queries = new QueryClient({
   defaultOptions: { queries: { retry: false, networkMode: 'always', refetchOnWindowFocus: false, refetchOnReconnect: false } },
 });
+
+/** How the key begins of what Core worked out on this device: who signs in does not change it. */
+export const OF_CORE = 'core';

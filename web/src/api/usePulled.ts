@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useId } from 'react';
 import { type Asked, asked } from './asked';
-import { queries } from './queries';
+import { OF_CORE, queries } from './queries';
 
 const NO_SIGNAL = 'The server cannot be reached. This page needs a signal; the water does not.';
 const KEPT_MS = 15 * 60_000;
@@ -41,5 +41,5 @@ export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>,
 /** Forgets what was pulled: somebody else uses this device now. A page that stands asks anew. */
 export function forgetPulled(): void {
   queries.removeQueries({ type: 'inactive' });
-  void queries.resetQueries({ type: 'active' });
+  void queries.resetQueries({ type: 'active', predicate: ({ queryKey: [of] }) => of !== OF_CORE });
 }

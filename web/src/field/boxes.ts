@@ -1,25 +1,20 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../api/client';
-import { queries } from '../api/queries';
-import { compute } from './core';
+import { computeAhead, useComputed } from './useComputed';
 
 export type Box = Schemas['Box'];
 
-const BOXES = {
-  queryKey: ['core', 'boxes'],
-  queryFn: async () => new Map((await compute('boxes', {})).boxes.map((box) => [box.code, box])),
-  staleTime: Number.POSITIVE_INFINITY,
-  gcTime: Number.POSITIVE_INFINITY,
-};
-
 /** Asks Core once what the boxes ask; a page that is shown after that has all of them from the first. */
-export async function readBoxes(): Promise<void> {
-  await queries.ensureQueryData(BOXES);
-}
+export const readBoxes = (): Promise<void> => computeAhead('boxes', {});
 
 /** What a box asks and which answers it takes; nothing until Core has said so. */
 export function useBox(code: string): Box | undefined {
-  return useQuery(BOXES, queries).data?.get(code);
+  return useComputed('boxes', {}).data?.boxes.find((box) => box.code === code);
+}
+
+/** True once Core has said what the boxes ask, or cannot say it on this device. */
+export function useBoxesKnown(): boolean {
+  const { data, error } = useComputed('boxes', {});
+  return data !== undefined || error !== undefined;
 }
 
 /** The words for what is kept in a box; what no answer of it is stands as it was kept. */
@@ -32,9 +27,4 @@ export function useWords(code: string): (kept: string) => string {
 export function useNames<Kept extends string>(code: string): Record<Kept, string> {
   const choices = useBox(code)?.choices ?? [];
   return Object.fromEntries(choices.map((choice) => [choice.code, choice.words])) as Record<Kept, string>;
-}
-
-/** True once Core has said what the boxes ask, or cannot say it on this device. */
-export function useBoxesKnown(): boolean {
-  return useQuery(BOXES, queries).isFetched;
 }

@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { readBoxes } from './boxes';
 import { compute } from './core';
 import { type KeptEntry, readSetting, store, writeSetting } from './store';
 import { fetchEntries, pendingVisits, stationOf } from './visits';
@@ -38,7 +39,8 @@ export async function refreshLedger(): Promise<void> {
 
 /** Folds the samples of a visit on this device; nothing where its beginning is not here. */
 export async function foldSamples(kept: KeptEntry[]): Promise<VisitSamples | undefined> {
-  const code = await stationOf(kept);
+  // What the boxes of bench and ledger ask is known before a sample is shown.
+  const [code] = await Promise.all([stationOf(kept), readBoxes()]);
   const station = code && (await store.stations.get(code));
   return station
     ? compute('fold-samples', { entries: kept.map(({ entry }) => entry), context: { ...station.record.context, history: [] } })

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import type { OperationName, OperationRequest, OperationResponse } from '../api/client';
-import { queries } from '../api/queries';
+import { OF_CORE, queries } from '../api/queries';
 import { compute } from './core';
 
 const KEPT_MS = 60_000;
@@ -15,15 +15,15 @@ export interface Computed<Response> {
 }
 
 const of = <Name extends OperationName>(operation: Name, request: OperationRequest<Name> | undefined) => ({
-  queryKey: ['core', operation, request],
+  queryKey: [OF_CORE, operation, request],
   queryFn: () => compute(operation, request as OperationRequest<Name>),
   staleTime: Number.POSITIVE_INFINITY,
   gcTime: KEPT_MS,
 });
 
-/** Asks ahead what a page will show, so that it stands there from the first. */
+/** Asks ahead what pages will show, so that it stands there from the first; it is kept for as long as the application runs. */
 export async function computeAhead<Name extends OperationName>(operation: Name, request: OperationRequest<Name>): Promise<void> {
-  await queries.ensureQueryData(of(operation, request));
+  await queries.ensureQueryData({ ...of(operation, request), gcTime: Number.POSITIVE_INFINITY });
 }
 
 /** What an operation of Core says on this device; the same question is worked out once. Without a question it says nothing. */

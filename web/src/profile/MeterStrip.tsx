@@ -4,7 +4,7 @@ import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
 import { Choice } from '../ui/Choice';
 import { ChoiceBox } from '../ui/ChoiceBox';
-import { numberOf } from '../ui/number';
+import { notNumber, numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 import { useAsked } from '../water/now/here';
 import type { Profile } from './columns';
@@ -96,7 +96,7 @@ function CalibrationForm({
   const known = useBox('meter-check.expected');
   const expected = typed ?? (known?.usual != null && known.unit === unit ? String(known.usual) : '');
   const kpa = numberOf(pressure);
-  const unreadable = pressure.trim() !== '' && kpa === undefined;
+  const unread = notNumber(pressure, '99.8');
   return (
     <form
       ref={form}
@@ -139,7 +139,7 @@ function CalibrationForm({
             hint="Else the standard atmosphere at the water’s altitude is taken."
             value={pressure}
             onChange={setPressure}
-            {...(unreadable && { problem: `“${pressure}” is no number. Write digits, for example 99.8.` })}
+            {...unread}
             inputMode="decimal"
             maxLength={8}
           />
@@ -153,7 +153,7 @@ function CalibrationForm({
         </>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
-        <button type="submit" className="act act-next" disabled={!read.trim() || !expected.trim() || unreadable}>
+        <button type="submit" className="act act-next" disabled={!read.trim() || !expected.trim() || !!unread.problem}>
           Write it down
         </button>
         <button type="button" className="act" onClick={onCancel}>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { Choice } from '../ui/Choice';
-import { numberOf } from '../ui/number';
+import { notNumber, numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import type { Subject, Trend } from './series';
@@ -122,13 +122,7 @@ function AddLimit({
         ]}
         onChoose={setAbove}
       />
-      <TextField
-        label={`The number, ${unit}`}
-        value={value}
-        inputMode="decimal"
-        onChange={setValue}
-        {...(value.trim() && number === undefined && { problem: `“${value}” is no number. Write digits, for example 3.4.` })}
-      />
+      <TextField label={`The number, ${unit}`} value={value} inputMode="decimal" onChange={setValue} {...notNumber(value)} />
       <TextField
         label="Where it stands"
         value={source}

@@ -3,7 +3,7 @@ import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { NextButton } from '../ui/NextButton';
-import { numberOf } from '../ui/number';
+import { notNumber, numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 import { CopyHead } from './CopyHead';
 import { FindingsBeside } from './findings';
@@ -163,7 +163,6 @@ function ByInstrument({
     }
   }, [given]);
   const read = numberOf(written);
-  const unreadable = written.trim() !== '' && read === undefined;
   const give = () => read !== undefined && read !== given && onGiven(read);
   return (
     <TextField
@@ -171,7 +170,7 @@ function ByInstrument({
       className="max-w-60"
       value={written}
       onChange={setWritten}
-      {...(unreadable && { problem: `“${written}” is no number. Write digits, for example 3.4.` })}
+      {...notNumber(written)}
       inputMode="decimal"
       maxLength={8}
       autoComplete="off"

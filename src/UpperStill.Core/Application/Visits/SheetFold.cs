@@ -46,7 +46,7 @@ internal sealed class SheetFold
         var usable = !stops.Any(f => f.Beside is Beside.Clarity or Beside.Sounding);
         IReadOnlyList<SheetEntry> entries = [.. draft.Log.All.Select(e => Shown(e, clarity.Blind))];
         var shown = steps.Visit(stops, closed.Count > 0);
-        var mending = new Mending(draft, shown, entries);
+        var mending = new Mending(draft, steps, shown, entries);
         return new FieldSheet(
             draft.Log.All.Count > 0 ? draft.Log.All[0].Visit : Guid.Empty,
             draft.Start is null ? VisitState.NotStarted

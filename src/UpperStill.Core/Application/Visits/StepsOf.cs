@@ -8,6 +8,9 @@ namespace UpperStill.Core.Application.Visits;
 /// <summary>The steps of a visit in the order of work: what each gave, what it lacks, and which is next.</summary>
 internal sealed class StepsOf
 {
+    /// <summary>The step that ends a visit.</summary>
+    internal const string Leave = "leave";
+
     private readonly Dictionary<string, Read<StepSkippedBody>> skipped;
     private readonly IReadOnlyList<PartStep> byPart;
     private readonly IReadOnlyList<PartStep> steps;
@@ -27,6 +30,28 @@ internal sealed class StepsOf
                     .Select(f => f.On(Beside.Header, chosen.Entry.Id))
             );
         }
+    }
+
+    /// <summary>The step on whose page a finding is answered: the one that stands beside its words; null where none is.</summary>
+    internal string? Answering(Finding finding)
+    {
+        if (finding.Beside == Beside.Leaving)
+        {
+            return Leave;
+        }
+
+        if (finding.Beside == Beside.Observation)
+        {
+            return finding.At?.Split('/')[0];
+        }
+
+        // The same words may stand in two steps: each then knows its own entries.
+        List<PartStep> here = [.. byPart.Where(s => s.Stops.Contains(finding.Beside))];
+        return (
+            here.Find(s => s.Own is { } own && finding.About.Count > 0 && finding.About.All(own.Contains))
+            ?? here.Find(s => s.Own is null)
+            ?? here.FirstOrDefault()
+        )?.Name;
     }
 
     /// <summary>Steps that were asked for, are not done, and are not left out with a reason, in the order of work.</summary>
@@ -64,7 +89,7 @@ internal sealed class StepsOf
 
         shown.Add(
             new SheetStep(
-                "leave",
+                Leave,
                 closed ? StepState.Done : StepState.ToDo,
                 closed ? "visit ended"
                     : left == 0 ? "every box is full"
@@ -83,9 +108,9 @@ internal sealed class StepsOf
     private string After(IEnumerable<SheetStep> rest)
     {
         var open = rest.FirstOrDefault(s => s.State == StepState.ToDo)?.Name;
-        return open is null or "leave" && rest.FirstOrDefault(s => steps.Any(p => p.Name == s.Name && p.ReadOff)) is { } read
+        return open is null or Leave && rest.FirstOrDefault(s => steps.Any(p => p.Name == s.Name && p.ReadOff)) is { } read
             ? read.Name
-            : open ?? "leave";
+            : open ?? Leave;
     }
 
     // On a beach, a bridge or a bank nothing is asked but what is due there; the depth only where something rests on it.

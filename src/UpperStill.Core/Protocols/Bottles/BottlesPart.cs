@@ -217,6 +217,12 @@ public sealed class BottlesPart() : VisitPart("bottles")
                     Done = places.All(p => p.Done || p.Needless),
                     Summary = Summary(places),
                     Stops = [Beside.Bottles],
+                    Own =
+                        name == "surface"
+                            ? places
+                                .SelectMany(p => p.Casts.Select(c => c.Entry).Concat(p.Bottles.Select(b => b.Entry).OfType<Guid>()))
+                                .ToHashSet()
+                            : null,
                     NeedsDepth = name == "bottles",
                     Required = places.Any(p => !p.Needless),
                     Missing = places.Select(Missing).FirstOrDefault(m => m is not null),

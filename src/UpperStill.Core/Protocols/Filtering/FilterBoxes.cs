@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Boxes;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Protocols.Filtering;
 
@@ -7,7 +8,12 @@ internal static class FilterBoxes
 {
     public static readonly IReadOnlyList<Box> All =
     [
-        Box.Names("filter.by", "Pushed by", ("syringe", "a syringe, 60 mL"), ("pump", "a pump and funnel")),
+        Box.Names(
+            "filter.by",
+            "Pushed by",
+            ("syringe", $"a syringe, {Decimals.Text(FilterPart.SyringeMl)} mL"),
+            ("pump", "a pump and funnel")
+        ),
         Box.Names(
             "filter.trouble",
             "Trouble with the filter?",
@@ -16,7 +22,12 @@ internal static class FilterBoxes
             ("fingers", "touched"),
             ("dropped", "dropped")
         ),
-        Box.Typed("filter.vacuumKpa", "Vacuum of the pump", "kPa", "Under 20 kPa: more breaks cells."),
+        Box.Typed(
+            "filter.vacuumKpa",
+            "Vacuum of the pump",
+            "kPa",
+            $"Under {Decimals.Text(FilterPart.MostVacuumKpa)} kPa: more breaks cells."
+        ),
         Box.Typed("filter.diameterMm", "Diameter of the filter", "mm"),
         Box.Typed("filter.poreUm", "Pore, nominal", "µm", "Usually 0.7.", 0.7m),
         Box.Typed("filter.drops", "Drops of MgCO3 on the filter", null, "0 where none."),

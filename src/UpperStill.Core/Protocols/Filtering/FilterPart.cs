@@ -9,11 +9,11 @@ namespace UpperStill.Core.Protocols.Filtering;
 /// <summary>One filter worked out from its entries, with its checks.</summary>
 internal sealed class FilterPart
 {
-    private const decimal SyringeMl = 60;
+    internal const decimal SyringeMl = 60;
     private const decimal FillMl = 50;
     private const decimal FunnelMl = 2000;
     private const decimal SecondsPerFill = 35;
-    private const decimal MostVacuumKpa = 20;
+    internal const decimal MostVacuumKpa = 20;
 
     private readonly Programme programme;
     private readonly IReadOnlyList<Read<FilterBody>> answers;
@@ -153,7 +153,7 @@ internal sealed class FilterPart
                 .Check(
                     "filter-vacuum",
                     $"{Decimals.Text(kpa)} kPa of vacuum.",
-                    "Above 20 kPa cells break and go through.",
+                    $"Above {Decimals.Text(MostVacuumKpa)} kPa cells break and go through.",
                     "Less vacuum; filter again if water is left."
                 )
                 .On(Beside.Filtering, About(a => a.VacuumKpa));
@@ -217,7 +217,7 @@ internal sealed class FilterPart
             yield return Finding.Stop(
                 "volume-over",
                 $"{Decimals.Text(through!.Value)} mL is more than one fill.",
-                $"{(Answers.By == FilterBy.Pump ? "A funnel takes 2 L at most" : "A syringe holds 60 mL")}; a sum hides which fill was short.",
+                $"{(Answers.By == FilterBy.Pump ? "A funnel takes 2 L at most" : $"A syringe holds {Decimals.Text(SyringeMl)} mL")}; a sum hides which fill was short.",
                 "Strike it. Log each fill."
             );
         }

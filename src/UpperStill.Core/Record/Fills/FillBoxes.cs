@@ -3,7 +3,7 @@ using UpperStill.Core.Basis.Boxes;
 namespace UpperStill.Core.Record.Fills;
 
 /// <summary>The boxes of a container as it is filled that are answered with one touch.</summary>
-public static class FillBoxes
+internal static class FillBoxes
 {
     /// <summary>All of them.</summary>
     public static IReadOnlyList<Box> All { get; } =

@@ -26,6 +26,9 @@ internal sealed record PartStep
     /// <summary>Where a stop stands that keeps it from being done.</summary>
     internal IReadOnlyList<Beside> Stops { get; init; } = [];
 
+    /// <summary>Where another step stands beside the same words: the entries that are this one's.</summary>
+    internal IReadOnlyCollection<Guid>? Own { get; init; }
+
     /// <summary>False where the visit may end without it.</summary>
     internal bool Required { get; init; } = true;
 

@@ -3,7 +3,7 @@ using UpperStill.Core.Basis.Boxes;
 namespace UpperStill.Core.Setup.Equipment;
 
 /// <summary>What each check of a thing of the kit asks.</summary>
-public static class KitBoxes
+internal static class KitBoxes
 {
     private static readonly string[] Meters = ["%", "mg/L", "µS/cm", "pH"];
 

@@ -4,7 +4,7 @@ namespace UpperStill.Core.Setup.Programmes;
 
 /// <summary>The choices of a programme that have types of their own: <see cref="ClaritySettings"/>, <see cref="CompositeSettings"/>,
 /// <see cref="ProtocolPlan"/>, each with what it means on the water.</summary>
-public static class SettingBoxes
+internal static class SettingBoxes
 {
     /// <summary>All of them.</summary>
     public static IReadOnlyList<Box> All { get; } =

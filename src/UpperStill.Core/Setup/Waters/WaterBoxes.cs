@@ -3,7 +3,7 @@ using UpperStill.Core.Basis.Boxes;
 namespace UpperStill.Core.Setup.Waters;
 
 /// <summary>The choices of waters and stations.</summary>
-public static class WaterBoxes
+internal static class WaterBoxes
 {
     /// <summary>All of them.</summary>
     public static IReadOnlyList<Box> All { get; } =
