@@ -77,9 +77,14 @@ export interface NewEntry<Kind extends keyof EntryBodies> {
   at?: string;
 }
 
-/** An id for a visit or an entry: UUIDv7, made on the device. */
+let lastId = { msecs: Number.NaN, seq: 0 };
+
+/** An id for a visit or an entry: UUIDv7, made on the device; those of one moment sort in the order in which they were made. */
 export function newId(): string {
-  return uuid({ msecs: nowMs() });
+  const msecs = nowMs();
+  // A new moment begins in the lower half of what can be counted, so that it does not run over.
+  lastId = { msecs, seq: msecs === lastId.msecs ? lastId.seq + 1 : Math.floor(Math.random() * 2 ** 31) };
+  return uuid(lastId);
 }
 
 /** A visit that is typed in from a sheet: its entries bear the time of the sheet; their ids say when they were typed. */
