@@ -6837,8 +6837,6 @@ export interface components {
             hours: components["schemas"]["HoursWindow"];
             /** @description The samples it fills. */
             samples: components["schemas"]["PlannedSample"][];
-            /** @description Levels of the profile as they are read on the line; empty where none is due. */
-            levels: string[];
             /** @description The line proposed. */
             line?: null | string;
             /**
@@ -6846,8 +6844,8 @@ export interface components {
              * @description Metres from the station before, as the crow flies; null for the first.
              */
             fromLastM?: null | number;
-            /** @description True where the paper sheet has a box for the half of the day. */
-            asksHalf?: boolean;
+            /** @description The pieces of the paper sheet, in the order of work. */
+            paper: components["schemas"]["PaperPiece"][];
         };
         /** @description An oxygen reading, and the water it was read in. */
         OxygenRequest: {
@@ -7083,6 +7081,37 @@ export interface components {
              * @default 0
              */
             visits: number;
+        };
+        /** @description A box of the paper sheet, to write in. */
+        PaperBox: {
+            /** @description What is written there. */
+            label: string;
+            /** @description In which unit; null where it has none, or whoever writes says it. */
+            unit?: null | string;
+            /** @description Answers to tick instead, where they are few and short. */
+            ticks?: null | string[];
+        };
+        /** @description A piece of the paper sheet, for those who stay on paper. */
+        PaperPiece: {
+            /** @description What it is. */
+            title: string;
+            /**
+             * Format: int32
+             * @description Where it stands; see StepRank.
+             */
+            rank: number;
+            /** @description Boxes to write in. */
+            boxes?: components["schemas"]["PaperBox"][];
+            /** @description Lines to tick. */
+            ticks?: string[];
+            table?: null | components["schemas"]["PaperTable"];
+        };
+        /** @description A table of the paper sheet. A cell without words is to be filled. */
+        PaperTable: {
+            /** @description Above its columns, with their units. */
+            heads: string[];
+            /** @description Its rows. */
+            rows: string[][];
         };
         /** @description What is measured, by its code; the operation protocols lists them. */
         Parameter: string;

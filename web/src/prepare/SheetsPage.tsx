@@ -2,11 +2,9 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { asked } from '../api/asked';
-import type { StationRecord } from '../api/client';
+import type { Schemas } from '../api/client';
 import { store } from '../field/store';
-import { useComputed } from '../field/useComputed';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
-import { DISC_MARKS } from '../ui/discMarks';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { UNITS } from '../ui/units';
@@ -19,7 +17,6 @@ const PAPERS: Record<Paper, string> = { a4: 'A4', letter: 'US Letter' };
 export function SheetsPage() {
   const { day, water } = useParams({ from: '/prepare/$day/$water/sheets' });
   const kept = useLiveQuery(async () => (await store.outings.get(outingKey(day, water))) ?? null, [day, water]);
-  const stations = useLiveQuery(() => store.stations.toArray(), []);
   const [paper, setPaper] = useState<Paper>(/-(US|CA)$/.test(navigator.language) ? 'letter' : 'a4');
   const [problem, setProblem] = useState('');
   useEffect(() => void asked(() => fetchOuting(day, water)).then((answer) => setProblem(answer.problem)), [day, water]);
@@ -44,13 +41,7 @@ export function SheetsPage() {
         </div>
       </div>
       {kept?.outing.stops.map((stop) => (
-        <FieldSheet
-          key={stop.station.code}
-          outing={kept.outing}
-          stop={stop}
-          paper={paper}
-          record={stations?.find(({ code }) => code === stop.station.code)?.record}
-        />
+        <FieldSheet key={stop.station.code} outing={kept.outing} stop={stop} paper={paper} />
       ))}
     </div>
   );
@@ -60,19 +51,10 @@ interface SheetProps {
   outing: Outing;
   stop: OutingStop;
   paper: Paper;
-  record: StationRecord | undefined;
 }
 
-function FieldSheet({ outing, stop, paper, record }: SheetProps) {
+function FieldSheet({ outing, stop, paper }: SheetProps) {
   const { station } = stop;
-  // An empty visit says which boxes the programme's method asks for.
-  const { data: empty } = useComputed(
-    'fold-visit',
-    record && { entries: [], context: { ...record.context, history: [] }, reader: 'as-read' },
-  );
-  const boxes = empty?.clarity.boxes ?? [];
-  const line = record?.context.lines.find(({ code }) => code === stop.line);
-  const unit = UNITS[line?.unit ?? 'm'].short;
   return (
     <article className={`field-sheet field-sheet-${paper}`} aria-label={`Sheet for ${station.name}`}>
       <header className="flex items-baseline justify-between border-black border-b-2">
@@ -89,118 +71,64 @@ function FieldSheet({ outing, stop, paper, record }: SheetProps) {
         {UNITS[station.knownDepth.unit ?? 'm'].short} · {station.latitudeDeg.toFixed(5)}, {station.longitudeDeg.toFixed(5)}
         {outing.latestBack && ` · to the lab, leave by ${dayAndTime(outing.latestBack)}`}
       </p>
-      {station.transits?.map(({ near, far }) => (
-        <p key={near.name + far.name}>
-          In line: {near.name} with {far.name} ☐
-        </p>
+      {stop.paper.map((piece) => (
+        <Piece key={piece.title} piece={piece} />
       ))}
-      <Boxes
-        title="Arriving"
-        names={[
-          'people',
-          'began (24 h)',
-          ...(stop.asksHalf ? ['☐ a.m. ☐ p.m.'] : []),
-          'air, before it is wet',
-          'cloud, eighths',
-          'wind, from',
-          'waves 1–4',
-          'rain 24 h',
-          'rain 72 h',
-          'surface',
-          `sounding, ${unit}`,
-        ]}
-      />
-      <Boxes
-        title={`Clarity, ${unit}${stop.line ? `, line ${stop.line}` : ''}: as read, no sums`}
-        names={boxes.map((box) => `${DISC_MARKS[box.event].name}, reading ${box.lowering}`)}
-      />
-      <p>
-        ☐ shaded side ☐ no sunglasses ☐ on the bottom, in sight ☐ lost in plants ☐ lost in stirred mud · colour ____ · algae 1–5
-        ____
-      </p>
-      {stop.levels.length > 0 && <Levels levels={stop.levels} />}
-      {stop.samples.length > 0 && (
-        <table className="sheet-table">
-          <caption>Samples</caption>
-          <thead>
-            <tr>
-              <th>number</th>
-              <th>what</th>
-              <th className="w-[32mm]">depth</th>
-              <th className="w-[16mm]">time</th>
-              <th className="w-[14mm]">kept</th>
-              <th className="w-[36mm]">remarks</th>
-            </tr>
-          </thead>
-          <tbody>
-            {stop.samples.map((sample) => (
-              <tr key={sample.number}>
-                <td className="num">{sample.number}</td>
-                <td>
-                  {sample.type.measures}
-                  {sample.replicate > 0 ? ', REP' : ''}
-                </td>
-                <td>{sample.depth}</td>
-                <td />
-                <td>{sample.type.keep}</td>
-                <td />
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
-      <Boxes title="Leaving" names={['ended (24 h)', 'gear counted', 'samples counted', 'clean, drain, dry', 'told ashore']} />
       <p className="mt-2">Remarks</p>
       <div className="min-h-10 flex-1 border border-black" />
     </article>
   );
 }
 
-function Boxes({ title, names }: { title: string; names: readonly string[] }) {
-  return names.length === 0 ? null : (
+function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Schemas['PaperPiece'] }) {
+  return (
     <section>
       <h3>{title}</h3>
-      <div className="grid grid-cols-5 gap-1.5">
-        {names.map((name) => (
-          <div key={name} className="h-11 border border-black px-1 text-[0.6875rem]">
-            {name}
-          </div>
-        ))}
-      </div>
+      {boxes.length > 0 && (
+        <div className="grid grid-cols-5 gap-1.5">
+          {boxes.map(({ label, unit, ticks: answers }) => (
+            <div key={label} className="min-h-11 border border-black px-1 text-[0.6875rem]">
+              {label}
+              {unit && `, ${unit}`}
+              {answers && <p>{answers.map((answer) => `☐ ${answer}`).join(' ')}</p>}
+            </div>
+          ))}
+        </div>
+      )}
+      {ticks.length > 0 && <p className="mt-1">{ticks.map((tick) => `☐ ${tick}`).join(' · ')}</p>}
+      {table && <Table table={table} />}
     </section>
   );
 }
 
-/** Two columns of levels at most, so that the page stays one. */
-function Levels({ levels }: { levels: readonly string[] }) {
-  const half = Math.ceil(levels.length / 2);
+/** A long table stands in two columns, so that the page stays one. */
+function Table({ table: { heads, rows } }: { table: Schemas['PaperTable'] }) {
+  const half = rows.length > 8 ? Math.ceil(rows.length / 2) : rows.length;
+  const parts = [rows.slice(0, half), rows.slice(half)].filter((part) => part.length > 0);
   return (
-    <section>
-      <h3>Profile: write what the meter shows, with its unit once at the top</h3>
-      <div className="grid grid-cols-2 gap-4">
-        {[levels.slice(0, half), levels.slice(half)].map((part) => (
-          <table key={part[0]} className="sheet-table">
-            <thead>
-              <tr>
-                <th>depth</th>
-                <th>temp. ____</th>
-                <th>oxygen ____</th>
-                <th>____</th>
-              </tr>
-            </thead>
-            <tbody>
-              {part.map((level) => (
-                <tr key={level}>
-                  <td className="num">{level}</td>
-                  <td />
-                  <td />
-                  <td />
-                </tr>
+    <div className={`grid gap-4 ${parts.length > 1 ? 'grid-cols-2' : ''}`}>
+      {parts.map((part) => (
+        <table key={part[0]?.[0]} className="sheet-table">
+          <thead>
+            <tr>
+              {heads.map((head) => (
+                <th key={head}>{head}</th>
               ))}
-            </tbody>
-          </table>
-        ))}
-      </div>
-    </section>
+            </tr>
+          </thead>
+          <tbody>
+            {part.map((row) => (
+              <tr key={row[0]}>
+                {row.map((cell, i) => (
+                  <td key={heads[i]} className={i === 0 ? 'num' : ''}>
+                    {cell}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ))}
+    </div>
   );
 }

@@ -2,7 +2,6 @@ using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
-using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Geodesy;
 using UpperStill.Core.Science.Sky;
@@ -63,7 +62,6 @@ public sealed record OutingRequest(
 /// <param name="Protocols">What is due.</param>
 /// <param name="Hours">When readings may be made.</param>
 /// <param name="Samples">The samples it fills.</param>
-/// <param name="Levels">Levels of the profile as they are read on the line; empty where none is due.</param>
 /// <param name="Line">The line proposed.</param>
 /// <param name="FromLastM">Metres from the station before, as the crow flies; null for the first.</param>
 public sealed record OutingStop(
@@ -74,13 +72,12 @@ public sealed record OutingStop(
     IReadOnlyList<Protocol> Protocols,
     HoursWindow Hours,
     IReadOnlyList<PlannedSample> Samples,
-    IReadOnlyList<string> Levels,
     string? Line = null,
     int? FromLastM = null
 )
 {
-    /// <summary>True where the paper sheet has a box for the half of the day.</summary>
-    public bool AsksHalf { get; init; }
+    /// <summary>The pieces of the paper sheet, in the order of work.</summary>
+    public required IReadOnlyList<PaperPiece> Paper { get; init; }
 }
 
 /// <summary>One outing prepared: where, when, what to take, and whether to go.</summary>
@@ -127,24 +124,24 @@ public sealed record Outing(
             .. OutingDay.InOrder(request.Places.Select(p => p.Station)).Select(s => request.Places.First(p => p.Station == s)),
         ];
         List<OutingStop> stops = [];
-        foreach (var place in places)
+        List<PlannedStop> planned = [.. places.Select(p => Planned(p, request))];
+        foreach (var stop in planned)
         {
             var last = stops.Count == 0 ? null : stops[^1].Station;
             stops.Add(
                 new OutingStop(
-                    place.Station,
-                    place.Programme.Code,
-                    place.Programme.Version,
-                    place.Programme.Name,
-                    place.Protocols,
-                    place.Programme.Hours,
-                    PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles),
-                    Levels(place),
-                    place.Line,
-                    last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, place.Station.At))
+                    stop.Station,
+                    stop.Programme.Code,
+                    stop.Programme.Version,
+                    stop.Programme.Name,
+                    stop.Protocols,
+                    stop.Programme.Hours,
+                    stop.Samples,
+                    stop.Line,
+                    last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, stop.Station.At))
                 )
                 {
-                    AsksHalf = place.Programme.AsksHalf(),
+                    Paper = [.. VisitParts.All.SelectMany(p => p.Paper(stop)).OrderBy(p => p.Rank)],
                 }
             );
         }
@@ -168,11 +165,7 @@ public sealed record Outing(
                 : [.. Tide.Turns(request.Tide, midnight, midnight.AddDays(1)).Select(t => t with { At = t.At.ToOffset(request.Offset) })],
             Sun.Noon(stops[0].Station.At, request.Day, request.Offset),
             request.Passes,
-            PackList.Of(
-                [.. stops.Select((s, i) => new PackStop(s.Station, places[i].Programme, s.Protocols, s.Samples, s.Line))],
-                request.Kit,
-                request.Day
-            ),
+            PackList.Of(planned, request.Kit, request.Day),
             OutingCautions.For(shore, stops),
             request.Simulated
         )
@@ -195,8 +188,15 @@ public sealed record Outing(
         };
     }
 
-    private static string[] Levels(OutingPlace place) =>
-        place.Protocols.Contains(Protocol.Profile) && place.Station.KnownDepth.Read().Length is { } depth
-            ? [.. PlannedLevels.Of(place.Programme.ChoiceOf(ProfileOptions.Levels), depth).Select(LengthText.Write)]
-            : [];
+    private static PlannedStop Planned(OutingPlace place, OutingRequest request) =>
+        new(
+            place.Station,
+            place.Programme,
+            place.Protocols,
+            PlannedSamples.Of(place.Station, place.Programme, [.. place.Protocols], request.Day, VisitParts.Bottles),
+            place.Line
+        )
+        {
+            LineUnit = request.Kit.FirstOrDefault(i => i.Code == place.Line)?.AsLine()?.Unit ?? LengthUnit.Metre,
+        };
 }

@@ -11,7 +11,7 @@ public static class PackList
     /// <param name="stops">The stations.</param>
     /// <param name="kit">The kit of the group.</param>
     /// <param name="day">The day.</param>
-    public static IReadOnlyList<PackNeed> Of(IReadOnlyList<PackStop> stops, IReadOnlyList<KitItem> kit, DateOnly day)
+    public static IReadOnlyList<PackNeed> Of(IReadOnlyList<PlannedStop> stops, IReadOnlyList<KitItem> kit, DateOnly day)
     {
         ArgumentNullException.ThrowIfNull(stops);
         ArgumentNullException.ThrowIfNull(kit);

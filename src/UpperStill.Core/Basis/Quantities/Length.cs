@@ -32,6 +32,18 @@ public readonly record struct Length(decimal Value, LengthUnit Unit, decimal Res
             _ => throw new ArgumentOutOfRangeException(nameof(unit)),
         };
 
+    /// <summary>A unit as it is written beside a box.</summary>
+    public static string Symbol(LengthUnit unit) =>
+        unit switch
+        {
+            LengthUnit.Metre => "m",
+            LengthUnit.Centimetre => "cm",
+            LengthUnit.Foot => "ft",
+            LengthUnit.FootInch => "ft in",
+            LengthUnit.Inch => "in",
+            _ => throw new ArgumentOutOfRangeException(nameof(unit)),
+        };
+
     /// <summary>True for the units of a line marked in feet or inches.</summary>
     public static bool IsFootBased(LengthUnit unit) => unit is LengthUnit.Foot or LengthUnit.FootInch or LengthUnit.Inch;
 }

@@ -72,4 +72,7 @@ public sealed class ArrivalPart() : VisitPart("arrival")
         yield return Packing.Plain("told", Crate.Safety, "someone ashore told where, and when back", 1, "going at all");
         yield return Packing.Plain("phone", Crate.Safety, "phone or radio, charged, kept dry", 1, "calling for help");
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop) => ArrivalPaper.Of(stop);
 }

@@ -200,7 +200,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     }
 
     /// <summary>True where the composite of a stop is pooled from a bottle sampler.</summary>
-    internal static bool Pools(PackStop stop) =>
+    internal static bool Pools(PlannedStop stop) =>
         stop.Protocols.Contains(Protocol.Chlorophyll) && stop.Programme.Composite.Method == CompositeMethod.PooledOrTube;
 
     private static IEnumerable<PartStep> Step(string name, string title, string way, int rank, List<SheetPlace> places) =>

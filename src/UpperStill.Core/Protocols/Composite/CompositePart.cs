@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
@@ -114,4 +115,16 @@ public sealed class CompositePart() : VisitPart("composite")
     }
 
     private static SheetPlace? Pour(SheetDraft draft) => draft.Section<SheetBottles>()?.Places.FirstOrDefault(p => p.Place == "composite");
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
+    {
+        if (stop.Samples.Any(s => s.Place == "composite"))
+        {
+            yield return new PaperPiece("Composite", StepRank.Composite)
+            {
+                Boxes = [new("Lowered to", Length.Symbol(stop.LineUnit)), .. CompositeBoxes.All.Select(PaperBox.Of), new("Lowerings")],
+            };
+        }
+    }
 }

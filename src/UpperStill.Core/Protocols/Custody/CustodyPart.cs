@@ -2,6 +2,7 @@ using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 
@@ -39,4 +40,21 @@ public sealed class CustodyPart() : VisitPart("custody")
             yield return Packing.Plain("ice", Crate.Cold, "plenty of ice, not dry ice", 1, "keeping samples");
         }
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
+    {
+        if (stop.Samples.Count > 0)
+        {
+            yield return new PaperPiece("Samples", StepRank.Leave - 1)
+            {
+                Table = new PaperTable(
+                    ["number", "what", "depth", "time", "kept", "remarks"],
+                    [.. stop.Samples.Select(s => (string[])[s.Number, What(s), s.Depth, string.Empty, s.Type.Keep.Words(), string.Empty])]
+                ),
+            };
+        }
+    }
+
+    private static string What(PlannedSample sample) => sample.Type.Measures + (sample.Replicate > 0 ? ", REP" : string.Empty);
 }

@@ -47,4 +47,17 @@ public sealed class FilteringPart() : VisitPart("filtering")
             yield return outing.Of(KitKind.Reagent, "preservative", "MgCO3 suspension, shaken before use", "chlorophyll that keeps");
         }
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
+    {
+        List<string> filters = [.. stop.Samples.Where(s => SampleTypes.OnFilter(s.Type.Code)).Select(s => s.Number)];
+        if (filters.Count > 0)
+        {
+            yield return new PaperPiece("At the bench: filters", StepRank.Leave + 1)
+            {
+                Table = PaperTable.ToFill(["filter", "from bottle", "through it, mL", "colour", "in its vial (24 h)"], filters),
+            };
+        }
+    }
 }

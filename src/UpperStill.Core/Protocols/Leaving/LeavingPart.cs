@@ -19,4 +19,14 @@ public sealed class LeavingPart() : VisitPart("leaving")
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
         step == "leave" ? StepGuideResult.Of(LeavingGuide.Lines) : null;
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop) =>
+        [
+            new PaperPiece("Leaving", StepRank.Leave)
+            {
+                Boxes = [new("Ended (24 h)")],
+                Ticks = ["gear counted", "samples counted", "clean, drain, dry", "told ashore"],
+            },
+        ];
 }

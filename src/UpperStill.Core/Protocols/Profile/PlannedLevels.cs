@@ -1,4 +1,6 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Profile;
 
@@ -53,4 +55,10 @@ public static class PlannedLevels
             ),
         ];
     }
+
+    /// <summary>The levels at a station before it is sounded, by its known depth; none where no profile is due.</summary>
+    internal static IReadOnlyList<string> At(PlannedStop stop) =>
+        stop.Takes(Protocol.Profile) && stop.Station.KnownDepth.Read().Length is { } depth
+            ? [.. Of(stop.Programme.ChoiceOf(ProfileOptions.Levels), depth).Select(LengthText.Write)]
+            : [];
 }

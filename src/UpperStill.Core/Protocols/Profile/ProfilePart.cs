@@ -104,4 +104,16 @@ public sealed class ProfilePart() : VisitPart("profile")
             yield return outing.Of(KitKind.Refractometer, "refractometer", "a refractometer, distilled water", "salinity");
         }
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
+    {
+        if (PlannedLevels.At(stop) is { Count: > 0 } levels)
+        {
+            yield return new PaperPiece("Profile: what the meter shows, its unit once at the top", StepRank.Profile)
+            {
+                Table = PaperTable.ToFill(["depth", "temperature, ____", "oxygen, ____", "____"], levels),
+            };
+        }
+    }
 }

@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
@@ -104,6 +105,15 @@ public static class SecchiOptions
             "secchi" => ("Secchi depth", "the Secchi depth"),
             "transparency" => ("Transparency", "transparency"),
             _ => ("Clarity", "clarity"),
+        };
+
+    // Where its step stands in the order of work.
+    internal static int RankOf(Programme programme) =>
+        programme.ChoiceOf(HeaderOptions.WorkOrder) switch
+        {
+            "clarity-first" => StepRank.ClarityFirst,
+            "samples-first" => StepRank.ClarityLast,
+            _ => StepRank.Clarity,
         };
 
     /// <summary>Colour.</summary>

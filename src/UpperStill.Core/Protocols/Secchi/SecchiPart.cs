@@ -2,7 +2,6 @@ using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
-using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
@@ -51,12 +50,7 @@ public sealed class SecchiPart() : VisitPart("secchi")
             Name = "clarity",
             Title = title,
             Way = way,
-            Rank = draft.Context.Programme.ChoiceOf(HeaderOptions.WorkOrder) switch
-            {
-                "clarity-first" => StepRank.ClarityFirst,
-                "samples-first" => StepRank.ClarityLast,
-                _ => StepRank.Clarity,
-            },
+            Rank = SecchiOptions.RankOf(draft.Context.Programme),
             Done = clarity.Done,
             Summary = Summary(clarity),
             Stops = [Beside.Clarity],
@@ -120,7 +114,7 @@ public sealed class SecchiPart() : VisitPart("secchi")
         }
     }
 
-    private static PackNeed Line(Packing outing, string? code, IReadOnlyList<PackStop> here)
+    private static PackNeed Line(Packing outing, string? code, IReadOnlyList<PlannedStop> here)
     {
         var rule = KitRules.Of(KitKind.Line);
         if (outing.Item(code, KitKind.Line) is not { } item)
@@ -165,4 +159,7 @@ public sealed class SecchiPart() : VisitPart("secchi")
             : clarity.Outcome is null && clarity.Read < result.Needed ? $"{result.Text} · {clarity.Read} of {result.Needed}"
             : result.Text;
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop) => stop.Takes(Protocol.Clarity) ? SecchiPaper.Of(stop) : [];
 }

@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
@@ -51,4 +52,16 @@ public sealed class SoundingPart() : VisitPart("sounding")
     /// <inheritdoc/>
     internal override StepGuideResult? Guide(string step, ChosenMethods methods) =>
         step == "sounding" ? StepGuideResult.Of(SoundingGuide.Lines) : null;
+
+    /// <inheritdoc/>
+    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop) =>
+        stop.Station.OnLand
+            ? []
+            :
+            [
+                new PaperPiece("Sounding, before anything goes down", StepRank.Sounding)
+                {
+                    Boxes = [new("Depth", Length.Symbol(stop.LineUnit)), .. SoundingBoxes.All.Select(PaperBox.Of)],
+                },
+            ];
 }

@@ -67,6 +67,9 @@ public abstract class DescribedProtocol : VisitPart
     /// <inheritdoc/>
     internal sealed override IEnumerable<PackNeed> Pack(Packing outing) => outing.Takes(Protocol) ? script.Pack(outing) : [];
 
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<PaperPiece> Paper(PlannedStop stop) => stop.Takes(Protocol) ? ProtocolPaper.Of(script) : [];
+
     /// <summary>What follows from what was recorded, and what is to be said of it.</summary>
     private protected abstract void Evaluate(ProtocolRun run);
 

@@ -3,28 +3,13 @@ using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
-using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Record.Parts;
 
-/// <summary>A station of an outing as the pack list needs it.</summary>
-/// <param name="Station">The station.</param>
-/// <param name="Programme">Its programme.</param>
-/// <param name="Protocols">What is due.</param>
-/// <param name="Samples">The samples it fills.</param>
-/// <param name="Line">The code of the line proposed there.</param>
-public sealed record PackStop(
-    Station Station,
-    Programme Programme,
-    IReadOnlyList<Protocol> Protocols,
-    IReadOnlyList<PlannedSample> Samples,
-    string? Line
-);
-
 /// <summary>An outing as its parts pack for it: where it goes, what it fills, what the group has.</summary>
-internal sealed class Packing(IReadOnlyList<PackStop> stops, IReadOnlyList<KitItem> kit, DateOnly day)
+internal sealed class Packing(IReadOnlyList<PlannedStop> stops, IReadOnlyList<KitItem> kit, DateOnly day)
 {
-    internal IReadOnlyList<PackStop> Stops => stops;
+    internal IReadOnlyList<PlannedStop> Stops => stops;
 
     internal DateOnly Day => day;
 
@@ -34,7 +19,7 @@ internal sealed class Packing(IReadOnlyList<PackStop> stops, IReadOnlyList<KitIt
     internal bool Afloat => stops.Any(s => !s.Station.OnLand);
 
     /// <summary>True where a protocol is due anywhere.</summary>
-    internal bool Takes(Protocol protocol) => stops.Any(s => s.Protocols.Contains(protocol));
+    internal bool Takes(Protocol protocol) => stops.Any(s => s.Takes(protocol));
 
     /// <summary>A line that is no item of the kit.</summary>
     internal static PackNeed Plain(string key, Crate crate, string words, int count, string stops, string? counted = null) =>

@@ -13,4 +13,5 @@ internal static class StepRank
     internal const int ClarityLast = 55;
     internal const int Composite = 60;
     internal const int Net = 70;
+    internal const int Leave = 1000;
 }

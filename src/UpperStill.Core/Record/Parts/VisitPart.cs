@@ -60,4 +60,7 @@ public abstract class VisitPart(string code)
 
     /// <summary>What it needs on an outing.</summary>
     internal virtual IEnumerable<PackNeed> Pack(Packing outing) => [];
+
+    /// <summary>Its pieces of the paper sheet of a station.</summary>
+    internal virtual IEnumerable<PaperPiece> Paper(PlannedStop stop) => [];
 }

@@ -26,6 +26,16 @@ public enum Keeping
 /// <summary>Where samples are put away by how they are kept.</summary>
 public static class KeepingPlaces
 {
+    /// <summary>How it is kept, in words.</summary>
+    public static string Words(this Keeping keep) =>
+        keep switch
+        {
+            Keeping.Ice => "on ice, dark",
+            Keeping.Frozen => "frozen, dark",
+            Keeping.Cold => "refrigerated",
+            _ => "room temperature, dark",
+        };
+
     /// <summary>Where it usually stands.</summary>
     public static StorePlace UsualPlace(this Keeping keep) =>
         keep switch

@@ -273,7 +273,7 @@ internal static class OptionExamples
                         JsonSerializer.Serialize(sheet, CoreJson.Default.FieldSheet),
                         JsonSerializer.Serialize(VisitSamples.Fold(asked), CoreJson.Default.VisitSamples),
                         .. outing.Pack.Select(need => need.ToString()),
-                        .. outing.Stops.SelectMany(stop => stop.Levels),
+                        JsonSerializer.Serialize(outing.Stops.SelectMany(stop => stop.Paper)),
                         .. outing.Stops.SelectMany(stop => stop.Samples).Select(s => s.ToString()),
                     ]
                 )

@@ -1,0 +1,26 @@
+using UpperStill.Core.Record.Parts;
+
+namespace UpperStill.Core.Protocols.Arrival;
+
+/// <summary>The head of the paper sheet: the boxes of the page, and the marks that must stand in line.</summary>
+internal static class ArrivalPaper
+{
+    private const string Marks = "landmarks.";
+    private const string Anchor = "conditions.anchored";
+
+    internal static IEnumerable<PaperPiece> Of(PlannedStop stop)
+    {
+        yield return new PaperPiece("The place and the weather", StepRank.Arrive)
+        {
+            Boxes =
+            [
+                new("Air, before the thermometer is wet", "°C or °F"),
+                new("Surface water", "°C or °F"),
+                .. ArrivalBoxes
+                    .All.Where(b => !b.Code.StartsWith(Marks, StringComparison.Ordinal) && !(stop.Station.OnLand && b.Code == Anchor))
+                    .Select(PaperBox.Of),
+            ],
+            Ticks = [.. (stop.Station.Transits ?? []).Select(t => $"in line: {t.Near.Name} with {t.Far.Name}")],
+        };
+    }
+}

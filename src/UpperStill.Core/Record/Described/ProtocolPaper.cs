@@ -1,0 +1,65 @@
+using UpperStill.Core.Record.Parts;
+
+namespace UpperStill.Core.Record.Described;
+
+/// <summary>A described protocol on the paper sheet: a box for each field, a row for each repetition, kinds down and sub-samples
+/// across.</summary>
+internal static class ProtocolPaper
+{
+    internal static IEnumerable<PaperPiece> Of(ProtocolScript script)
+    {
+        foreach (var ashore in (bool[])[false, true])
+        {
+            List<StepScript> steps = [.. script.Steps.Where(s => s.Bench == ashore)];
+            List<FieldDescription> once = [.. steps.Where(s => !Repeats(s)).SelectMany(s => s.Fields).Select(f => f.Describe())];
+            var (title, rank) = ashore ? ($"At the bench: {script.Title}", StepRank.Leave + 1) : (script.Title, script.Rank);
+            if (once.Count > 0)
+            {
+                yield return new PaperPiece(title, rank)
+                {
+                    Boxes = [.. once.Where(f => !OnlyTicked(f)).Select(Box)],
+                    Ticks = [.. once.Where(OnlyTicked).SelectMany(Ticks)],
+                };
+            }
+
+            foreach (var step in steps.Where(Repeats))
+            {
+                yield return new PaperPiece($"{title}. {step.Do}", rank) { Table = Table(step) };
+            }
+        }
+    }
+
+    private static bool Repeats(StepScript step) => step.Repeat is { Usual: > 1 };
+
+    private static bool OnlyTicked(FieldDescription field) => field.Kind is FieldKind.Checklist or FieldKind.Photo or FieldKind.Timer;
+
+    private static IEnumerable<string> Ticks(FieldDescription field) =>
+        field.Kind == FieldKind.Checklist ? (field.Choices ?? []).Select(c => c.Words) : [field.Label];
+
+    private static PaperBox Box(FieldDescription field) =>
+        PaperBox.Of(
+            field.Label,
+            Unit(field),
+            field.Kind == FieldKind.YesNo ? ["yes", "no"] : [.. (field.Choices ?? []).Select(c => c.Words)]
+        );
+
+    private static PaperTable Table(StepScript step)
+    {
+        var repeat = step.Repeat!.Describe();
+        List<string> each = [.. Enumerable.Range(1, repeat.Usual).Select(n => $"{repeat.Label} {n}")];
+        List<FieldDescription> fields = [.. step.Fields.Select(f => f.Describe())];
+        return fields.Find(f => f.Kind == FieldKind.Tally) is { } tally
+            ? PaperTable.ToFill([tally.Label, .. each], [.. (tally.Choices ?? []).Select(c => c.Words), "____"])
+            : PaperTable.ToFill([string.Empty, .. fields.Select(Head)], each);
+    }
+
+    private static string Head(FieldDescription field) => Unit(field) is { } unit ? $"{field.Label}, {unit}" : field.Label;
+
+    private static string? Unit(FieldDescription field) =>
+        field.Kind switch
+        {
+            FieldKind.Length => "____",
+            FieldKind.Temperature => "°C or °F",
+            _ => field.Units is { Count: > 0 } units ? string.Join(" or ", units.Select(u => u.Code)) : null,
+        };
+}

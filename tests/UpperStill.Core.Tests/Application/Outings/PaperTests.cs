@@ -1,0 +1,102 @@
+using UpperStill.Core.Application.Outings;
+using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Secchi;
+using UpperStill.Core.Record.Described;
+using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Waters;
+
+namespace UpperStill.Core.Tests.Application.Outings;
+
+/// <summary>The paper sheet asks what the pages ask.</summary>
+public class PaperTests
+{
+    private static readonly Programme Layered = Presets.All.Single(p => p.Programme.Code == "layered-lake").Programme;
+
+    public static TheoryData<string> Described => [.. VisitParts.Described.Select(p => p.Description.Code)];
+
+    [Theory]
+    [MemberData(nameof(Described))]
+    public void Every_field_of_a_described_protocol_stands_on_its_sheet(string code)
+    {
+        var words = Words(Sheet(Layered, StationKind.Boat, new Protocol(code)));
+
+        foreach (var field in VisitParts.Described.Single(p => p.Description.Code == code).Description.Steps.SelectMany(s => s.Fields))
+        {
+            var asked = field.Kind == FieldKind.Checklist ? field.Choices![0].Words : field.Label;
+            Assert.Contains(words, w => w.StartsWith(asked, StringComparison.Ordinal));
+        }
+    }
+
+    [Theory]
+    [InlineData("marks", "lost, reading 1", "seen again, reading 1")]
+    [InlineData("folded", "middle of the fold, reading 1")]
+    public void The_marks_of_the_method_have_a_box_each(string midpoint, params string[] marks)
+    {
+        var programme = Layered with
+        {
+            Clarity = new ClaritySettings(EndPoint.Mean, 1, ObserverMethod.Same, RoundingMethod.HundredthMetre),
+            Methods = new Dictionary<string, string> { [SecchiOptions.Midpoint.Setting] = midpoint },
+        };
+        var clarity = Assert.Single(Sheet(programme, StationKind.Boat, Protocol.Clarity), p =>
+            p.Title.StartsWith("Clarity", StringComparison.Ordinal)
+        );
+
+        Assert.Equal(marks, clarity.Boxes.Select(b => b.Label).Where(l => l.Contains("reading", StringComparison.Ordinal)));
+        Assert.All(clarity.Boxes.Take(marks.Length), b => Assert.Equal("ft in", b.Unit));
+    }
+
+    [Fact]
+    public void Nothing_is_sounded_or_anchored_where_there_is_no_boat()
+    {
+        var afloat = Words(Sheet(Layered, StationKind.Boat, Protocol.Clarity));
+        var pier = Words(Sheet(Layered, StationKind.Pier, Protocol.Clarity));
+
+        Assert.Contains("Depth", afloat);
+        Assert.Contains("Does the anchor hold?", afloat);
+        Assert.DoesNotContain("Depth", pier);
+        Assert.DoesNotContain("Does the anchor hold?", pier);
+    }
+
+    [Fact]
+    public void The_pieces_stand_in_the_order_of_work_and_few_short_answers_are_ticked()
+    {
+        var sheet = Sheet(Layered, StationKind.Boat, [.. Layered.Season!.Select(p => p.Protocol)]);
+
+        Assert.Equal("Arriving", sheet[0].Title);
+        Assert.Equal(sheet.Select(p => p.Rank).Order(), sheet.Select(p => p.Rank));
+        var boxes = sheet.SelectMany(p => p.Boxes).ToLookup(b => b.Label);
+        Assert.Equal(["yes", "no"], boxes["Does the anchor hold?"].Single().Ticks);
+        Assert.Null(boxes["Wind"].Single().Ticks);
+    }
+
+    private static IReadOnlyList<PaperPiece> Sheet(Programme programme, StationKind kind, params Protocol[] due) =>
+        Outing
+            .Prepare(
+                new OutingRequest(
+                    new DateOnly(2026, 8, 12),
+                    TimeSpan.FromHours(1),
+                    [new OutingPlace(Deep with { Kind = kind }, programme, due, "R-5")],
+                    [new KitItem("R-5", "line of feet", KitKind.Line, Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("120")))],
+                    null,
+                    null,
+                    false,
+                    []
+                )
+            )
+            .Stops[0]
+            .Paper;
+
+    private static readonly Station Deep = new("HAR-1", "harrowmere", "Harrowmere", "Aldwick", "Deep Hole", Feet("102"), 51.9127, -11.4419);
+
+    private static WrittenLength Feet(string written) => new(written, LengthUnit.Foot);
+
+    private static List<string> Words(IEnumerable<PaperPiece> sheet) =>
+        [
+            .. sheet.SelectMany(p =>
+                p.Boxes.Select(b => b.Label).Concat(p.Ticks).Concat(p.Table?.Heads ?? []).Concat(p.Table?.Rows.Select(r => r[0]) ?? [])
+            ),
+        ];
+}
