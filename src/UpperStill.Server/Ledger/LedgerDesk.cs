@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Server.People;
 using UpperStill.Store;

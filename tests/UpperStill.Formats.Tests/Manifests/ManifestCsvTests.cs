@@ -21,7 +21,7 @@ public class ManifestCsvTests
     )
     {
         Keep = Keeping.Frozen,
-        Place = "composite",
+        Place = new("composite"),
         Depth = "0 to 24 ft",
         State = SampleState.HandedOver,
         StateText = "on the road",

@@ -2559,7 +2559,7 @@ export interface components {
         BoatSide: "shade" | "sun" | null;
         /** @description Body of the entry `bottle-depth`: a planned depth moved by the sampler. */
         BottleDepthBody: {
-            /** @description Which bottle depth of the plan. */
+            /** @description Where in the water, by its code. */
             place: string;
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             depth: {
@@ -2571,8 +2571,8 @@ export interface components {
         };
         /** @description What the depth of a bottle is worked out from. */
         BottleDepthRequest: {
-            /** @description surface, deep, layer-1 (upper), layer-2 (thermocline) or layer-3 (lower). */
-            place: string;
+            /** @description Where a sampler is closed. */
+            place: components["schemas"]["SamplePlace"];
             /**
              * @description An option of `bottle.surface-depth`.
              * @default 1.5-m
@@ -2726,7 +2726,7 @@ export interface components {
         };
         /** @description Body of the entry `cast`: one lowering of a bottle sampler. */
         CastBody: {
-            /** @description Which bottle depth of the plan: `surface`, `deep`, `layer-1`, `composite`. */
+            /** @description Where in the water, by its code. */
             place: string;
             /** @description A length exactly as it was written down, and the unit of the line or box it was written for. */
             lineOut: {
@@ -5795,7 +5795,7 @@ export interface components {
             /** @description How it is kept. */
             keep: components["schemas"]["Keeping"];
             /** @description Where in the water. */
-            place: string;
+            place: components["schemas"]["SamplePlace"];
             /** @description Depth or interval. */
             depth: string;
             /** @description Where it is in its life. */
@@ -7233,16 +7233,18 @@ export interface components {
             day: string;
             /** @description The sample type. */
             type: components["schemas"]["SampleType"];
-            /** @description Depth or interval as far as it is known before: the rest is written by hand. */
-            depth: string;
             /**
              * Format: int32
              * @description 0 for the sample, 1 and on for its replicates.
              */
             replicate: number;
-            /** @description Where in the water: composite, surface, deep, layer-1 to layer-3. */
-            place: string;
+            /** @description Where in the water. */
+            place: components["schemas"]["SamplePlace"];
             filledBy?: null | components["schemas"]["Protocol"];
+            /** @description Depth or interval as far as it is known before: the rest is written by hand. */
+            depth?: null | string;
+            /** @description True where it is. */
+            depthOpen?: boolean;
         };
         /** @description A station whose season is planned. */
         PlannedStation: {
@@ -8199,6 +8201,8 @@ export interface components {
             station?: null | string;
             finding?: null | components["schemas"]["Finding"];
         };
+        /** @description Where in the water, by its code. */
+        SamplePlace: string;
         /** @description A result of a sample. */
         SampleResult: {
             /**
@@ -9104,8 +9108,8 @@ export interface components {
         };
         /** @description A depth at which bottles are filled. */
         SheetPlace: {
-            /** @description surface, deep, layer-1 to layer-3 or composite. */
-            place: string;
+            /** @description Where in the water. */
+            place: components["schemas"]["SamplePlace"];
             /** @description For the reader. */
             title: string;
             /** @description The bottles. */

@@ -94,7 +94,7 @@ function LabelFace({ label: { sample, qr } }: { label: Schemas['Label'] }) {
           {sample.station} · {longDay(sample.day)} · time ____
         </span>
         <span>
-          {sample.depth} {sample.depth === 'surface' ? '' : '______'} · by ____
+          {sample.depth} {sample.depthOpen ? '______' : ''} · by ____
         </span>
         <span>
           <b>{type.measures}</b>

@@ -38,7 +38,7 @@ internal sealed class SampleFold
         Planned(start.Body.Due ?? Filled(), day);
         Added();
         Filters();
-        foreach (var step in SampleSteps.Of(draft).OrderBy(s => s.Entry.At.UtcTicks).ThenBy(s => s.Entry.Id))
+        foreach (var step in VisitParts.All.SelectMany(p => p.SampleSteps(draft)).OrderBy(s => s.Entry.At.UtcTicks).ThenBy(s => s.Entry.Id))
         {
             Take(step);
         }
@@ -114,13 +114,13 @@ internal sealed class SampleFold
     }
 
     private string Depth(PlannedSample planned) =>
-        planned.FilledBy is { } protocol ? sheet.Protocols?.FirstOrDefault(p => p.Protocol == protocol.Code)?.SampleDepth ?? planned.Depth
-        : planned.Place == "composite"
-            ? sheet.Composite.Text is { } deep ? $"0 to {deep}, composite"
-                : "composite"
-        : sheet.Bottles?.Places.FirstOrDefault(p => p.Place == planned.Place)?.Text is { } text
-            ? $"{planned.Depth.TrimEnd(',')} {text}".Replace("deep, at", "deep,", StringComparison.Ordinal)
-        : planned.Depth.Replace(", at", string.Empty, StringComparison.Ordinal);
+        planned.FilledBy is { } protocol
+            ? sheet.Protocols?.FirstOrDefault(p => p.Protocol == protocol.Code)?.SampleDepth ?? string.Empty
+            : planned.Place.At(
+                planned.Place == SamplePlace.Composite
+                    ? sheet.Composite.Text
+                    : sheet.Bottles?.Places.FirstOrDefault(p => p.Place == planned.Place)?.Text
+            );
 
     // Bottles beside the plan: filled all the same, or written down as a replicate, a part or a blank of another.
     private void Added()
@@ -129,7 +129,7 @@ internal sealed class SampleFold
         {
             if (!samples.ContainsKey(SampleNumber.Body(fill.Body.Sample)) && draft.Context.Programme.TypeOf(fill.Body.Type) is { } type)
             {
-                samples[SampleNumber.Body(fill.Body.Sample)] = new SampleDraft(fill.Body.Sample, type, "other", string.Empty, 0);
+                samples[SampleNumber.Body(fill.Body.Sample)] = new SampleDraft(fill.Body.Sample, type, SamplePlace.Other, string.Empty, 0);
             }
         }
 
@@ -172,7 +172,7 @@ internal sealed class SampleFold
             samples[key] = new SampleDraft(
                 added.Body.Sample,
                 type,
-                of?.Place ?? "other",
+                of?.Place ?? SamplePlace.Other,
                 of?.Depth ?? string.Empty,
                 added.Body.Kin == SampleKin.Replicate
                     ? 1 + samples.Values.Count(s => s.Of == of?.Number && s.Kin == SampleKin.Replicate)
@@ -273,18 +273,14 @@ internal sealed class SampleFold
                 );
             }
 
-            sample.State = after;
-            step.Change?.Invoke(sample);
-            sample.Life.Add(
-                new SampleEvent(step.Entry.Id, step.Step, step.Text, step.Entry.At, step.Entry.By, step.Where, step.TemperatureC)
-            );
+            sample.Take(step, after);
         }
     }
 
     // A jar that was taken waits until it is counted.
     private Protocol? Bench(SampleDraft sample) =>
         sample.State.Whereabouts() == Whereabouts.Hand
-        && sheet.Protocols?.FirstOrDefault(p => p.Protocol == sample.Place) is { BenchOpen: true } waiting
+        && sheet.Protocols?.FirstOrDefault(p => p.Protocol == sample.Place.Code) is { BenchOpen: true } waiting
             ? new Protocol(waiting.Protocol)
             : null;
 

@@ -3,11 +3,12 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
 /// <summary>What the depth of a bottle is worked out from.</summary>
-/// <param name="Place">surface, deep, layer-1 (upper), layer-2 (thermocline) or layer-3 (lower).</param>
+/// <param name="Place">Where a sampler is closed.</param>
 /// <param name="SurfaceSchool">An option of <c>bottle.surface-depth</c>.</param>
 /// <param name="DeepSchool">An option of <c>bottle.deep-rule</c>.</param>
 /// <param name="ByHand">True where the bottle itself is dipped.</param>
@@ -18,7 +19,7 @@ namespace UpperStill.Core.Protocols.Bottles;
 /// <param name="ThermoclineM">Today's, m; null where none was found or no profile read.</param>
 /// <param name="Reader">Unit for the words.</param>
 public sealed record BottleDepthRequest(
-    string Place,
+    SamplePlace Place,
     string SurfaceSchool = "1.5-m",
     string DeepSchool = "whole-metre",
     bool ByHand = false,
@@ -83,18 +84,16 @@ public static class BottleDepthRule
     private const decimal SurfaceFt = 5;
     private const decimal HandM = 0.3m;
 
-    private static readonly string[] Places = ["surface", "deep", "layer-1", "layer-2", "layer-3"];
-
     /// <summary>The depth, or what it waits for.</summary>
     /// <exception cref="ArgumentOutOfRangeException">A place or method that nobody knows, or a depth below 0.</exception>
     public static BottleDepthResult Work(BottleDepthRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
-        if (!Places.Contains(request.Place))
+        if (!SamplePlace.Closed.Contains(request.Place))
         {
             throw new ArgumentOutOfRangeException(
                 nameof(request),
-                $"“{request.Place}” is no place of a bottle; they are {string.Join(", ", Places)}."
+                $"“{request.Place}” is no place of a bottle; they are {string.Join(", ", SamplePlace.Closed)}."
             );
         }
 
@@ -120,19 +119,19 @@ public static class BottleDepthRule
             return Set(request, native, sounding, moved.Metres, [$"Moved by hand to {LengthText.Write(moved)}"]);
         }
 
-        if (request.Place == "surface")
+        if (request.Place == SamplePlace.Surface)
         {
-            var (surface, words) = Surface(request.SurfaceSchool, request.ByHand, Length.IsFootBased(native));
+            var (surface, words) = Surface(request, Length.IsFootBased(native));
             return Set(request, native, sounding, surface, [$"{words}: {Show(surface, native, request)}"]);
         }
 
         return sounding is not { } z ? new BottleDepthResult([], Waits: "waits for the sounding")
-            : request.Place == "deep" ? Deep(request, native, z)
+            : request.Place == SamplePlace.Deep ? Deep(request, native, z)
             : LayerOf(request, native, z);
     }
 
-    private static (decimal Metres, string Words) Surface(string method, bool byHand, bool feet) =>
-        method switch
+    private static (decimal Metres, string Words) Surface(BottleDepthRequest request, bool feet) =>
+        request.SurfaceSchool switch
         {
             "zero" => (0, "At the surface"),
             "hand" => (0.1m, "Just under, by hand"),
@@ -140,8 +139,11 @@ public static class BottleDepthRule
             "one-foot" => (Length.MetresPerFoot, "One foot"),
             "arm" => (0.4m, "Arm’s length"),
             "knee" => (0.25m, "Half of knee-deep water"),
-            not "1.5-m" => throw new ArgumentOutOfRangeException(nameof(method), $"“{method}” is no method of the surface depth."),
-            _ => byHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film")
+            not "1.5-m" => throw new ArgumentOutOfRangeException(
+                nameof(request),
+                $"“{request.SurfaceSchool}” is no method of the surface depth."
+            ),
+            _ => request.ByHand ? (feet ? Length.MetresPerFoot : HandM, "By hand, under the film")
             : feet ? (SurfaceFt * Length.MetresPerFoot, "5 ft, under the film")
             : (SurfaceM, "1.5 m, under the film"),
         };
@@ -178,7 +180,7 @@ public static class BottleDepthRule
         var whole = Math.Max(0, decimal.Floor(z - off));
         return request.DeepSchool switch
         {
-            "layers" => LayerOf(request with { Place = "layer-3" }, native, sounding),
+            "layers" => LayerOf(request with { Place = SamplePlace.Lower }, native, sounding),
             "fixed" => Set(
                 request,
                 native,
@@ -224,8 +226,11 @@ public static class BottleDepthRule
         var limit = sounding.Metres - request.ClearanceM;
         var (depth, step) = request.Place switch
         {
-            "layer-1" => (top / 2, $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}"),
-            "layer-2" => (
+            var upper when upper == SamplePlace.Upper => (
+                top / 2,
+                $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}"
+            ),
+            var middle when middle == SamplePlace.AtThermocline => (
                 thermocline,
                 $"Thermocline by {(request.LayersBy == LayersBy.Degree ? "warmth" : "density")}: {Show(thermocline, native, request)}"
             ),

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -40,7 +41,7 @@ public enum CastOutcome
 /// <param name="Felt">Whether the trip was felt.</param>
 /// <param name="Sediment">True where sediment, weed or debris is seen.</param>
 public sealed record CastBody(
-    string Place,
+    SamplePlace Place,
     WrittenLength LineOut,
     CastOutcome Outcome,
     string? Sampler = null,
@@ -62,4 +63,4 @@ public sealed record CastBody(
 /// <summary>Body of the entry <c>bottle-depth</c>: a planned depth moved by the sampler.</summary>
 /// <param name="Place">Which bottle depth of the plan.</param>
 /// <param name="Depth">The depth now wanted.</param>
-public sealed record BottleDepthBody(string Place, WrittenLength Depth);
+public sealed record BottleDepthBody(SamplePlace Place, WrittenLength Depth);

@@ -4,6 +4,7 @@ using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -21,7 +22,7 @@ internal static class BottleFills
         foreach (var fill in fills)
         {
             var beside =
-                planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == "composite"
+                planned.FirstOrDefault(p => SampleNumber.Same(p.Number, fill.Body.Sample))?.Place == SamplePlace.Composite
                     ? Beside.Composite
                     : Beside.Bottles;
             var type = draft.Context.Programme.TypeOf(fill.Body.Type);

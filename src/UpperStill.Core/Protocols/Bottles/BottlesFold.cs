@@ -56,7 +56,7 @@ internal static class BottlesFold
     private static SheetPlace Place(
         SheetDraft draft,
         SheetProfile? profile,
-        string place,
+        SamplePlace place,
         List<PlannedSample> planned,
         IReadOnlyList<Read<FillBody>> fills,
         List<Read<CastBody>> casts,
@@ -67,17 +67,9 @@ internal static class BottlesFold
         var bottles = planned.Select(p => Bottle(p, byHand, fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number)))).ToList();
         var sampler = samplers.FirstOrDefault(s => s.Code == (casts.Count > 0 ? casts[^1].Body.Sampler : null))
             ?? samplers.FirstOrDefault();
-        var title = place switch
-        {
-            "composite" => "Composite",
-            "surface" => "Surface water",
-            "deep" => "Deep bottle",
-            "layer-1" => "Upper layer",
-            "layer-2" => "Thermocline",
-            _ => "Lower layer",
-        };
+        var title = place.Title;
         var order = FillOrder(planned);
-        if (place == "composite")
+        if (place == SamplePlace.Composite)
         {
             return new SheetPlace(place, title, bottles, [], bottles.All(b => b.Entry is not null), 0, null, order, false);
         }
@@ -119,7 +111,7 @@ internal static class BottlesFold
     }
 
     /// <summary>The depth of a place on this visit.</summary>
-    private static BottleDepthResult Depth(SheetDraft draft, SheetProfile? profile, string place, bool byHand)
+    private static BottleDepthResult Depth(SheetDraft draft, SheetProfile? profile, SamplePlace place, bool byHand)
     {
         var programme = draft.Context.Programme;
         var moved = draft.Standing(BottleKinds.BottleDepth).LastOrDefault(m => m.Body.Place == place);
@@ -191,7 +183,7 @@ internal static class BottlesFold
             planned.Number,
             planned.Type,
             planned.Replicate,
-            planned.Place == "composite" ? FilledFrom.Composite
+            planned.Place == SamplePlace.Composite ? FilledFrom.Composite
                 : planned.Type.Added is { Inside: true } ? FilledFrom.PlainBottle
                 : byHand ? FilledFrom.Lake
                 : FilledFrom.Sampler,

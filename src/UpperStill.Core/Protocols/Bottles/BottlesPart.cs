@@ -86,13 +86,19 @@ public sealed class BottlesPart() : VisitPart("bottles")
         var places = draft.Section<SheetBottles>()?.Places ?? [];
         return
         [
-            .. Step("surface", "Surface water", "the surface water", StepRank.ByHand, [.. places.Where(p => p.Place == "surface")]),
+            .. Step(
+                "surface",
+                "Surface water",
+                "the surface water",
+                StepRank.ByHand,
+                [.. places.Where(p => p.Place == SamplePlace.Surface)]
+            ),
             .. Step(
                 "bottles",
                 "Bottles at depth",
                 "the bottles",
                 StepRank.Bottles,
-                [.. places.Where(p => p.Place is not "surface" and not "composite")]
+                [.. places.Where(p => p.Place != SamplePlace.Surface && p.Place != SamplePlace.Composite)]
             ),
         ];
     }
@@ -110,7 +116,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
                     "Take the other from the same water.",
                     "Fill it, or say why not."
                 )
-            : place.Place == "deep" && place.DepthM is not null
+            : place.Place == SamplePlace.Deep && place.DepthM is not null
                 ? Finding.Stop(
                     "deep-sample-missing",
                     $"The deep bottle at {place.Text} is still to take.",
@@ -161,7 +167,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
         if (
-            outing.Samples.Any(s => s is { FilledBy: null, Place: not "surface" and not "composite" })
+            outing.Samples.Any(s => s.FilledBy is null && s.Place != SamplePlace.Surface && s.Place != SamplePlace.Composite)
             || outing.Stops.Any(Pools)
             || outing.Takes(Protocol.Seawater)
         )
@@ -234,4 +240,7 @@ public sealed class BottlesPart() : VisitPart("bottles")
         var depths = places.Where(p => p.Text is not null).Select(p => p.Text).ToList();
         return depths.Count == 0 ? places[0].Waits ?? Filled(places) : $"{string.Join(" and ", depths)}, {Filled(places)}";
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => FillSteps.Of(draft);
 }

@@ -2,6 +2,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 
@@ -13,7 +14,7 @@ namespace UpperStill.Core.Protocols.Bottles;
 public sealed record SheetCast(Guid Entry, string Text, bool Good, decimal? DepthM = null);
 
 /// <summary>A depth at which bottles are filled.</summary>
-/// <param name="Place">surface, deep, layer-1 to layer-3 or composite.</param>
+/// <param name="Place">Where in the water.</param>
 /// <param name="Title">For the reader.</param>
 /// <param name="Bottles">The bottles.</param>
 /// <param name="Casts">Lowerings so far.</param>
@@ -24,7 +25,7 @@ public sealed record SheetCast(Guid Entry, string Text, bool Good, decimal? Dept
 /// <param name="Sampler">True where a sampler is lowered; false where bottles are dipped by hand.</param>
 /// <param name="Needless">True where this water has no such depth today.</param>
 public sealed record SheetPlace(
-    string Place,
+    SamplePlace Place,
     string Title,
     IReadOnlyList<SheetBottle> Bottles,
     IReadOnlyList<SheetCast> Casts,

@@ -8,6 +8,7 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Composite;
 
@@ -104,7 +105,7 @@ public sealed class CompositePart() : VisitPart("composite")
     /// <inheritdoc/>
     internal override IEnumerable<PackNeed> Pack(Packing outing)
     {
-        if (!outing.Samples.Any(s => s.Place == "composite"))
+        if (!outing.Samples.Any(s => s.Place == SamplePlace.Composite))
         {
             yield break;
         }
@@ -114,12 +115,13 @@ public sealed class CompositePart() : VisitPart("composite")
             : Packing.Plain("bucket", Crate.Chlorophyll, "clean bucket to pool in", 1, "composite");
     }
 
-    private static SheetPlace? Pour(SheetDraft draft) => draft.Section<SheetBottles>()?.Places.FirstOrDefault(p => p.Place == "composite");
+    private static SheetPlace? Pour(SheetDraft draft) =>
+        draft.Section<SheetBottles>()?.Places.FirstOrDefault(p => p.Place == SamplePlace.Composite);
 
     /// <inheritdoc/>
     internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
     {
-        if (stop.Samples.Any(s => s.Place == "composite"))
+        if (stop.Samples.Any(s => s.Place == SamplePlace.Composite))
         {
             yield return new PaperPiece("Composite", StepRank.Composite)
             {

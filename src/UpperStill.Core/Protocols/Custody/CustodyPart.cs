@@ -57,4 +57,7 @@ public sealed class CustodyPart() : VisitPart("custody")
     }
 
     private static string What(PlannedSample sample) => sample.Type.Measures + (sample.Replicate > 0 ? ", REP" : string.Empty);
+
+    /// <inheritdoc/>
+    internal override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => CustodySteps.Of(draft);
 }

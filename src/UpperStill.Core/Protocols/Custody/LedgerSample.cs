@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Filtering;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Hydraulics;
 using UpperStill.Core.Setup.Laboratories;
 using UpperStill.Core.Setup.Programmes;
@@ -110,7 +111,7 @@ public sealed record LedgerSample(
     public required Keeping Keep { get; init; }
 
     /// <summary>Where in the water.</summary>
-    public required string Place { get; init; }
+    public required SamplePlace Place { get; init; }
 
     /// <summary>Depth or interval.</summary>
     public required string Depth { get; init; }

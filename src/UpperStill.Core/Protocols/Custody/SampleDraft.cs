@@ -6,13 +6,13 @@ using UpperStill.Core.Setup.Samples;
 namespace UpperStill.Core.Protocols.Custody;
 
 /// <summary>A sample while its visit is folded.</summary>
-internal sealed class SampleDraft(string number, SampleType type, string place, string depth, int replicate)
+internal sealed class SampleDraft(string number, SampleType type, SamplePlace place, string depth, int replicate)
 {
     internal string Number => number;
 
     internal SampleType Type => type;
 
-    internal string Place => place;
+    internal SamplePlace Place => place;
 
     internal string Depth => depth;
 
@@ -49,6 +49,26 @@ internal sealed class SampleDraft(string number, SampleType type, string place, 
     internal string? Added { get; set; }
 
     internal bool Blank => Kin == SampleKin.Blank || Type.Code == "blank";
+
+    /// <summary>What a step says of it.</summary>
+    internal void Take(SampleStepTaken step, SampleState after)
+    {
+        State = after;
+        CollectedAt = step.CollectedAt ?? CollectedAt;
+        Added = step.Added ?? Added;
+        Labelled = step.Labelled ?? Labelled;
+        if (step.Stored is { } stored)
+        {
+            (In, Spot, Foil) = (stored.In, stored.Spot, stored.Foil ?? Foil);
+        }
+
+        if (step.Sent is { } sent)
+        {
+            (Manifest, To, In, Spot) = (sent.Manifest, sent.To, null, null);
+        }
+
+        Life.Add(new SampleEvent(step.Entry.Id, step.Step, step.Text, step.Entry.At, step.Entry.By, step.Where, step.TemperatureC));
+    }
 
     internal LedgerSample Show(SheetDraft draft, DateOnly day, SampleHold? hold, IReadOnlyList<Finding> findings)
     {

@@ -60,4 +60,7 @@ public sealed class FilteringPart() : VisitPart("filtering")
             };
         }
     }
+
+    /// <inheritdoc/>
+    internal override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => FilterSteps.Of(draft);
 }

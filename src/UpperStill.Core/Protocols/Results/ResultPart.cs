@@ -141,7 +141,7 @@ internal static class ResultPart
         var standing = samples
             .Where(s => !s.Blank)
             .SelectMany(s => s.Results.Where(r => r is { Stands: true, Final: true, Value: not null }).Select(r => (Sample: s, Result: r)));
-        foreach (var group in standing.GroupBy(s => (s.Result.Analyte, s.Sample.Place)))
+        foreach (var group in standing.GroupBy(s => (s.Result.Analyte, s.Sample.Place.Code)))
         {
             var all = group.OrderBy(s => s.Sample.Replicate).ThenBy(s => s.Sample.Number, StringComparer.Ordinal).ToList();
             values.Add(One(draft, all, about));
@@ -242,7 +242,7 @@ internal static class ResultPart
             return new VisitValue(
                 first.Result.Analyte,
                 first.Result.Name,
-                first.Sample.Place,
+                first.Sample.Place.Code,
                 first.Sample.Depth,
                 Decimals.Published(value),
                 below,

@@ -51,4 +51,7 @@ public sealed class ResultsPart() : VisitPart("results")
             Falling = "Phosphorus is falling: {0} less each decade.",
         },
     ];
+
+    /// <inheritdoc/>
+    internal override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => ResultSteps.Of(draft);
 }

@@ -55,6 +55,9 @@ public abstract class VisitPart(string code)
     /// <summary>The numbers that the visit gives to the record by it, after every part was folded.</summary>
     internal virtual IEnumerable<Reading> Readings(SheetDraft draft) => [];
 
+    /// <summary>What its entries say of samples.</summary>
+    internal virtual IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => [];
+
     /// <summary>How one of its steps is done; null for a step of another part.</summary>
     internal virtual StepGuideResult? Guide(string step, ChosenMethods methods) => null;
 

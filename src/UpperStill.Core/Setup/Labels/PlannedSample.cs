@@ -12,9 +12,8 @@ namespace UpperStill.Core.Setup.Labels;
 /// <param name="District">District.</param>
 /// <param name="Day">The day.</param>
 /// <param name="Type">The sample type.</param>
-/// <param name="Depth">Depth or interval as far as it is known before: the rest is written by hand.</param>
 /// <param name="Replicate">0 for the sample, 1 and on for its replicates.</param>
-/// <param name="Place">Where in the water: composite, surface, deep, layer-1 to layer-3.</param>
+/// <param name="Place">Where in the water.</param>
 public sealed record PlannedSample(
     string Number,
     string Station,
@@ -22,20 +21,23 @@ public sealed record PlannedSample(
     string District,
     DateOnly Day,
     SampleType Type,
-    string Depth,
     int Replicate,
-    string Place
+    SamplePlace Place
 )
 {
     /// <summary>The protocol that fills it, where it takes it in its own way; null for water of a place of the plan.</summary>
     public Protocol? FilledBy { get; init; }
+
+    /// <summary>Depth or interval as far as it is known before: the rest is written by hand.</summary>
+    public string Depth => Place.Before;
+
+    /// <summary>True where it is.</summary>
+    public bool DepthOpen => Place.DepthOpen;
 }
 
 /// <summary>Counts the samples of an outing.</summary>
 public static class PlannedSamples
 {
-    private static readonly string[] Layers = ["upper layer", "at the thermocline", "lower layer"];
-
     /// <summary>The samples of a station on a day, in the order in which they are filled.</summary>
     /// <param name="station">Where.</param>
     /// <param name="programme">By which rules.</param>
@@ -65,7 +67,7 @@ public static class PlannedSamples
                 continue;
             }
 
-            foreach (var (i, (place, depth)) in Depths(bottle.From, plan.Protocol).Index())
+            foreach (var (i, place) in SamplePlace.Of(bottle.From, plan.Protocol).Index())
             {
                 var count = counts[type.Letter] = counts.GetValueOrDefault(type.Letter) + 1;
                 var further = bottle.OnlyFirst && i > 0 ? 0 : bottle.Replicates;
@@ -79,7 +81,6 @@ public static class PlannedSamples
                             station.District,
                             day,
                             type,
-                            depth,
                             replicate,
                             place
                         )
@@ -104,14 +105,4 @@ public static class PlannedSamples
                     : $"R{replicate}"
                 )
         );
-
-    private static (string Place, string Depth)[] Depths(SampleFrom from, Protocol protocol) =>
-        from switch
-        {
-            SampleFrom.Composite => [("composite", "composite 0 to")],
-            SampleFrom.Surface => [("surface", "surface")],
-            SampleFrom.Protocol => [(protocol.Code, string.Empty)],
-            SampleFrom.Deep => [("deep", "deep, at")],
-            _ => [.. Layers.Select((layer, i) => ($"layer-{i + 1}", layer))],
-        };
 }

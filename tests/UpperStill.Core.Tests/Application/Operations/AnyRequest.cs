@@ -6,6 +6,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Application.Operations;
@@ -110,6 +111,7 @@ internal sealed class AnyRequest(Random random, string? outsideAt = null, double
                 ? Zones[random.Next(Zones.Length)]
                 : Texts[random.Next(Texts.Length)],
             _ when type == typeof(bool) => random.Next(2) == 0,
+            _ when type == typeof(SamplePlace) => SamplePlace.Closed[random.Next(SamplePlace.Closed.Count)].Code,
             _ when type == typeof(Protocol) => SampleVisit.Protocols[random.Next(SampleVisit.Protocols.Length)].Code,
             _ when type == typeof(Parameter) => Subjects.Measured[random.Next(Subjects.Measured.Count)].Code,
             _ when type == typeof(Guid) => Guid.CreateVersion7(),

@@ -137,7 +137,7 @@ internal static class OptionExamples
         Warm(visit);
         visit.Write(
             BottleKinds.Cast,
-            new CastBody("deep", new WrittenLength("11.0", LengthUnit.Metre), CastOutcome.Closed, "V-1", Rinses: 0)
+            new CastBody(new("deep"), new WrittenLength("11.0", LengthUnit.Metre), CastOutcome.Closed, "V-1", Rinses: 0)
         );
         visit.Write(
             FillKinds.Fill,

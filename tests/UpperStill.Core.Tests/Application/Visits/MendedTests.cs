@@ -115,7 +115,7 @@ public sealed class MendedTests
         visit.Write(CompositeKinds.CompositeTry, new CompositeTryBody(new WrittenLength("9.0", LengthUnit.Metre), RaiseS: 40, Fill: fill));
 
     private static CastBody Cast(string place, CastOutcome outcome) =>
-        new(place, new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
+        new(new(place), new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
 
     private static FillBody Fill(int? drops) =>
         new(Amber, "chlorophyll-water", FilledFrom.Composite, FilledTo.AsAsked, Rinses: 1, Drops: drops);

@@ -178,7 +178,7 @@ public class VisitFindingsTests
     private static void Deep(SampleVisit visit, string depth)
     {
         Lost(visit);
-        visit.Write(BottleKinds.BottleDepth, new BottleDepthBody("layer-3", new WrittenLength(depth, LengthUnit.Metre)));
+        visit.Write(BottleKinds.BottleDepth, new BottleDepthBody(new("layer-3"), new WrittenLength(depth, LengthUnit.Metre)));
     }
 
     private static VisitContext Untaped => SampleVisit.Metric with { Lines = [SampleVisit.Metric.Lines[0] with { Checks = [] }] };

@@ -93,7 +93,7 @@ public class PrintedStepsTests
                     BottleDepthRule
                         .Work(
                             new BottleDepthRequest(
-                                "deep",
+                                new("deep"),
                                 Sounding: new WrittenLength(Text(r, 30, 1, 12), LengthUnit.Metre),
                                 ClearanceM: r.Next(1, 4),
                                 DeepSchool: Pick(r, "marks", "whole-metre", "fixed")

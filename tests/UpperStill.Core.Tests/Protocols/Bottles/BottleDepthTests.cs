@@ -29,7 +29,10 @@ public class BottleDepthTests
     [InlineData("touch", "12.0", 11)]
     [InlineData("whole-metre", "12.0", 11)]
     public void Every_method_of_the_deep_bottle_keeps_off_the_bottom(string method, string sounding, int depth) =>
-        Assert.Equal(depth, BottleDepthRule.Work(new BottleDepthRequest("deep", DeepSchool: method, Sounding: Metres(sounding))).DepthM);
+        Assert.Equal(
+            depth,
+            BottleDepthRule.Work(new BottleDepthRequest(new("deep"), DeepSchool: method, Sounding: Metres(sounding))).DepthM
+        );
 
     [Theory]
     [InlineData("1.5-m", false, "1.5")]
@@ -40,7 +43,9 @@ public class BottleDepthTests
     public void The_surface_bottle_closes_by_its_method(string method, bool byHand, string depth) =>
         Assert.Equal(
             decimal.Parse(depth, System.Globalization.CultureInfo.InvariantCulture),
-            BottleDepthRule.Work(new BottleDepthRequest("surface", method, ByHand: byHand, Sounding: Metres("12.0")) { Line = Rope }).DepthM
+            BottleDepthRule
+                .Work(new BottleDepthRequest(new("surface"), method, ByHand: byHand, Sounding: Metres("12.0")) { Line = Rope })
+                .DepthM
         );
 
     [Fact]
@@ -54,7 +59,7 @@ public class BottleDepthTests
             new WrittenLength("110", LengthUnit.FootInch)
         );
         var result = BottleDepthRule.Work(
-            new BottleDepthRequest("surface", Sounding: new WrittenLength("102", LengthUnit.FootInch)) { Line = rope }
+            new BottleDepthRequest(new("surface"), Sounding: new WrittenLength("102", LengthUnit.FootInch)) { Line = rope }
         );
 
         Assert.Equal(("5 ft 0 in", "5 0", 1.524m), (result.MarkText, result.Mark!.Written, result.DepthM));
@@ -70,7 +75,7 @@ public class BottleDepthTests
 
         static BottleDepthResult Layer(int number, decimal? thermocline, bool read = false) =>
             BottleDepthRule.Work(
-                new BottleDepthRequest($"layer-{number}", Sounding: Metres("12.0"), ThermoclineM: thermocline)
+                new BottleDepthRequest(new($"layer-{number}"), Sounding: Metres("12.0"), ThermoclineM: thermocline)
                 {
                     TopM = thermocline is null ? null : 6,
                     BottomM = thermocline is null ? null : 8.4m,
@@ -83,7 +88,7 @@ public class BottleDepthTests
     [Fact]
     public void A_depth_moved_into_the_mud_is_a_stop()
     {
-        var result = BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0")) { Moved = Metres("11.4") });
+        var result = BottleDepthRule.Work(new BottleDepthRequest(new("deep"), Sounding: Metres("12.0")) { Moved = Metres("11.4") });
 
         Assert.Equal(
             "11.40 m leaves 0.60 m above the bottom."
@@ -91,12 +96,14 @@ public class BottleDepthTests
                 .Replace(".60", ".6", StringComparison.Ordinal),
             Assert.Single(result.Findings).Seen
         );
-        Assert.Empty(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("12.0")) { Moved = Metres("11.0") }).Findings);
+        Assert.Empty(
+            BottleDepthRule.Work(new BottleDepthRequest(new("deep"), Sounding: Metres("12.0")) { Moved = Metres("11.0") }).Findings
+        );
     }
 
     [Fact]
     public void A_line_that_is_too_short_is_said() =>
-        Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres("52")) { Line = Rope }).Findings, f =>
+        Assert.Contains(BottleDepthRule.Work(new BottleDepthRequest(new("deep"), Sounding: Metres("52")) { Line = Rope }).Findings, f =>
             f.Code == "line-too-short"
         );
 
@@ -116,7 +123,7 @@ public class BottleDepthTests
                     var line = Rope with { MarkEvery = new WrittenLength(Decimals.Text(every), LengthUnit.Metre) };
                     var result = BottleDepthRule.Work(
                         new BottleDepthRequest(
-                            place,
+                            new(place),
                             DeepSchool: method,
                             Sounding: Metres(Decimals.Text(sounding)),
                             ClearanceM: clearance,
@@ -151,7 +158,7 @@ public class BottleDepthTests
     {
         var result = BottleDepthRule.Work(
             new BottleDepthRequest(
-                "deep",
+                new("deep"),
                 Sounding: Metres(sounding),
                 ClearanceM: decimal.Parse(clearance, System.Globalization.CultureInfo.InvariantCulture)
             )
@@ -172,7 +179,7 @@ public class BottleDepthTests
 
         static BottleDepthResult Of(string method, decimal fixedM = 8) =>
             BottleDepthRule.Work(
-                new BottleDepthRequest("deep", DeepSchool: method, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7)
+                new BottleDepthRequest(new("deep"), DeepSchool: method, Sounding: Metres("12.0"), DeepFixedM: fixedM, ThermoclineM: 7)
                 {
                     TopM = 6,
                     BottomM = 8.4m,
@@ -185,13 +192,13 @@ public class BottleDepthTests
     [Fact]
     public void Names_that_nobody_knows_and_depths_below_zero_are_refused()
     {
-        var deep = new BottleDepthRequest("deep", Sounding: Metres("12.0"));
+        var deep = new BottleDepthRequest(new("deep"), Sounding: Metres("12.0"));
 
         Assert.All(
             [
                 deep with
                 {
-                    Place = "middle",
+                    Place = new("middle"),
                 },
                 deep with
                 {
@@ -199,7 +206,7 @@ public class BottleDepthTests
                 },
                 deep with
                 {
-                    Place = "surface",
+                    Place = new("surface"),
                     SurfaceSchool = "ankle",
                 },
                 deep with
@@ -228,7 +235,7 @@ public class BottleDepthTests
     );
 
     private static BottleDepthResult Deep(string sounding) =>
-        BottleDepthRule.Work(new BottleDepthRequest("deep", Sounding: Metres(sounding)) { Line = Rope });
+        BottleDepthRule.Work(new BottleDepthRequest(new("deep"), Sounding: Metres(sounding)) { Line = Rope });
 
     private static WrittenLength Metres(string written) => new(written, LengthUnit.Metre);
 }

@@ -12,6 +12,7 @@ using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Protocols.Bottles;
@@ -355,7 +356,11 @@ public class BottlesVisitTests
     {
         var sheet = Layered(Protocol.Phosphorus, Protocol.Profile).Fold(Choosing(ProfileOptions.Thermocline, way));
 
-        Assert.StartsWith(step, sheet.Bottles!.Places.Single(p => p.Place == "layer-2").Working!.Steps[0], StringComparison.Ordinal);
+        Assert.StartsWith(
+            step,
+            sheet.Bottles!.Places.Single(p => p.Place == SamplePlace.AtThermocline).Working!.Steps[0],
+            StringComparison.Ordinal
+        );
         Assert.Equal(shown, sheet.Profile!.Figures.Any(f => f.Key == "thermocline"));
     }
 
@@ -370,7 +375,7 @@ public class BottlesVisitTests
             VisitParts.Bottles
         );
 
-        Assert.Equal([("layer-plain", "layer-1")], planned.Where(p => p.Replicate > 0).Select(p => (p.Type.Code, p.Place)));
+        Assert.Equal([("layer-plain", SamplePlace.Upper)], planned.Where(p => p.Replicate > 0).Select(p => (p.Type.Code, p.Place)));
     }
 
     private static VisitContext Choosing(Method method, string choice) =>
@@ -384,7 +389,7 @@ public class BottlesVisitTests
 
     private static FillBody Of(string number, string type) => new(number, type, FilledFrom.Sampler, FilledTo.AsAsked);
 
-    private static CastBody Lowered(CastOutcome outcome) => new("layer-1", new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
+    private static CastBody Lowered(CastOutcome outcome) => new(new("layer-1"), new WrittenLength("3.0", LengthUnit.Metre), outcome, "V-1");
 
     /// <summary>Twelve metres, sounded and layered.</summary>
     private static SampleVisit Layered(params Protocol[] due)

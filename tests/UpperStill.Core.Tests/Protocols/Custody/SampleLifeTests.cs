@@ -1,6 +1,6 @@
 using UpperStill.Core.Protocols.Custody;
 using State = UpperStill.Core.Protocols.Custody.SampleState;
-using Step = UpperStill.Core.Protocols.Custody.SampleStep;
+using Step = UpperStill.Core.Record.Parts.SampleStep;
 
 namespace UpperStill.Core.Tests.Protocols.Custody;
 

@@ -1,0 +1,102 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using UpperStill.Core.Setup.Programmes;
+
+namespace UpperStill.Core.Setup.Samples;
+
+/// <summary>Where in the water a sample is taken, by its code: a place of the plan, the protocol that takes it in its own way, or the depth
+/// that an old table gave.</summary>
+/// <param name="Code">As it is kept: <c>composite</c>, <c>surface</c>, <c>deep</c>, <c>layer-1</c> to <c>layer-3</c>, <c>other</c>.</param>
+[JsonConverter(typeof(SamplePlaceConverter))]
+public readonly record struct SamplePlace(string Code)
+{
+    private const string Layers = "layer-";
+
+    /// <summary>From the surface through the lit layer.</summary>
+    public static readonly SamplePlace Composite = new("composite");
+
+    /// <summary>By hand, just under the surface, or as the method has it.</summary>
+    public static readonly SamplePlace Surface = new("surface");
+
+    /// <summary>Above the bottom.</summary>
+    public static readonly SamplePlace Deep = new("deep");
+
+    /// <summary>Beside the plan.</summary>
+    public static readonly SamplePlace Other = new("other");
+
+    /// <summary>The upper layer.</summary>
+    public static readonly SamplePlace Upper = new(Layers + "1");
+
+    /// <summary>At the thermocline.</summary>
+    public static readonly SamplePlace AtThermocline = new(Layers + "2");
+
+    /// <summary>The lower layer.</summary>
+    public static readonly SamplePlace Lower = new(Layers + "3");
+
+    /// <summary>Where a sampler is closed.</summary>
+    public static IReadOnlyList<SamplePlace> Closed { get; } = [Surface, Deep, Upper, AtThermocline, Lower];
+
+    /// <summary>The places from which a plan fills.</summary>
+    /// <param name="from">From where.</param>
+    /// <param name="protocol">Whose plan it is.</param>
+    public static IReadOnlyList<SamplePlace> Of(SampleFrom from, Protocol protocol) =>
+        from switch
+        {
+            SampleFrom.Composite => [Composite],
+            SampleFrom.Surface => [Surface],
+            SampleFrom.Protocol => [new SamplePlace(protocol.Code)],
+            SampleFrom.Deep => [Deep],
+            _ => [Upper, AtThermocline, Lower],
+        };
+
+    /// <summary>As a heading.</summary>
+    public string Title =>
+        this == Composite ? "Composite"
+        : this == Surface ? "Surface water"
+        : this == Deep ? "Deep bottle"
+        : this == Upper ? "Upper layer"
+        : this == AtThermocline ? "Thermocline"
+        : "Lower layer";
+
+    /// <summary>True where the label is left room for the depth, which is known once it is taken.</summary>
+    public bool DepthOpen => this != Surface;
+
+    /// <summary>What a label says of it before it is taken; the depth is written after it.</summary>
+    public string Before =>
+        this == Composite ? "composite 0 to"
+        : this == Deep ? "deep, at"
+        : Words;
+
+    /// <summary>The same once its depth is known, or is known not to be written.</summary>
+    /// <param name="depth">The depth for the reader; null where none is written.</param>
+    public string At(string? depth) =>
+        this == Composite ? (depth is null ? "composite" : $"0 to {depth}, composite")
+        : depth is null ? Words
+        : this == Deep ? $"deep, {depth}"
+        : $"{Words} {depth}";
+
+    /// <summary>The code.</summary>
+    public override string ToString() => Code;
+
+    private string Words =>
+        this == Surface ? "surface"
+        : this == Deep ? "deep"
+        : this == Upper ? "upper layer"
+        : this == AtThermocline ? "at the thermocline"
+        : this == Lower ? "lower layer"
+        : string.Empty;
+}
+
+/// <summary>Reads and writes a place as its code.</summary>
+public sealed class SamplePlaceConverter : JsonConverter<SamplePlace>
+{
+    /// <inheritdoc/>
+    public override SamplePlace Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        reader.TokenType == JsonTokenType.String && reader.GetString() is { } code
+            ? new SamplePlace(code)
+            : throw new JsonException("A place of a sample is named by its code.");
+
+    /// <inheritdoc/>
+    public override void Write(Utf8JsonWriter writer, SamplePlace value, JsonSerializerOptions options) =>
+        writer.WriteStringValue(value.Code);
+}
