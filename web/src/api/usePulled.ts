@@ -14,14 +14,18 @@ export interface Pulled<T> extends Asked<T> {
  * Something of the server's that a page ashore shows; it says so where the server cannot be reached. With a key it stands at once
  * when the page is opened again, while it is asked for anew; a page that changes what it shows gives none.
  */
-export function usePulled<T>(pull: () => Promise<{ data?: T; error?: unknown }>, key?: readonly unknown[]): Pulled<T> {
+export function usePulled<T>(
+  pull: () => Promise<{ data?: T; error?: unknown }>,
+  key?: readonly unknown[],
+  unreached = NO_SIGNAL,
+): Pulled<T> {
   const here = useId();
   const queryKey = key ?? [here];
   const { data, refetch } = useQuery(
     {
       queryKey,
       queryFn: async () => {
-        const answer = await asked(pull, NO_SIGNAL);
+        const answer = await asked(pull, unreached);
         // What was shown stays where it could not be asked for anew.
         return { ...answer, data: answer.data ?? queries.getQueryData<Asked<T>>(queryKey)?.data };
       },

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import type { OperationName, OperationRequest, OperationResponse } from '../api/client';
 import { OF_CORE, queries } from '../api/queries';
 import { compute } from './core';
@@ -40,4 +40,21 @@ export function useComputed<Name extends OperationName>(
     queries,
   );
   return { data: request === undefined ? undefined : data, error: error?.message, stale: isPlaceholderData };
+}
+
+/** The same of several questions to one operation; nothing until each is answered. */
+export function useComputedAll<Name extends OperationName>(
+  operation: Name,
+  requests: OperationRequest<Name>[],
+): OperationResponse<Name>[] {
+  return useQueries(
+    {
+      queries: requests.map((request) => ({ ...of(operation, request), placeholderData: keepPreviousData })),
+      combine: (answers) => {
+        const known = answers.flatMap(({ data }) => (data === undefined ? [] : [data]));
+        return known.length === answers.length ? known : [];
+      },
+    },
+    queries,
+  );
 }

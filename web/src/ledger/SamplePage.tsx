@@ -1,6 +1,7 @@
 import { Link, useParams } from '@tanstack/react-router';
 import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
@@ -245,17 +246,10 @@ function LifeEvent({ sample, event, may }: { sample: LedgerSample; event: Schema
 
 /** The number as a code, to be held before a camera. */
 function Code({ number }: { number: string }) {
-  const [code, setCode] = useState<Schemas['QrPath']>();
-  useEffect(() => {
-    let current = true;
-    api.GET('/api/samples/{number}/code', { params: { path: { number } } }).then(
-      ({ data }) => current && setCode(data),
-      () => {},
-    );
-    return () => {
-      current = false;
-    };
-  }, [number]);
+  const { data: code } = usePulled(
+    () => api.GET('/api/samples/{number}/code', { params: { path: { number } } }),
+    ['sample-code', number],
+  );
   return code ? (
     <svg
       viewBox={`0 0 ${code.size} ${code.size}`}

@@ -1,40 +1,29 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useCallback, useEffect, useState } from 'react';
-import { asked } from '../api/asked';
 import { useWords } from '../field/boxes';
 import { nowLocal } from '../field/clock';
-import { store } from '../field/store';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
 import { OnDevice } from './OnDevice';
-import { fetchOuting, type Outing, outingKey } from './outings';
+import { type Outing, useOuting } from './outings';
 import { PackList } from './PackList';
 import { Weather } from './Weather';
 
 /** Everything for one outing on one page: whether to go, where first, what to take, until when. */
 export function OutingPage() {
   const { day, water } = useParams({ from: '/prepare/$day/$water' });
-  const key = outingKey(day, water);
-  const kept = useLiveQuery(async () => (await store.outings.get(key)) ?? null, [key]);
-  const [problem, setProblem] = useState('');
-  const fetchAgain = useCallback(
-    async () => setProblem((await asked(() => fetchOuting(day, water), 'unreached')).problem),
-    [day, water],
-  );
-  useEffect(() => void fetchAgain(), [fetchAgain]);
+  const { kept, unreached, problem } = useOuting(day, water);
   if (!kept) {
     return (
       <div className="p-4 sm:p-6">
-        {problem === 'unreached' ? (
+        {problem ? (
           <>
-            <h1 className="text-2xl">This outing is not on this device</h1>
-            <p className="mt-2">There is no signal. Open it once where there is one, and pack it for offline.</p>
+            {unreached && <h1 className="text-2xl">This outing is not on this device</h1>}
+            <Problem words={problem} />
           </>
         ) : (
-          <Problem words={problem} />
+          <p className="text-dim">Opening the outing…</p>
         )}
       </div>
     );
@@ -51,12 +40,12 @@ export function OutingPage() {
       {outing.tooLate && <FindingNote finding={outing.tooLate} />}
       <div className="mt-4 grid items-start gap-x-8 gap-y-6 lg:grid-cols-[1fr_24rem]">
         <div className="min-w-0">
-          <PackList outing={outing} outingKey={key} />
+          <PackList outing={outing} outingKey={kept.key} />
         </div>
         <div className="min-w-0 max-lg:row-start-1">
           <Go outing={outing} />
           <Stops outing={outing} next={kept.packedAt !== undefined && day === nowLocal().slice(0, 10)} />
-          <OnDevice kept={kept} day={day} water={water} unreached={problem === 'unreached'} />
+          <OnDevice kept={kept} day={day} water={water} unreached={unreached} />
           <Papers day={day} water={water} outing={outing} />
         </div>
       </div>

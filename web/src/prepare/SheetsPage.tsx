@@ -1,14 +1,11 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
-import { asked } from '../api/asked';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
-import { store } from '../field/store';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { UNITS } from '../ui/units';
-import { fetchOuting, type Outing, type OutingStop, outingKey } from './outings';
+import { type Outing, type OutingStop, useOuting } from './outings';
 
 type Paper = 'a4' | 'letter';
 const PAPERS: Record<Paper, string> = { a4: 'A4', letter: 'US Letter' };
@@ -16,10 +13,8 @@ const PAPERS: Record<Paper, string> = { a4: 'A4', letter: 'US Letter' };
 /** A sheet for each station, for those who stay on paper; its boxes stand in the order in which they are typed in afterwards. */
 export function SheetsPage() {
   const { day, water } = useParams({ from: '/prepare/$day/$water/sheets' });
-  const kept = useLiveQuery(async () => (await store.outings.get(outingKey(day, water))) ?? null, [day, water]);
+  const { kept, problem } = useOuting(day, water);
   const [paper, setPaper] = useState<Paper>(/-(US|CA)$/.test(navigator.language) ? 'letter' : 'a4');
-  const [problem, setProblem] = useState('');
-  useEffect(() => void asked(() => fetchOuting(day, water)).then((answer) => setProblem(answer.problem)), [day, water]);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:m-0 print:max-w-none print:p-0">
       <div className="print:hidden">
@@ -85,12 +80,18 @@ function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Sch
     <section>
       <h3>{title}</h3>
       {boxes.length > 0 && (
-        <div className="grid grid-cols-5 gap-1.5">
+        <div className="grid grid-cols-6 gap-1.5">
           {boxes.map(({ label, unit, ticks: answers }) => (
             <div key={label} className="min-h-11 border border-black px-1 text-[0.6875rem]">
               {label}
               {unit && `, ${unit}`}
-              {answers && <p>{answers.map((answer) => `☐ ${answer}`).join(' ')}</p>}
+              {answers && (
+                <p className="flex flex-wrap gap-x-1.5">
+                  {answers.map((answer) => (
+                    <span key={answer}>☐ {answer}</span>
+                  ))}
+                </p>
+              )}
             </div>
           ))}
         </div>

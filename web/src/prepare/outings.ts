@@ -1,5 +1,7 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { api, type Schemas } from '../api/client';
 import { addressOf } from '../api/home';
+import { usePulled } from '../api/usePulled';
 import { nowLocal } from '../field/clock';
 import { type KeptOuting, store } from '../field/store';
 import { plainDay } from '../ui/days';
@@ -7,6 +9,8 @@ import { plainDay } from '../ui/days';
 export type Outing = Schemas['Outing'];
 export type OutingStop = Schemas['OutingStop'];
 export type PackNeed = Schemas['PackNeed'];
+
+const UNREACHED = 'There is no signal. Open it once where there is one, and pack it for offline.';
 
 export function outingKey(day: string, water: string): string {
   return `${day} ${water}`;
@@ -21,6 +25,14 @@ export async function fetchOuting(day: string, water: string) {
     await store.outings.put({ key, outing: answer.data, fetchedAt: nowLocal(), ...(packedAt && { packedAt }) });
   }
   return answer;
+}
+
+/** An outing as it is on this device, asked for anew when the page is opened. */
+export function useOuting(day: string, water: string) {
+  const key = outingKey(day, water);
+  const kept = useLiveQuery(async () => (await store.outings.get(key)) ?? null, [key]);
+  const { problem } = usePulled(() => fetchOuting(day, water), ['outing', day, water], UNREACHED);
+  return { kept, unreached: problem === UNREACHED, problem };
 }
 
 /** What of an outing is on this device, in words. */

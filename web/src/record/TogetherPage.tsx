@@ -1,7 +1,5 @@
-import { useEffect, useState } from 'react';
-import type { OperationRequest, Schemas, StationRecord } from '../api/client';
-import { compute } from '../field/core';
-import { useComputed } from '../field/useComputed';
+import type { Schemas, StationRecord } from '../api/client';
+import { useComputed, useComputedAll } from '../field/useComputed';
 import { useAppearance } from '../ui/appearance';
 import { plainDay } from '../ui/days';
 import { Worked } from '../ui/Worked';
@@ -24,23 +22,6 @@ interface Pair {
 function yearsValue(trend: Trend | undefined, year: number): number | undefined {
   const found = trend?.years.find((one) => one.year === year);
   return found?.censored === 'none' ? (found.value ?? undefined) : undefined;
-}
-
-function useTrophic(requests: OperationRequest<'trophic'>[]) {
-  const [answers, setAnswers] = useState<Trophic[]>([]);
-  const key = JSON.stringify(requests);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the requests
-  useEffect(() => {
-    let current = true;
-    Promise.all(requests.map((request) => compute('trophic', request))).then(
-      (results) => current && setAnswers(results),
-      () => {},
-    );
-    return () => {
-      current = false;
-    };
-  }, [key]);
-  return answers;
 }
 
 function useThree(code: string, record: StationRecord, given?: Trend) {
@@ -68,7 +49,7 @@ export function TogetherAside({ record, clarity }: { record: StationRecord; clar
     native: nativeOf(record),
     reader,
   };
-  const [trophic] = useTrophic(year === undefined ? [] : [request]);
+  const [trophic] = useComputedAll('trophic', year === undefined ? [] : [request]);
   if (!trophic || trophic.indices.length < 2) {
     return null;
   }
@@ -117,7 +98,10 @@ export function TogetherPage({ code, record }: { code: string; record: StationRe
     chlorophyllUgL: yearsValue(chlorophyll, year),
     phosphorusUgL: yearsValue(phosphorus, year),
   }));
-  const answers = useTrophic(rows.map(({ year: _, ...request }) => request));
+  const answers = useComputedAll(
+    'trophic',
+    rows.map(({ year: _, ...request }) => request),
+  );
   const pairs = (seriesOf(record, 'chlorophyll', [])?.points ?? []).flatMap((point) => {
     const same = points?.find(({ visit, censored, usable }) => visit === point.visit && !censored && usable);
     return same && point.censored === 'none'

@@ -1,4 +1,5 @@
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Arrival;
 
@@ -10,11 +11,14 @@ internal static class ArrivalPaper
 
     internal static IEnumerable<PaperPiece> Of(PlannedStop stop)
     {
-        yield return new PaperPiece("The place and the weather", StepRank.Arrive)
+        yield return new PaperPiece("Arriving", StepRank.Arrive)
         {
             Boxes =
             [
-                new("Air, before the thermometer is wet", "°C or °F"),
+                new("Who"),
+                new("Began (24 h)"),
+                .. stop.Programme.AsksHalf() ? [new PaperBox("Half of the day", Ticks: ["a.m.", "p.m."])] : Array.Empty<PaperBox>(),
+                new("Air, thermometer dry", "°C or °F"),
                 new("Surface water", "°C or °F"),
                 .. ArrivalBoxes
                     .All.Where(b => !b.Code.StartsWith(Marks, StringComparison.Ordinal) && !(stop.Station.OnLand && b.Code == Anchor))

@@ -50,7 +50,19 @@ public sealed class CustodyPart() : VisitPart("custody")
             {
                 Table = new PaperTable(
                     ["number", "what", "depth", "time", "kept", "remarks"],
-                    [.. stop.Samples.Select(s => (string[])[s.Number, What(s), s.Depth, string.Empty, s.Type.Keep.Words(), string.Empty])]
+                    [
+                        .. stop.Samples.Select(s =>
+                            (string[])
+                                [
+                                    s.Number,
+                                    What(s),
+                                    s.DepthOpen ? $"{s.Depth} ______" : s.Depth,
+                                    string.Empty,
+                                    s.Type.Keep.Words(),
+                                    string.Empty,
+                                ]
+                        ),
+                    ]
                 ),
             };
         }

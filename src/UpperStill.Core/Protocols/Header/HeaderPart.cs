@@ -49,16 +49,4 @@ public sealed class HeaderPart() : VisitPart("header")
         yield return Packing.Plain("pencils", Crate.Paper, string.Join("; ", tools), 2, "writing on wet labels");
         yield return Packing.Plain("map", Crate.Paper, "station map and protocol", 1, "finding the spot");
     }
-
-    /// <inheritdoc/>
-    internal override IEnumerable<PaperPiece> Paper(PlannedStop stop)
-    {
-        List<PaperBox> boxes = [new("Who"), new("Began (24 h)")];
-        if (stop.Programme.AsksHalf())
-        {
-            boxes.Add(new PaperBox("Half of the day", Ticks: ["a.m.", "p.m."]));
-        }
-
-        yield return new PaperPiece("Arriving", StepRank.Arrive) { Boxes = boxes };
-    }
 }
