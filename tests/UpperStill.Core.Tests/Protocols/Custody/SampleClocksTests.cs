@@ -54,6 +54,28 @@ public class SampleClocksTests
         Assert.True(clock.State == state || finding is null);
     }
 
+    // Bacteria: six hours, the lab takes in until 15:00, the way takes one.
+    [Theory]
+    [InlineData("2026-08-12T11:40", "set out by Wed 14:00", null)]
+    [InlineData("2026-08-12T16:00", "the lab opens Thu 08:00", "cannot-reach-lab")]
+    public void A_bottle_of_bacteria_is_on_its_way_by_two_or_does_not_reach_the_lab(string collected, string move, string? finding)
+    {
+        var from = At(collected);
+        var clock = Assert.Single(
+            Clocks(
+                collected,
+                new WaitingSample(
+                    "E1",
+                    Guid.Empty,
+                    SampleState.Stored,
+                    new SampleHold(from, from.AddHours(6), "at the lab within 6 h", Fresh: true)
+                )
+            )
+        );
+
+        Assert.Equal((move, finding), (clock.MoveText, clock.Finding?.Code));
+    }
+
     [Theory]
     [InlineData("2026-09-01T10:00", ClockState.Calm, null)]
     [InlineData("2026-09-27T10:00", ClockState.Calm, "turn-in-near")]
