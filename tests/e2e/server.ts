@@ -112,7 +112,7 @@ export class RealServer {
           return;
         }
       } catch {
-        if (Date.now() - began > 60_000) {
+        if (Date.now() - began > 180_000) {
           throw new Error('The server did not start; was ./build.sh run?');
         }
         await new Promise((again) => setTimeout(again, 100));
