@@ -1,8 +1,8 @@
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
 using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Server.OpenApi;
 

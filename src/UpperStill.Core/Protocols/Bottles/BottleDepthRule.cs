@@ -3,7 +3,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Setup.Equipment;
-using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Labels;
 
 namespace UpperStill.Core.Protocols.Bottles;
 

@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Labels;
 
 namespace UpperStill.Core.Protocols.Bottles;
 

@@ -4,7 +4,6 @@ using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Bottles;
 

@@ -5,6 +5,7 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
 

@@ -2,7 +2,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Setup.Equipment;
-using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Labels;
 
 namespace UpperStill.Core.Protocols.Bottles;
 

@@ -7,8 +7,8 @@ using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Composite;
 

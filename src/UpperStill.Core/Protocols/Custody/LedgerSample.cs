@@ -3,6 +3,7 @@ using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Hydraulics;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Laboratories;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;

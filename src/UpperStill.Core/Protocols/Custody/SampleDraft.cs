@@ -1,6 +1,7 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Protocols.Custody;

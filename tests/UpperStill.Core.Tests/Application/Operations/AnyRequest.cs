@@ -5,8 +5,8 @@ using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Application.Operations;

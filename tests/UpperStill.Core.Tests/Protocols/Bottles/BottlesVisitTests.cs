@@ -12,7 +12,6 @@ using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Protocols.Bottles;

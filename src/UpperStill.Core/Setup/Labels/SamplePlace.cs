@@ -2,7 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using UpperStill.Core.Setup.Programmes;
 
-namespace UpperStill.Core.Setup.Samples;
+namespace UpperStill.Core.Setup.Labels;
 
 /// <summary>Where in the water a sample is taken, by its code: a place of the plan, the protocol that takes it in its own way, or the depth
 /// that an old table gave.</summary>

@@ -1,7 +1,7 @@
+using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 
-namespace UpperStill.Core.Tests.Setup.Samples;
+namespace UpperStill.Core.Tests.Setup.Labels;
 
 public class SamplePlaceTests
 {
