@@ -7088,8 +7088,10 @@ export interface components {
             label: string;
             /** @description In which unit; null where it has none, or whoever writes says it. */
             unit?: null | string;
-            /** @description Answers to tick instead, where they are few and short. */
-            ticks?: null | string[];
+            /** @description What may be answered, where that is given. */
+            answers?: null | string[];
+            /** @description True where the answers are few and short: they are ticked in the box; else they stand under it, to be copied. */
+            ticked?: boolean;
         };
         /** @description A piece of the paper sheet, for those who stay on paper. */
         PaperPiece: {
@@ -7243,7 +7245,7 @@ export interface components {
             filledBy?: null | components["schemas"]["Protocol"];
             /** @description Depth or interval as far as it is known before: the rest is written by hand. */
             depth?: null | string;
-            /** @description True where it is. */
+            /** @description True where the depth is written by hand after it. */
             depthOpen?: boolean;
         };
         /** @description A station whose season is planned. */

@@ -13,7 +13,9 @@ const PAPERS: Record<Paper, string> = { a4: 'A4', letter: 'US Letter' };
 /** A sheet for each station, for those who stay on paper; its boxes stand in the order in which they are typed in afterwards. */
 export function SheetsPage() {
   const { day, water } = useParams({ from: '/prepare/$day/$water/sheets' });
-  const { kept, problem } = useOuting(day, water);
+  const { kept: held, problem } = useOuting(day, water);
+  // What an earlier build kept has no boxes; it is fetched anew where there is a signal.
+  const kept = held?.outing.stops.every((stop) => stop.paper as typeof stop.paper | undefined) ? held : undefined;
   const [paper, setPaper] = useState<Paper>(/-(US|CA)$/.test(navigator.language) ? 'letter' : 'a4');
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:m-0 print:max-w-none print:p-0">
@@ -81,11 +83,11 @@ function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Sch
       <h3>{title}</h3>
       {boxes.length > 0 && (
         <div className="grid grid-cols-6 gap-1.5">
-          {boxes.map(({ label, unit, ticks: answers }) => (
+          {boxes.map(({ label, unit, answers, ticked }) => (
             <div key={label} className="min-h-11 border border-black px-1 text-[0.6875rem]">
               {label}
               {unit && `, ${unit}`}
-              {answers && (
+              {ticked && answers && (
                 <p className="flex flex-wrap gap-x-1.5">
                   {answers.map((answer) => (
                     <span key={answer}>☐ {answer}</span>
@@ -95,6 +97,19 @@ function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Sch
             </div>
           ))}
         </div>
+      )}
+      {boxes.some(({ answers, ticked }) => answers && !ticked) && (
+        <p className="mt-1 text-[0.6875rem] leading-tight">
+          {boxes.map(
+            ({ label, answers, ticked }) =>
+              answers &&
+              !ticked && (
+                <span key={label}>
+                  <b>{label}:</b> {answers.join(' · ')}.{' '}
+                </span>
+              ),
+          )}
+        </p>
       )}
       {ticks.length > 0 && <p className="mt-1">{ticks.map((tick) => `☐ ${tick}`).join(' · ')}</p>}
       {table && <Table table={table} />}

@@ -49,7 +49,7 @@ export function TogetherAside({ record, clarity }: { record: StationRecord; clar
     native: nativeOf(record),
     reader,
   };
-  const [trophic] = useComputedAll('trophic', year === undefined ? [] : [request]);
+  const { data: trophic } = useComputed('trophic', year === undefined ? undefined : request);
   if (!trophic || trophic.indices.length < 2) {
     return null;
   }

@@ -1,6 +1,5 @@
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Arrival;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Geodesy;
@@ -197,6 +196,6 @@ public sealed record Outing(
             place.Line
         )
         {
-            LineUnit = request.Kit.FirstOrDefault(i => i.Code == place.Line)?.AsLine()?.Unit ?? LengthUnit.Metre,
+            LineUnit = request.Kit.FirstOrDefault(i => i.Code == place.Line)?.AsLine()?.Unit,
         };
 }

@@ -224,22 +224,19 @@ public static class BottleDepthRule
         }
 
         var limit = sounding.Metres - request.ClearanceM;
-        var (depth, step) = request.Place switch
-        {
-            var upper when upper == SamplePlace.Upper => (
-                top / 2,
-                $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}"
-            ),
-            var middle when middle == SamplePlace.AtThermocline => (
-                thermocline,
-                $"Thermocline by {(request.LayersBy == LayersBy.Degree ? "warmth" : "density")}: {Show(thermocline, native, request)}"
-            ),
-            _ => (
+        var (depth, step) =
+            request.Place == SamplePlace.Upper
+                ? (top / 2, $"Middle of the upper layer, 0 to {Show(top, native, request)}: {Show(top / 2, native, request)}")
+            : request.Place == SamplePlace.AtThermocline
+                ? (
+                    thermocline,
+                    $"Thermocline by {(request.LayersBy == LayersBy.Degree ? "warmth" : "density")}: {Show(thermocline, native, request)}"
+                )
+            : (
                 (bottom + sounding.Metres) / 2,
                 $"Middle of the lower layer, {Show(bottom, native, request)} to {LengthText.Write(sounding)}: "
                     + $"{Show((bottom + sounding.Metres) / 2, native, request)}"
-            ),
-        };
+            );
         return limit <= 0 ? NoWater(request, native, sounding.Metres) : Set(request, native, sounding, Math.Min(depth, limit), [step]);
     }
 

@@ -1,6 +1,5 @@
 using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Bottles;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
@@ -125,7 +124,7 @@ public sealed class CompositePart() : VisitPart("composite")
         {
             yield return new PaperPiece("Composite", StepRank.Composite)
             {
-                Boxes = [new("Lowered to", Length.Symbol(stop.LineUnit)), .. CompositeBoxes.All.Select(PaperBox.Of), new("Lowerings")],
+                Boxes = [new("Lowered to", stop.Unit), .. CompositeBoxes.All.Select(PaperBox.Of), new("Lowerings")],
             };
         }
     }

@@ -46,7 +46,7 @@ public sealed class CustodyPart() : VisitPart("custody")
     {
         if (stop.Samples.Count > 0)
         {
-            yield return new PaperPiece("Samples", StepRank.Leave - 1)
+            yield return new PaperPiece("Samples", StepRank.Samples)
             {
                 Table = new PaperTable(
                     ["number", "what", "depth", "time", "kept", "remarks"],

@@ -54,7 +54,7 @@ public sealed class FilteringPart() : VisitPart("filtering")
         List<string> filters = [.. stop.Samples.Where(s => SampleTypes.OnFilter(s.Type.Code)).Select(s => s.Number)];
         if (filters.Count > 0)
         {
-            yield return new PaperPiece("At the bench: filters", StepRank.Leave + 1)
+            yield return new PaperPiece("At the bench: filters", StepRank.Bench)
             {
                 Table = PaperTable.ToFill(["filter", "from bottle", "through it, mL", "colour", "in its vial (24 h)"], filters),
             };

@@ -112,7 +112,10 @@ public sealed class ProfilePart() : VisitPart("profile")
         {
             yield return new PaperPiece("Profile: what the meter shows, its unit once at the top", StepRank.Profile)
             {
-                Table = PaperTable.ToFill(["depth", "temperature, ____", "oxygen, ____", "____"], levels),
+                Table = PaperTable.ToFill(
+                    ["depth", $"temperature, {PaperBox.ToWrite}", $"oxygen, {PaperBox.ToWrite}", PaperBox.ToWrite],
+                    levels
+                ),
             };
         }
     }

@@ -116,37 +116,22 @@ internal static class DiscRemarksFold
             yield break;
         }
 
-        if (now.Side is null && programme.ChoiceOf(SecchiOptions.Side) != "unasked")
+        foreach (var question in DiscQuestions.Of(programme))
         {
-            yield return "side";
-        }
-
-        if (now.Sunglasses is null && programme.ChoiceOf(SecchiOptions.Glasses) != "unasked")
-        {
-            yield return "sunglasses";
-        }
-
-        if (now.Tube is null && programme.ChoiceOf(SecchiOptions.Side) == "sunny-tube")
-        {
-            yield return "tube";
-        }
-
-        var colourIn = programme.ChoiceOf(SecchiOptions.Method);
-        if (colourIn == "words-foot" ? colour?.Body is not { Murky: not null, Remark: not null } : colour is null && colourIn != "none")
-        {
-            yield return "colour";
-        }
-
-        var questions = programme.ChoiceOf(SecchiOptions.Questions) switch
-        {
-            "none" => Array.Empty<string>(),
-            "remarks" => ["remark"],
-            "named" => ["algae", "recreation"],
-            _ => ["algae"],
-        };
-        foreach (var question in questions.Where(q => !opinions.Exists(o => o.Question == q)))
-        {
-            yield return question;
+            var answered = question switch
+            {
+                DiscQuestions.Side => now.Side is not null,
+                DiscQuestions.Sunglasses => now.Sunglasses is not null,
+                DiscQuestions.Tube => now.Tube is not null,
+                DiscQuestions.Colour => programme.ChoiceOf(SecchiOptions.Method) == "words-foot"
+                    ? colour?.Body is { Murky: not null, Remark: not null }
+                    : colour is not null,
+                _ => opinions.Exists(o => o.Question == question),
+            };
+            if (!answered)
+            {
+                yield return question;
+            }
         }
     }
 

@@ -1,22 +1,17 @@
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Secchi;
 
-/// <summary>The disc on the paper sheet: the marks that the programme's method reads, and what is noted beside them.</summary>
+/// <summary>The disc on the paper sheet: the marks that the programme's method reads, and what it asks beside them.</summary>
 internal static class SecchiPaper
 {
-    private const string Colour = "colour.";
-    private const string Opinion = "opinion.";
-
     internal static IEnumerable<PaperPiece> Of(PlannedStop stop)
     {
         var method = DiscMethod.Of(stop.Programme);
-        var unit = Length.Symbol(stop.LineUnit);
         var line = stop.Line is { } code ? $", line {code}" : string.Empty;
         yield return new PaperPiece(
-            $"{SecchiOptions.Step(stop.Programme).Title}, {unit}{line}: as read, no sums",
+            $"{SecchiOptions.Step(stop.Programme).Title}, {stop.Unit}{line}: as read, no sums",
             SecchiOptions.RankOf(stop.Programme)
         )
         {
@@ -27,29 +22,33 @@ internal static class SecchiPaper
                     .SelectMany(reading =>
                         DiscMethod
                             .Events(method.Settings, method.Folded)
-                            .Select(seen => new PaperBox($"{DiscMethod.Words(seen)}, reading {reading}", unit))
+                            .Select(seen => new PaperBox($"{DiscMethod.Words(seen)}, reading {reading}", stop.Unit))
                     ),
-                .. SecchiBoxes.All.Where(b => Asked(b.Code, stop.Programme)).Select(PaperBox.Of),
-                .. Words(stop.Programme),
+                PaperBox.Of(SecchiBoxes.Outcome),
+                PaperBox.Of(SecchiBoxes.LineHung),
+                .. DiscQuestions.Of(stop.Programme).SelectMany(question => Asked(question, stop.Programme)),
             ],
         };
     }
 
-    private static bool Asked(string code, Programme programme) =>
-        code.StartsWith(Colour, StringComparison.Ordinal) ? programme.Chooses(SecchiOptions.Method, "words-foot")
-        : code.StartsWith(Opinion, StringComparison.Ordinal) ? programme.Chooses(SecchiOptions.Questions, "algae")
-        : true;
-
-    private static IEnumerable<PaperBox> Words(Programme programme)
-    {
-        if (!programme.Chooses(SecchiOptions.Method, "none"))
+    private static PaperBox[] Asked(string question, Programme programme) =>
+        question switch
         {
-            yield return new PaperBox("Colour");
-        }
-
-        if (!programme.Chooses(SecchiOptions.Questions, "none") && !programme.Chooses(SecchiOptions.Questions, "algae"))
-        {
-            yield return new PaperBox("Opinion");
-        }
-    }
+            DiscQuestions.Side => [PaperBox.Of(SecchiBoxes.Side)],
+            DiscQuestions.Sunglasses => [PaperBox.Of(SecchiBoxes.Sunglasses)],
+            DiscQuestions.Tube => [PaperBox.Of(SecchiBoxes.Tube)],
+            DiscQuestions.Algae => [PaperBox.Of(SecchiBoxes.Algae)],
+            DiscQuestions.Recreation => [PaperBox.Of(SecchiBoxes.Recreation)],
+            DiscQuestions.Remark => [new("Remark on the water")],
+            _ => programme.ChoiceOf(SecchiOptions.Method) switch
+            {
+                "words-foot" =>
+                [
+                    PaperBox.Of(SecchiBoxes.Murky),
+                    PaperBox.Of("Colour, the disc one foot down", null, ColourChart.AtOneFoot),
+                ],
+                "chart-half" => [new("Colour by the chart, at half the clarity")],
+                _ => [new("Colour of the water")],
+            },
+        };
 }

@@ -1,6 +1,5 @@
 using UpperStill.Core.Basis.Boxes;
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
@@ -61,7 +60,7 @@ public sealed class SoundingPart() : VisitPart("sounding")
             [
                 new PaperPiece("Sounding, before anything goes down", StepRank.Sounding)
                 {
-                    Boxes = [new("Depth", Length.Symbol(stop.LineUnit)), .. SoundingBoxes.All.Select(PaperBox.Of)],
+                    Boxes = [new("Depth", stop.Unit), .. SoundingBoxes.All.Select(PaperBox.Of)],
                 },
             ];
 }

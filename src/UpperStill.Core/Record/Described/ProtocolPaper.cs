@@ -12,7 +12,7 @@ internal static class ProtocolPaper
         {
             List<StepScript> steps = [.. script.Steps.Where(s => s.Bench == ashore)];
             List<FieldDescription> once = [.. steps.Where(s => !Repeats(s)).SelectMany(s => s.Fields).Select(f => f.Describe())];
-            var (title, rank) = ashore ? ($"At the bench: {script.Title}", StepRank.Leave + 1) : (script.Title, script.Rank);
+            var (title, rank) = ashore ? ($"At the bench: {script.Title}", StepRank.Bench) : (script.Title, script.Rank);
             if (once.Count > 0)
             {
                 yield return new PaperPiece(title, rank)
@@ -31,7 +31,7 @@ internal static class ProtocolPaper
 
     private static bool Repeats(StepScript step) => step.Repeat is { Usual: > 1 };
 
-    private static bool OnlyTicked(FieldDescription field) => field.Kind is FieldKind.Checklist or FieldKind.Photo or FieldKind.Timer;
+    private static bool OnlyTicked(FieldDescription field) => field.Kind is FieldKind.Checklist or FieldKind.Photo;
 
     private static IEnumerable<string> Ticks(FieldDescription field) =>
         field.Kind == FieldKind.Checklist ? (field.Choices ?? []).Select(c => c.Words) : [field.Label];
@@ -49,7 +49,7 @@ internal static class ProtocolPaper
         List<string> each = [.. Enumerable.Range(1, repeat.Usual).Select(n => $"{repeat.Label} {n}")];
         List<FieldDescription> fields = [.. step.Fields.Select(f => f.Describe())];
         return fields.Find(f => f.Kind == FieldKind.Tally) is { } tally
-            ? PaperTable.ToFill([tally.Label, .. each], [.. (tally.Choices ?? []).Select(c => c.Words), "____"])
+            ? PaperTable.ToFill([tally.Label, .. each], [.. (tally.Choices ?? []).Select(c => c.Words), PaperBox.ToWrite])
             : PaperTable.ToFill([string.Empty, .. fields.Select(Head)], each);
     }
 
@@ -58,7 +58,8 @@ internal static class ProtocolPaper
     private static string? Unit(FieldDescription field) =>
         field.Kind switch
         {
-            FieldKind.Length => "____",
+            FieldKind.Length => PaperBox.ToWrite,
+            FieldKind.Timer => "began and ended",
             FieldKind.Temperature => "°C or °F",
             _ => field.Units is { Count: > 0 } units ? string.Join(" or ", units.Select(u => u.Code)) : null,
         };

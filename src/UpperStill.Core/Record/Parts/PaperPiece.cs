@@ -5,17 +5,23 @@ namespace UpperStill.Core.Record.Parts;
 /// <summary>A box of the paper sheet, to write in.</summary>
 /// <param name="Label">What is written there.</param>
 /// <param name="Unit">In which unit; null where it has none, or whoever writes says it.</param>
-/// <param name="Ticks">Answers to tick instead, where they are few and short.</param>
-public sealed record PaperBox(string Label, string? Unit = null, IReadOnlyList<string>? Ticks = null)
+/// <param name="Answers">What may be answered, where that is given.</param>
+public sealed record PaperBox(string Label, string? Unit = null, IReadOnlyList<string>? Answers = null)
 {
+    /// <summary>Room to write what is not known before.</summary>
+    internal const string ToWrite = "____";
+
     // More letters than that are not read in a box of this size.
     private const int MostLetters = 32;
 
-    /// <summary>The same as on the page, with its answers where there is room for them.</summary>
+    /// <summary>True where the answers are few and short: they are ticked in the box; else they stand under it, to be copied.</summary>
+    public bool Ticked => Answers is { } answers && answers.Sum(a => a.Length + 2) <= MostLetters;
+
+    /// <summary>The same as on the page.</summary>
     internal static PaperBox Of(Box box) => Of(box.Label, box.Unit, [.. box.Choices.Select(c => c.Words)]);
 
     internal static PaperBox Of(string label, string? unit, IReadOnlyList<string> answers) =>
-        new(label, unit, answers.Count > 0 && answers.Sum(a => a.Length + 2) <= MostLetters ? answers : null);
+        new(label, unit, answers.Count > 0 ? answers : null);
 }
 
 /// <summary>A table of the paper sheet. A cell without words is to be filled.</summary>

@@ -19,8 +19,11 @@ public sealed record PlannedStop(
     string? Line
 )
 {
-    /// <summary>The unit in which that line is marked.</summary>
-    public LengthUnit LineUnit { get; init; }
+    /// <summary>The unit in which that line is marked; null where it is not of the kit.</summary>
+    public LengthUnit? LineUnit { get; init; }
+
+    /// <summary>The same as it stands on paper; room to write it where it is not known.</summary>
+    internal string Unit => LineUnit is { } unit ? Length.Symbol(unit) : PaperBox.ToWrite;
 
     internal bool Takes(Protocol protocol) => Protocols.Contains(protocol);
 }

@@ -13,5 +13,12 @@ internal static class StepRank
     internal const int ClarityLast = 55;
     internal const int Composite = 60;
     internal const int Net = 70;
+
+    /// <summary>The list of what was filled, on paper.</summary>
+    internal const int Samples = 900;
+
     internal const int Leave = 1000;
+
+    /// <summary>Ashore, later.</summary>
+    internal const int Bench = 1100;
 }

@@ -31,7 +31,7 @@ public sealed record PlannedSample(
     /// <summary>Depth or interval as far as it is known before: the rest is written by hand.</summary>
     public string Depth => Place.Before;
 
-    /// <summary>True where it is.</summary>
+    /// <summary>True where the depth is written by hand after it.</summary>
     public bool DepthOpen => Place.DepthOpen;
 }
 

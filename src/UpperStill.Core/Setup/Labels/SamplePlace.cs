@@ -10,8 +10,6 @@ namespace UpperStill.Core.Setup.Labels;
 [JsonConverter(typeof(SamplePlaceConverter))]
 public readonly record struct SamplePlace(string Code)
 {
-    private const string Layers = "layer-";
-
     /// <summary>From the surface through the lit layer.</summary>
     public static readonly SamplePlace Composite = new("composite");
 
@@ -25,13 +23,13 @@ public readonly record struct SamplePlace(string Code)
     public static readonly SamplePlace Other = new("other");
 
     /// <summary>The upper layer.</summary>
-    public static readonly SamplePlace Upper = new(Layers + "1");
+    public static readonly SamplePlace Upper = new("layer-1");
 
     /// <summary>At the thermocline.</summary>
-    public static readonly SamplePlace AtThermocline = new(Layers + "2");
+    public static readonly SamplePlace AtThermocline = new("layer-2");
 
     /// <summary>The lower layer.</summary>
-    public static readonly SamplePlace Lower = new(Layers + "3");
+    public static readonly SamplePlace Lower = new("layer-3");
 
     /// <summary>Where a sampler is closed.</summary>
     public static IReadOnlyList<SamplePlace> Closed { get; } = [Surface, Deep, Upper, AtThermocline, Lower];
@@ -49,42 +47,40 @@ public readonly record struct SamplePlace(string Code)
             _ => [Upper, AtThermocline, Lower],
         };
 
-    /// <summary>As a heading.</summary>
-    public string Title =>
-        this == Composite ? "Composite"
-        : this == Surface ? "Surface water"
-        : this == Deep ? "Deep bottle"
-        : this == Upper ? "Upper layer"
-        : this == AtThermocline ? "Thermocline"
-        : "Lower layer";
+    private static readonly Dictionary<string, (string Title, string Words)> Names = new(StringComparer.Ordinal)
+    {
+        [Composite.Code] = ("Composite", "composite"),
+        [Surface.Code] = ("Surface water", "surface"),
+        [Deep.Code] = ("Deep bottle", "deep"),
+        [Upper.Code] = ("Upper layer", "upper layer"),
+        [AtThermocline.Code] = ("Thermocline", "at the thermocline"),
+        [Lower.Code] = ("Lower layer", "lower layer"),
+    };
+
+    /// <summary>As a heading; empty for what is no place of a plan.</summary>
+    public string Title => Names.GetValueOrDefault(Code).Title ?? string.Empty;
 
     /// <summary>True where the label is left room for the depth, which is known once it is taken.</summary>
     public bool DepthOpen => this != Surface;
 
     /// <summary>What a label says of it before it is taken; the depth is written after it.</summary>
     public string Before =>
-        this == Composite ? "composite 0 to"
-        : this == Deep ? "deep, at"
+        this == Composite ? $"{Words} 0 to"
+        : this == Deep ? $"{Words}, at"
         : Words;
 
     /// <summary>The same once its depth is known, or is known not to be written.</summary>
     /// <param name="depth">The depth for the reader; null where none is written.</param>
     public string At(string? depth) =>
-        this == Composite ? (depth is null ? "composite" : $"0 to {depth}, composite")
-        : depth is null ? Words
-        : this == Deep ? $"deep, {depth}"
+        depth is null ? Words
+        : this == Composite ? $"0 to {depth}, {Words}"
+        : this == Deep ? $"{Words}, {depth}"
         : $"{Words} {depth}";
 
     /// <summary>The code.</summary>
     public override string ToString() => Code;
 
-    private string Words =>
-        this == Surface ? "surface"
-        : this == Deep ? "deep"
-        : this == Upper ? "upper layer"
-        : this == AtThermocline ? "at the thermocline"
-        : this == Lower ? "lower layer"
-        : string.Empty;
+    private string Words => Names.GetValueOrDefault(Code).Words ?? string.Empty;
 }
 
 /// <summary>Reads and writes a place as its code.</summary>

@@ -68,17 +68,56 @@ public class PaperTests
         Assert.Equal("Arriving", sheet[0].Title);
         Assert.Equal(sheet.Select(p => p.Rank).Order(), sheet.Select(p => p.Rank));
         var boxes = sheet.SelectMany(p => p.Boxes).ToLookup(b => b.Label);
-        Assert.Equal(["yes", "no"], boxes["Does the anchor hold?"].Single().Ticks);
-        Assert.Null(boxes["Wind"].Single().Ticks);
+        Assert.Equal((true, 2), (boxes["Does the anchor hold?"].Single().Ticked, boxes["Does the anchor hold?"].Single().Answers!.Count));
+        Assert.Equal((false, 7), (boxes["Wind"].Single().Ticked, boxes["Wind"].Single().Answers!.Count));
     }
 
+    [Theory]
+    [InlineData("named", true, true)]
+    [InlineData("algae", true, false)]
+    [InlineData("none", false, false)]
+    public void Only_the_questions_of_the_programme_are_asked(string questions, bool algae, bool recreation)
+    {
+        var programme = Layered with
+        {
+            Methods = new Dictionary<string, string>
+            {
+                [SecchiOptions.Questions.Setting] = questions,
+                [SecchiOptions.Glasses.Setting] = "unasked",
+            },
+        };
+        var words = Words(Sheet(programme, StationKind.Boat, Protocol.Clarity));
+
+        Assert.Equal(
+            (algae, recreation, false),
+            (
+                words.Contains("Your opinion of the algae here"),
+                words.Contains("Your opinion: would you swim and boat here?"),
+                words.Contains("Sunglasses")
+            )
+        );
+    }
+
+    [Fact]
+    public void A_line_that_is_not_of_the_kit_leaves_room_for_its_unit() =>
+        Assert.Equal(
+            ["____"],
+            Sheet(Layered, StationKind.Boat, "R-9", Protocol.Clarity)
+                .SelectMany(p => p.Boxes)
+                .Where(b => b.Label == "Depth")
+                .Select(b => b.Unit)
+        );
+
     private static IReadOnlyList<PaperPiece> Sheet(Programme programme, StationKind kind, params Protocol[] due) =>
+        Sheet(programme, kind, "R-5", due);
+
+    private static IReadOnlyList<PaperPiece> Sheet(Programme programme, StationKind kind, string line, params Protocol[] due) =>
         Outing
             .Prepare(
                 new OutingRequest(
                     new DateOnly(2026, 8, 12),
                     TimeSpan.FromHours(1),
-                    [new OutingPlace(Deep with { Kind = kind }, programme, due, "R-5")],
+                    [new OutingPlace(Deep with { Kind = kind }, programme, due, line)],
                     [new KitItem("R-5", "line of feet", KitKind.Line, Marks: new LineMarks(LengthUnit.FootInch, Feet("1"), Feet("120")))],
                     null,
                     null,
