@@ -71,8 +71,8 @@ function FieldSheet({ outing, stop, paper }: SheetProps) {
       {stop.paper.map((piece) => (
         <Piece key={piece.title} piece={piece} />
       ))}
-      <p className="mt-2">Remarks</p>
-      <div className="min-h-10 flex-1 border border-black" />
+      <p>Remarks</p>
+      <div className="min-h-8 flex-1 border border-black" />
     </article>
   );
 }
@@ -82,9 +82,9 @@ function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Sch
     <section>
       <h3>{title}</h3>
       {boxes.length > 0 && (
-        <div className="grid grid-cols-6 gap-1.5">
+        <div className="grid grid-cols-6 gap-1">
           {boxes.map(({ label, unit, answers, ticked }) => (
-            <div key={label} className="min-h-11 border border-black px-1 text-[0.6875rem]">
+            <div key={label} className="min-h-9 border border-black px-1 text-[0.6875rem] leading-tight">
               {label}
               {unit && `, ${unit}`}
               {ticked && answers && (
@@ -98,22 +98,30 @@ function Piece({ piece: { title, boxes = [], ticks = [], table } }: { piece: Sch
           ))}
         </div>
       )}
-      {boxes.some(({ answers, ticked }) => answers && !ticked) && (
-        <p className="mt-1 text-[0.6875rem] leading-tight">
-          {boxes.map(
-            ({ label, answers, ticked }) =>
-              answers &&
-              !ticked && (
-                <span key={label}>
-                  <b>{label}:</b> {answers.join(' · ')}.{' '}
-                </span>
-              ),
-          )}
-        </p>
-      )}
+      <Answers boxes={boxes} />
       {ticks.length > 0 && <p className="mt-1">{ticks.map((tick) => `☐ ${tick}`).join(' · ')}</p>}
       {table && <Table table={table} />}
     </section>
+  );
+}
+
+/** What may be written where there was no room for it; boxes with the same answers stand together. */
+function Answers({ boxes }: { boxes: Schemas['PaperBox'][] }) {
+  const labels = new Map<string, string[]>();
+  for (const { label, answers, ticked } of boxes) {
+    if (answers && !ticked) {
+      const words = answers.join(' · ');
+      labels.set(words, [...(labels.get(words) ?? []), label]);
+    }
+  }
+  return labels.size === 0 ? null : (
+    <p className="mt-0.5 text-[0.6875rem] leading-tight">
+      {[...labels].map(([words, of]) => (
+        <span key={words}>
+          <b>{of.join('; ')}:</b> {words}.{' '}
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -11,11 +11,12 @@ public sealed record PaperBox(string Label, string? Unit = null, IReadOnlyList<s
     /// <summary>Room to write what is not known before.</summary>
     internal const string ToWrite = "____";
 
-    // More letters than that are not read in a box of this size.
+    // More than that is not read in a box of this size.
+    private const int MostTicks = 5;
     private const int MostLetters = 32;
 
     /// <summary>True where the answers are few and short: they are ticked in the box; else they stand under it, to be copied.</summary>
-    public bool Ticked => Answers is { } answers && answers.Sum(a => a.Length + 2) <= MostLetters;
+    public bool Ticked => Answers is { Count: <= MostTicks } answers && answers.Sum(a => a.Length + 2) <= MostLetters;
 
     /// <summary>The same as on the page.</summary>
     internal static PaperBox Of(Box box) => Of(box.Label, box.Unit, [.. box.Choices.Select(c => c.Words)]);
