@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Application.Review;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Protocols.Review;
@@ -56,18 +54,7 @@ public static class DemoReviews
 
             Entry Made<T>(EntryKind<T> kind, T body, string? why)
                 where T : class =>
-                new(
-                    chance.Uuid(at),
-                    review.Visit,
-                    kind.Name,
-                    kind.Version,
-                    JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
-                    at,
-                    scenario.People[0].Name,
-                    "office",
-                    null,
-                    why
-                );
+                new DemoEntry(scenario.People[0].Name, "office").Of(chance, review.Visit, kind, body, at, why: why);
         }
 
         return entries;

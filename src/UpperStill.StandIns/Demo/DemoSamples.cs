@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Custody;
@@ -234,17 +232,6 @@ internal sealed record DemoSamples(DemoScenario Scenario, DemoStation Station, G
     private void Make<T>(EntryKind<T> kind, T body, DateTimeOffset at, string? by = null, string? why = null)
         where T : class =>
         entries.Add(
-            new Entry(
-                chance.Uuid(at),
-                Visit,
-                kind.Name,
-                kind.Version,
-                JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
-                at,
-                by ?? Station.Observers[0],
-                by is null ? "field book" : "laboratory",
-                null,
-                why
-            )
+            (by is null ? new DemoEntry(Station.Observers[0]) : new DemoEntry(by, "laboratory")).Of(chance, Visit, kind, body, at, why: why)
         );
 }

@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Text.Json;
-using System.Text.Json.Serialization.Metadata;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
 using UpperStill.Core.Protocols.Secchi;
@@ -20,6 +18,7 @@ public sealed class DemoSeasons
 {
     private const int SeasonFrom = 5;
     private const int SeasonUntil = 10;
+    private const double SpringsM = 1.6;
     private static readonly TimeSpan Summer = TimeSpan.FromHours(1);
 
     private readonly DemoScenario scenario;
@@ -34,7 +33,14 @@ public sealed class DemoSeasons
         var seasons = new DemoSeasons(scenario);
         for (var i = 0; i < scenario.Stations.Count; i++)
         {
-            seasons.Station(scenario.Stations[i], new Chance(scenario.Seed + (ulong)i));
+            if (scenario.Programmes.Any(p => p.Code == scenario.Stations[i].Programme && DemoBeach.Is(p)))
+            {
+                seasons.entries.AddRange(new DemoBeach(scenario, scenario.Stations[i]).Write());
+            }
+            else
+            {
+                seasons.Station(scenario.Stations[i], new Chance(scenario.Seed + (ulong)i));
+            }
         }
 
         return seasons.entries;
@@ -82,6 +88,9 @@ public sealed class DemoSeasons
         private DateTimeOffset clock = new(day.ToDateTime(new TimeOnly(10 + chance.Whole(0, 2), chance.Whole(0, 59))), Summer);
         private Guid visit;
 
+        // Once the pier was visited near low water of springs: there is no room for the usual tow.
+        private bool LowOfSprings => station.Station.Code == "SKA-1" && day is { Year: 2026, Month: 7, Day: 1 };
+
         internal void Write()
         {
             visit = chance.Uuid(clock);
@@ -89,7 +98,7 @@ public sealed class DemoSeasons
                 VisitKinds.VisitStarted,
                 new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line)
             );
-            var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3);
+            var depth = station.Lake.Depth(day) + (0.01 * chance.Bell() * station.Lake.DepthM / 3) - (LowOfSprings ? SpringsM : 0);
             Add(SoundingKinds.Sounding, new SoundingBody(Read(depth, station.SoundsInFeet ? LengthUnit.Foot : LengthUnit.Metre, 1)));
             var clarity = station.Lake.Clarity(day, scenario.FirstYear, yearShift, chance);
             if (clarity >= depth - 0.05)
@@ -303,19 +312,7 @@ public sealed class DemoSeasons
         }
 
         private Entry Made<T>(Chance by, EntryKind<T> kind, T body, DateTimeOffset at, Entry? strikes, string? why)
-            where T : class =>
-            new(
-                by.Uuid(at),
-                visit,
-                kind.Name,
-                kind.Version,
-                JsonSerializer.SerializeToElement(body, (JsonTypeInfo<T>)kind.Body),
-                at,
-                station.Observers[0],
-                "field book",
-                strikes?.Id,
-                why
-            );
+            where T : class => new DemoEntry(station.Observers[0]).Of(by, visit, kind, body, at, strikes, why);
 
         private static WrittenLength Read(double metres, LengthUnit unit, int decimals) =>
             unit switch

@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Text.Json;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
@@ -102,20 +101,7 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         where T : class
     {
         at = at.AddSeconds(chance.Whole(15, 40));
-        entries.Add(
-            new Entry(
-                chance.Uuid(at),
-                visit,
-                kind.Name,
-                kind.Version,
-                JsonSerializer.SerializeToElement(body, (System.Text.Json.Serialization.Metadata.JsonTypeInfo<T>)kind.Body),
-                at,
-                station.Observers[0],
-                "field book",
-                null,
-                null
-            )
-        );
+        entries.Add(new DemoEntry(station.Observers[0]).Of(chance, visit, kind, body, at));
     }
 
     private static ObservedValue Number(double value, string format, string unit) =>

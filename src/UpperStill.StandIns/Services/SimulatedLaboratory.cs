@@ -92,6 +92,10 @@ public sealed class SimulatedLaboratory(TimeProvider clock, TimeSpan works) : IL
         {
             yield return $"{number};Nitrate;{Comma(0.4 + (0.05 * chance.Bell()))};mg N/L;0,01;ion chromatography;{date}";
         }
+        else if (item.Type == "bacteria")
+        {
+            yield return $"{number};E. coli;{(item.Blank ? "<10" : chance.Whole(10, 90).ToString(CultureInfo.InvariantCulture))};MPN/100mL;10;most probable number;{date}";
+        }
         else
         {
             yield return $"{number};Conductivity;{Comma(210 + (3 * chance.Bell()))};uS/cm;;cell at 25 °C;{date}";

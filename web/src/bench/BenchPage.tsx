@@ -1,6 +1,5 @@
 import { Link } from '@tanstack/react-router';
 import type { Schemas } from '../api/client';
-import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
@@ -15,7 +14,7 @@ export function BenchPage() {
   const { samples, pending, door } = useLedger();
   const waiting = (samples ?? []).filter(({ toFilter }) => toFilter);
   const toCount = (samples ?? []).filter(({ bench }) => bench);
-  const clocks = useClocks(waiting, door, nowLocal);
+  const clocks = useClocks(waiting, door);
   const now = useNow();
   const filters = (samples ?? []).filter(({ filter }) => filter && filter.next !== 'done');
   // A visit belongs to the bench while it has water to filter, or a filter that is not in the freezer.

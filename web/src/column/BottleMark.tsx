@@ -1,7 +1,7 @@
-import { type PointerEvent, useEffect, useState } from 'react';
+import { type PointerEvent, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { compute } from '../field/core';
 import { write } from '../field/entries';
+import { useComputed } from '../field/useComputed';
 import type { ColumnScale } from './scale';
 
 /** A finger that moved less than this touched, and did not drag. */
@@ -29,18 +29,10 @@ export function BottleMark({ visit, place, depthM, x, scale, unit, movable, onTo
   // To the tenth of a metre. What it means, whether it may be, and which mark of the line is nearest, Core says.
   // By the scale under the finger when it came down: an entry that arrives meanwhile may draw another.
   const written = drag && dragged !== undefined ? drag.scale.depth(dragged).toFixed(1) : undefined;
-  const [text, setText] = useState('');
-  useEffect(() => {
-    let over = false;
-    if (written !== undefined) {
-      void compute('length', { written, unit: 'm', reader: unit === 'ft' ? 'ft' : 'm' }).then(
-        (length) => !over && setText(length.text ?? ''),
-      );
-    }
-    return () => {
-      over = true;
-    };
-  }, [written, unit]);
+  const { data: length } = useComputed(
+    'length',
+    written === undefined ? undefined : { written, unit: 'm', reader: unit === 'ft' ? 'ft' : 'm' },
+  );
   return (
     <g
       className={movable ? 'cursor-grab touch-none' : 'cursor-pointer'}
@@ -74,7 +66,7 @@ export function BottleMark({ visit, place, depthM, x, scale, unit, movable, onTo
       />
       {dragged !== undefined && (
         <text x={x + 18} y={y + 4.5} fill="var(--ink)" fontWeight="700">
-          {text}
+          {length?.text}
         </text>
       )}
     </g>

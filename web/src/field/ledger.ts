@@ -1,9 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { useNow } from '../ui/useNow';
 import { readBoxes } from './boxes';
 import { compute } from './core';
 import { type KeptEntry, readSetting, store, writeSetting } from './store';
+import { useComputed } from './useComputed';
+import { useFolded } from './useFolded';
 import { fetchEntries, pendingVisits, stationOf } from './visits';
 
 export type LedgerSample = Schemas['LedgerSample'];
@@ -47,6 +50,17 @@ export async function foldSamples(kept: KeptEntry[]): Promise<VisitSamples | und
     : undefined;
 }
 
+async function foldVisits(kept: KeptEntry[]): Promise<Map<string, LedgerSample[]>> {
+  const visits = new Map<string, LedgerSample[]>();
+  for (const visit of new Set(kept.map((one) => one.visit))) {
+    const samples = await foldSamples(kept.filter((one) => one.visit === visit)).catch(() => undefined);
+    if (samples) {
+      visits.set(visit, samples.samples);
+    }
+  }
+  return visits;
+}
+
 export interface Ledger {
   /** undefined while it is being read. */
   samples: LedgerSample[] | undefined;
@@ -61,31 +75,15 @@ export function useLedger(): Ledger {
   const kept = useLiveQuery(() => store.samples.toArray(), []);
   const door = useLiveQuery(() => readSetting<LabDoor | null>('laboratory-door', null), []);
   const pending = useLiveQuery(pendingVisits, []);
-  const local = useLiveQuery(async () => {
-    const visits = [...(await pendingVisits())];
-    return Promise.all(
-      visits.map(async (visit) => ({ visit, entries: await store.entries.where('visit').equals(visit).toArray() })),
-    );
-  }, []);
-  const [folded, setFolded] = useState<Map<string, LedgerSample[]>>();
-  useEffect(() => {
-    let current = true;
-    void (async () => {
-      const next = new Map<string, LedgerSample[]>();
-      for (const { visit, entries } of local ?? []) {
-        const samples = await foldSamples(entries).catch(() => undefined);
-        if (samples) {
-          next.set(visit, samples.samples);
-        }
-      }
-      if (current && local) {
-        setFolded(next);
-      }
-    })();
-    return () => {
-      current = false;
-    };
-  }, [local]);
+  const local = useLiveQuery(
+    async () =>
+      store.entries
+        .where('visit')
+        .anyOf([...(await pendingVisits())])
+        .toArray(),
+    [],
+  );
+  const folded = useFolded('fold-samples', '', local, foldVisits);
   const samples =
     kept && folded
       ? [...kept.filter(({ visit }) => !folded.has(visit)).map(({ sample }) => sample), ...[...folded.values()].flat()].toSorted(
@@ -98,52 +96,23 @@ export function useLedger(): Ledger {
 /** The samples of one visit, folded on this device from all its entries. */
 export function useVisitSamples(visit: string): VisitSamples | null | undefined {
   const kept = useLiveQuery(() => store.entries.where('visit').equals(visit).toArray(), [visit]);
-  const [samples, setSamples] = useState<VisitSamples | null>();
-  const [fetched, setFetched] = useState(false);
+  const [fetched, setFetched] = useState<string>();
   useEffect(() => {
     let current = true;
-    setFetched(false);
-    void fetchEntries(visit).finally(() => current && setFetched(true));
+    void fetchEntries(visit).finally(() => current && setFetched(visit));
     return () => {
       current = false;
     };
   }, [visit]);
-  useEffect(() => {
-    let current = true;
-    if (kept) {
-      void foldSamples(kept).then((next) => current && (next || fetched) && setSamples(next ?? null));
-    }
-    return () => {
-      current = false;
-    };
-  }, [kept, fetched]);
-  return samples;
+  const samples = useFolded('fold-samples', visit, kept, foldSamples);
+  // Its beginning may still come.
+  return samples ?? (fetched === visit ? samples : undefined);
 }
 
 /** How long samples may still wait, by the clock of now; worked out again each half minute. */
-export function useClocks(samples: LedgerSample[] | undefined, door: LabDoor | null | undefined, now: () => string) {
-  const [clocks, setClocks] = useState<Schemas['SampleClock'][]>();
-  const [tick, setTick] = useState(0);
-  useEffect(() => {
-    const timer = setInterval(() => setTick((n) => n + 1), 30_000);
-    return () => clearInterval(timer);
-  }, []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: time goes on by itself
-  useEffect(() => {
-    let current = true;
-    if (samples && samples.length > 0 && door !== undefined) {
-      compute('sample-clocks', {
-        now: now(),
-        samples: samples.map(({ number, visit, state, hold, day }) => ({ number, visit, state, hold, day })),
-        laboratory: door,
-      }).then(
-        (result) => current && setClocks(result.clocks),
-        () => {},
-      );
-    }
-    return () => {
-      current = false;
-    };
-  }, [JSON.stringify(samples?.map(({ number, state, hold }) => [number, state, hold])), door, tick]);
-  return clocks;
+export function useClocks(samples: LedgerSample[] | undefined, door: LabDoor | null | undefined) {
+  const now = useNow();
+  const waiting = samples?.map(({ number, visit, state, hold, day }) => ({ number, visit, state, hold, day })) ?? [];
+  const ask = waiting.length > 0 && door !== undefined ? { now, samples: waiting, laboratory: door } : undefined;
+  return useComputed('sample-clocks', ask).data?.clocks;
 }

@@ -14,8 +14,12 @@ export interface Computed<Response> {
   stale: boolean;
 }
 
-const of = <Name extends OperationName>(operation: Name, request: OperationRequest<Name> | undefined) => ({
-  queryKey: [OF_CORE, operation, request],
+const of = <Name extends OperationName>(
+  operation: Name,
+  request: OperationRequest<Name> | undefined,
+  key: readonly unknown[] = [request],
+) => ({
+  queryKey: [OF_CORE, operation, ...key],
   queryFn: () => compute(operation, request as OperationRequest<Name>),
   staleTime: Number.POSITIVE_INFINITY,
   gcTime: KEPT_MS,
@@ -26,14 +30,18 @@ export async function computeAhead<Name extends OperationName>(operation: Name, 
   await queries.ensureQueryData({ ...of(operation, request), gcTime: Number.POSITIVE_INFINITY });
 }
 
-/** What an operation of Core says on this device; the same question is worked out once. Without a question it says nothing. */
+/**
+ * What an operation of Core says on this device; the same question is worked out once. Without a question it says nothing. A key
+ * stands for a question that is too long to be compared at each drawing.
+ */
 export function useComputed<Name extends OperationName>(
   operation: Name,
   request: OperationRequest<Name> | undefined,
+  key?: readonly unknown[],
 ): Computed<OperationResponse<Name>> {
   const { data, error, isPlaceholderData } = useQuery(
     {
-      ...of(operation, request),
+      ...of(operation, request, key),
       enabled: request !== undefined,
       placeholderData: request === undefined ? undefined : keepPreviousData,
     },

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import type { Mapping } from './ResultsPage';
 
 type Column = 'number' | 'analyte' | 'value' | 'unit' | 'qualifier' | 'detectionLimit' | 'method' | 'date';
@@ -24,13 +24,7 @@ export function MappingForm({
   mapping: Mapping;
   onChange(mapping: Mapping): void;
 }) {
-  const [analytes, setAnalytes] = useState<Schemas['AnalyteChoice'][]>([]);
-  useEffect(() => {
-    api.GET('/api/results/analytes').then(
-      ({ data }) => setAnalytes(data ?? []),
-      () => {},
-    );
-  }, []);
+  const { data: analytes = [] } = usePulled(() => api.GET('/api/results/analytes'), ['analytes']);
   const whole = analytes.find(({ code }) => code === mapping.wholeAnalyte);
   const units = [...new Set((whole ? [whole] : analytes).flatMap((one) => one.units))];
   return (

@@ -1,8 +1,9 @@
 import { Link } from '@tanstack/react-router';
-import { useEffect, useState } from 'react';
-import { asked } from '../api/asked';
+import { type ReactNode, useState } from 'react';
+import { type Asked, asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { rawFile } from '../api/rawFile';
+import { idOf, useLook } from '../api/useLook';
 import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
 import { askSession } from '../people/session';
@@ -12,77 +13,14 @@ import { HeldRows } from './HeldRows';
 import { MappingForm } from './MappingForm';
 import { takeFile } from './resultsFile';
 
-type Look = Schemas['ResultLook'];
 export type Mapping = Schemas['ResultMapping'];
 type Answer = Schemas['ImportAnswer'];
 
 /** A results file: looked at, its columns named, what would come of it shown, then brought in. */
 export function ResultsPage() {
   const [file, setFile] = useState<File | undefined>(takeFile);
-  const [look, setLook] = useState<Look>();
-  const [mapping, setMapping] = useState<Mapping>({});
-  const [answer, setAnswer] = useState<Answer>();
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
   const held = usePulled(() => api.GET('/api/results/held'));
-
-  useEffect(() => {
-    setLook(undefined);
-    setAnswer(undefined);
-    if (!file) {
-      return;
-    }
-    let current = true;
-    void asked(async () => {
-      // A file may be chosen before the page knows its session.
-      await askSession();
-      return api.POST('/api/results/look', rawFile(file));
-    }).then(({ data, problem: words }) => {
-      if (current) {
-        setProblem(words);
-        setLook(data);
-        setMapping(data?.mapping ?? {});
-      }
-    });
-    return () => {
-      current = false;
-    };
-  }, [file]);
-
-  const complete = mapping.number && mapping.value && (mapping.analyte || mapping.wholeAnalyte);
-  const key = JSON.stringify(mapping);
-  // What would come of it follows each change of the columns.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the mapping
-  useEffect(() => {
-    if (!file || !look || !complete) {
-      setAnswer(undefined);
-      return;
-    }
-    let current = true;
-    void bring(file, mapping, false).then(({ data, problem: words }) => {
-      if (current) {
-        setProblem(words);
-        setAnswer(data);
-      }
-    });
-    return () => {
-      current = false;
-    };
-  }, [file, look, key]);
-
-  async function keep() {
-    if (!file) {
-      return;
-    }
-    setBusy(true);
-    const { data, problem: words } = await bring(file, mapping, true);
-    setBusy(false);
-    setProblem(words);
-    setAnswer(data ?? answer);
-    refreshNow();
-    await held.again();
-  }
-
+  const rows = <HeldRows held={held.data ?? []} onChanged={held.again} />;
   return (
     <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
       <p className="text-sm">
@@ -94,17 +32,64 @@ export function ResultsPage() {
         dropped. Bringing the same file again changes nothing.
       </p>
       <FileChoice chosen={file} onChoose={setFile} />
-      <Problem words={problem} />
-      {look && <MappingForm look={look} mapping={mapping} onChange={setMapping} />}
-      {look && !complete && (
+      {file ? (
+        <Chosen key={idOf(file)} file={file} onKept={held.again}>
+          {rows}
+        </Chosen>
+      ) : (
+        rows
+      )}
+    </div>
+  );
+}
+
+/** The file that was chosen; what stands under it is shown once it is brought in. */
+function Chosen({ file, onKept, children }: { file: File; onKept(): Promise<void>; children: ReactNode }) {
+  const look = useLook(file, ['look'], () =>
+    asked(async () => {
+      // A file may be chosen before the page knows its session.
+      await askSession();
+      return api.POST('/api/results/look', rawFile(file));
+    }),
+  );
+  const [own, setOwn] = useState<Mapping>();
+  const mapping = own ?? look.data?.mapping ?? {};
+  const complete = mapping.number && mapping.value && (mapping.analyte || mapping.wholeAnalyte);
+  // What would come of it follows each change of the columns.
+  const would = useLook(file, ['would', mapping], look.data && complete ? () => bring(file, mapping, false) : undefined);
+  const [kept, setKept] = useState<Asked<Answer>>();
+  const [busy, setBusy] = useState(false);
+  const answer = kept?.data ?? would.data;
+
+  async function keep() {
+    setBusy(true);
+    setKept(await bring(file, mapping, true));
+    setBusy(false);
+    refreshNow();
+    await onKept();
+  }
+
+  return (
+    <>
+      <Problem words={kept?.problem || would.problem || look.problem} />
+      {look.data && (
+        <MappingForm
+          look={look.data}
+          mapping={mapping}
+          onChange={(changed) => {
+            setOwn(changed);
+            setKept(undefined);
+          }}
+        />
+      )}
+      {look.data && !complete && (
         <p className="mt-3 border-buoy border-l-4 pl-3">
           Say at least which columns are number and value, and what was measured.
         </p>
       )}
       {answer && <Outcome answer={answer} busy={busy} onKeep={() => void keep()} />}
-      {!file && <HeldRows held={held.data ?? []} onChanged={held.again} />}
-      {answer?.kept && <HeldRows held={held.data ?? []} onChanged={held.again} />}
-    </div>
+      {answer?.kept && children}
+    </>
   );
 }
 

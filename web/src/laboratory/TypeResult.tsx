@@ -1,5 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
+import { usePulled } from '../api/usePulled';
 import { nowLocal } from '../field/clock';
 import { writeAshore } from '../field/entries';
 import type { LedgerSample } from '../field/ledger';
@@ -10,27 +11,22 @@ type Qualifier = NonNullable<Schemas['ResultBody']['qualifier']>;
 /** A single result typed by hand; what the number means, the core says beside it. */
 export function TypeResult({ sample }: { sample: LedgerSample }) {
   const [open, setOpen] = useState(false);
-  const [analytes, setAnalytes] = useState<Schemas['AnalyteChoice'][]>([]);
+  return open ? (
+    <ResultForm sample={sample} onDone={() => setOpen(false)} />
+  ) : (
+    <button type="button" className="act-quiet mt-2" onClick={() => setOpen(true)}>
+      type a result
+    </button>
+  );
+}
+
+function ResultForm({ sample, onDone }: { sample: LedgerSample; onDone(): void }) {
+  const { data: analytes = [] } = usePulled(() => api.GET('/api/results/analytes'), ['analytes']);
   const [code, setCode] = useState('');
   const [value, setValue] = useState('');
   const [unit, setUnit] = useState('');
   const [qualifier, setQualifier] = useState<Qualifier | ''>('');
-  useEffect(() => {
-    if (open) {
-      api.GET('/api/results/analytes').then(
-        ({ data }) => setAnalytes(data ?? []),
-        () => {},
-      );
-    }
-  }, [open]);
   const chosen = analytes.find((one) => one.code === code);
-  if (!open) {
-    return (
-      <button type="button" className="act-quiet mt-2" onClick={() => setOpen(true)}>
-        type a result
-      </button>
-    );
-  }
   return (
     <form
       className="mt-3 flex flex-wrap items-end gap-x-4"
@@ -49,8 +45,7 @@ export function TypeResult({ sample }: { sample: LedgerSample }) {
             ...(qualifier && { qualifier }),
           },
         });
-        setValue('');
-        setOpen(false);
+        onDone();
       }}
     >
       <label className="mt-3 block text-sm">

@@ -1,10 +1,11 @@
 import { Link, useNavigate, useSearch } from '@tanstack/react-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { newId, writeAshore } from '../field/entries';
 import { type LabDoor, type LedgerSample, useLedger } from '../field/ledger';
+import { useComputed } from '../field/useComputed';
 import { useSession } from '../people/session';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { shortDay } from '../ui/days';
@@ -20,7 +21,6 @@ interface Look {
   labelSame?: boolean;
   differs?: string;
 }
-type Checked = Schemas['HandOverResult'];
 
 /** Picks what can go, has each looked at, says what cannot go and why, and makes the manifest. */
 export function HandOverPage() {
@@ -62,41 +62,27 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
   const [temperature, setTemperature] = useState('');
   const [signature, setSignature] = useState(known?.name ?? '');
   const [to, setTo] = useState(door?.name ?? '');
-  const [checked, setChecked] = useState<Checked>();
+  const [now, setNow] = useState(nowLocal);
   const [problem, setProblem] = useState('');
   const going = samples.filter(({ number }) => !left.has(number));
-  const request = useMemo(
-    () => ({
-      samples: samples.map(({ number, type, state, hold, foil, to: before }) => ({
-        number,
-        type,
-        state,
-        hold,
-        foil,
-        to: before,
-        ...looks[number],
-      })),
-      by,
-      on,
-      laboratory: door,
-      recipientTold: told,
-      sheetInside: inside,
-      ...(waybill && { waybill }),
-    }),
-    [samples, looks, by, on, door, told, inside, waybill],
-  );
-  const key = JSON.stringify(request);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the request
-  useEffect(() => {
-    let current = true;
-    compute('hand-over', { now: nowLocal(), ...request }).then(
-      (result) => current && setChecked(result),
-      (error: Error) => current && setProblem(error.message),
-    );
-    return () => {
-      current = false;
-    };
-  }, [key]);
+  const request = {
+    samples: samples.map(({ number, type, state, hold, foil, to: before }) => ({
+      number,
+      type,
+      state,
+      hold,
+      foil,
+      to: before,
+      ...looks[number],
+    })),
+    by,
+    on,
+    laboratory: door,
+    recipientTold: told,
+    sheetInside: inside,
+    ...(waybill && { waybill }),
+  };
+  const { data: checked, error } = useComputed('hand-over', { now, ...request });
   const ready = going.filter(({ number }) => checked?.samples.find((one) => one.number === number)?.ready);
   const stopped = checked?.journey.some(({ level }) => level === 'stop') ?? false;
   const look = (number: string, change: Look) => setLooks({ ...looks, [number]: { ...looks[number], ...change } });
@@ -105,10 +91,12 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
 
   async function go() {
     const manifest = newId();
-    const { samples: judged, journey } = await compute('hand-over', { now: nowLocal(), ...request });
+    // It may have stood open for long.
+    const at = nowLocal();
+    const { samples: judged, journey } = await compute('hand-over', { now: at, ...request });
     const fit = going.filter(({ number }) => judged.find((one) => one.number === number)?.ready);
     if (fit.length === 0 || journey.some(({ level }) => level === 'stop')) {
-      setChecked({ samples: judged, journey });
+      setNow(at);
       return;
     }
     await writeAshore(
@@ -215,7 +203,7 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
             {samples.length - ready.length} {samples.length - ready.length === 1 ? 'stays' : 'stay'} here; why stands beside each.
           </p>
         )}
-        <Problem words={problem} />
+        <Problem words={problem || error || ''} />
       </div>
     </form>
   );

@@ -25,7 +25,7 @@ export function LedgerPage() {
   const [typed, setTyped] = useState('');
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const existing = (samples ?? []).filter(({ whereabouts }) => whereabouts !== 'planned');
-  const clocks = useClocks(samples && existing, door, nowLocal);
+  const clocks = useClocks(samples && existing, door);
   const found = existing.filter((sample) => meant(sample, typed));
   const counts = Object.fromEntries(
     LEDGER_PLACES.map((place) => [place, found.filter((sample) => sample.whereabouts === place).length]),

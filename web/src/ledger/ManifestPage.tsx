@@ -1,7 +1,8 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useEffect, useState } from 'react';
-import { api, type Schemas } from '../api/client';
+import { useEffect } from 'react';
+import { api } from '../api/client';
 import { addressOf } from '../api/home';
+import { usePulled } from '../api/usePulled';
 import { useWords } from '../field/boxes';
 import { useLedger } from '../field/ledger';
 import { Receive } from '../laboratory/Receive';
@@ -9,28 +10,22 @@ import { StandIn } from '../laboratory/StandIn';
 import { useSession } from '../people/session';
 import { clockTime, longDay, shortDay } from '../ui/days';
 
-type Manifest = Schemas['Manifest'];
 /** Samples that left together: the paper that goes with them, and what the laboratory does with them. */
 export function ManifestPage() {
   const { id } = useParams({ from: '/ledger/manifest/$id' });
   const { known } = useSession();
   const { samples, pending, door } = useLedger();
   const [by, on] = [useWords('handed-over.by'), useWords('handed-over.on')];
-  const [manifest, setManifest] = useState<Manifest | null>();
+  const {
+    data: manifest,
+    problem,
+    again,
+  } = usePulled(() => api.GET('/api/manifests/{id}', { params: { path: { id } } }), ['manifest', id]);
   const local = (samples ?? []).filter((sample) => sample.manifest === id);
   const unsent = local.some(({ visit }) => pending.has(visit));
   const state = JSON.stringify(local.map((sample) => [sample.number, sample.state, pending.has(sample.visit)]));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: fetched again when its samples have moved
-  useEffect(() => {
-    let current = true;
-    api.GET('/api/manifests/{id}', { params: { path: { id } } }).then(
-      ({ data }) => current && setManifest((before) => data ?? before ?? null),
-      () => current && setManifest((before) => before ?? null),
-    );
-    return () => {
-      current = false;
-    };
-  }, [id, state]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when its samples have moved
+  useEffect(() => void again(), [state]);
   // What moved here since is newer; what this device does not hold stands on it all the same.
   const here = new Map(local.map((sample) => [sample.visit + sample.number, sample]));
   const elsewhere = (manifest?.samples ?? []).filter((sample) => !here.has(sample.visit + sample.number));
@@ -39,7 +34,7 @@ export function ManifestPage() {
   if (shown.length === 0) {
     return (
       <div className="p-6">
-        {manifest === undefined ? (
+        {problem === '' ? (
           <p className="text-dim">Opening the manifest…</p>
         ) : (
           <>

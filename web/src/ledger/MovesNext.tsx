@@ -1,12 +1,11 @@
 import { Link } from '@tanstack/react-router';
-import { nowLocal } from '../field/clock';
 import { useClocks, useLedger } from '../field/ledger';
 
 /** What of the ledger presses, where people begin their day: nothing gets late in silence. */
 export function MovesNext() {
   const { samples, door } = useLedger();
   const held = samples?.filter(({ hold }) => hold);
-  const pressing = (useClocks(held, door, nowLocal) ?? []).filter(({ state }) => state === 'soon' || state === 'overdue');
+  const pressing = (useClocks(held, door) ?? []).filter(({ state }) => state === 'soon' || state === 'overdue');
   const [first, ...others] = pressing;
   if (!first) {
     return null;

@@ -1,8 +1,7 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
 import { writeAshore } from '../field/entries';
 import { type LedgerSample, useClocks, useLedger, useVisitSamples } from '../field/ledger';
@@ -21,24 +20,29 @@ import { SampleName } from './SampleName';
 /** One sample, from the plan to the report: what happened to it, who did it, what came of it. */
 export function SamplePage() {
   const { number } = useParams({ from: '/ledger/sample/$number' });
-  const { samples } = useLedger();
-  const [elsewhere, setElsewhere] = useState<LedgerSample[]>();
-  const here = samples?.filter((sample) => sample.number === number);
-  const missing = here?.length === 0;
-  useEffect(() => {
-    if (missing) {
-      api.GET('/api/samples/{number}', { params: { path: { number } } }).then(
-        ({ data }) => setElsewhere(data ?? []),
-        () => setElsewhere([]),
-      );
-    }
-  }, [missing, number]);
-  const found = missing ? elsewhere : here;
+  const here = useLedger().samples?.filter((sample) => sample.number === number);
   return (
     <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
       <p className="text-sm">
         <Link to="/ledger">Ledger</Link>
       </p>
+      {here?.length === 0 ? <Elsewhere number={number} /> : <Found number={number} samples={here} />}
+    </div>
+  );
+}
+
+/** One that is not on this device. */
+function Elsewhere({ number }: { number: string }) {
+  const { data, problem } = usePulled(
+    () => api.GET('/api/samples/{number}', { params: { path: { number } } }),
+    ['sample', number],
+  );
+  return <Found number={number} samples={data ?? (problem ? [] : undefined)} />;
+}
+
+function Found({ number, samples: found }: { number: string; samples: LedgerSample[] | undefined }) {
+  return (
+    <>
       {found?.length === 0 && (
         <>
           <h1 className="text-2xl">No sample is called {number}</h1>
@@ -55,7 +59,7 @@ export function SamplePage() {
       {found?.map((sample) => (
         <OneSample key={sample.visit} given={sample} />
       ))}
-    </div>
+    </>
   );
 }
 
@@ -64,7 +68,7 @@ function OneSample({ given }: { given: LedgerSample }) {
   const folded = useVisitSamples(given.visit);
   const sample = folded?.samples.find(({ number }) => number === given.number) ?? given;
   const { door } = useLedger();
-  const [clock] = useClocks([sample], door, nowLocal) ?? [];
+  const [clock] = useClocks([sample], door) ?? [];
   const kin = folded?.samples.filter(
     (other) =>
       other.number !== sample.number &&

@@ -1,10 +1,10 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { asked } from '../api/asked';
-import { type KeptOuting, store } from '../field/store';
+import type { KeptOuting } from '../field/store';
 import { clockTime, shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
-import { fetchOuting, type Packed, packedOf, packForOffline } from './outings';
+import { fetchOuting, packedOf, packForOffline } from './outings';
 
 interface Props {
   kept: KeptOuting;
@@ -17,16 +17,7 @@ interface Props {
 export function OnDevice({ kept, day, water, unreached }: Props) {
   const [packing, setPacking] = useState(false);
   const [problem, setProblem] = useState('');
-  const [packed, setPacked] = useState<Packed>();
-  const stations = useLiveQuery(() => store.stations.count(), []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: counted anew when stations arrive
-  useEffect(() => {
-    let current = true;
-    void packedOf(kept.outing).then((words) => current && setPacked(words));
-    return () => {
-      current = false;
-    };
-  }, [kept, stations]);
+  const packed = useLiveQuery(() => packedOf(kept.outing), [kept]);
 
   async function pack() {
     setPacking(true);

@@ -1,14 +1,13 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import type { LengthUnit, Schemas } from '../api/client';
+import type { LengthUnit } from '../api/client';
 import { compute } from '../field/core';
+import { useComputed } from '../field/useComputed';
 import { useAppearance, useDensity } from './appearance';
 import { FindingNote } from './FindingNote';
 import { focusNext } from './focusNext';
 import { Keypad } from './Keypad';
 import { useSaid } from './said';
 import { UNITS } from './units';
-
-type Understood = Schemas['LengthResult'];
 
 /** Asks for one depth: by keyboard at the desk, by large keys on the boat. Core says what was typed. */
 export function AskLength({
@@ -27,18 +26,10 @@ export function AskLength({
   const boat = useDensity() === 'boat';
   const box = useRef<HTMLInputElement>(null);
   const [written, setWritten] = useState('');
-  const [understood, setUnderstood] = useState<Understood & { of?: string }>({});
   const [asked, setAsked] = useState(false);
 
-  useEffect(() => {
-    let current = true;
-    compute('length', { written, unit, reader })
-      .then((result) => current && setUnderstood({ ...result, of: written }))
-      .catch((error: Error) => current && setUnderstood({ text: error.message }));
-    return () => {
-      current = false;
-    };
-  }, [written, unit, reader]);
+  const means = useComputed('length', { written, unit, reader });
+  const understood = means.stale ? undefined : means.data;
 
   useEffect(() => {
     if (!boat) {
@@ -52,20 +43,16 @@ export function AskLength({
   }
 
   async function give() {
-    let result = understood;
-    if (understood.of !== written) {
-      result = await compute('length', { written, unit, reader });
-      setUnderstood({ ...result, of: written });
-    }
+    const { depthM } = understood ?? (await compute('length', { written, unit, reader }));
     setAsked(true);
-    if (result.depthM != null) {
+    if (depthM != null) {
       await onGiven(written);
       setWritten('');
       setAsked(false);
     }
   }
 
-  const finding = understood.of === written ? (understood.finding ?? undefined) : undefined;
+  const finding = understood?.finding ?? undefined;
   const shown = finding && (asked || (finding.level === 'check' && written !== '')) ? finding : undefined;
   // On the boat nothing moves under a finger: it is said above the bar, where there is one.
   const above = useSaid(shown, boat);
@@ -99,7 +86,7 @@ export function AskLength({
         <span className="num shrink-0 text-dim text-xl">{UNITS[unit].short}</span>
       </div>
       <p id={`${id}-means`} className="num mt-1.5 min-h-6 text-slate" aria-live="polite">
-        {written && understood.of === written && understood.text ? `= ${understood.text}` : ''}
+        {means.error ?? (written && understood?.text ? `= ${understood.text}` : '')}
       </p>
       {boat ? (
         <Keypad unit={unit} written={written} onChange={type} />

@@ -1,11 +1,11 @@
 import { Link } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { lazy, Suspense, useEffect, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import type { OperationRequest, Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
-import { compute } from '../field/core';
 import { currentReach, watchReach } from '../field/delivery';
 import { type KeptStation, type KeptVisit, store } from '../field/store';
+import { useComputed } from '../field/useComputed';
 import { openVisits, pendingVisits, withLocal } from '../field/visits';
 import { MiniYears } from '../record/MiniYears';
 import { nativeOf, seriesOf } from '../record/series';
@@ -15,8 +15,6 @@ import { WhichIsHere } from './WhichIsHere';
 
 const MovesNext = lazy(() => import('../ledger/MovesNext').then((m) => ({ default: m.MovesNext })));
 
-type Years = Schemas['TrendResult'];
-
 const COLUMNS = 'md:grid-cols-[1fr_11rem_12rem_11rem]';
 
 export function StationsPage() {
@@ -24,7 +22,9 @@ export function StationsPage() {
   const visits = useLiveQuery(() => store.visits.toArray(), []);
   const pending = useLiveQuery(pendingVisits, []);
   const reach = useSyncExternalStore(watchReach, currentReach);
-  const [here, setHere] = useState<Schemas['StationsHereResult']>();
+  const [fix, setFix] = useState<GeolocationCoordinates>();
+  // Stations may still be arriving when the fix is there: each that comes is judged by it, too.
+  const { data: here, error } = useComputed('stations-here', fix && stations && { ...placeOf(fix), stations: stations.map(placed) });
   const open = openVisits(visits);
   // One that came after the answer waits at the end until it is judged by it.
   const places = new Map(here?.stations.map(({ code }, i) => [code, i]));
@@ -43,7 +43,7 @@ export function StationsPage() {
               : 'No stations are on this device yet, and there is no signal. Open Upper Still once where there is one.'}
         </p>
       )}
-      {ordered && ordered.length > 1 && <WhichIsHere stations={ordered} onFound={setHere} />}
+      {ordered && ordered.length > 1 && <WhichIsHere finding={here?.finding} problem={error} onFix={setFix} />}
       <div className={`caps mt-5 grid gap-x-6 pb-1 max-md:hidden ${COLUMNS}`} aria-hidden="true">
         <span>Station</span>
         <span>Last clarity</span>
@@ -68,6 +68,15 @@ export function StationsPage() {
   );
 }
 
+function placeOf({ latitude, longitude, accuracy }: GeolocationCoordinates) {
+  return { at: { latitudeDeg: latitude, longitudeDeg: longitude }, accuracyM: Math.round(accuracy) };
+}
+
+function placed({ code, record }: KeptStation) {
+  const { latitudeDeg, longitudeDeg, radiusM } = record.context.station;
+  return { code, at: { latitudeDeg, longitudeDeg }, radiusM };
+}
+
 function StationRow({
   station,
   visits,
@@ -83,20 +92,18 @@ function StationRow({
 }) {
   const { context } = station.record;
   const reader = useAppearance().reader;
-  const [years, setYears] = useState<Years>();
   const points = withLocal(context.history, visits, pending);
-  const key = JSON.stringify(points.slice(-3));
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the newest points stand for the whole list
-  useEffect(() => {
-    let current = true;
-    const series = seriesOf(station.record, 'clarity', points);
-    compute('trend', { ...series, native: nativeOf(station.record), reader, yearsOnly: true } as OperationRequest<'trend'>)
-      .then((result) => current && setYears(result))
-      .catch(() => {});
-    return () => {
-      current = false;
-    };
-  }, [key, reader, context]);
+  const { data: years } = useComputed(
+    'trend',
+    {
+      ...seriesOf(station.record, 'clarity', points),
+      native: nativeOf(station.record),
+      reader,
+      yearsOnly: true,
+    } as OperationRequest<'trend'>,
+    // What is on this device only are the newest.
+    [station.code, station.changed, reader, points.slice(-3)],
+  );
   // The number as reported is there before anything is worked out.
   const last = years?.points.at(-1) ?? points.at(-1);
   const ago = last && daysBetween(dayOf(last), nowLocal());
