@@ -24,7 +24,7 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         await using var empty = new EmptyServer();
         var answer = await ImportAsync(empty, package);
         Assert.True(answer.Done, string.Join(' ', answer.Findings.Select(f => f.Seen)));
-        Assert.True(answer.Entries > 5000 && answer.Visits > 500 && answer.Stations == 5);
+        Assert.True(answer.Entries > 5000 && answer.Visits > 500 && answer.Stations == 6);
 
         using var one = server.Services.CreateScope();
         using var other = empty.Services.CreateScope();

@@ -31,6 +31,7 @@ public sealed record StationSummary(Station Station, string Programme, long Chan
 /// <param name="Profiles">Its last profiles, newest first.</param>
 /// <param name="Values">What its visits say of analytes, oldest first.</param>
 /// <param name="Series">What is followed through the years; the points of clarity are the context's history and do not come twice.</param>
+/// <param name="First">What of it is looked at first.</param>
 /// <param name="MayReview">True where the caller may sign visits off and join series.</param>
 /// <param name="Crew">Who read last time, with who they are.</param>
 public sealed record StationRecord(
@@ -41,6 +42,7 @@ public sealed record StationRecord(
     IReadOnlyList<EarlierProfile> Profiles,
     IReadOnlyList<StationValue> Values,
     IReadOnlyList<StationSeries> Series,
+    Parameter First,
     bool MayReview,
     IReadOnlyList<NamedPerson> Crew
 );
@@ -136,6 +138,7 @@ internal static class StationEndpoints
                         People = [.. context.People!.Where(p => here.Contains(p.Id))],
                         Others = await book.KnownAsync(code, DateOnly.FromDateTime(clock.GetLocalNow().DateTime), cancel),
                     };
+                    var series = (await book.SeriesAsync([row], null, cancel))[code].Series;
                     return Results.Ok(
                         new StationRecord(
                             context,
@@ -161,10 +164,8 @@ internal static class StationEndpoints
                                     v.Text!
                                 ))
                                 .ToListAsync(cancel),
-                            [
-                                .. (await book.SeriesAsync([row], null, cancel))[code]
-                                    .Series.Select(s => s.Subject == Parameter.Clarity ? s with { Points = [] } : s),
-                            ],
+                            [.. series.Select(s => s.Subject == Parameter.Clarity ? s with { Points = [] } : s)],
+                            Subjects.First(context.Programme, [.. series.Where(s => s.Points.Count > 0).Select(s => s.Subject)]),
                             caller.May.Coordinates(context.Station.WaterCode),
                             crew
                         )

@@ -65,7 +65,14 @@ internal sealed class DemoBeach(DemoScenario scenario, DemoStation station)
         var rain = chance.Even() < 0.2;
         Make(
             VisitKinds.VisitStarted,
-            new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line)
+            new VisitStartedBody(
+                station.Station.Code,
+                station.Programme,
+                programme.Version,
+                station.Observers,
+                station.Line,
+                Due: [Bacteria]
+            )
         );
         Observe("look", "bathers", Number(chance.Whole(0, rain ? 3 : 25), "F0"));
         Observe("look", "birds", Number(chance.Whole(0, 40), "F0"));

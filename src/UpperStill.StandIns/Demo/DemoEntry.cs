@@ -11,15 +11,7 @@ namespace UpperStill.StandIns.Demo;
 internal sealed record DemoEntry(string By, string On = "field book")
 {
     /// <summary>The entry; its id follows from chance and time.</summary>
-    internal Entry Of<T>(
-        Chance chance,
-        Guid visit,
-        EntryKind<T> kind,
-        T body,
-        DateTimeOffset at,
-        Entry? strikes = null,
-        string? why = null
-    )
+    internal Entry Of<T>(Chance chance, Guid visit, EntryKind<T> kind, T body, DateTimeOffset at, Entry? strikes = null, string? why = null)
         where T : class =>
         new(
             chance.Uuid(at),

@@ -53,8 +53,7 @@ public static class DemoReviews
             entries.Add(Made(ReviewKinds.SignedOff, new SignedOffBody(review.Field, review.Results), null));
 
             Entry Made<T>(EntryKind<T> kind, T body, string? why)
-                where T : class =>
-                new DemoEntry(scenario.People[0].Name, "office").Of(chance, review.Visit, kind, body, at, why: why);
+                where T : class => new DemoEntry(scenario.People[0].Name, "office").Of(chance, review.Visit, kind, body, at, why: why);
         }
 
         return entries;

@@ -12,7 +12,7 @@ namespace UpperStill.StandIns.Demo;
 /// <summary>A station of the demo, with the lake that answers for it.</summary>
 /// <param name="Station">The station.</param>
 /// <param name="Programme">The programme's code.</param>
-/// <param name="Line">The line's code.</param>
+/// <param name="Line">The line's code; null where none is let down.</param>
 /// <param name="SoundsInFeet">True where the finder shows feet.</param>
 /// <param name="Observers">Who goes there.</param>
 /// <param name="EveryDays">Days between visits in earlier seasons.</param>
@@ -22,7 +22,7 @@ namespace UpperStill.StandIns.Demo;
 public sealed record DemoStation(
     Station Station,
     string Programme,
-    string Line,
+    string? Line,
     bool SoundsInFeet,
     IReadOnlyList<string> Observers,
     int EveryDays,

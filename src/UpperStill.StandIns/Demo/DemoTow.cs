@@ -68,6 +68,8 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Put("make-up", "made-up", Number(50, "F0", "mL"));
         Put("make-up", "sub", Number(1, "F0", "mL"));
         var season = Math.Sin((day.DayOfYear - 90) / 180.0 * Math.PI);
+        // Some years have twice the animals of others.
+        var year = Math.Exp(0.3 * new Chance(scenario.Seed ^ ((ulong)day.Year * 15485863) ^ (ulong)station.Station.Code[0]).Bell());
         (string Kind, double Mean)[] kinds =
         [
             ("water-fleas", 6 + (24 * Math.Max(0, season))),
@@ -84,7 +86,7 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
                 {
                     Counts = kinds.ToDictionary(
                         k => k.Kind,
-                        k => Math.Max(0, (int)Math.Round(k.Mean + (0.7 * Math.Sqrt(k.Mean) * chance.Bell())))
+                        k => Math.Max(0, (int)Math.Round((k.Mean * year) + (0.7 * Math.Sqrt(k.Mean * year) * chance.Bell())))
                     ),
                 },
                 sub.ToString(CultureInfo.InvariantCulture)

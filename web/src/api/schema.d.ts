@@ -9624,6 +9624,8 @@ export interface components {
             values: components["schemas"]["StationValue"][];
             /** @description What is followed through the years; the points of clarity are the context's history and do not come twice. */
             series: components["schemas"]["StationSeries"][];
+            /** @description What of it is looked at first. */
+            first: components["schemas"]["Parameter"];
             /** @description True where the caller may sign visits off and join series. */
             mayReview: boolean;
             /** @description Who read last time, with who they are. */

@@ -6,6 +6,7 @@ import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
 import { SampleFindings } from '../ledger/SampleFindings';
 import { SampleName } from '../ledger/SampleName';
 import { shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { since } from '../ui/since';
 import { useNow } from '../ui/useNow';
 
@@ -26,7 +27,7 @@ export function BenchPage() {
     }))
     .toSorted((a, b) => collected(a).localeCompare(collected(b)));
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <h1 className="text-2xl sm:text-3xl">{visits.length > 0 ? 'Water waits to be filtered' : 'At the bench'}</h1>
       <p className="mt-1 max-w-prose text-dim">
         The same day, indoors, out of direct sun. Tweezers, never fingers. Everything here works with no signal.
@@ -77,7 +78,7 @@ export function BenchPage() {
           </ul>
         </section>
       )}
-    </div>
+    </PageFrame>
   );
 }
 

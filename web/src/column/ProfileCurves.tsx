@@ -1,5 +1,11 @@
+import { line } from 'd3-shape';
 import type { FieldSheet, Schemas } from '../api/client';
 import type { ColumnScale } from './scale';
+
+const through = line<{ x: number; y: number }>(
+  ({ x }) => x,
+  ({ y }) => y,
+);
 
 interface Props {
   /** Keeps what is drawn inside the water. */
@@ -39,7 +45,6 @@ export function ProfileCurves({ clip, profile, earlier, scale, left, right, top,
       : [],
   );
   const edge = (x: number) => Math.min(x, right - 5);
-  const path = (points: { x: number; y: number }[]) => points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
   const figure = (key: string) => profile.figures.find((one) => one.key === key);
   const band = figure('metalimnion');
   const thermocline = figure('thermocline')?.depthM;
@@ -62,13 +67,13 @@ export function ProfileCurves({ clip, profile, earlier, scale, left, right, top,
         <g fill="none" strokeWidth="1" strokeDasharray="2 2.5" opacity="0.55">
           {ghosts.map((ghost) => (
             <g key={ghost.visit}>
-              <path d={path(ghost.warm)} stroke="var(--ink)" />
-              <path d={path(ghost.oxygen)} stroke="var(--reed)" />
+              <path d={through(ghost.warm) ?? ''} stroke="var(--ink)" />
+              <path d={through(ghost.oxygen) ?? ''} stroke="var(--reed)" />
             </g>
           ))}
         </g>
-        <path d={path(warm.filter(({ open }) => !open))} fill="none" stroke="var(--ink)" strokeWidth="2" />
-        <path d={path(oxygen.filter(({ open }) => !open))} fill="none" stroke="var(--reed)" strokeWidth="2" />
+        <path d={through(warm.filter(({ open }) => !open)) ?? ''} fill="none" stroke="var(--ink)" strokeWidth="2" />
+        <path d={through(oxygen.filter(({ open }) => !open)) ?? ''} fill="none" stroke="var(--reed)" strokeWidth="2" />
         {warm.map(
           ({ x, y, key, open }) =>
             (!strip || open) && (

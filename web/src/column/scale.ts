@@ -1,6 +1,10 @@
+import { scaleLinear, scalePow } from 'd3-scale';
+
 /** Where depths lie on the page. Deep waters are drawn with more room near the surface; the ticks say so. */
 const DEEP_M = 8;
 const BEND = 0.62;
+/** What lies deeper than the bottom is drawn a little below it. */
+const BELOW = 1.04;
 
 export interface ColumnScale {
   y(depthM: number): number;
@@ -16,13 +20,13 @@ export interface Layer {
 
 export function columnScale(bottomM: number, top: number, bottom: number, layer?: Layer): ColumnScale {
   if (layer) {
-    const perM = (bottom - top) / (layer.toM - layer.fromM);
-    return { y: (depthM) => top + (depthM - layer.fromM) * perM, depth: (y) => layer.fromM + (y - top) / perM };
+    const part = scaleLinear([layer.fromM, layer.toM], [top, bottom]);
+    return { y: part, depth: part.invert };
   }
-  const power = bottomM > DEEP_M ? BEND : 1;
+  const whole = scalePow([0, bottomM], [top, bottom]).exponent(bottomM > DEEP_M ? BEND : 1);
   return {
-    y: (depthM) => top + (bottom - top) * Math.min(1.04, Math.max(0, depthM) / bottomM) ** power,
-    depth: (y) => bottomM * Math.min(1, Math.max(0, (y - top) / (bottom - top))) ** (1 / power),
+    y: (depthM) => whole(Math.min(bottomM * BELOW, Math.max(0, depthM))),
+    depth: (y) => whole.invert(Math.min(bottom, Math.max(top, y))),
   };
 }
 

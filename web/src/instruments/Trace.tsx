@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { TimedReading } from './useInstrument';
 
 const WIDTH = 132;
@@ -27,8 +29,12 @@ export function Trace({
     return null;
   }
   const room = Math.max(high - low, 0.05);
-  const x = (at: number) => WIDTH - ((now - at) / MINUTE_S) * WIDTH;
-  const y = (value: number) => 3 + ((high - value) / room) * (HEIGHT - 6);
+  const x = scaleLinear([now - MINUTE_S, now], [0, WIDTH]);
+  const y = scaleLinear([high - room, high], [HEIGHT - 3, 3]);
+  const trace = line<(typeof points)[number]>(
+    ({ at }) => x(at),
+    ({ value }) => y(value),
+  );
   return (
     <figure className="m-0">
       <svg
@@ -40,13 +46,7 @@ export function Trace({
         aria-label={label}
       >
         <path d={`M0 ${HEIGHT - 0.5}H${WIDTH}`} stroke="var(--rule)" />
-        <path
-          d={points.map(({ at, value }, i) => `${i ? 'L' : 'M'}${x(at).toFixed(1)} ${y(value).toFixed(1)}`).join('')}
-          fill="none"
-          stroke="var(--slate)"
-          strokeWidth="1.5"
-          vectorEffect="non-scaling-stroke"
-        />
+        <path d={trace(points) ?? ''} fill="none" stroke="var(--slate)" strokeWidth="1.5" vectorEffect="non-scaling-stroke" />
       </svg>
       <figcaption className="num text-dim text-xs">
         {(high - low).toFixed(2)} {unit} in {Math.round(now - (points[0]?.at ?? now))} s

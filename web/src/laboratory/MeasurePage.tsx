@@ -10,6 +10,7 @@ import { byVisit } from '../ledger/byVisit';
 import { SampleFindings } from '../ledger/SampleFindings';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { FindingNote } from '../ui/FindingNote';
+import { PageFrame } from '../ui/PageFrame';
 import { TextField } from '../ui/TextField';
 import { Worked } from '../ui/Worked';
 
@@ -23,7 +24,7 @@ export function MeasurePage() {
   const { samples, door } = useLedger();
   const filters = (samples ?? []).filter((sample) => sample.manifest === id && sample.measurable);
   return (
-    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+    <PageFrame width="table">
       <p className="text-sm">
         <Link to="/ledger/manifest/$id" params={{ id }}>
           The manifest
@@ -36,7 +37,7 @@ export function MeasurePage() {
         </p>
       )}
       {filters.length > 0 && door !== undefined && <Measure filters={filters} door={door ?? undefined} />}
-    </div>
+    </PageFrame>
   );
 }
 

@@ -8,6 +8,7 @@ import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
 import { askSession } from '../people/session';
 import { FileChoice } from '../ui/FileChoice';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { HeldRows } from './HeldRows';
 import { MappingForm } from './MappingForm';
@@ -22,7 +23,7 @@ export function ResultsPage() {
   const held = usePulled(() => api.GET('/api/results/held'));
   const rows = <HeldRows held={held.data ?? []} onChanged={held.again} />;
   return (
-    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+    <PageFrame width="table">
       <p className="text-sm">
         <Link to="/ledger">Ledger</Link>
       </p>
@@ -39,7 +40,7 @@ export function ResultsPage() {
       ) : (
         rows
       )}
-    </div>
+    </PageFrame>
   );
 }
 

@@ -10,6 +10,7 @@ import { useSession } from '../people/session';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { shortDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { toggled } from '../ui/toggled';
@@ -32,7 +33,7 @@ export function HandOverPage() {
     ? (samples ?? []).filter(({ number, whereabouts }) => pick.includes(number) && whereabouts !== 'planned')
     : inHands;
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <p className="text-sm">
         <Link to="/ledger">Ledger</Link>
       </p>
@@ -43,7 +44,7 @@ export function HandOverPage() {
         </p>
       )}
       {asked.length > 0 && door !== undefined && <HandOver samples={asked} door={door ?? undefined} />}
-    </div>
+    </PageFrame>
   );
 }
 

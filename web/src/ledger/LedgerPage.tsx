@@ -5,6 +5,7 @@ import { nowLocal } from '../field/clock';
 import { type LedgerSample, useClocks, useLedger } from '../field/ledger';
 import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { toggled } from '../ui/toggled';
 import { ClockMark } from './ClockMark';
 import { FindSample } from './FindSample';
@@ -48,7 +49,7 @@ export function LedgerPage() {
     .filter(({ found }) => found && found.clock.state !== 'none')
     .toSorted((a, b) => (a.found?.order ?? 0) - (b.found?.order ?? 0))[0];
   return (
-    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+    <PageFrame width="table">
       <h1 className="text-2xl sm:text-3xl">
         {known?.works === false ? laboratoryHeadline(counts) : headline(counts, next?.sample, next?.found?.clock)}
       </h1>
@@ -126,7 +127,7 @@ export function LedgerPage() {
         </div>
       )}
       <Manifests />
-    </div>
+    </PageFrame>
   );
 }
 

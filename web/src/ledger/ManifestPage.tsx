@@ -9,6 +9,7 @@ import { Receive } from '../laboratory/Receive';
 import { StandIn } from '../laboratory/StandIn';
 import { useSession } from '../people/session';
 import { clockTime, longDay, shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 
 /** Samples that left together: the paper that goes with them, and what the laboratory does with them. */
 export function ManifestPage() {
@@ -49,7 +50,7 @@ export function ManifestPage() {
   }
   const road = shown.filter((sample) => sample.state === 'handed-over');
   return (
-    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6 print:max-w-none print:p-0">
+    <PageFrame width="table">
       <p className="text-sm print:hidden">
         <Link to="/ledger">Ledger</Link>
       </p>
@@ -129,7 +130,7 @@ export function ManifestPage() {
         )}
         {door?.simulated && manifest && !unsent && <StandIn manifest={id} />}
       </div>
-    </div>
+    </PageFrame>
   );
 }
 

@@ -8,6 +8,7 @@ import { type LedgerSample, useClocks, useLedger, useVisitSamples } from '../fie
 import { TypeResult } from '../laboratory/TypeResult';
 import { useSession } from '../people/session';
 import { clockTime, plainDay, shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Reason } from '../ui/Reason';
 import { Worked } from '../ui/Worked';
 import { ClockMark } from './ClockMark';
@@ -22,12 +23,12 @@ export function SamplePage() {
   const { number } = useParams({ from: '/ledger/sample/$number' });
   const here = useLedger().samples?.filter((sample) => sample.number === number);
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <p className="text-sm">
         <Link to="/ledger">Ledger</Link>
       </p>
       {here?.length === 0 ? <Elsewhere number={number} /> : <Found number={number} samples={here} />}
-    </div>
+    </PageFrame>
   );
 }
 

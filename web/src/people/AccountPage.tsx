@@ -1,5 +1,6 @@
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { Devices } from './Devices';
 import { LinkNotice } from './LinkNotice';
@@ -14,7 +15,7 @@ export function AccountPage() {
   const { known } = useSession();
   const { data, problem, again } = usePulled(() => api.GET('/api/account'));
   return (
-    <div className="mx-auto w-full max-w-3xl px-4 py-5 sm:px-6">
+    <PageFrame width="form">
       <h1 className="text-2xl sm:text-3xl">Your account</h1>
       <p className="text-dim">
         {known?.name}, signed in as {known?.signInName}
@@ -29,6 +30,6 @@ export function AccountPage() {
           <NewPassword onChanged={again} />
         </>
       )}
-    </div>
+    </PageFrame>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { longDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
@@ -30,7 +31,7 @@ export function LabelsPage() {
     places.slice(i * perPage, (i + 1) * perPage),
   );
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:m-0 print:max-w-none print:p-0">
+    <PageFrame>
       <div className="print:hidden">
         <p className="text-sm">
           <Link to="/prepare/$day/$water" params={{ day, water }}>
@@ -75,7 +76,7 @@ export function LabelsPage() {
           ))}
         </ul>
       ))}
-    </div>
+    </PageFrame>
   );
 }
 

@@ -3,6 +3,7 @@ import { useWords } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { UNITS } from '../ui/units';
 import { OnDevice } from './OnDevice';
@@ -31,7 +32,7 @@ export function OutingPage() {
   const { outing } = kept;
   const first = outing.stops[0]?.station;
   return (
-    <div className="mx-auto w-full max-w-[80rem] px-4 py-4 sm:px-6">
+    <PageFrame width="widest">
       <p className="caps">{longDay(day)}</p>
       <h1 className="break-words text-2xl sm:text-3xl">
         {first?.water}: {outing.stops.map(({ station }) => station.name).join(', then ')}
@@ -57,7 +58,7 @@ export function OutingPage() {
           ))}
         </ul>
       </section>
-    </div>
+    </PageFrame>
   );
 }
 

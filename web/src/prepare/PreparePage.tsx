@@ -5,6 +5,7 @@ import { usePulled } from '../api/usePulled';
 import { useWords } from '../field/boxes';
 import { store } from '../field/store';
 import { dayAndTime, shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 
 /** The outings to come, the next one first; with no signal those that are on this device. */
@@ -15,7 +16,7 @@ export function PreparePage() {
   const packed = new Map((kept ?? []).filter((row) => row.packedAt).map((row) => [row.key, row]));
   const first = outings.data?.[0];
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <h1 className="text-2xl sm:text-3xl">Which outing?</h1>
       <p className="mt-1 text-dim">One water and one day: what to take, whether to go, labels and sheets.</p>
       {outings.problem && packed.size === 0 && <Problem words={outings.problem} />}
@@ -76,6 +77,6 @@ export function PreparePage() {
           </li>
         ))}
       </ul>
-    </div>
+    </PageFrame>
   );
 }

@@ -2,6 +2,7 @@ import { Link, useParams } from '@tanstack/react-router';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { UNITS } from '../ui/units';
@@ -18,7 +19,7 @@ export function SheetsPage() {
   const kept = held?.outing.stops.every((stop) => stop.paper as typeof stop.paper | undefined) ? held : undefined;
   const [paper, setPaper] = useState<Paper>(/-(US|CA)$/.test(navigator.language) ? 'letter' : 'a4');
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6 print:m-0 print:max-w-none print:p-0">
+    <PageFrame>
       <div className="print:hidden">
         <p className="text-sm">
           <Link to="/prepare/$day/$water" params={{ day, water }}>
@@ -40,7 +41,7 @@ export function SheetsPage() {
       {kept?.outing.stops.map((stop) => (
         <FieldSheet key={stop.station.code} outing={kept.outing} stop={stop} paper={paper} />
       ))}
-    </div>
+    </PageFrame>
   );
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { store } from '../field/store';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { MiniYears } from './MiniYears';
 
@@ -18,7 +19,7 @@ export function AnswersPage() {
   const sampled = waters?.filter(({ stations }) => stations > 0);
   const { data: region } = usePulled(() => api.GET('/api/record/region'), ['region']);
   return (
-    <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
+    <PageFrame width="chart">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h1 className="text-2xl sm:text-3xl">Is our water changing?</h1>
         <p className="flex flex-wrap gap-x-5">
@@ -42,7 +43,7 @@ export function AnswersPage() {
           Show {Math.min(AT_ONCE, sampled.length - shown)} more of {sampled.length} waters
         </button>
       )}
-    </div>
+    </PageFrame>
   );
 }
 

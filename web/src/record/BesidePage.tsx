@@ -2,6 +2,7 @@ import { Link, useNavigate, useSearch } from '@tanstack/react-router';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { useAppearance } from '../ui/appearance';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { DataTable } from './DataTable';
 import { MiniYears } from './MiniYears';
@@ -24,7 +25,7 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
   const go = (search: { of: View; year?: number }) => void navigate({ to: '/record/beside', search });
   const programmes = Object.entries(data?.programmes ?? {});
   return (
-    <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
+    <PageFrame width="chart">
       <p className="text-sm print:hidden">
         <Link to="/record">Record</Link>
       </p>
@@ -82,7 +83,7 @@ function Beside({ of, year, reader }: { of: View; year: number | undefined; read
           ]}
         />
       )}
-    </div>
+    </PageFrame>
   );
 }
 

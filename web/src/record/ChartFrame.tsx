@@ -1,6 +1,9 @@
 import type { ReactNode, SVGProps } from 'react';
 import { useSize } from '../column/useSize';
 
+/** Width of a letter of the axes, px. */
+const LETTER = 7.9;
+
 /** Where the drawing stands in its picture, px. */
 export interface Inner {
   left: number;
@@ -77,7 +80,13 @@ export function Upright({
         </g>
       ))}
       {unit && (
-        <text x={left - 8} y={top - unitAbove} textAnchor="end" fill="var(--dim)">
+        <text
+          // A long one begins at the edge and goes on over the ground.
+          x={unit.length * LETTER > left - 8 ? 0 : left - 8}
+          y={top - unitAbove}
+          textAnchor={unit.length * LETTER > left - 8 ? 'start' : 'end'}
+          fill="var(--dim)"
+        >
           {unit}
         </text>
       )}

@@ -1,3 +1,4 @@
+import { line as path } from 'd3-shape';
 import type { Schemas } from '../api/client';
 
 interface Shown {
@@ -17,6 +18,10 @@ export function MiniYears({ years, line, depth, width = 180, height = 44 }: Show
   const y = (value: number) => base + (depth ? 1 : -1) * (height - 10) * (value / most);
   const first = years[0]?.year ?? 0;
   const x = (year: number) => step * (year - first + 0.5);
+  const along = path<NonNullable<Shown['line']>[number]>(
+    (one) => x(one.year),
+    (one) => y(one.value),
+  );
   return (
     <svg width={width} height={height} aria-hidden="true">
       <path d={`M0 ${base}H${width}`} stroke="var(--dim)" />
@@ -36,13 +41,7 @@ export function MiniYears({ years, line, depth, width = 180, height = 44 }: Show
         ),
       )}
       {line && line.length > 1 && (
-        <path
-          d={`M${line.map((one) => `${x(one.year)} ${y(one.value)}`).join('L')}`}
-          stroke="var(--buoy)"
-          strokeWidth="1.6"
-          strokeDasharray="5 3"
-          fill="none"
-        />
+        <path d={along(line) ?? ''} stroke="var(--buoy)" strokeWidth="1.6" strokeDasharray="5 3" fill="none" />
       )}
     </svg>
   );

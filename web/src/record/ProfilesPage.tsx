@@ -1,4 +1,6 @@
 import { Link } from '@tanstack/react-router';
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import { useMemo, useState } from 'react';
 import { api, type Schemas, type StationRecord } from '../api/client';
 import { usePulled } from '../api/usePulled';
@@ -181,14 +183,13 @@ function Curves({
     };
   }, [profiles]);
   const scale = columnScale(deepest * 1.03, top, bottom);
-  const xt = (celsius: number) => left + (celsius / warm) * (right - left);
-  const xo = (oxygen: number) => left + (oxygen / rich) * (right - left);
-  const path = (profile: Profile, x: (v: number) => number, key: 'celsius' | 'oxygenMgL') => {
-    const points = profile.levels.flatMap((level) =>
-      level[key] != null ? [`${x(level[key] ?? 0)} ${scale.y(level.depthM)}`] : [],
-    );
-    return points.length > 1 ? `M${points.join('L')}` : '';
-  };
+  const xt = scaleLinear([0, warm], [left, right]);
+  const xo = scaleLinear([0, rich], [left, right]);
+  const path = ({ levels }: Profile, x: (v: number) => number, key: 'celsius' | 'oxygenMgL') =>
+    line<Profile['levels'][number]>(
+      (level) => x(level[key] ?? 0),
+      (level) => scale.y(level.depthM),
+    )(levels.filter((level) => level[key] != null)) ?? '';
   return (
     <>
       <Upright

@@ -1,10 +1,12 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { store } from '../field/store';
+import { PageFrame } from '../ui/PageFrame';
 import { sentence } from '../ui/sentence';
 import { OxygenPage } from './OxygenPage';
 import { ProfilesPage } from './ProfilesPage';
 import { SeriesPage } from './SeriesPage';
+import { firstOf } from './series';
 import { TogetherPage } from './TogetherPage';
 import type { View } from './views';
 
@@ -28,7 +30,7 @@ const LAYERS: readonly (readonly [View, string])[] = [
 /** One station through the years. */
 export function RecordPage() {
   const { station: code } = useParams({ from: '/record/$station' });
-  const { of = 'clarity' } = useSearch({ from: '/record/$station' });
+  const search = useSearch({ from: '/record/$station' });
   const navigate = useNavigate();
   const stations = useLiveQuery(() => store.stations.toArray(), [])?.toSorted((a, b) => a.ordinal - b.ordinal);
   const chosen = stations?.find((station) => station.code === code);
@@ -43,12 +45,15 @@ export function RecordPage() {
     );
   }
   const { record } = chosen;
+  const first = firstOf(record);
+  const { of = first } = search;
   const has = new Set((record.series ?? []).map(({ subject }) => subject));
   const profiled = has.has('surface-temperature');
   const layered = LAYERS.some(([view]) => view === of);
   const present = ([view]: readonly [View, string]) =>
-    view === 'clarity' ||
+    view === first ||
     view === of ||
+    (view === 'clarity' && record.context.history.length > 0) ||
     has.has(view) ||
     ((view === 'profiles' || view === 'oxygen') && profiled) ||
     (view === 'together' && has.has('chlorophyll'));
@@ -59,7 +64,7 @@ export function RecordPage() {
     .map(({ subject, name }) => [subject, sentence(name ?? subject)] as const);
   const tabs = [...TABS.filter((tab) => present(tab) || (layered && tab[0] === 'profiles')), ...others];
   return (
-    <div className="mx-auto w-full max-w-[78rem] px-4 py-4 sm:px-6">
+    <PageFrame width="chart">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1">
         <label className="min-w-0">
           <span className="sr-only">Station</span>
@@ -67,7 +72,7 @@ export function RecordPage() {
             className="field w-auto max-w-full font-bold"
             value={code}
             onChange={(event) =>
-              void navigate({ to: '/record/$station', params: { station: event.target.value }, search: { of } })
+              void navigate({ to: '/record/$station', params: { station: event.target.value }, search: { of: search.of } })
             }
           >
             {stations.map((station) => (
@@ -89,7 +94,7 @@ export function RecordPage() {
       ) : (
         <SeriesPage key={code + of} code={code} record={record} subject={of} stations={stations} />
       )}
-    </div>
+    </PageFrame>
   );
 }
 

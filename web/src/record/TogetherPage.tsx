@@ -1,3 +1,5 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
 import type { Schemas, StationRecord } from '../api/client';
 import { useComputed, useComputedAll } from '../field/useComputed';
 import { useAppearance } from '../ui/appearance';
@@ -7,6 +9,11 @@ import { niceTicks } from './axis';
 import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
 import { nativeOf, seriesOf, type Trend, useClarities, useTrend } from './series';
+
+const through = line<{ x: number; y: number }>(
+  (one) => one.x,
+  (one) => one.y,
+);
 
 type Trophic = Schemas['TrophicResult'];
 type Curves = Schemas['ChlorophyllClarityResult'];
@@ -244,13 +251,7 @@ function Indices({
         });
         return (
           <g key={of} fill={COLOURS[of]}>
-            <path
-              d={`M${drawn.map((one) => `${one.x} ${one.y}`).join('L')}`}
-              stroke={COLOURS[of]}
-              strokeWidth="1.2"
-              fill="none"
-              opacity="0.5"
-            />
+            <path d={through(drawn) ?? ''} stroke={COLOURS[of]} strokeWidth="1.2" fill="none" opacity="0.5" />
             {drawn.map((one) => (
               <g key={one.year}>
                 <title>{`${one.year}: ${of} ${one.index}`}</title>
@@ -303,14 +304,12 @@ function Pairs({ pairs, curves, inner }: { pairs: Pair[]; curves: Curves | undef
   const { left, right, top, bottom } = inner;
   const mostC = Math.max(1, ...pairs.map(({ clarityM }) => clarityM)) * 1.08;
   const mostU = Math.max(1, ...pairs.map(({ ugL }) => ugL)) * 1.08;
-  const x = (ugL: number) => left + (ugL / mostU) * (right - left);
-  const y = (clarityM: number) => top + (clarityM / mostC) * (bottom - top);
-  const path = (points: readonly { chlorophyllUgL: number; clarityM: number }[]) => {
-    const drawn = points.filter(({ clarityM }) => clarityM <= mostC);
-    return drawn.length > 1
-      ? `M${drawn.map(({ chlorophyllUgL, clarityM }) => `${x(chlorophyllUgL)} ${y(clarityM)}`).join('L')}`
-      : '';
-  };
+  const x = scaleLinear([0, mostU], [left, right]);
+  const y = scaleLinear([0, mostC], [top, bottom]);
+  const curve = line<{ chlorophyllUgL: number; clarityM: number }>(
+    ({ chlorophyllUgL }) => x(chlorophyllUgL),
+    ({ clarityM }) => y(clarityM),
+  ).defined(({ clarityM }) => clarityM <= mostC);
   return (
     <>
       <Upright inner={inner} ticks={plainTicks(niceTicks(mostC))} y={y} unit="m" unitAbove={8} fill="var(--water0)" />
@@ -322,8 +321,8 @@ function Pairs({ pairs, curves, inner }: { pairs: Pair[]; curves: Curves | undef
       <text x={right} y={bottom + 36} textAnchor="end" fill="var(--dim)">
         chlorophyll, µg/L
       </text>
-      <path d={path(curves?.algaeOnly ?? [])} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
-      <path d={path(curves?.own ?? [])} stroke="var(--reed)" strokeWidth="2" fill="none" />
+      <path d={curve(curves?.algaeOnly ?? []) ?? ''} stroke="var(--slate)" strokeDasharray="6 4" fill="none" />
+      <path d={curve(curves?.own ?? []) ?? ''} stroke="var(--reed)" strokeWidth="2" fill="none" />
       {pairs.map(({ visit, day, clarityM, ugL }) => (
         <circle key={visit} cx={x(ugL)} cy={y(clarityM)} r="3.6" fill="var(--reed)" opacity="0.85">
           <title>{`${plainDay(day)}: ${clarityM} m, ${ugL} µg/L`}</title>

@@ -187,7 +187,15 @@ function Chart({ trend, pending, marked, limits = [], onVisit, plain, inner }: D
           </g>
         );
       })}
-      {running.length > 1 && <path d={along(running) ?? ''} stroke="var(--buoy)" strokeWidth="2" fill="none" />}
+      {trend.years.map(({ year }) => (
+        <path
+          key={year}
+          d={along(running.filter(({ day }) => Number(day.slice(0, 4)) === year)) ?? ''}
+          stroke="var(--buoy)"
+          strokeWidth="2"
+          fill="none"
+        />
+      ))}
       {smooth.length > 2 && <path d={through(smooth) ?? ''} stroke="var(--reed)" strokeWidth="1.4" fill="none" />}
       {line.length > 1 && (
         <path d={through(line) ?? ''} stroke="var(--slate)" strokeWidth="2.4" strokeDasharray="9 5" fill="none" />

@@ -14,6 +14,11 @@ export function nativeOf(record: StationRecord): LengthUnit {
   return record.context.lines.find((line) => line.code === record.line)?.unit ?? 'm';
 }
 
+/** What of a station is looked at first; a record that an earlier build kept does not say. */
+export function firstOf(record: StationRecord): Subject {
+  return record.first ?? 'clarity';
+}
+
 /** What of a station's record is followed; clarity with what is on this device only. */
 export function seriesOf(record: StationRecord, subject: Subject, clarity: Schemas['ClarityPoint'][]) {
   const known = (record.series ?? []).find((series) => series.subject === subject);

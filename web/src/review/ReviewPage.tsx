@@ -10,6 +10,7 @@ import { YearsChart } from '../record/YearsChart';
 import { useAppearance } from '../ui/appearance';
 import { clockTime, plainDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
+import { PageFrame } from '../ui/PageFrame';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from '../water/EntryLog';
 import { MoveVisit } from './MoveVisit';
@@ -38,7 +39,7 @@ export function ReviewPage() {
   const open = review.findings.filter(({ finding }) => finding.kept == null);
   const answered = review.findings.filter(({ finding }) => finding.kept != null);
   return (
-    <div className="mx-auto w-full max-w-[78rem] px-4 py-5 sm:px-6">
+    <PageFrame width="chart">
       <p className="text-sm">
         <Link to="/review">Review</Link>
       </p>
@@ -106,7 +107,7 @@ export function ReviewPage() {
           <EntryLog sheet={sheet} who />
         </aside>
       </div>
-    </div>
+    </PageFrame>
   );
 }
 

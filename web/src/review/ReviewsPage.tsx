@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 
 type Waiting = Schemas['WaitingVisit'];
@@ -16,7 +17,7 @@ export function ReviewsPage() {
   const open = shown.filter(({ state }) => state === 'open');
   const ready = shown.filter(({ state }) => state === 'ready');
   return (
-    <div className="mx-auto w-full max-w-[72rem] px-4 py-5 sm:px-6">
+    <PageFrame width="table">
       <h1 className="text-2xl sm:text-3xl">{headline(visits)}</h1>
       <p className="mt-1 max-w-prose text-dim">
         Only what somebody else has looked at and signed off enters a trend. Until then it is drawn hollow.
@@ -37,7 +38,7 @@ export function ReviewsPage() {
       )}
       <Group title="Something is open" visits={open} first={open.length > 0} />
       <Group title="Ready to be signed off" visits={ready} first={open.length === 0} />
-    </div>
+    </PageFrame>
   );
 }
 

@@ -7,6 +7,7 @@ import { usePulled } from '../api/usePulled';
 import { useWords } from '../field/boxes';
 import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { Waiting } from '../ui/Waiting';
@@ -30,20 +31,20 @@ export function SeasonPage() {
   }
   if (view.stations.length === 0) {
     return (
-      <div className="mx-auto w-full max-w-[68rem] px-4 py-6 sm:px-6">
+      <PageFrame>
         <h1 className="text-2xl sm:text-3xl">No season is planned yet</h1>
         <p className="mt-2 max-w-prose">
           A season needs a station with a programme that says what is due when.{' '}
           <Link to="/setup/waters">Set up the waters and stations</Link>
         </p>
-      </div>
+      </PageFrame>
     );
   }
   const risks = view.plan.stations.flatMap((plan, i) =>
     plan.findings.map((finding) => ({ finding, station: view.stations[i]?.station })),
   );
   return (
-    <div className="mx-auto w-full max-w-[80rem] px-4 py-4 sm:px-6">
+    <PageFrame width="widest">
       {season.problem && <Problem words={season.problem} />}
       <Today view={view} />
       {view.proposals.map(({ water, name, count }) => (
@@ -81,7 +82,7 @@ export function SeasonPage() {
       {chosen && (
         <DatePanel view={view} chosen={chosen} onClose={() => setChosen(undefined)} onChanged={() => void season.again()} />
       )}
-    </div>
+    </PageFrame>
   );
 }
 

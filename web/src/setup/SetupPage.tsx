@@ -1,6 +1,7 @@
 import { Link, Outlet } from '@tanstack/react-router';
 import { useBoxesKnown } from '../field/boxes';
 import { useSession } from '../people/session';
+import { PageFrame } from '../ui/PageFrame';
 import { Waiting } from '../ui/Waiting';
 
 const PARTS = [
@@ -18,7 +19,7 @@ export function SetupPage() {
   const boxes = useBoxesKnown();
   const parts = PARTS.filter((part) => !part.all || known?.coordinatesAll);
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <nav aria-label="Set-up" className="mb-5 flex flex-wrap gap-x-5 border-rule border-b">
         {parts.map((part) => (
           <Link
@@ -37,6 +38,6 @@ export function SetupPage() {
         </p>
       )}
       {boxes ? <Outlet /> : <Waiting problem="" words="Opening the set-up…" />}
-    </div>
+    </PageFrame>
   );
 }

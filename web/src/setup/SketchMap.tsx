@@ -1,3 +1,4 @@
+import { line } from 'd3-shape';
 import type { Schemas } from '../api/client';
 
 type Position = Schemas['Position'];
@@ -42,8 +43,8 @@ export function SketchMap({ water, marks, sights = [] }: Props) {
   const height = Math.max((north - south) * METRES_PER_DEGREE * perMetre + 2 * PAD, 200);
   const x = (p: Position) => width / 2 + (p.longitudeDeg - (west + east) / 2) * METRES_PER_DEGREE * narrow * perMetre;
   const y = (p: Position) => height / 2 - (p.latitudeDeg - (south + north) / 2) * METRES_PER_DEGREE * perMetre;
-  const path = (line: readonly Position[]) =>
-    line.map((p, i) => `${i ? 'L' : 'M'}${x(p).toFixed(1)} ${y(p).toFixed(1)}`).join('');
+  const along = line<Position>(x, y).digits(1);
+  const path = (positions: readonly Position[]) => along(positions) ?? '';
   const bar = BARS.findLast((length) => length * perMetre < width / 3) ?? BARS[0] ?? 20;
   const depths = [...new Set((water.contours ?? []).map((c) => Number(c.depthM)))].sort((a, b) => a - b);
   return (

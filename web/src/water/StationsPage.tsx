@@ -8,14 +8,15 @@ import { type KeptStation, type KeptVisit, store } from '../field/store';
 import { useComputed } from '../field/useComputed';
 import { openVisits, pendingVisits, withLocal } from '../field/visits';
 import { MiniYears } from '../record/MiniYears';
-import { nativeOf, seriesOf } from '../record/series';
+import { firstOf, nativeOf, seriesOf } from '../record/series';
 import { useAppearance } from '../ui/appearance';
 import { clockTime, daysBetween, plainDay } from '../ui/days';
+import { PageFrame } from '../ui/PageFrame';
 import { WhichIsHere } from './WhichIsHere';
 
 const MovesNext = lazy(() => import('../ledger/MovesNext').then((m) => ({ default: m.MovesNext })));
 
-const COLUMNS = 'md:grid-cols-[1fr_11rem_12rem_11rem]';
+const COLUMNS = 'md:grid-cols-[1fr_13.5rem_12rem_11rem]';
 
 export function StationsPage() {
   const stations = useLiveQuery(() => store.stations.orderBy('code').toArray(), []);
@@ -24,14 +25,17 @@ export function StationsPage() {
   const reach = useSyncExternalStore(watchReach, currentReach);
   const [fix, setFix] = useState<GeolocationCoordinates>();
   // Stations may still be arriving when the fix is there: each that comes is judged by it, too.
-  const { data: here, error } = useComputed('stations-here', fix && stations && { ...placeOf(fix), stations: stations.map(placed) });
+  const { data: here, error } = useComputed(
+    'stations-here',
+    fix && stations && { ...placeOf(fix), stations: stations.map(placed) },
+  );
   const open = openVisits(visits);
   // One that came after the answer waits at the end until it is judged by it.
   const places = new Map(here?.stations.map(({ code }, i) => [code, i]));
   const place = (code: string) => places.get(code) ?? places.size;
   const ordered = stations?.toSorted((a, b) => place(a.code) - place(b.code) || a.ordinal - b.ordinal);
   return (
-    <div className="mx-auto w-full max-w-[68rem] px-4 py-5 sm:px-6">
+    <PageFrame>
       <h1 className="text-2xl sm:text-3xl">Where are you going?</h1>
       <p className="mt-1 text-dim">Stations on this device. Everything here works with no signal.</p>
       {ordered && ordered.length === 0 && (
@@ -46,7 +50,7 @@ export function StationsPage() {
       {ordered && ordered.length > 1 && <WhichIsHere finding={here?.finding} problem={error} onFix={setFix} />}
       <div className={`caps mt-5 grid gap-x-6 pb-1 max-md:hidden ${COLUMNS}`} aria-hidden="true">
         <span>Station</span>
-        <span>Last clarity</span>
+        <span>Last reading</span>
         <span>Year by year</span>
       </div>
       <ul className="border-ink border-t-[1.5px] max-md:mt-4">
@@ -64,7 +68,7 @@ export function StationsPage() {
       <Suspense>
         <MovesNext />
       </Suspense>
-    </div>
+    </PageFrame>
   );
 }
 
@@ -93,20 +97,22 @@ function StationRow({
   const { context } = station.record;
   const reader = useAppearance().reader;
   const points = withLocal(context.history, visits, pending);
+  const series = seriesOf(station.record, firstOf(station.record), points);
   const { data: years } = useComputed(
     'trend',
-    {
-      ...seriesOf(station.record, 'clarity', points),
-      native: nativeOf(station.record),
-      reader,
-      yearsOnly: true,
-    } as OperationRequest<'trend'>,
+    series &&
+      ({
+        ...series,
+        native: nativeOf(station.record),
+        reader,
+        yearsOnly: true,
+      } as OperationRequest<'trend'>),
     // What is on this device only are the newest.
     [station.code, station.changed, reader, points.slice(-3)],
   );
   // The number as reported is there before anything is worked out.
-  const last = years?.points.at(-1) ?? points.at(-1);
-  const ago = last && daysBetween(dayOf(last), nowLocal());
+  const last = years?.points.at(-1) ?? series?.points.at(-1);
+  const ago = last && daysBetween(last.day, nowLocal());
   return (
     <li className={`grid grid-cols-[1fr_auto] items-center gap-x-6 gap-y-2 border-rule border-b py-4 ${COLUMNS}`}>
       <div className="min-w-0">
@@ -122,12 +128,16 @@ function StationRow({
       </div>
       <div className="text-right md:text-left">
         <p className="num font-bold text-2xl leading-tight">{last ? last.text : 'none yet'}</p>
-        <p className="text-dim text-sm">
-          {last && (ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago, ${plainDay(dayOf(last))}`)}
-          {last && !last.usable && ' · a stop is open'}
-        </p>
+        {last && (
+          <p className="text-dim text-sm">
+            {series?.name}, {ago === 0 ? 'today' : ago === 1 ? 'yesterday' : `${ago} days ago`}
+            <br />
+            {plainDay(last.day)}
+            {!last.usable && ' · a stop is open'}
+          </p>
+        )}
       </div>
-      <div className="max-md:hidden">{years && <MiniYears years={years.years} depth />}</div>
+      <div className="max-md:hidden">{years && <MiniYears years={years.years} depth={years.scale != null} />}</div>
       <div className="col-span-2 md:col-span-1">
         {open ? (
           <Link to="/visit/$visit" params={{ visit: open.visit }} className="act act-next w-full">
@@ -143,9 +153,4 @@ function StationRow({
       </div>
     </li>
   );
-}
-
-/** A point of the trend has a day, one of the record a date. */
-function dayOf(point: { day: string } | { date: string }): string {
-  return 'day' in point ? point.day : point.date;
 }

@@ -1,5 +1,7 @@
+import { keepPreviousData, skipToken, useQuery } from '@tanstack/react-query';
 import { Link, useSearch } from '@tanstack/react-router';
-import { useEffect, useId, useState } from 'react';
+import { useId, useState } from 'react';
+import { OF_CORE, queries } from '../api/queries';
 import { NumberOutside } from '../field/core';
 import { Choice } from '../ui/Choice';
 import { FindingNote } from '../ui/FindingNote';
@@ -7,7 +9,7 @@ import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
 import { Worked } from '../ui/Worked';
-import type { Answer, Box, Calculator } from './calculator';
+import type { Box, Calculator } from './calculator';
 import { CALCULATORS } from './calculators';
 
 /** Every calculation by itself, with its working and its source; it works with no signal. */
@@ -44,10 +46,18 @@ function Calculation({ calculator }: { calculator: Calculator }) {
   const [given, setGiven] = useState<Record<string, string>>(() =>
     Object.fromEntries(calculator.boxes.map(({ key, initial }) => [key, initial])),
   );
-  const [answer, setAnswer] = useState<Answer>();
-  const [problem, setProblem] = useState<Error>();
   const wrong = calculator.boxes.find(
     ({ key, kind, optional }) => kind === 'number' && (given[key]?.trim() ? numberOf(given[key]) === undefined : !optional),
+  );
+  const { data: answer, error: problem } = useQuery(
+    {
+      queryKey: [OF_CORE, 'workings', calculator.key, given],
+      queryFn: wrong
+        ? skipToken
+        : () => calculator.ask({ number: (key) => numberOf(given[key]), text: (key) => given[key] ?? '' }),
+      placeholderData: keepPreviousData,
+    },
+    queries,
   );
   const outside = problem instanceof NumberOutside && calculator.boxes.some(({ key }) => key === problem.key) && problem;
   const problemOf = ({ key, label }: Box) => {
@@ -56,34 +66,6 @@ function Calculation({ calculator }: { calculator: Calculator }) {
     }
     return outside && outside.key === key ? `${label} ${outside.words}.` : '';
   };
-  useEffect(() => {
-    let current = true;
-    if (!wrong) {
-      calculator
-        .ask({
-          number: (key) => numberOf(given[key]),
-          text: (key) => given[key] ?? '',
-        })
-        .then(
-          (next) => {
-            if (current) {
-              setAnswer(next);
-              setProblem(undefined);
-            }
-          },
-          (error: Error) => {
-            // What follows from other numbers is no answer to these.
-            if (current) {
-              setAnswer(undefined);
-              setProblem(error);
-            }
-          },
-        );
-    }
-    return () => {
-      current = false;
-    };
-  }, [calculator, given, wrong]);
   return (
     <>
       <h1 className="text-2xl sm:text-3xl">{calculator.title}</h1>

@@ -68,6 +68,16 @@ public static class Subjects
             : programme.Summary with { LeastReadings = LeastUsual };
     }
 
+    /// <summary>What of a station is looked at first: clarity where it is asked for or was read; else what its visits gave.</summary>
+    /// <param name="programme">The station's programme.</param>
+    /// <param name="read">What was read there, in the order in which it is shown.</param>
+    public static Parameter First(Programme programme, IReadOnlyList<Parameter> read)
+    {
+        ArgumentNullException.ThrowIfNull(programme);
+        var asked = programme.Season is not { } season || season.Any(p => p.Protocol == Protocol.Clarity);
+        return asked || read.Count == 0 || read.Contains(Parameter.Clarity) ? Parameter.Clarity : read[0];
+    }
+
     /// <summary>The mean of the last results by which a programme judges a parameter; null where it does not.</summary>
     public static RunningRequest? Running(ParameterDescription parameter, Programme programme)
     {

@@ -1,6 +1,8 @@
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Tests.Application.Visits;
 
 namespace UpperStill.Core.Tests.Application.Trends;
 
@@ -23,6 +25,27 @@ public sealed class FollowedTests
         Assert.Equal(
             ["clarity", "chlorophyll-a", "total-phosphorus"],
             new[] { Parameter.Clarity, Parameter.Chlorophyll, Parameter.Phosphorus }.Select(Subjects.ReadingCode)
+        );
+
+    [Theory]
+    [InlineData("clarity profile", "thermocline", "clarity")]
+    [InlineData("bacteria", "bacteria", "bacteria")]
+    [InlineData("bacteria", "", "clarity")]
+    [InlineData("bacteria", "bacteria clarity", "clarity")]
+    [InlineData(null, "bacteria", "clarity")]
+    public void A_station_where_no_clarity_is_read_begins_with_what_is(string? asked, string read, string first) =>
+        Assert.Equal(
+            new Parameter(first),
+            Subjects.First(
+                SampleVisit.Metric.Programme with
+                {
+                    Season = asked
+                        ?.Split(' ')
+                        .Select(p => new ProtocolPlan(new Protocol(p), Rhythm.Days, new DayOfYear(5, 1), new DayOfYear(9, 30)))
+                        .ToList(),
+                },
+                [.. read.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(p => new Parameter(p))]
+            )
         );
 
     [Fact]
