@@ -32,7 +32,7 @@ export function AskAmount({
   }, [boat]);
   return (
     <form
-      className="mt-4 max-w-md border-[1.5px] border-ink bg-sheet p-3.5"
+      className="mt-4 max-w-md panel"
       onSubmit={(event) => {
         event.preventDefault();
         setAsked(true);

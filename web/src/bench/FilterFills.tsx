@@ -126,7 +126,7 @@ export function FilterFills({ sample, run, all }: FilterProps) {
         </>
       )}
       {clogged && asking === undefined && (
-        <section className="mt-4 border-[1.5px] border-ink bg-sheet p-4" aria-label="It clogged">
+        <section className="mt-4 panel" aria-label="It clogged">
           <h3 className="text-xl">Stop pushing. Which number can you read?</h3>
           <p className="mt-1 max-w-prose text-dim">
             {syringe

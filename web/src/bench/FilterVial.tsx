@@ -1,6 +1,7 @@
 import { Link } from '@tanstack/react-router';
 import { useState } from 'react';
 import { writeAshore } from '../field/entries';
+import { Check } from '../ui/Check';
 import { NextButton } from '../ui/NextButton';
 import { TextField } from '../ui/TextField';
 import type { FilterProps } from './FilterPage';
@@ -39,17 +40,14 @@ export function FilterLabel({ sample }: FilterProps) {
         <fieldset className="mt-4">
           <legend className="font-bold">What is missing or cannot be read?</legend>
           {fields.map(({ name }) => (
-            <label key={name} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
-              <input
-                type="checkbox"
-                className="size-5 accent-(--ink)"
-                checked={lacking.includes(name)}
-                onChange={(event) =>
-                  setLacking(event.target.checked ? [...lacking, name] : lacking.filter((one) => one !== name))
-                }
-              />
+            <Check
+              key={name}
+              className="border-rule border-b"
+              checked={lacking.includes(name)}
+              onCheck={(on) => setLacking(on ? [...lacking, name] : lacking.filter((one) => one !== name))}
+            >
               {name}
-            </label>
+            </Check>
           ))}
           <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" className="act act-next" disabled={lacking.length === 0} onClick={() => answer(lacking)}>

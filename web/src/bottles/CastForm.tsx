@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { UNITS } from '../ui/units';
@@ -54,24 +55,18 @@ export function CastForm({
   }
 
   return (
-    <form
-      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
-      aria-label={`Cast, ${place.title}`}
-      onSubmit={(event) => void give(event)}
-    >
+    <form className="mt-3 panel" aria-label={`Cast, ${place.title}`} onSubmit={(event) => void give(event)}>
       <fieldset>
         <legend className="font-bold">1. Ready</legend>
         <div className="mt-1 flex flex-wrap gap-x-5">
           {checks.map((check) => (
-            <label key={check} className="flex min-h-(--target) items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 accent-(--ink)"
-                checked={ready.includes(check)}
-                onChange={() => setReady(ready.includes(check) ? ready.filter((c) => c !== check) : [...ready, check])}
-              />
+            <Check
+              key={check}
+              checked={ready.includes(check)}
+              onCheck={() => setReady(ready.includes(check) ? ready.filter((c) => c !== check) : [...ready, check])}
+            >
               {check}
-            </label>
+            </Check>
           ))}
         </div>
         {samplers.length > 1 && (

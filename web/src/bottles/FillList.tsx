@@ -132,7 +132,7 @@ function FillForm({
   const wanted = type.rinse.times;
   return (
     <form
-      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
+      className="mt-3 panel"
       aria-label={`Fill ${bottle.number}`}
       onSubmit={(event) => {
         event.preventDefault();

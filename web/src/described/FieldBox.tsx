@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { StationRecord } from '../api/client';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/TextField';
 import { CounterBox } from './CounterBox';
@@ -80,15 +81,13 @@ function SomeBox({ field, next, onGiven, give }: FieldBoxProps & { give: (codes:
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap gap-x-5">
         {(field.choices ?? []).map(({ code, words }) => (
-          <label key={code} className="flex min-h-(--target) items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--ink)"
-              checked={chosen.includes(code)}
-              onChange={({ target }) => setChosen(target.checked ? [...chosen, code] : chosen.filter((c) => c !== code))}
-            />
+          <Check
+            key={code}
+            checked={chosen.includes(code)}
+            onCheck={(on) => setChosen(on ? [...chosen, code] : chosen.filter((c) => c !== code))}
+          >
             {words}
-          </label>
+          </Check>
         ))}
       </div>
       <button type="button" className={`act mt-1 ${next ? 'act-next' : ''}`} onClick={() => void onGiven(give(chosen))}>

@@ -20,7 +20,7 @@ export function Outcome({ answer, stand, busy, onStand, onSure, onKeep, onStop }
   const lines = answer.findings.filter(({ line }) => line != null);
   const visits = `${answer.visits} ${answer.visits === 1 ? 'visit' : 'visits'}`;
   return (
-    <section className="mt-6 border-[1.5px] border-ink bg-sheet p-4" aria-label="What comes of it">
+    <section className="mt-6 panel" aria-label="What comes of it">
       <div role="status">
         <h2 className="text-xl">
           {kept ? `Brought in: ${visits}` : answer.visits > 0 ? `This would bring in ${visits}` : 'Nothing can be brought in yet'}

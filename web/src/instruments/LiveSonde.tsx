@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { FieldSheet, Schemas, StationRecord } from '../api/client';
 import { compute } from '../field/core';
 import type { LevelToRead, Profile } from '../profile/columns';
+import { Check } from '../ui/Check';
 import { Simulated } from './Simulated';
 import { SondePanel } from './SondePanel';
 import { Trace } from './Trace';
@@ -126,15 +127,9 @@ export function LiveSonde({ sheet, station, profile, target, simulated, onWrite,
       )}
       {last && (
         <div className="mt-2 flex flex-wrap items-center gap-x-4">
-          <label className="flex min-h-(--target) items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 shrink-0 accent-(--ink)"
-              checked={itself}
-              onChange={() => setItself(!itself)}
-            />
+          <Check checked={itself} onCheck={() => setItself(!itself)}>
             writes a level down as soon as it holds still
-          </label>
+          </Check>
           {(!itself || !settling?.settled) && (
             <button type="button" className="act" onClick={() => void take(last, settling?.settled === true)}>
               {settling?.settled ? 'Write it down' : 'Take it moving'}

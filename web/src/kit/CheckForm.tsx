@@ -4,6 +4,7 @@ import { api, type LengthUnit, type Schemas } from '../api/client';
 import { useBox } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { Beside } from '../setup/findings';
+import { Check } from '../ui/Check';
 import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
@@ -188,17 +189,14 @@ export function CheckForm({ item, rule, kind, onKept, onCancel }: Props) {
           <fieldset className="mt-3">
             <legend className="font-bold text-sm">Well</legend>
             {rule.lookAt.map((point) => (
-              <label key={point} className="flex min-h-11 items-center gap-3 border-rule border-b">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-(--ink)"
-                  checked={draft.ticked.includes(point)}
-                  onChange={(event) =>
-                    change({ ticked: event.target.checked ? [...draft.ticked, point] : draft.ticked.filter((t) => t !== point) })
-                  }
-                />
+              <Check
+                key={point}
+                className="border-rule border-b"
+                checked={draft.ticked.includes(point)}
+                onCheck={(on) => change({ ticked: on ? [...draft.ticked, point] : draft.ticked.filter((t) => t !== point) })}
+              >
                 {point}
-              </label>
+              </Check>
             ))}
             <Beside field="ticked" findings={findings} />
           </fieldset>

@@ -4,6 +4,7 @@ import { writeAshore } from '../field/entries';
 import type { LedgerSample } from '../field/ledger';
 import { byVisit } from '../ledger/byVisit';
 import { useSession } from '../people/session';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/TextField';
 
@@ -63,7 +64,7 @@ export function Receive({ manifest, samples }: { manifest: string; samples: Ledg
 
   return (
     <form
-      className="mt-8 border-[1.5px] border-ink bg-sheet p-4"
+      className="mt-8 panel"
       aria-label="Take in"
       onSubmit={(event) => {
         event.preventDefault();
@@ -91,18 +92,15 @@ export function Receive({ manifest, samples }: { manifest: string; samples: Ledg
               ))}
             </select>
             {how[number] !== 'missing' && (
-              <label className="flex min-h-(--target) items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-(--ink)"
-                  checked={rejected[number] !== undefined}
-                  onChange={(event) => {
-                    const { [number]: _, ...rest } = rejected;
-                    setRejected(event.target.checked ? { ...rejected, [number]: '' } : rest);
-                  }}
-                />
+              <Check
+                checked={rejected[number] !== undefined}
+                onCheck={(on) => {
+                  const { [number]: _, ...rest } = rejected;
+                  setRejected(on ? { ...rejected, [number]: '' } : rest);
+                }}
+              >
                 reject<span className="sr-only"> {number}</span>
-              </label>
+              </Check>
             )}
             {rejected[number] !== undefined && (
               <input

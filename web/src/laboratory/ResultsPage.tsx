@@ -120,7 +120,7 @@ const REASONS: Record<string, string> = {
 
 function Outcome({ answer, busy, onKeep }: { answer: Answer; busy: boolean; onKeep(): void }) {
   return (
-    <section className="mt-6 border-[1.5px] border-ink bg-sheet p-4" aria-label="What comes of it">
+    <section className="mt-6 panel" aria-label="What comes of it">
       <div role="status">
         <h2 className="text-xl">
           {answer.kept ? 'Brought in: ' : 'This would bring in '}

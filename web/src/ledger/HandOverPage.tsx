@@ -7,6 +7,7 @@ import { newId, writeAshore } from '../field/entries';
 import { type LabDoor, type LedgerSample, useLedger } from '../field/ledger';
 import { useComputed } from '../field/useComputed';
 import { useSession } from '../people/session';
+import { Check } from '../ui/Check';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { shortDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
@@ -166,8 +167,12 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
           {by === 'carrier' && (
             <>
               <TextField label="Waybill number" value={waybill} onChange={setWaybill} maxLength={60} />
-              <Tick label="Somebody there expects it" on={told} onTick={setTold} />
-              <Tick label="A copy of the sheet inside, in its own bag" on={inside} onTick={setInside} />
+              <Check className="mt-2" checked={told} onCheck={setTold}>
+                Somebody there expects it
+              </Check>
+              <Check className="mt-2" checked={inside} onCheck={setInside}>
+                A copy of the sheet inside, in its own bag
+              </Check>
             </>
           )}
           <TextField
@@ -207,20 +212,6 @@ function HandOver({ samples, door }: { samples: LedgerSample[]; door: LabDoor | 
         <Problem words={problem || error || ''} />
       </div>
     </form>
-  );
-}
-
-function Tick({ label, on, onTick }: { label: string; on: boolean; onTick(on: boolean): void }) {
-  return (
-    <label className="mt-2 flex min-h-(--target) items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 shrink-0 accent-(--ink)"
-        checked={on}
-        onChange={(event) => onTick(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }
 
@@ -265,26 +256,28 @@ function Looked({
         <>
           <div className="flex flex-wrap gap-x-7">
             {sample.keep !== 'room' && (
-              <Tick
-                label={sample.keep === 'frozen' ? 'Frozen through' : 'Cold, on ice'}
-                on={look.cold === true}
-                onTick={(cold) => onLook({ cold: cold || undefined })}
-              />
+              <Check className="mt-2" checked={look.cold === true} onCheck={(cold) => onLook({ cold: cold || undefined })}>
+                {sample.keep === 'frozen' ? 'Frozen through' : 'Cold, on ice'}
+              </Check>
             )}
-            <Tick
-              label="Label read, the same as here"
-              on={look.labelSame === true}
-              onTick={(same) => onLook({ labelSame: same, differs: undefined })}
-            />
+            <Check
+              className="mt-2"
+              checked={look.labelSame === true}
+              onCheck={(same) => onLook({ labelSame: same, differs: undefined })}
+            >
+              Label read, the same as here
+            </Check>
           </div>
           <details className="text-sm">
             <summary className="inline-flex min-h-(--target) cursor-pointer items-center text-dim underline">not so</summary>
             <div className="flex flex-wrap items-end gap-x-4 pb-2">
-              <Tick
-                label={sample.keep === 'frozen' ? 'It is not frozen' : 'It is warm'}
-                on={look.cold === false}
-                onTick={(warm) => onLook({ cold: warm ? false : undefined })}
-              />
+              <Check
+                className="mt-2"
+                checked={look.cold === false}
+                onCheck={(warm) => onLook({ cold: warm ? false : undefined })}
+              >
+                {sample.keep === 'frozen' ? 'It is not frozen' : 'It is warm'}
+              </Check>
               <TextField
                 label="What differs on the label"
                 value={look.differs ?? ''}

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { lastSpot, rememberSpot } from '../bench/spot';
 import { writeAshore } from '../field/entries';
 import type { LedgerSample } from '../field/ledger';
+import { Check } from '../ui/Check';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { TextField } from '../ui/TextField';
 import { byVisit } from './byVisit';
@@ -16,7 +17,7 @@ export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone()
   const [foil, setFoil] = useState(samples.every((sample) => sample.foil === true));
   return (
     <form
-      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
+      className="mt-3 panel"
       aria-label="Put away"
       onSubmit={async (event) => {
         event.preventDefault();
@@ -43,15 +44,9 @@ export function PutAway({ samples, onDone }: { samples: LedgerSample[]; onDone()
         <TextField label="It shows, °C" value={temperature} onChange={setTemperature} maxLength={8} hint="May be left empty." />
       </div>
       {vials && shelf === 'freezer' && (
-        <label className="mt-3 flex min-h-(--target) items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--ink)"
-            checked={foil}
-            onChange={(event) => setFoil(event.target.checked)}
-          />
+        <Check className="mt-3" checked={foil} onCheck={setFoil}>
           Each vial wholly in foil
-        </label>
+        </Check>
       )}
       <div className="mt-3 flex flex-wrap gap-2">
         <button type="submit" className="act act-next" disabled={vials && shelf === 'freezer' && !foil}>

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { Check } from '../ui/Check';
 import { ROLES, type Role } from './roles';
 
 type Grant = Schemas['Grant'];
@@ -24,17 +25,11 @@ export function GrantsField({
         const grant = grants.find((g) => g.role === role);
         return (
           <div key={role} className="border-rule border-b py-1.5">
-            <label className="flex min-h-9 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5 accent-(--ink)"
-                checked={grant !== undefined}
-                onChange={(event) => toggle(role, event.target.checked)}
-              />
+            <Check checked={grant !== undefined} onCheck={(on) => toggle(role, on)}>
               <span>
                 <b>{ROLES[role].name}</b> <span className="text-dim">{ROLES[role].does}</span>
               </span>
-            </label>
+            </Check>
             {grant && (
               <div className="ml-8 flex flex-wrap gap-x-5">
                 <label className="flex min-h-9 items-center gap-2">
@@ -59,22 +54,18 @@ export function GrantsField({
                 </label>
                 {grant.waters &&
                   waters.map((water) => (
-                    <label key={water.code} className="flex min-h-9 items-center gap-2">
-                      <input
-                        type="checkbox"
-                        className="size-4 accent-(--ink)"
-                        checked={grant.waters?.includes(water.code) ?? false}
-                        onChange={(event) =>
-                          limit(
-                            role,
-                            event.target.checked
-                              ? [...(grant.waters ?? []), water.code]
-                              : (grant.waters ?? []).filter((code) => code !== water.code),
-                          )
-                        }
-                      />
+                    <Check
+                      key={water.code}
+                      checked={grant.waters?.includes(water.code) ?? false}
+                      onCheck={(on) =>
+                        limit(
+                          role,
+                          on ? [...(grant.waters ?? []), water.code] : (grant.waters ?? []).filter((code) => code !== water.code),
+                        )
+                      }
+                    >
                       {water.name}
-                    </label>
+                    </Check>
                   ))}
               </div>
             )}

@@ -3,6 +3,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
+import { Check } from '../ui/Check';
 import { clockTime, plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
@@ -149,15 +150,9 @@ function PersonForm({ id, given, waters, onKept, onCancel }: FormProps) {
       </div>
       <GrantsField grants={person.grants} waters={waters} onChange={(grants) => change({ grants })} />
       {id && (
-        <label className="mt-3 flex min-h-(--target) items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--ink)"
-            checked={!person.active}
-            onChange={(event) => change({ active: !event.target.checked })}
-          />
+        <Check className="mt-3" checked={!person.active} onCheck={(on) => change({ active: !on })}>
           Has left the group: may not sign in; the name stays beside what was read
-        </label>
+        </Check>
       )}
       <Problem words={problem} />
       <div className="mt-4 flex gap-3">

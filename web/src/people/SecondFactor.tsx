@@ -57,7 +57,7 @@ export function SecondFactor({ account, onChanged }: { account: Account; onChang
             {account.recoveryCodes === 1 ? 'code is' : 'codes are'} left.
           </p>
           {codes.length > 0 && (
-            <div className="mt-3 border-[1.5px] border-ink bg-sheet p-4">
+            <div className="mt-3 panel">
               <p>
                 <b>Write these down now; they are not shown again.</b> Each opens the account once where the app is lost.
               </p>

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { useBox } from '../field/boxes';
 import { write } from '../field/entries';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { notNumber, numberOf } from '../ui/number';
@@ -144,10 +145,9 @@ function CalibrationForm({
             maxLength={8}
           />
           {pressure && (
-            <label className="mt-2 flex min-h-(--target) items-center gap-2">
-              <input type="checkbox" className="size-5 accent-(--ink)" checked={report} onChange={() => setReport(!report)} />
+            <Check className="mt-2" checked={report} onCheck={() => setReport(!report)}>
               It is the number of the weather report, brought to the sea
-            </label>
+            </Check>
           )}
           <ChoiceBox box="meter-check.display" value={display} onChoose={setDisplay} />
         </>

@@ -5,6 +5,7 @@ import { usePulled } from '../api/usePulled';
 import { refreshNow } from '../field/delivery';
 import type { KeptStation } from '../field/store';
 import { useAppearance } from '../ui/appearance';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { plainDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
@@ -152,15 +153,9 @@ export function SeriesPage({
               onChoose={setTest}
             />
             {(trend.waiting > 0 || provisional) && (
-              <label className="mt-2 flex min-h-(--target) items-center gap-3">
-                <input
-                  type="checkbox"
-                  className="size-5 shrink-0 accent-(--ink)"
-                  checked={provisional}
-                  onChange={(event) => setProvisional(event.target.checked)}
-                />
+              <Check className="mt-2" checked={provisional} onCheck={setProvisional}>
                 count what waits for review
-              </label>
+              </Check>
             )}
             {others.length > 0 && (
               <label className="mt-2 block">

@@ -67,7 +67,7 @@ export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
   return (
     <section
       aria-label={`${station.station.water}, ${shortDay(date.day)}`}
-      className="sticky bottom-0 z-10 mt-5 border-[1.5px] border-ink bg-sheet p-4 shadow-lg max-sm:-mx-2"
+      className="sticky bottom-0 z-10 mt-5 panel shadow-lg max-sm:-mx-2"
     >
       <div className="flex items-start gap-3">
         <div className="min-w-0 flex-1">

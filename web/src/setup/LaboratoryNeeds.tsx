@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useBox } from '../field/boxes';
+import { Check } from '../ui/Check';
 import { numberOf } from '../ui/number';
 import { TextField } from '../ui/TextField';
 
@@ -31,30 +32,22 @@ export function LaboratoryNeeds({ lab, onChange }: { lab: Laboratory; onChange(l
     <>
       <fieldset className="mt-4">
         <legend className="font-bold text-sm">On the road</legend>
-        <label className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-(--ink)"
-            checked={lab.noDryIce === true}
-            onChange={(event) => onChange({ ...lab, noDryIce: event.target.checked })}
-          />
+        <Check checked={lab.noDryIce === true} onCheck={(on) => onChange({ ...lab, noDryIce: on })}>
           No dry ice
-        </label>
+        </Check>
         <p className="text-dim text-sm">Ultra-clean samples may be shipped on (none ticked: on any day)</p>
         <div className="flex flex-wrap gap-x-4">
           {DAYS.map((day, i) => (
-            <label key={day} className="flex min-h-11 items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-4 accent-(--ink)"
-                checked={shipping.includes(i)}
-                onChange={(event) => {
-                  const days = event.target.checked ? [...shipping, i].sort() : shipping.filter((one) => one !== i);
-                  onChange({ ...lab, shippingDays: days.length > 0 ? days : null });
-                }}
-              />
+            <Check
+              key={day}
+              checked={shipping.includes(i)}
+              onCheck={(on) => {
+                const days = on ? [...shipping, i].sort() : shipping.filter((one) => one !== i);
+                onChange({ ...lab, shippingDays: days.length > 0 ? days : null });
+              }}
+            >
               {day}
-            </label>
+            </Check>
           ))}
         </div>
       </fieldset>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
+import { Check } from '../ui/Check';
 import { ClockField } from '../ui/ClockField';
 import { shortDay } from '../ui/days';
 import { numberOf } from '../ui/number';
@@ -104,15 +105,9 @@ function LaboratoryForm({ given, version, onKept }: { given: Laboratory; version
           const open = opening(day);
           return (
             <div key={day} className="flex min-h-11 flex-wrap items-center gap-x-4 border-rule border-b">
-              <label className="flex w-36 items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-(--ink)"
-                  checked={open !== undefined}
-                  onChange={(event) => setOpening(day, event.target.checked ? {} : undefined)}
-                />
+              <Check className="w-36" checked={open !== undefined} onCheck={(on) => setOpening(day, on ? {} : undefined)}>
                 {day}
-              </label>
+              </Check>
               {open ? (
                 <span className="flex items-center gap-2">
                   <ClockField label={`${day}, opens`} value={open.from} onChange={(from) => setOpening(day, { from })} />

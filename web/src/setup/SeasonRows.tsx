@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
 import { useNames, useWords } from '../field/boxes';
+import { Check } from '../ui/Check';
 import { BottleRows } from './BottleRows';
 
 type Plan = Schemas['ProtocolPlan'];
@@ -60,15 +61,9 @@ export function SeasonRows({
           )}
           {row.rhythm !== 'once' && <Days label="fewest for a mean" value={row.least} onChange={(least) => set(i, { least })} />}
           <Days label="at the lab within, h" value={row.holdHours} onChange={(hours) => set(i, { holdHours: hours || null })} />
-          <label className="flex min-h-9 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4 accent-(--ink)"
-              checked={row.turnIn ?? false}
-              onChange={(event) => set(i, { turnIn: event.target.checked })}
-            />
+          <Check className="text-sm" checked={row.turnIn ?? false} onCheck={(on) => set(i, { turnIn: on })}>
             frozen, turn-in dates
-          </label>
+          </Check>
           <button type="button" className="act-quiet text-sm" onClick={() => onChange(rows.filter((_, j) => j !== i))}>
             Leave out<span className="sr-only"> {protocolName(row.protocol)}</span>
           </button>

@@ -3,6 +3,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
 import { compute } from '../field/core';
+import { Check } from '../ui/Check';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
@@ -293,21 +294,17 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
             <legend className="font-bold text-sm">Days on which its people can go</legend>
             <div className="flex flex-wrap gap-x-4">
               {WEEKDAYS.map(([day, label]) => (
-                <label key={day} className="flex min-h-9 items-center gap-1.5">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-(--ink)"
-                    checked={draft.weekdays.includes(day)}
-                    onChange={(event) =>
-                      change({
-                        weekdays: event.target.checked
-                          ? [...draft.weekdays, day]
-                          : draft.weekdays.filter((other) => other !== day),
-                      })
-                    }
-                  />
+                <Check
+                  key={day}
+                  checked={draft.weekdays.includes(day)}
+                  onCheck={(on) =>
+                    change({
+                      weekdays: on ? [...draft.weekdays, day] : draft.weekdays.filter((other) => other !== day),
+                    })
+                  }
+                >
                   {label}
-                </label>
+                </Check>
               ))}
             </div>
             <p className="text-dim text-sm">None ticked: any day will do.</p>

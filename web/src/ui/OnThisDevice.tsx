@@ -64,7 +64,7 @@ export function OnThisDevice() {
             aria-label="Entries on this device"
             align="end"
             sideOffset={4}
-            className="z-20 w-80 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"
+            className="z-20 w-80 max-w-[92vw] panel text-sm shadow-lg"
           >
             {read && here === 0 && <p>Every entry made on this device is on the server.</p>}
             {box.mine.length > 0 && (

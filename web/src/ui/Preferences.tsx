@@ -51,7 +51,7 @@ export function Preferences() {
           aria-label="You and this device"
           align="end"
           sideOffset={4}
-          className="z-20 w-72 max-w-[92vw] border-[1.5px] border-ink bg-sheet p-4 shadow-lg"
+          className="z-20 w-72 max-w-[92vw] panel shadow-lg"
         >
           <SignedIn />
           {CHOICES.map((choice) => (

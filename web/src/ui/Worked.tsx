@@ -43,7 +43,7 @@ export function Worked({
           align="start"
           sideOffset={6}
           collisionPadding={12}
-          className="z-20 max-h-[80vh] w-[28rem] max-w-[94vw] overflow-auto border-[1.5px] border-ink bg-sheet p-4 text-sm shadow-lg"
+          className="z-20 max-h-[80vh] w-[28rem] max-w-[94vw] overflow-auto panel text-sm shadow-lg"
         >
           {working ? <WorkingText working={working} /> : <p className="text-dim">Working it out…</p>}
         </Popover.Content>

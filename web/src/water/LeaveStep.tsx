@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { write } from '../field/entries';
+import { Check } from '../ui/Check';
 import { NextButton } from '../ui/NextButton';
 import { Reason } from '../ui/Reason';
 import { EntryLog } from './EntryLog';
@@ -95,22 +96,21 @@ function Aboard({ sheet }: { sheet: StepProps['sheet'] }) {
     <fieldset className="mt-4" disabled={sheet.state === 'closed'}>
       <legend className="caps">Back aboard</legend>
       {sheet.aboard.map(({ thing, aboard, entry }) => (
-        <label key={thing} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
-          <input
-            type="checkbox"
-            className="size-5 accent-(--ink)"
-            checked={aboard === true}
-            onChange={() =>
-              void write({
-                visit: sheet.visit,
-                kind: 'aboard',
-                body: { thing, aboard: aboard !== true },
-                ...(entry && { strikes: entry, why: 'counted again' }),
-              })
-            }
-          />
+        <Check
+          key={thing}
+          className="border-rule border-b"
+          checked={aboard === true}
+          onCheck={() =>
+            void write({
+              visit: sheet.visit,
+              kind: 'aboard',
+              body: { thing, aboard: aboard !== true },
+              ...(entry && { strikes: entry, why: 'counted again' }),
+            })
+          }
+        >
           {thing}
-        </label>
+        </Check>
       ))}
     </fieldset>
   );

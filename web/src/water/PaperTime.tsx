@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { compute } from '../field/core';
+import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { readClock } from '../ui/clockTimes';
 import { TextField } from '../ui/TextField';
@@ -64,15 +65,9 @@ export function PaperTime({
           onChoose={(half) => onChange({ ...value, half: half === value.half ? undefined : half })}
         />
       )}
-      <label className="flex min-h-(--target) items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 shrink-0 accent-(--ink)"
-          checked={value.estimated}
-          onChange={() => onChange({ ...value, estimated: !value.estimated })}
-        />
+      <Check checked={value.estimated} onCheck={() => onChange({ ...value, estimated: !value.estimated })}>
         No time on the sheet: this is my best estimate
-      </label>
+      </Check>
     </>
   );
 }

@@ -12,6 +12,7 @@ import { useComputed } from '../field/useComputed';
 import { idsOf, namesAt } from '../people/crew';
 import { useSession } from '../people/session';
 import type { Protocol } from '../season/season';
+import { Check } from '../ui/Check';
 import { clockTime } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
 import { Photo } from '../ui/Photo';
@@ -201,15 +202,14 @@ function StartForm({
       <fieldset className="mt-5">
         <legend className="caps">To do today</legend>
         {every.map((protocol) => (
-          <label key={protocol} className="mt-1 flex min-h-(--target) items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--ink)"
-              checked={due.includes(protocol)}
-              onChange={() => setDue(due.includes(protocol) ? due.filter((p) => p !== protocol) : [...due, protocol])}
-            />
+          <Check
+            key={protocol}
+            className="mt-1"
+            checked={due.includes(protocol)}
+            onCheck={() => setDue(due.includes(protocol) ? due.filter((p) => p !== protocol) : [...due, protocol])}
+          >
             {protocolName(protocol)}
-          </label>
+          </Check>
         ))}
       </fieldset>
       <FindIt station={context.station} />
@@ -234,15 +234,12 @@ function StartForm({
       </fieldset>
       <fieldset className="mt-5">
         <legend className="caps">When</legend>
-        <label className="flex min-h-(--target) items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 shrink-0 accent-(--ink)"
-            checked={paper !== undefined}
-            onChange={() => onPaper(paper ? undefined : { day: nowLocal().slice(0, 10), time: '', estimated: false })}
-          />
+        <Check
+          checked={paper !== undefined}
+          onCheck={() => onPaper(paper ? undefined : { day: nowLocal().slice(0, 10), time: '', estimated: false })}
+        >
           It was written on a paper sheet and is typed in now
-        </label>
+        </Check>
         {paper && <PaperTime value={paper} halves={halves} onChange={onPaper} />}
         {sheetTime?.findings.map((finding) => (
           <FindingNote key={finding.code} finding={finding}>

@@ -22,7 +22,7 @@ export function StepGuide({ sheet, step, station }: { sheet: FieldSheet; step: S
           align="end"
           sideOffset={6}
           collisionPadding={12}
-          className="z-20 max-h-[80vh] w-[30rem] max-w-[94vw] overflow-auto border-[1.5px] border-ink bg-sheet p-4 shadow-lg"
+          className="z-20 max-h-[80vh] w-[30rem] max-w-[94vw] overflow-auto panel shadow-lg"
         >
           <h3 className="text-lg">{title}</h3>
           {error && <p role="alert">{error}</p>}

@@ -1,6 +1,7 @@
 import type { FieldSheet, Schemas } from '../api/client';
 import { useWords } from '../field/boxes';
 import { write } from '../field/entries';
+import { Check } from '../ui/Check';
 
 /** What else was taken at this station: the season counts it. */
 export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: readonly Schemas['ProtocolPlan'][] }) {
@@ -15,19 +16,18 @@ export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: reado
       {others.map((protocol) => {
         const taken = sheet.takenEntries.find((entry) => entry.protocol === protocol);
         return (
-          <label key={protocol} className="flex min-h-(--target) items-center gap-3 border-rule border-b">
-            <input
-              type="checkbox"
-              className="size-5 accent-(--ink)"
-              checked={taken !== undefined}
-              onChange={() =>
-                void (taken
-                  ? write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: taken.entry, why: 'ticked by mistake' })
-                  : write({ visit: sheet.visit, kind: 'taken', body: { protocol } }))
-              }
-            />
+          <Check
+            key={protocol}
+            className="border-rule border-b"
+            checked={taken !== undefined}
+            onCheck={() =>
+              void (taken
+                ? write({ visit: sheet.visit, kind: 'strike', body: {}, strikes: taken.entry, why: 'ticked by mistake' })
+                : write({ visit: sheet.visit, kind: 'taken', body: { protocol } }))
+            }
+          >
             {protocolName(protocol)}
-          </label>
+          </Check>
         );
       })}
     </fieldset>

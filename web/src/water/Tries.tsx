@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { FieldSheet, Schemas } from '../api/client';
 import { write } from '../field/entries';
+import { Check } from '../ui/Check';
 import { ChoiceBox } from '../ui/ChoiceBox';
 import { numberOf } from '../ui/number';
 import { Problem } from '../ui/Problem';
@@ -74,7 +75,7 @@ function TryForm({
   const told = marks.trim() ? percent !== undefined : fill !== undefined;
   return (
     <form
-      className="mt-3 border-[1.5px] border-ink bg-sheet p-3.5"
+      className="mt-3 panel"
       aria-label="A lowering of the composite sampler"
       onSubmit={(event) => {
         event.preventDefault();
@@ -143,15 +144,13 @@ function TryForm({
       </label>
       <div className="mt-2 flex flex-wrap gap-x-5">
         {(marks.trim() ? percent === 100 : fill === 'full') && (
-          <label className="flex min-h-(--target) items-center gap-2">
-            <input type="checkbox" className="size-5 accent-(--ink)" checked={before} onChange={() => setBefore(!before)} />
+          <Check checked={before} onCheck={() => setBefore(!before)}>
             full before it reached the surface
-          </label>
+          </Check>
         )}
-        <label className="flex min-h-(--target) items-center gap-2">
-          <input type="checkbox" className="size-5 accent-(--ink)" checked={end} onChange={() => setEnd(!end)} />
+        <Check checked={end} onCheck={() => setEnd(!end)}>
           the line ended before the mark
-        </label>
+        </Check>
       </div>
       <Problem words={unread} />
       <button type="submit" className="act act-next mt-2 w-full sm:w-auto" disabled={!told || !!unread || !depth.trim()}>
