@@ -111,6 +111,8 @@ class FieldStore extends Dexie {
       await change.table('settings').delete('ledger-up-to');
       await change.table('stations').toCollection().modify({ changed: -1 });
     });
+    // A station says what of it is looked at first.
+    this.version(6).upgrade((change) => change.table('stations').toCollection().modify({ changed: -1 }));
   }
 }
 

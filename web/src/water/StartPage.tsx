@@ -87,6 +87,8 @@ function StartForm({
   const [line, setLine] = useState(record.line ?? context.lines[0]?.code ?? '');
   const { every, asksHalf: halves = false } = open;
   const [due, setDue] = useState<Protocol[]>([...(prepared ?? open.open)]);
+  // A station without a line of its own is one where none is let down, unless somebody reads the disc there all the same.
+  const lined = record.line != null || due.includes('clarity');
   const [paper, setPaper] = useState<PaperTimes>();
   const [sheetTime, setSheetTime] = useState<Schemas['SheetTimeResult']>();
   const [problem, setProblem] = useState('');
@@ -127,7 +129,7 @@ function StartForm({
           programmeVersion: context.programme.version,
           observers,
           observerIds: await idsOf(observers, record),
-          line: line || null,
+          line: (lined && line) || null,
           due,
           ...(series && { series }),
           ...(paper && { paper: true, timeEstimated: paper.estimated, half: paper.half }),
@@ -175,7 +177,7 @@ function StartForm({
         {UNITS[context.station.knownDepth.unit ?? 'm'].short}
       </p>
       <fieldset className="mt-5">
-        <legend className="caps">Who reads the disc</legend>
+        <legend className="caps">{due.includes('clarity') ? 'Who reads the disc' : 'Who is there'}</legend>
         {names.map((name, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the place in the order is what the box is
           <label key={i} className="mt-2 block">
@@ -213,7 +215,7 @@ function StartForm({
         ))}
       </fieldset>
       <FindIt station={context.station} />
-      <fieldset className="mt-5">
+      <fieldset className="mt-5" hidden={!lined}>
         <legend className="caps">Line in your hands</legend>
         {context.lines
           .filter(({ retiredOn }) => !retiredOn)

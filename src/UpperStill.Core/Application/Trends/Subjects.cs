@@ -74,8 +74,7 @@ public static class Subjects
     public static Parameter First(Programme programme, IReadOnlyList<Parameter> read)
     {
         ArgumentNullException.ThrowIfNull(programme);
-        var asked = programme.Season is not { } season || season.Any(p => p.Protocol == Protocol.Clarity);
-        return asked || read.Count == 0 || read.Contains(Parameter.Clarity) ? Parameter.Clarity : read[0];
+        return programme.AsksClarity() || read.Count == 0 || read.Contains(Parameter.Clarity) ? Parameter.Clarity : read[0];
     }
 
     /// <summary>The mean of the last results by which a programme judges a parameter; null where it does not.</summary>

@@ -33,6 +33,9 @@ public sealed record Programme(
     [Within(-1000, 100000), JsonPropertyName("limits")]
     public IReadOnlyDictionary<string, decimal>? Thresholds { get; init; }
 
+    /// <summary>True where a disc is let down at all: its season says so, or nothing is said of a season.</summary>
+    public bool AsksClarity() => Season is not { Count: > 0 } season || season.Any(p => p.Protocol == Protocol.Clarity);
+
     /// <summary>True where the matter is done in this way.</summary>
     public bool Chooses(Method method, string option) => ChoiceOf(method) == option;
 

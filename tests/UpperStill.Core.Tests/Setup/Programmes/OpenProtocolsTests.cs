@@ -35,6 +35,15 @@ public class OpenProtocolsTests
         );
 
     [Fact]
+    public void On_a_beach_the_disc_may_go_down_but_nobody_is_asked_for_it()
+    {
+        ProtocolPlan beach = new(new("bacteria"), Rhythm.Days, new(5, 15), new(9, 30));
+        var open = OpenProtocols.Work(new OpenProtocolsRequest(Plain with { Season = [beach] }, new DateOnly(2026, 8, 12)));
+        Assert.Equal([beach.Protocol], open.Open);
+        Assert.Equal([Protocol.Clarity, beach.Protocol], open.Every);
+    }
+
+    [Fact]
     public void Without_a_season_there_is_the_disc() =>
         Assert.Equal([Protocol.Clarity], OpenProtocols.Work(new OpenProtocolsRequest(Plain with { Season = null }, default)).Every);
 }
