@@ -6668,7 +6668,7 @@ export interface components {
         OpenProtocolsResult: {
             /** @description All protocols of the programme, clarity first: every visit may have one. */
             every: string[];
-            /** @description Those whose window holds the day. */
+            /** @description Those whose window holds the day; clarity on any day where the programme asks for it at all. */
             open: string[];
             /**
              * @description True where the programme's paper sheet has a box for the half of the day.
