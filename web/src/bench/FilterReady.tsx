@@ -76,7 +76,7 @@ const PUMP = ['vacuumKpa', 'diameterMm', 'poreUm', 'drops'] as const;
 /** What a limnologist notes beside a pump; what is left empty is not asked again. */
 function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
   const [given, setGiven] = useState<Partial<Record<(typeof PUMP)[number], string>>>({});
-  const [kept, setKept] = useState(false);
+  const [kept, setKept] = useState<typeof given>();
   const number = (key: keyof typeof given) => {
     const value = numberOf(given[key]);
     return value !== undefined && value >= 0 ? value : undefined;
@@ -85,11 +85,10 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
   return (
     <form
       className="mt-5 border-rule border-t pt-2"
-      onSubmit={(event) => {
+      onSubmit={async (event) => {
         event.preventDefault();
         const [diameterMm, poreUm, drops] = [number('diameterMm'), number('poreUm'), number('drops')];
-        setKept(true);
-        void writeAshore({
+        await writeAshore({
           visit: sample.visit,
           kind: 'filter',
           body: {
@@ -100,6 +99,7 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
             ...(drops !== undefined && { drops: Math.round(drops) }),
           },
         });
+        setKept(given);
       }}
     >
       <div className="grid items-start gap-x-5 sm:grid-cols-2">
@@ -108,15 +108,12 @@ function PumpFigures({ sample }: Pick<FilterProps, 'sample'>) {
             key={key}
             box={`filter.${key}`}
             value={given[key] ?? ''}
-            onChange={(written) => {
-              setKept(false);
-              setGiven({ ...given, [key]: written });
-            }}
+            onChange={(written) => setGiven({ ...given, [key]: written })}
           />
         ))}
       </div>
-      <button type="submit" className="act mt-3" disabled={wrong || !PUMP.some((key) => given[key]?.trim())}>
-        {kept ? '✓ kept' : 'Keep these'}
+      <button type="submit" className="act mt-3" disabled={kept === given || wrong || !PUMP.some((key) => given[key]?.trim())}>
+        {kept === given ? '✓ kept' : 'Keep these'}
       </button>
     </form>
   );

@@ -22,7 +22,8 @@ test('with a pump what is left is taken from what was poured, and its figures ar
   await person.user.type(await screen.findByLabelText('Vacuum of the pump, kPa'), '15');
   await person.user.type(screen.getByLabelText('Pore, nominal, µm'), '0,7');
   await person.touches('Keep these');
-  await person.touches('✓ kept');
+  // What is kept is on the device, and is not kept twice.
+  expect(await screen.findByRole('button', { name: '✓ kept' })).toHaveProperty('disabled', true);
   expect(await bodies('filter')).toContainEqual(expect.objectContaining({ vacuumKpa: '15', poreUm: 0.7 }));
   await person.touches('The white one is in');
   await person.touches('Rinsed');

@@ -12,6 +12,8 @@ configure({ defaultHidden: true, asyncUtilTimeout: 20_000 });
 interface Begun {
   thread?: Thread;
   calls: number;
+  /** Pages that have ended. */
+  ended: number;
   callers: Map<number, (answer: object) => void>;
   cookies: Map<string, string>;
   plainFetch: typeof fetch;
@@ -22,6 +24,7 @@ interface Begun {
 const here = globalThis as { begun?: Begun };
 here.begun ??= {
   calls: 0,
+  ended: 0,
   callers: new Map(),
   cookies: new Map(),
   plainFetch: globalThis.fetch,
@@ -58,13 +61,14 @@ async function fetchWithCookies(input: RequestInfo | URL, init?: RequestInit): P
   if (gateway?.path === new URL(request.url).pathname) {
     request = new Request(request, { body: gateway.changes(await request.text()) });
   }
+  const page = begun.ended;
   request.headers.set('cookie', [...begun.cookies].map((pair) => pair.join('=')).join('; '));
   const answer = await begun.plainFetch(request);
   for (const cookie of answer.headers.getSetCookie()) {
     const [, name = '', value = ''] = /^([^=]+)=([^;]*)/.exec(cookie) ?? [];
     begun.cookies.set(name, value);
   }
-  return answer;
+  return page === begun.ended ? answer : new Promise(() => {});
 }
 
 const intervals = new Set<ReturnType<typeof setInterval>>();
@@ -101,6 +105,9 @@ Element.prototype.hasPointerCapture ??= () => false;
 /** Ends the page as a browser does: nothing of it runs on. */
 afterEach(() => {
   cleanup();
+  // What the page still waits for, the core's answers and the server's, it does not hear: it would write into the next one's store.
+  begun.ended++;
+  begun.callers.clear();
   for (const interval of intervals) {
     clearInterval(interval);
   }
