@@ -79,7 +79,7 @@ public class DemoSeasonsTests
         let place = Scenario.Stations.First(s => s.Station.Code == start.Station)
         let context = new VisitContext(
             place.Station,
-            Scenario.Programmes.First(p => p.Code == place.Programme),
+            Scenario.ProgrammeOf(place),
             [.. Scenario.Kit.Select(i => i.AsLine()).OfType<Line>()],
             []
         )

@@ -20,7 +20,7 @@ internal sealed class DemoBeach(DemoScenario scenario, DemoStation station)
     private const int LeastCounted = 10;
     private static readonly Protocol Bacteria = new("bacteria");
     private static readonly TimeSpan Summer = TimeSpan.FromHours(1);
-    private readonly Programme programme = scenario.Programmes.First(p => p.Code == station.Programme);
+    private readonly Programme programme = scenario.ProgrammeOf(station);
     private readonly Chance chance = new(scenario.Seed ^ 611953);
     private readonly DemoEntry sampler = new(station.Observers[0]);
     private readonly DemoEntry laboratory = new(scenario.People.First(p => p.SignInName == "laboratory").Name, "laboratory");
@@ -74,20 +74,20 @@ internal sealed class DemoBeach(DemoScenario scenario, DemoStation station)
                 Due: [Bacteria]
             )
         );
-        Observe("look", "bathers", Number(chance.Whole(0, rain ? 3 : 25), "F0"));
-        Observe("look", "birds", Number(chance.Whole(0, 40), "F0"));
-        Observe("look", "dogs", Number(chance.Whole(0, 4), "F0"));
+        Observe("look", "bathers", DemoEntry.Number(chance.Whole(0, rain ? 3 : 25), "F0"));
+        Observe("look", "birds", DemoEntry.Number(chance.Whole(0, 40), "F0"));
+        Observe("look", "dogs", DemoEntry.Number(chance.Whole(0, 4), "F0"));
         Observe("look", "drain", new ObservedValue { Choice = rain ? "running" : "dry" });
         Observe("label", "labelled", new ObservedValue { Yes = true });
-        Observe("wade", "depth", Number(0.5 + (0.04 * chance.Bell()), "F1", "m"));
+        Observe("wade", "depth", DemoEntry.Number(0.5 + (0.04 * chance.Bell()), "F1", "m"));
         Observe("wade", "wait", new ObservedValue { At = at, Until = at.AddSeconds(chance.Whole(60, 75)) });
         at = new DateTimeOffset(day.ToDateTime(new TimeOnly(11, 40)), Summer);
         Observe("scoop", "scoops", new ObservedValue { Count = 1 });
         var bottle = PlannedSamples.Of(station.Station, programme, [Bacteria], day, VisitParts.Bottles)[0];
         Make(FillKinds.Fill, new FillBody(bottle.Number, bottle.Type.Code, FilledFrom.Lake, FilledTo.AsAsked) { InsideTouched = false });
         var water = 12 + (5 * Math.Sin((day.DayOfYear - 120) / 365.0 * 2 * Math.PI)) + (0.4 * chance.Bell());
-        Observe("temperatures", "air", Number(water + 2 + (2 * chance.Bell()), "F1", "°C"));
-        Observe("temperatures", "water", Number(water, "F1", "°C"));
+        Observe("temperatures", "air", DemoEntry.Number(water + 2 + (2 * chance.Bell()), "F1", "°C"));
+        Observe("temperatures", "water", DemoEntry.Number(water, "F1", "°C"));
         Make(VisitKinds.VisitClosed, new EmptyBody());
         ToTheLab(bottle.Number, day, rain);
     }
@@ -131,7 +131,4 @@ internal sealed class DemoBeach(DemoScenario scenario, DemoStation station)
         at = at.AddSeconds(chance.Whole(15, 40));
         entries.Add((by ?? sampler).Of(chance, visit, kind, body, at));
     }
-
-    private static ObservedValue Number(double value, string format, string? unit = null) =>
-        new() { Written = value.ToString(format, CultureInfo.InvariantCulture), Unit = unit };
 }

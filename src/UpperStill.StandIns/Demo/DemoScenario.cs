@@ -89,6 +89,9 @@ public sealed record DemoScenario(
         return scenario with { Kit = [.. scenario.Kit.Select((item, i) => scenario.Sprung(item, i))] };
     }
 
+    /// <summary>The programme by which a station is visited.</summary>
+    public Programme ProgrammeOf(DemoStation station) => Programmes.First(p => p.Code == station.Programme);
+
     // Every line was taped each spring of the earlier seasons, and every mark was true.
     private KitItem Sprung(KitItem item, int index) =>
         item.Marks is null

@@ -33,13 +33,14 @@ public sealed class DemoSeasons
         var seasons = new DemoSeasons(scenario);
         for (var i = 0; i < scenario.Stations.Count; i++)
         {
-            if (scenario.Programmes.Any(p => p.Code == scenario.Stations[i].Programme && DemoBeach.Is(p)))
+            var station = scenario.Stations[i];
+            if (DemoBeach.Is(scenario.ProgrammeOf(station)))
             {
-                seasons.entries.AddRange(new DemoBeach(scenario, scenario.Stations[i]).Write());
+                seasons.entries.AddRange(new DemoBeach(scenario, station).Write());
             }
             else
             {
-                seasons.Station(scenario.Stations[i], new Chance(scenario.Seed + (ulong)i));
+                seasons.Station(station, new Chance(scenario.Seed + (ulong)i));
             }
         }
 
@@ -83,7 +84,7 @@ public sealed class DemoSeasons
         Chance chance
     )
     {
-        private readonly Programme programme = scenario.Programmes.First(p => p.Code == station.Programme);
+        private readonly Programme programme = scenario.ProgrammeOf(station);
         private readonly LengthUnit unit = scenario.Kit.First(l => l.Code == station.Line).Marks!.Unit;
         private DateTimeOffset clock = new(day.ToDateTime(new TimeOnly(10 + chance.Whole(0, 2), chance.Whole(0, 59))), Summer);
         private Guid visit;

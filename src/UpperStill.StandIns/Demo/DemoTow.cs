@@ -27,9 +27,9 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Put("look", "look", new ObservedValue { Ticked = ["holes", "cup", "clip", "weight"] });
         Once("set", "net", new ObservedValue { Choice = "N-1", Name = "Plankton net, 80 µm" });
         Once("set", "direction", new ObservedValue { Choice = "vertical" });
-        Once("set", "from", Number(depth, "F1", "m"));
-        Once("lower", "line-out", Number(depth, "F1", "m"));
-        Once("lower", "angle", Number(chance.Whole(0, 9), "F0", "°"));
+        Once("set", "from", DemoEntry.Number(depth, "F1", "m"));
+        Once("lower", "line-out", DemoEntry.Number(depth, "F1", "m"));
+        Once("lower", "angle", DemoEntry.Number(chance.Whole(0, 9), "F0", "°"));
         at = at.AddSeconds(40);
         Once("haul", "tow-s", new ObservedValue { At = at, Until = at.AddSeconds(Math.Round(depth / (0.5 + (0.04 * chance.Bell())))) });
         Once("haul", "went", new ObservedValue { Choice = "through" });
@@ -39,9 +39,9 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Once("wash", "drained", new ObservedValue { Choice = "freely" });
         Put("jar", "cup-rinses", new ObservedValue { Count = 3 });
         var caught = chance.Whole(40, 60);
-        Put("jar", "catch", Number(caught, "F0", "mL"));
+        Put("jar", "catch", DemoEntry.Number(caught, "F0", "mL"));
         Put("jar", "alcohol", new ObservedValue { Choice = "E-1", Name = "Stained alcohol, 95 %" });
-        Put("jar", "alcohol-ml", Number(caught * 70 / 25.0, "F0", "mL"));
+        Put("jar", "alcohol-ml", DemoEntry.Number(caught * 70 / 25.0, "F0", "mL"));
         if (scenario.Now.DateTime - day.ToDateTime(TimeOnly.MinValue) < TimeSpan.FromDays(JarKeptDays))
         {
             Jar();
@@ -57,16 +57,15 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
 
     private void Jar()
     {
-        var programme = scenario.Programmes.First(p => p.Code == station.Programme);
-        var jar = PlannedSamples.Of(station.Station, programme, [Tow], day, VisitParts.Bottles)[0];
+        var jar = PlannedSamples.Of(station.Station, scenario.ProgrammeOf(station), [Tow], day, VisitParts.Bottles)[0];
         Make(FillKinds.Fill, new FillBody(jar.Number, jar.Type.Code, FilledFrom.Net, FilledTo.AsAsked, Preserved: true));
     }
 
     private void Count()
     {
         at = at.AddHours(6);
-        Put("make-up", "made-up", Number(50, "F0", "mL"));
-        Put("make-up", "sub", Number(1, "F0", "mL"));
+        Put("make-up", "made-up", DemoEntry.Number(50, "F0", "mL"));
+        Put("make-up", "sub", DemoEntry.Number(1, "F0", "mL"));
         var season = Math.Sin((day.DayOfYear - 90) / 180.0 * Math.PI);
         // Some years have twice the animals of others.
         var year = Math.Exp(0.3 * new Chance(scenario.Seed ^ ((ulong)day.Year * 15485863) ^ (ulong)station.Station.Code[0]).Bell());
@@ -105,7 +104,4 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         at = at.AddSeconds(chance.Whole(15, 40));
         entries.Add(new DemoEntry(station.Observers[0]).Of(chance, visit, kind, body, at));
     }
-
-    private static ObservedValue Number(double value, string format, string unit) =>
-        new() { Written = value.ToString(format, CultureInfo.InvariantCulture), Unit = unit };
 }

@@ -1,11 +1,6 @@
-import { line } from 'd3-shape';
 import type { FieldSheet, Schemas } from '../api/client';
+import { through } from '../ui/through';
 import type { ColumnScale } from './scale';
-
-const through = line<{ x: number; y: number }>(
-  ({ x }) => x,
-  ({ y }) => y,
-);
 
 interface Props {
   /** Keeps what is drawn inside the water. */

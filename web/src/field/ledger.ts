@@ -83,7 +83,7 @@ export function useLedger(): Ledger {
         .toArray(),
     [],
   );
-  const folded = useFolded('fold-samples', '', local, foldVisits);
+  const folded = useFolded('fold-waiting', '', local, foldVisits);
   const samples =
     kept && folded
       ? [...kept.filter(({ visit }) => !folded.has(visit)).map(({ sample }) => sample), ...[...folded.values()].flat()].toSorted(

@@ -35,7 +35,7 @@ export function ManifestPage() {
   if (shown.length === 0) {
     return (
       <div className="p-6">
-        {problem === '' ? (
+        {manifest === undefined && problem === '' ? (
           <p className="text-dim">Opening the manifest…</p>
         ) : (
           <>

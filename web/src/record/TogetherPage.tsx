@@ -4,16 +4,12 @@ import type { Schemas, StationRecord } from '../api/client';
 import { useComputed, useComputedAll } from '../field/useComputed';
 import { useAppearance } from '../ui/appearance';
 import { plainDay } from '../ui/days';
+import { through } from '../ui/through';
 import { Worked } from '../ui/Worked';
 import { niceTicks } from './axis';
 import { ChartFrame, type Inner, plainTicks, Upright } from './ChartFrame';
 import { DataTable } from './DataTable';
 import { nativeOf, seriesOf, type Trend, useClarities, useTrend } from './series';
-
-const through = line<{ x: number; y: number }>(
-  (one) => one.x,
-  (one) => one.y,
-);
 
 type Trophic = Schemas['TrophicResult'];
 type Curves = Schemas['ChlorophyllClarityResult'];

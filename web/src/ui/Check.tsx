@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 
 interface Props {
   checked: boolean;
-  disabled?: boolean;
   /** Room and rules around it. */
   className?: string;
   onCheck(checked: boolean): unknown;
@@ -10,14 +9,13 @@ interface Props {
 }
 
 /** A box to tick, with its words; as large as a finger needs it. */
-export function Check({ checked, disabled = false, className = '', onCheck, children }: Props) {
+export function Check({ checked, className = '', onCheck, children }: Props) {
   return (
     <label className={`flex min-h-(--target) items-center gap-3 ${className}`}>
       <input
         type="checkbox"
         className="size-5 shrink-0 accent-(--ink)"
         checked={checked}
-        disabled={disabled}
         onChange={(event) => void onCheck(event.target.checked)}
       />
       {children}
