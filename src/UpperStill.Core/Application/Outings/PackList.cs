@@ -16,6 +16,14 @@ public static class PackList
         ArgumentNullException.ThrowIfNull(stops);
         ArgumentNullException.ThrowIfNull(kit);
         var outing = new Packing(stops, kit, day);
-        return [.. VisitParts.All.SelectMany(p => p.Pack(outing)).OrderBy(n => n.Crate)];
+        return
+        [
+            .. VisitParts
+                .All.SelectMany(p => p.Pack(outing))
+                .GroupBy(n => n.Key)
+                // What several parts need is packed once, and stands there for all of them.
+                .Select(n => n.MaxBy(m => m.Count)! with { Stops = string.Join(", ", n.Select(m => m.Stops).Distinct()) })
+                .OrderBy(n => n.Crate),
+        ];
     }
 }

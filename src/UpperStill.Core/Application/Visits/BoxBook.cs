@@ -22,13 +22,7 @@ public static class BoxBook
         "What",
         [
             .. ((string Code, string Words)[])
-                [
-                    ("clarity", "clarity"),
-                    ("chlorophyll", "chlorophyll"),
-                    ("phosphorus", "phosphorus"),
-                    ("profile", "profile"),
-                    ("seawater", "seawater bottle"),
-                ],
+                [("clarity", "clarity"), ("chlorophyll", "chlorophyll"), ("phosphorus", "phosphorus"), ("profile", "profile")],
             .. VisitParts.Described.Select(d => (d.Code, char.ToLowerInvariant(d.Description.Title[0]) + d.Description.Title[1..])),
         ]
     );

@@ -10,6 +10,7 @@ using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Visits;
 
@@ -18,16 +19,25 @@ internal sealed class SheetFold
 {
     private readonly SheetDraft draft;
 
-    internal SheetFold(FoldRequest request) => draft = new SheetDraft(request, VisitParts.Bottles);
-
-    internal FieldSheet Sheet()
+    internal SheetFold(FoldRequest request)
     {
+        List<VisitPart> folded = [];
+        draft = new SheetDraft(request, VisitParts.Bottles) { StepsSoFar = () => [.. folded.SelectMany(p => p.Steps(draft!))] };
+        draft.AnsweredElsewhere = VisitParts
+            .Described.Where(p => draft.Wants(new Protocol(p.Code)))
+            .SelectMany(p => p.Answers)
+            .ToHashSet(StringComparer.Ordinal);
         foreach (var part in VisitParts.All)
         {
             part.Fold(draft);
+            folded.Add(part);
         }
+    }
 
+    internal FieldSheet Sheet()
+    {
         DescribedProtocols.Unknown(draft);
+        StirredBefore.Fold(draft);
         var steps = new StepsOf(draft);
         RangeChecks.Fold(draft, EntryKinds.All.Values);
         Leaving.Fold(draft, steps);

@@ -1,19 +1,33 @@
 using UpperStill.Core.Protocols.Arrival;
+using UpperStill.Core.Protocols.Audit;
 using UpperStill.Core.Protocols.Bacteria;
+using UpperStill.Core.Protocols.Bloom;
 using UpperStill.Core.Protocols.Bottles;
+using UpperStill.Core.Protocols.Bridge;
 using UpperStill.Core.Protocols.Composite;
 using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Protocols.Dip;
 using UpperStill.Core.Protocols.Filtering;
+using UpperStill.Core.Protocols.Grab;
 using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Protocols.Leaving;
+using UpperStill.Core.Protocols.Mesh;
 using UpperStill.Core.Protocols.NetTow;
 using UpperStill.Core.Protocols.Paper;
+using UpperStill.Core.Protocols.Plastics;
+using UpperStill.Core.Protocols.Pond;
 using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Rake;
 using UpperStill.Core.Protocols.Refractometer;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Protocols.Review;
+using UpperStill.Core.Protocols.Seawater;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
+using UpperStill.Core.Protocols.Surf;
+using UpperStill.Core.Protocols.Survey;
+using UpperStill.Core.Protocols.Tributary;
+using UpperStill.Core.Protocols.UltraClean;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
@@ -34,9 +48,23 @@ public static class VisitParts
         new ProfilePart(),
         new BottlesPart(),
         new CompositePart(),
-        new RefractometerProtocol(),
-        new NetTowProtocol(),
+        new UltraCleanProtocol(),
+        new BloomProtocol(),
         new BacteriaProtocol(),
+        new SurfProtocol(),
+        new DipProtocol(),
+        new PondProtocol(),
+        new PlasticsProtocol(),
+        new SurveyProtocol(),
+        new RefractometerProtocol(),
+        new SeawaterProtocol(),
+        new BridgeProtocol(),
+        new MeshProtocol(),
+        new NetTowProtocol(),
+        new GrabProtocol(),
+        new RakeProtocol(),
+        new TributaryProtocol(),
+        new AuditProtocol(),
         new FilteringPart(),
         new CustodyPart(),
         new ResultsPart(),

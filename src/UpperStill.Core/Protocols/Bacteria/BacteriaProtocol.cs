@@ -24,7 +24,6 @@ public sealed class BacteriaProtocol : DescribedProtocol
         ["last-five: the last five results", "last-five-30: the last five within 30 days"]
     );
 
-    private static readonly (decimal Low, decimal High) Knee = (0.4m, 0.6m);
     private static readonly NumberField Bathers = new("bathers", "People in the water", 0, 9999) { Whole = true };
     private static readonly NumberField Birds = new("birds", "Birds", 0, 9999) { Whole = true };
     private static readonly NumberField Dogs = new("dogs", "Dogs", 0, 9999) { Whole = true };
@@ -36,7 +35,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
         new("running", "running")
     );
     private static readonly YesNoField Labelled = new("labelled", "Labelled dry; the station on the sheet, too");
-    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = Knee };
+    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = WaterChecks.Knee };
     private static readonly TimerField Wait = new("wait", "Waited", 60, "Sand that you stirred holds germs.");
     private static readonly CounterField Scoops = new(
         "scoops",
@@ -53,13 +52,6 @@ public sealed class BacteriaProtocol : DescribedProtocol
     private static readonly TemperatureField Air = new("air", "Air, dry thermometer");
     private static readonly TemperatureField Water = new("water", "Water");
 
-    private static readonly FindingWords DepthNotKnee = new(
-        "depth-not-knee",
-        FindingLevel.Check,
-        "{depth}; asked is knee-deep.",
-        "Shallower, sand is in it; deeper, it is other water than children play in.",
-        "Move, or say why."
-    );
     private static readonly FindingWords ScoopsMany = new(
         "scoops-many",
         FindingLevel.Check,
@@ -118,7 +110,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
                         Running = new RunningMean(UsualResults, programme => programme.Chooses(Mean, "last-five-30") ? UsualDays : null),
                     },
                 ],
-                Findings = [DepthNotKnee, ScoopsMany],
+                Findings = [ScoopsMany],
                 Methods = [Mean],
             }
         ) { }
@@ -126,11 +118,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
     private protected override void Evaluate(ProtocolRun run)
     {
         var once = run.Once;
-        if (once[Depth] is { } depth && (depth.Metres < Knee.Low || depth.Metres > Knee.High))
-        {
-            once.Find(DepthNotKnee, Depth, ("depth", LengthText.Write(depth)));
-        }
-
+        WaterChecks.KneeDeep(once, Depth);
         if (once[Scoops] > 1)
         {
             once.Find(ScoopsMany, Scoops, ("count", Decimals.Text(once[Scoops]!.Value)));

@@ -68,7 +68,6 @@ public sealed class BottlesPart() : VisitPart("bottles")
             ],
             ("phosphorus", true) => [new("layer-plain", SampleFrom.Layers), new("acid-preserved", SampleFrom.Layers)],
             ("phosphorus", false) => [new(plan.TurnIn ? "phosphorus-dip" : "phosphorus-mesh", SampleFrom.Surface, 1)],
-            ("seawater", _) => [new("seawater", SampleFrom.Surface)],
             _ => [],
         };
 
@@ -170,7 +169,6 @@ public sealed class BottlesPart() : VisitPart("bottles")
         if (
             outing.Samples.Any(s => s.FilledBy is null && s.Place != SamplePlace.Surface && s.Place != SamplePlace.Composite)
             || outing.Stops.Any(Pools)
-            || outing.Takes(Protocol.Seawater)
         )
         {
             yield return outing.Of(KitKind.BottleSampler, "bottle-sampler", "a bottle sampler with its messenger", "bottles at a depth");

@@ -57,6 +57,7 @@ public sealed class NetTowProtocol : DescribedProtocol
                         "jar",
                         "Empty the cup into the jar, rinse the cup.",
                         "Half the catch hides there.",
+                        StepScript.Gloves,
                         CupRinses,
                         CatchMl,
                         Alcohol,

@@ -1,5 +1,4 @@
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Equipment;
@@ -22,7 +21,7 @@ internal static class TowChecks
         if (
             tow[Direction] != "horizontal"
             && depth is { } reached
-            && WaterM(run.Draft) is { } water
+            && WaterDepth.M(run.Draft) is { } water
             && reached > water - programme.Of(NetTowOptions.Clearance)
         )
         {
@@ -77,11 +76,9 @@ internal static class TowChecks
             ? length / seconds
             : null;
 
-    /// <summary>Depth of the water today, m: the sounding, else what is on file.</summary>
-    internal static decimal? WaterM(SheetDraft draft) =>
-        draft.Section<Sounded>()?.Sheet?.DepthM ?? draft.Context.Station.KnownDepth.Read().Length?.Metres;
-
     /// <summary>The deepest good beginning, in words.</summary>
     private static string Best(SheetDraft draft) =>
-        WaterM(draft) is { } water ? draft.Show(Math.Max(0.5m, water - draft.Context.Programme.Of(NetTowOptions.Clearance))) : "further up";
+        WaterDepth.M(draft) is { } water
+            ? draft.Show(Math.Max(0.5m, water - draft.Context.Programme.Of(NetTowOptions.Clearance)))
+            : "further up";
 }

@@ -12,7 +12,7 @@ internal static class TowProposals
     {
         var (draft, programme) = (run.Draft, run.Draft.Context.Programme);
         var clearance = programme.Of(NetTowOptions.Clearance);
-        var bottom = TowChecks.WaterM(draft) is { } water && water > clearance ? water - clearance : (decimal?)null;
+        var bottom = WaterDepth.M(draft) is { } water && water > clearance ? water - clearance : (decimal?)null;
         switch (programme.ChoiceOf(NetTowOptions.From))
         {
             case "mark":

@@ -2,6 +2,7 @@ using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Chlorophyll;
 using UpperStill.Core.Science.Hydraulics;
@@ -115,10 +116,13 @@ internal static class ResultPart
 
     private static LoadResult? LoadOf(SheetDraft draft, SampleDraft sample, ReportedValue value)
     {
-        if (
-            value is not { Value: { } number, Analyte: { } analyte, Below: false }
-            || draft.Standing(ResultKinds.Flow).LastOrDefault(f => SampleNumber.Same(f.Body.Sample, sample.Number)) is not { } flow
-        )
+        // What was written with the sample first; else what flowed when the same protocol filled it.
+        var (flow, unit) =
+            draft.Standing(ResultKinds.Flow).LastOrDefault(f => SampleNumber.Same(f.Body.Sample, sample.Number)) is { } written
+                ? (written.Body.Value, written.Body.Unit)
+            : draft.Section<StreamFlowToday>() is { } today && today.Protocol == sample.Place.Code ? (Decimals.Text(today.M3S), "m³/s")
+            : (null, string.Empty);
+        if (value is not { Value: { } number, Analyte: { } analyte, Below: false } || flow is null)
         {
             return null;
         }
@@ -127,7 +131,7 @@ internal static class ResultPart
             analyte.Unit.StartsWith("µg/L", StringComparison.Ordinal) ? 0.001m
             : analyte.Unit.StartsWith("mg/L", StringComparison.Ordinal) ? 1
             : null;
-        return perMgL is { } factor ? Load.Work(new LoadRequest(number * factor, flow.Body.Value, flow.Body.Unit)) : null;
+        return perMgL is { } factor ? Load.Work(new LoadRequest(number * factor, flow, unit)) : null;
     }
 
     /// <summary>Replicates averaged where they agree, judged where they do not; blanks held against what they are blanks of.</summary>

@@ -73,7 +73,7 @@ internal static class DiscRemarksFold
         var remarks = new SheetDiscRemarks(
             now,
             [.. entries.Select(e => e.Entry.Id)],
-            draft.Asks ? [.. Open(programme, now, clarity, colour, opinions)] : [],
+            draft.Asks ? [.. Open(programme, now, clarity, colour, opinions).Where(q => !draft.AnsweredElsewhere.Contains(q))] : [],
             opinions,
             Shade(draft, now, first),
             colour is null ? null : ColourChart.Words(colour.Body),

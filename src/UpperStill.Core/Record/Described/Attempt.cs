@@ -42,8 +42,38 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
     /// <summary>The counts by kind; null where they are not there.</summary>
     internal IReadOnlyDictionary<string, int>? this[TallyField field] => Of(field)?.Counts;
 
+    /// <summary>The moment; null where it is not there.</summary>
+    internal DateTimeOffset? this[TimeField field] => Of(field)?.At;
+
+    /// <summary>The day; null where it is not there.</summary>
+    internal DateOnly? this[DayField field] => Of(field)?.Day;
+
+    /// <summary>The code; null where it is not there.</summary>
+    internal string? this[CodeField field] => Of(field)?.Written?.Trim();
+
+    /// <summary>The numbers; null where one of them cannot be used.</summary>
+    internal IReadOnlyList<decimal>? this[NumbersField field] => Of(field) is { } v ? field.Read(v) : null;
+
+    /// <summary>True where every line of a list is ticked; null where nobody looked.</summary>
+    internal bool? Ticked(ChecklistField field) => Of(field)?.Ticked is { } ticked ? field.All(ticked) : null;
+
+    /// <summary>Some of the choices; null where it is not there.</summary>
+    internal IReadOnlyList<string>? Some(ChoiceField field) => Of(field)?.Choices;
+
+    /// <summary>How good the position is, m; null where it is not known.</summary>
+    internal decimal? Accuracy(PositionField field) => Of(field)?.AccuracyM;
+
+    /// <summary>When the entry was written in which a field stands; null where it is empty.</summary>
+    internal DateTimeOffset? WrittenAt(Field field) => Entry(field) is { } entry ? run.Draft.Log.Find(entry)?.At : null;
+
+    /// <summary>The last moment of any of its fields; null where there is none.</summary>
+    internal DateTimeOffset? LastAt => values.Values.Select(v => (DateTimeOffset?)run.Draft.Log.Find(v.Entry)?.At).Max();
+
     /// <summary>Seconds; null where it is not there or cannot be used.</summary>
     internal decimal? this[TimerField field] => Of(field) is { } v ? TimerField.Read(v) : null;
+
+    /// <summary>Seconds of a beat; null where it is not there or cannot be used.</summary>
+    internal decimal? this[BeatField field] => Of(field) is { } v ? BeatField.Read(v) : null;
 
     /// <summary>The code of a thing of the kit; null where none is named.</summary>
     internal string? Equipment(EquipmentField field) => Of(field)?.Choice;
@@ -56,6 +86,9 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
 
     /// <summary>Whoever it is; null where nobody is named.</summary>
     internal NamedPerson? this[PersonField field] => Of(field) is { Name: { } name } v ? new NamedPerson(v.Person, name) : null;
+
+    /// <summary>The unit in which it was written; null where none was.</summary>
+    internal string? Unit(Field field) => Of(field)?.Unit;
 
     /// <summary>As it was written; null where it is not there.</summary>
     internal string? Written(Field field) => Of(field)?.Written;

@@ -97,6 +97,63 @@ internal static class CommonFindings
         "Look now, before you go on."
     );
 
+    internal static readonly FindingWords GlovesMissing = new(
+        "gloves-missing",
+        FindingLevel.Stop,
+        "Gloves are not ticked.",
+        "It harms you, or you spoil it.",
+        "Gloves first."
+    );
+    internal static readonly FindingWords RoleSamePerson = new(
+        "role-same-person",
+        FindingLevel.Stop,
+        "{name} has both parts.",
+        "One pair of hands cannot stay clean.",
+        "Find a second person."
+    );
+    internal static readonly FindingWords KitValueMissing = new(
+        "kit-value-missing",
+        FindingLevel.Check,
+        "{item} has no {value}.",
+        "What was counted or read is kept; what follows from it waits.",
+        "Enter it in Set-up, under Kit."
+    );
+    internal static readonly FindingWords DepthNotKnee = new(
+        "depth-not-knee",
+        FindingLevel.Check,
+        "{depth}; asked is knee-deep.",
+        "Shallower, sand is in it; deeper, it is other water.",
+        "Move, or say why."
+    );
+    internal static readonly FindingWords CapInAir = new(
+        "cap-in-air",
+        FindingLevel.Check,
+        "Capped above the water.",
+        "Film and air get in.",
+        "Mark it, or again."
+    );
+    internal static readonly FindingWords SampleHasSediment = new(
+        "sample-has-sediment",
+        FindingLevel.Stop,
+        "{what} in it.",
+        "That is not water alone.",
+        "Empty down-current, rinse three times, again."
+    );
+    internal static readonly FindingWords PhotosFew = new(
+        "photos-few",
+        FindingLevel.Note,
+        "{count} of {wanted} photographs.",
+        "What it looked like is gone tomorrow.",
+        "Take another, or say why not."
+    );
+    internal static readonly FindingWords InvaderSeen = new(
+        "invader-seen",
+        FindingLevel.Check,
+        "{kind} is on the list of invaders.",
+        "Found early it can be kept from spreading.",
+        "Photograph, tell the coordinator today; keep one only if asked to. Clean, drain, dry."
+    );
+
     internal static IReadOnlyList<FindingWords> All { get; } =
     [
         ValueImpossible,
@@ -112,5 +169,13 @@ internal static class CommonFindings
         TriesMany,
         GearUnready,
         SafetyUnticked,
+        GlovesMissing,
+        RoleSamePerson,
+        KitValueMissing,
+        DepthNotKnee,
+        CapInAir,
+        SampleHasSediment,
+        PhotosFew,
+        InvaderSeen,
     ];
 }

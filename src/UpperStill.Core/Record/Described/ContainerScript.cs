@@ -1,4 +1,5 @@
 using UpperStill.Core.Record.Fills;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;
@@ -13,9 +14,36 @@ internal sealed class ContainerScript(string type)
     /// <summary>It is filled only where the programme chooses this option; null for always.</summary>
     internal (Method Method, string Option)? When { get; init; }
 
+    /// <summary>How many there are, by the programme.</summary>
+    internal Func<Programme, int> Count { get; init; } = _ => 1;
+
+    /// <summary>How many of them a visit needs; null for all that were planned.</summary>
+    internal Func<SheetDraft, int>? Needed { get; init; }
+
+    /// <summary>The step in which it is filled; null for the first that fills.</summary>
+    internal string? Step { get; init; }
+
+    /// <summary>Which of what its step is repeated for it belongs to, by its place among them; null for the step as a whole.</summary>
+    internal Func<SheetDraft, int, string?>? Of { get; init; }
+
+    /// <summary>True where its rinses are counted in a step, and not asked for again when it is filled.</summary>
+    internal bool RinsesCounted { get; init; }
+
+    /// <summary>Where drops are added in a later step: their count.</summary>
+    internal CounterField? Fixed { get; init; }
+
+    /// <summary>Further ones of the same water.</summary>
+    internal int Replicates { get; init; }
+
+    /// <summary>The place of the plan that it is of; the protocol’s own where there is none.</summary>
+    internal SampleFrom Place { get; init; } = SampleFrom.Protocol;
+
     internal string Type => type;
 
     internal bool Chosen(Programme programme) => When is not var (method, option) || programme.Chooses(method, option);
+
+    internal IEnumerable<BottlePlan> Plans(Programme programme) =>
+        Enumerable.Repeat(new BottlePlan(type, Place, Replicates) { Own = true }, Math.Max(0, Count(programme)));
 
     internal ContainerDescription Describe() => new(type, When?.Method.Setting, When?.Option);
 }

@@ -6,12 +6,17 @@ namespace UpperStill.Core.Record.Described;
 /// <summary>A count, one touch each.</summary>
 internal sealed class CounterField(string code, string label, int wanted, FindingWords? shorter = null) : Field(code, label)
 {
+    /// <summary>False where fewer are no finding by themselves.</summary>
+    internal bool Asked { get; init; } = true;
+
+    internal int Wanted => wanted;
+
     internal override FieldDescription Describe() => new(Code, Label, FieldKind.Counter, Required) { Wanted = wanted };
 
     internal override bool Filled(ObservedValue value) => value.Count is not null;
 
     internal override IEnumerable<Finding> Judge(ObservedValue value) =>
-        value.Count < wanted
+        Asked && value.Count < wanted
             ?
             [
                 (shorter ?? CommonFindings.CountShort).With(

@@ -36,6 +36,15 @@ public abstract class DescribedProtocol : VisitPart
                 Thresholds = script.Thresholds,
                 Findings = script.Findings,
                 Containers = [.. script.Containers.Select(c => c.Describe())],
+                AnyTime = script.AnyTime,
+                Roles =
+                [
+                    .. script
+                        .Steps.SelectMany(s => s.Fields)
+                        .OfType<RoleField>()
+                        .Distinct()
+                        .Select(r => new RoleDescription(r.Code, r.Label, r.Touches)),
+                ],
             }
         );
     }
@@ -52,13 +61,17 @@ public abstract class DescribedProtocol : VisitPart
     /// <inheritdoc/>
     public sealed override IReadOnlyList<ParameterDescription> Parameters => script.Parameters;
 
+    /// <summary>Questions that are answered here, and not on other pages of a visit on which it is due.</summary>
+    internal IReadOnlyList<string> Answers => script.Answers;
+
+    /// <summary>The steps that stir what a container is filled from afterwards, by their codes.</summary>
+    internal IReadOnlyList<string> Stirring => [.. script.Steps.Where(s => s.Stirs).Select(s => s.Code)];
+
     private Protocol Protocol => new(script.Code);
 
     /// <inheritdoc/>
     internal sealed override IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme) =>
-        plan.Protocol == Protocol
-            ? [.. script.Containers.Where(c => c.Chosen(programme)).Select(c => new BottlePlan(c.Type, SampleFrom.Protocol))]
-            : [];
+        plan.Protocol == Protocol ? [.. script.Containers.Where(c => c.Chosen(programme)).SelectMany(c => c.Plans(programme))] : [];
 
     /// <inheritdoc/>
     internal sealed override IEnumerable<string> Overboard(SheetDraft draft) =>
@@ -84,6 +97,7 @@ public abstract class DescribedProtocol : VisitPart
 
         var run = new ProtocolRun(draft, script);
         Evaluate(run);
+        run.Common();
         draft.Described().Add(run.Sheet(due, draft.Standing(VisitKinds.StepSkipped).Select(s => s.Body.Step).ToHashSet()));
     }
 
@@ -96,7 +110,10 @@ public abstract class DescribedProtocol : VisitPart
         }
 
         var afloat = sheet
-            .Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false } step && (step.Fields.Count > 0 || step.Fills))
+            .Steps.Where(s =>
+                script.Steps.First(x => x.Code == s.Step) is { Bench: false } step
+                && (step is { Always: false } && (step.Fields.Count > 0 || step.Fills))
+            )
             .ToList();
         yield return new PartStep
         {
@@ -104,7 +121,13 @@ public abstract class DescribedProtocol : VisitPart
             Title = script.Title,
             Way = $"the {char.ToLowerInvariant(script.Title[0])}{script.Title[1..]}",
             Rank = script.Rank,
-            Done = sheet.Done && sheet.Values.Count > 0 && !Stopped(draft),
+            Done =
+                (sheet is { Done: true, Values.Count: > 0 } && !Stopped(draft))
+                || (
+                    script.FilledBefore
+                    && sheet is { Values.Count: 0, Containers.Count: > 0 }
+                    && sheet.Containers.All(c => c.Entry is not null)
+                ),
             Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text
                 ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
             Required = sheet.Due,
@@ -140,7 +163,16 @@ public abstract class DescribedProtocol : VisitPart
     internal sealed override StepGuideResult? Guide(string step, ChosenMethods methods) =>
         step == script.Code
             ? StepGuideResult.Of(
-                script.Steps.Select(s => new GuideLine(s.Do, s.Why)),
+                script
+                    .Steps.Select(s => new GuideLine(s.Do, s.Why))
+                    .Concat(
+                        script
+                            .Methods.Where(m => m.GuideOnly)
+                            .Select(m => new GuideLine(
+                                $"{m.Matter}: {methods.Words(m)}.",
+                                methods.ChoiceOf(m) == m.Usual ? m.Why : "So your programme has it."
+                            ))
+                    ),
                 [.. script.Steps.SelectMany(s => s.Cautions).Distinct()]
             )
             : null;

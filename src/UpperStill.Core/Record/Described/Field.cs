@@ -15,6 +15,9 @@ internal abstract class Field(string code, string label)
     /// <summary>False where its step is done without it.</summary>
     internal bool Required { get; init; } = true;
 
+    /// <summary>True where what is written later stands beside what stood before: a next photograph, a hand-over.</summary>
+    internal virtual bool Gathers => false;
+
     /// <summary>As it is published.</summary>
     internal abstract FieldDescription Describe();
 

@@ -71,6 +71,30 @@ public enum FieldKind
     /// <summary>A thing of the kit, by its code.</summary>
     [JsonStringEnumMemberName("equipment")]
     Equipment,
+
+    /// <summary>Somebody in a part of the work; a hand-over names the next.</summary>
+    [JsonStringEnumMemberName("role")]
+    Role,
+
+    /// <summary>A code that is scanned, or typed as it is printed.</summary>
+    [JsonStringEnumMemberName("code")]
+    Code,
+
+    /// <summary>A moment.</summary>
+    [JsonStringEnumMemberName("time")]
+    Time,
+
+    /// <summary>A day.</summary>
+    [JsonStringEnumMemberName("day")]
+    Day,
+
+    /// <summary>Three taps on upright passes of what swings.</summary>
+    [JsonStringEnumMemberName("beat")]
+    Beat,
+
+    /// <summary>Several numbers of one unit.</summary>
+    [JsonStringEnumMemberName("numbers")]
+    Numbers,
 }
 
 /// <summary>A choice of a field, or a line of a list.</summary>
@@ -107,11 +131,14 @@ public sealed record FieldDescription(
     IReadOnlyList<FieldChoice>? Choices = null
 )
 {
-    /// <summary>How many are wanted of what is counted; the seconds that a timer waits.</summary>
+    /// <summary>How many are wanted of what is counted, listed or photographed; the seconds that a timer waits.</summary>
     public int? Wanted { get; init; }
 
     /// <summary>True for a list of what keeps people safe.</summary>
     public bool Safety { get; init; }
+
+    /// <summary>True where what is written later stands beside what stood before: a next photograph, a hand-over.</summary>
+    public bool Gathers { get; init; }
 
     /// <summary>Of a thing of the kit: what sort; null for other fields.</summary>
     public FieldEquipment? Equipment { get; init; }

@@ -6,7 +6,7 @@ namespace UpperStill.Core.Record.Described;
 /// <summary>A length as it is read; what it may be stands in metres.</summary>
 internal sealed class LengthField(string code, string label, decimal leastM, decimal mostM) : Field(code, label)
 {
-    private static readonly FieldUnit[] Units =
+    private static readonly FieldUnit[] All =
     [
         new("m"),
         new("ft", Length.MetresPerFoot),
@@ -18,8 +18,26 @@ internal sealed class LengthField(string code, string label, decimal leastM, dec
     /// <summary>What is usual, m.</summary>
     internal (decimal Low, decimal High)? UsualM { get; init; }
 
-    internal override FieldDescription Describe() =>
-        new(Code, Label, FieldKind.Length, Required, Units, leastM, mostM, UsualM?.Low, UsualM?.High);
+    /// <summary>The units that are offered, the usual first; all of them where none are named.</summary>
+    internal IReadOnlyList<string> Offered { get; init; } = [.. All.Select(u => u.Code)];
+
+    internal override FieldDescription Describe()
+    {
+        var first = Factor(Offered[0]);
+        return new(
+            Code,
+            Label,
+            FieldKind.Length,
+            Required,
+            [.. Offered.Select(u => new FieldUnit(u, Factor(u) / first))],
+            leastM / first,
+            mostM / first,
+            UsualM?.Low / first,
+            UsualM?.High / first
+        );
+    }
+
+    private static decimal Factor(string unit) => All.First(u => u.Code == unit).Factor;
 
     internal override bool Filled(ObservedValue value) => value.Written is not null;
 

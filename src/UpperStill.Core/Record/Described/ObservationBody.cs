@@ -50,6 +50,12 @@ public sealed record ObservedValue
     /// <summary>The moment at which a timer ended.</summary>
     public DateTimeOffset? Until { get; init; }
 
+    /// <summary>A day.</summary>
+    public DateOnly? Day { get; init; }
+
+    /// <summary>Several numbers as they were read.</summary>
+    public IReadOnlyList<string>? Listed { get; init; }
+
     /// <summary>A position.</summary>
     public Position? Position { get; init; }
 

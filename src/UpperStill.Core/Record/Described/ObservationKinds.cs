@@ -1,3 +1,4 @@
+using System.Globalization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Entries;
@@ -32,6 +33,9 @@ public static class ObservationKinds
             new[]
             {
                 v.Written is { } written ? $"{written} {v.Unit ?? "in an unknown unit"}" : null,
+                v.Listed is { } listed ? $"{string.Join(", ", listed)} {v.Unit ?? "in an unknown unit"}" : null,
+                v.Day?.ToString("d MMMM yyyy", CultureInfo.InvariantCulture),
+                v is { At: { } moment, Until: null } ? moment.ToString("HH:mm", CultureInfo.InvariantCulture) : null,
                 v.Choice,
                 v.Choices is { } some ? string.Join(" and ", some) : null,
                 v.Words,

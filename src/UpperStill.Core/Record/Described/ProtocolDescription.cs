@@ -8,7 +8,23 @@ namespace UpperStill.Core.Record.Described;
 /// <param name="Label">One of them, for people.</param>
 /// <param name="Usual">How many are usual.</param>
 /// <param name="Most">How many there may be.</param>
-public sealed record RepeatDescription(string Code, string Label, int Usual, int Most);
+public sealed record RepeatDescription(string Code, string Label, int Usual, int Most)
+{
+    /// <summary>What it stands within: the code of its item begins with that of the outer one and a plus sign; null for none.</summary>
+    public string? Within { get; init; }
+
+    /// <summary>What an inner one may be; its code stands after the plus sign.</summary>
+    public IReadOnlyList<FieldChoice> Kinds { get; init; } = [];
+
+    /// <summary>True where those that are asked for follow from the programme, and are named.</summary>
+    public bool Named { get; init; }
+}
+
+/// <summary>A part of the work, in somebody’s hands.</summary>
+/// <param name="Code">The field in which it is written who has it.</param>
+/// <param name="Label">For people.</param>
+/// <param name="Touches">What whoever has it may touch.</param>
+public sealed record RoleDescription(string Code, string Label, string Touches);
 
 /// <summary>A step.</summary>
 /// <param name="Code">Its name, for ever.</param>
@@ -30,6 +46,15 @@ public sealed record StepDescription(
 {
     /// <summary>True where the protocol’s containers are filled in it.</summary>
     public bool Fills { get; init; }
+
+    /// <summary>Whose part it is, by the code of its field; null where anybody does it.</summary>
+    public string? Role { get; init; }
+
+    /// <summary>True where it stirs what a container is filled from afterwards.</summary>
+    public bool Stirs { get; init; }
+
+    /// <summary>True where it is one touch away throughout, and never waited for.</summary>
+    public bool Always { get; init; }
 }
 
 /// <summary>A protocol as it describes itself: the page, the sheet and other software know it by this alone.</summary>
@@ -61,6 +86,12 @@ public sealed record ProtocolDescription(
 
     /// <summary>The words of what it finds.</summary>
     public required IReadOnlyList<FindingWords> Findings { get; init; }
+
+    /// <summary>True where it may begin on any visit, whatever is due.</summary>
+    public bool AnyTime { get; init; }
+
+    /// <summary>The parts of the work.</summary>
+    public IReadOnlyList<RoleDescription> Roles { get; init; } = [];
 
     /// <summary>What it fills where its plan names nothing else.</summary>
     public IReadOnlyList<ContainerDescription> Containers { get; init; } = [];

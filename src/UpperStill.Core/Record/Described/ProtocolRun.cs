@@ -3,6 +3,7 @@ using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Hydraulics;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
@@ -18,7 +19,9 @@ internal sealed class ProtocolRun
     private readonly List<SheetValue> values = [];
     private readonly List<SheetProposal> proposals = [];
     private readonly List<ColumnSpan> spans = [];
-    private readonly List<SheetBottle> containers;
+    private readonly List<SheetClock> clocks = [];
+    private SheetSection? section;
+    private readonly List<(SheetBottle Bottle, string Step, string? Item)> containers;
     private string? sampleDepth;
     private readonly Dictionary<(string Group, string? Item, int Try), Attempt> attempts = [];
 
@@ -41,15 +44,69 @@ internal sealed class ProtocolRun
     internal List<SheetDerived> Derived { get; } = [];
 
     /// <summary>The items that something stands for, in their order.</summary>
-    internal IReadOnlyList<string> Items(Repeat repeat) =>
+    internal IReadOnlyList<string> Items(Repeat repeat)
+    {
+        var asked = repeat.Items(Draft).Select(i => i.Code).ToList();
+        return
         [
             .. attempts
                 .Keys.Where(k => k.Group == repeat.Code)
                 .Select(k => k.Item!)
                 .Distinct()
-                .OrderBy(Order)
+                .OrderBy(i => asked.IndexOf(i) is >= 0 and var at ? at : int.MaxValue)
+                .ThenBy(Order)
                 .ThenBy(i => i, StringComparer.Ordinal),
         ];
+    }
+
+    /// <summary>The inner items of an outer one: the kinds of a throw.</summary>
+    internal IReadOnlyList<string> Inner(Repeat inner, string item) =>
+        [.. Items(inner).Where(i => i.StartsWith($"{item}{Repeat.Inner}", StringComparison.Ordinal))];
+
+    /// <summary>The tries that count, one for each item that something stands for.</summary>
+    internal IEnumerable<Attempt> All(Repeat repeat) => Items(repeat).Select(i => Counts(repeat, i)!);
+
+    /// <summary>Every try of every item.</summary>
+    internal IEnumerable<Attempt> Every(Repeat repeat) => Items(repeat).SelectMany(i => Tries(repeat, i));
+
+    /// <summary>An item in words.</summary>
+    internal string Words(Repeat repeat, string item) => repeat.Words(Draft, item);
+
+    internal Programme Programme => Draft.Context.Programme;
+
+    /// <summary>When something of a step was first written down; null while nothing is.</summary>
+    internal DateTimeOffset? FirstAt(string step) =>
+        values.Where(v => v.Step == step).Select(v => (DateTimeOffset?)Draft.Log.Find(v.Entry)?.At).Min();
+
+    /// <summary>Draws a stream’s cross-section.</summary>
+    internal void Section(decimal fromM, decimal toM, IReadOnlyList<Panel> panels)
+    {
+        var flow = panels.Sum(p => p.FlowM3S);
+        section = new SheetSection(
+            Math.Min(fromM, toM),
+            Math.Max(fromM, toM),
+            [
+                .. panels.Select(p =>
+                {
+                    var share = flow > 0 ? decimal.Round(100 * p.FlowM3S / flow, 1, MidpointRounding.AwayFromZero) : (decimal?)null;
+                    return new SheetPanel(
+                        p.TapeM,
+                        p.FromM,
+                        p.ToM,
+                        p.DepthM,
+                        p.VelocityMs,
+                        share,
+                        $"{Decimals.Text(p.TapeM)} m: {Decimals.Text(p.DepthM)} m deep, {Decimals.Text(p.VelocityMs)} m/s"
+                            + (share is { } s ? $", {Decimals.Fixed(s, 0)} %" : string.Empty)
+                    );
+                }),
+            ]
+        );
+    }
+
+    /// <summary>Shows a clock.</summary>
+    internal void Clock(string name, DateTimeOffset? from, DateTimeOffset? until, string words) =>
+        clocks.Add(new SheetClock(name, from, until, words));
 
     /// <summary>Every try of an item, in order.</summary>
     internal IReadOnlyList<Attempt> Tries(Repeat? repeat, string? item) =>
@@ -67,11 +124,11 @@ internal sealed class ProtocolRun
     internal void Derive(SheetDerived derived) => Derived.Add(derived);
 
     /// <summary>Proposes a value for a box that is done once; nothing where it is written.</summary>
-    internal void Propose(Field field, ObservedValue value, string why)
+    internal void Propose(Field field, ObservedValue value, string why, string? item = null)
     {
-        if (!values.Exists(v => v.Field == field.Code))
+        if (!values.Exists(v => v.Field == field.Code && (item is null || v.Item == item)))
         {
-            proposals.Add(new SheetProposal(StepOf(field).Code, field.Code, value, field.Text(value), why));
+            proposals.Add(new SheetProposal(StepOf(field).Code, field.Code, value, field.Text(value), why) { Item = item });
         }
     }
 
@@ -138,13 +195,16 @@ internal sealed class ProtocolRun
             }
         }
 
-        List<SheetProtocolStep> steps = [.. script.Steps.SelectMany(s => Shown(s, skipped))];
+        List<SheetProtocolStep> steps = [.. Ordered().SelectMany(s => Shown(s.Step, s.Items, skipped))];
         return new SheetProtocol(script.Code, due, values, steps, Derived)
         {
-            Containers = containers,
+            Containers = [.. containers.Select(c => c.Bottle)],
             Proposals = proposals,
             Spans = spans,
+            Clocks = clocks,
+            Section = section,
             SampleDepth = sampleDepth,
+            Audited = [.. Audited(steps)],
             BenchOpen = steps.Exists(s => s.State == StepState.ToDo && script.Steps.First(x => x.Code == s.Step).Bench),
             Done = steps.All(s => s.State is StepState.Done or StepState.Skipped || script.Steps.First(x => x.Code == s.Step).Bench),
         };
@@ -153,39 +213,92 @@ internal sealed class ProtocolRun
     /// <summary>Stands among what a step still asks where its containers are not full.</summary>
     internal const string OpenContainer = "container";
 
-    private List<SheetBottle> Containers()
+    private List<(SheetBottle Bottle, string Step, string? Item)> Containers()
     {
         var fills = Draft.Standing(FillKinds.Fill);
         return
         [
             .. Draft
                 .Planned.Where(p => p.FilledBy?.Code == script.Code && p.Type.FilledAt == FilledAt.Water)
-                .Select(p =>
+                .GroupBy(p => p.Type.Code)
+                .SelectMany(group =>
                 {
-                    var fill = fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number));
-                    return new SheetBottle(
-                        p.Number,
-                        p.Type,
-                        p.Replicate,
-                        script.Containers.FirstOrDefault(c => c.Type == p.Type.Code)?.From ?? FilledFrom.Lake,
-                        fill?.Entry.Id,
-                        fill is null ? null : FillChecks.Words(fill.Body)
-                    );
+                    var own = script.Containers.FirstOrDefault(c => c.Type == group.Key);
+                    return group
+                        .Where(p => p.Replicate == 0 || own?.Needed is null)
+                        .Take(own?.Needed?.Invoke(Draft) ?? int.MaxValue)
+                        .Select(
+                            (p, i) =>
+                            {
+                                var fill = fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number));
+                                return (
+                                    new SheetBottle(
+                                        p.Number,
+                                        own?.Fixed is null ? p.Type : p.Type with { Added = null },
+                                        p.Replicate,
+                                        own?.From ?? FilledFrom.Lake,
+                                        fill?.Entry.Id,
+                                        fill is null ? null : FillChecks.Words(fill.Body)
+                                    )
+                                    {
+                                        RinsesCounted = own?.RinsesCounted == true,
+                                    },
+                                    own?.Step ?? script.Steps.FirstOrDefault(s => s.Fills)?.Code ?? string.Empty,
+                                    own?.Of?.Invoke(Draft, i)
+                                );
+                            }
+                        );
                 }),
         ];
     }
 
+    /// <summary>What was filled, oldest first, each as it was filled last.</summary>
+    internal IReadOnlyList<Read<FillBody>> Fills =>
+        [
+            .. FillChecks
+                .Counting(Draft)
+                .Where(f => containers.Exists(c => SampleNumber.Same(c.Bottle.Number, f.Body.Sample)))
+                .OrderBy(f => f.Entry.At),
+        ];
+
+    /// <summary>A finding beside a container.</summary>
+    internal void FindAt(Read<FillBody> fill, FindingWords words, params (string Name, string Text)[] given) =>
+        Draft.Findings.Add(
+            FillChecks.Standing(
+                Draft,
+                fill,
+                words.With(given).On(Beside.Observation, fill.Entry.Id) with
+                {
+                    At = $"{Address(StepOf(fill.Body.Sample), ItemOf(fill.Body.Sample), 1)}{OpenContainer}",
+                }
+            )
+        );
+
+    /// <summary>What it fills on this visit.</summary>
+    internal IReadOnlyList<SheetBottle> Bottles => [.. containers.Select(c => c.Bottle)];
+
+    /// <summary>Which of what its step is repeated for a container belongs to; null for the step as a whole.</summary>
+    internal string? ItemOf(string sample) => containers.Find(c => SampleNumber.Same(c.Bottle.Number, sample)).Item;
+
     // What is to be said of its containers stands at the step that fills them; of one that was filled anew only the last counts.
     private void Filled()
     {
-        if (containers.Count == 0 || script.Steps.FirstOrDefault(s => s.Fills) is not { } step)
+        if (containers.Count == 0)
         {
             return;
         }
 
-        foreach (var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Any(c => SampleNumber.Same(c.Number, f.Body.Sample))))
+        foreach (
+            var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Exists(c => SampleNumber.Same(c.Bottle.Number, f.Body.Sample)))
+        )
         {
-            foreach (var finding in Draft.Context.Programme.TypeOf(fill.Body.Type) is { } type ? FillChecks.Of(Draft, fill.Body, type) : [])
+            // Where drops are counted in a later step, that step says what is to be said of them.
+            var later = script.Containers.FirstOrDefault(c => c.Type == fill.Body.Type)?.Fixed is not null;
+            foreach (
+                var finding in Draft.Context.Programme.TypeOf(fill.Body.Type) is { } type
+                    ? FillChecks.Of(Draft, fill.Body, later ? type with { Added = null } : type)
+                    : []
+            )
             {
                 Draft.Findings.Add(
                     FillChecks.Standing(
@@ -193,7 +306,7 @@ internal sealed class ProtocolRun
                         fill,
                         finding.On(Beside.Observation, fill.Entry.Id) with
                         {
-                            At = $"{Address(step.Code, null, 1)}{OpenContainer}",
+                            At = $"{Address(StepOf(fill.Body.Sample), ItemOf(fill.Body.Sample), 1)}{OpenContainer}",
                         }
                     )
                 );
@@ -204,14 +317,55 @@ internal sealed class ProtocolRun
     private static int Order(string item) =>
         int.TryParse(item, NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? number : int.MaxValue;
 
-    private IEnumerable<SheetProtocolStep> Shown(StepScript step, IReadOnlySet<string> skipped)
+    // Steps that follow each other for one thing stay together: a drop, a depth, a throw is worked to its end before the next.
+    private IEnumerable<(StepScript Step, IReadOnlyList<string?> Items)> Ordered()
     {
-        IEnumerable<string?> items = step.Repeat is { } repeat
-            ? Items(repeat)
-                .Concat(Enumerable.Range(1, repeat.Usual).Select(n => n.ToString(CultureInfo.InvariantCulture)))
-                .Distinct()
-                .OrderBy(Order)
-            : [null];
+        for (var i = 0; i < script.Steps.Count; )
+        {
+            var outer = script.Steps[i].Repeat is { } own ? own.In ?? own : null;
+            var until = i;
+            while (until < script.Steps.Count && outer is not null && (script.Steps[until].Repeat is { } r ? r.In ?? r : null) == outer)
+            {
+                until++;
+            }
+
+            if (outer is null)
+            {
+                yield return (script.Steps[i++], [null]);
+                continue;
+            }
+
+            foreach (
+                var item in Items(outer)
+                    .Concat(outer.Items(Draft).Select(x => x.Code))
+                    .Distinct()
+                    .OrderBy(x => Place(outer, x))
+                    .ThenBy(Order)
+            )
+            {
+                foreach (var step in script.Steps.Take(until).Skip(i))
+                {
+                    yield return (step, step.Repeat == outer ? [item] : [.. Inner(step.Repeat!, item)]);
+                }
+            }
+
+            i = until;
+        }
+    }
+
+    private int Place(Repeat repeat, string item)
+    {
+        var at = repeat.Items(Draft).TakeWhile(i => i.Code != item).Count();
+        return at == repeat.Items(Draft).Count ? int.MaxValue : at;
+    }
+
+    private IEnumerable<SheetProtocolStep> Shown(StepScript step, IReadOnlyList<string?> items, IReadOnlySet<string> skipped)
+    {
+        if (step.OnlyAsked && !step.Fields.Any(f => step.Asks(Draft, f)) && !values.Exists(v => v.Step == step.Code))
+        {
+            yield break;
+        }
+
         foreach (var item in items)
         {
             var tries = Tries(step.Repeat, item);
@@ -220,15 +374,28 @@ internal sealed class ProtocolRun
             var counting = last is { Failed: true } && good is { Failed: false } ? good : last;
             List<string> open =
             [
-                .. step.Fields.Where(f => f.Required && counting?.Has(f) != true).Select(f => f.Code),
-                .. step.Fills && containers.Any(c => c.Entry is null) ? [OpenContainer] : Array.Empty<string>(),
+                .. step.Fields.Where(f => f.Required && step.Asks(Draft, f) && counting?.Has(f) != true).Select(f => f.Code),
+                .. step.Fills && containers.Any(c => c.Step == step.Code && (c.Item is null || c.Item == item) && c.Bottle.Entry is null)
+                    ? [OpenContainer]
+                    : Array.Empty<string>(),
             ];
             var failed = counting?.Failed == true;
+            List<string> unasked = [.. step.Fields.Where(f => !step.Asks(Draft, f) && counting?.Has(f) != true).Select(f => f.Code)];
+            if (step.Always && last is { Failed: true })
+            {
+                failed = true;
+            }
+
             var state =
                 open.Count == 0 && !failed ? StepState.Done
                 : skipped.Contains($"{script.Code}/{step.Code}") ? StepState.Skipped
                 : StepState.ToDo;
-            yield return new SheetProtocolStep(step.Code, item, counting?.Number ?? 1, state, open, failed);
+            yield return new SheetProtocolStep(step.Code, item, counting?.Number ?? 1, state, open, failed)
+            {
+                Words = item is null ? null : step.Repeat!.Words(Draft, item),
+                Unasked = unasked.Count > 0 ? unasked : null,
+                Containers = step.Fills ? [.. containers.Where(c => c.Step == step.Code && (c.Item is null || c.Item == item)).Select(c => c.Bottle.Number)] : null,
+            };
         }
     }
 
@@ -278,13 +445,32 @@ internal sealed class ProtocolRun
             }
 
             var address = Address(step, field, body.Item, body.Try);
-            Draft.Disagreement(
-                Beside.Observation,
-                field.Label,
-                [.. at.Select(o => o.Entry)],
-                e => field.Text(at.First(o => o.Entry == e).Body.Value),
-                address
-            );
+            if (field.Gathers)
+            {
+                values.AddRange(
+                    at.SkipLast(1)
+                        .Select(o => new SheetValue(
+                            step.Code,
+                            field.Code,
+                            body.Item,
+                            body.Try,
+                            o.Body.Value,
+                            field.Text(o.Body.Value),
+                            o.Entry.Id
+                        ))
+                );
+            }
+            else
+            {
+                Draft.Disagreement(
+                    Beside.Observation,
+                    field.Label,
+                    [.. at.Select(o => o.Entry)],
+                    e => field.Text(at.First(o => o.Entry == e).Body.Value),
+                    address
+                );
+            }
+
             var value = new SheetValue(step.Code, field.Code, body.Item, body.Try, body.Value, field.Text(body.Value), last.Entry.Id);
             values.Add(value);
             var attempt = Attempt(step.Repeat?.Code ?? string.Empty, body.Item, body.Try);
@@ -295,6 +481,96 @@ internal sealed class ProtocolRun
             }
         }
     }
+
+    /// <summary>What every protocol says of itself: gloves before what needs them, parts in hands of their own, photographs that were
+    /// asked for.</summary>
+    internal void Common()
+    {
+        foreach (var step in script.Steps.Where(s => s.Gloved))
+        {
+            foreach (var tried in values.Where(v => v.Step == step.Code).Select(v => (v.Item, v.Try)).Distinct().ToList())
+            {
+                var attempt = Attempt(step.Repeat?.Code ?? string.Empty, tried.Item, tried.Try);
+                if (!attempt.Has(StepScript.Gloves) && step.Fields.Any(f => f != StepScript.Gloves && attempt.Has(f)))
+                {
+                    attempt.Find(CommonFindings.GlovesMissing, StepScript.Gloves);
+                }
+            }
+        }
+
+        var apart = script
+            .Apart.Select(r => (Role: r, Now: values.LastOrDefault(v => v.Field == r.Code)))
+            .Where(r => r.Now is not null)
+            .ToList();
+        foreach (var (role, now) in apart.Skip(1))
+        {
+            if (apart.TakeWhile(a => a.Role != role).Any(a => Same(a.Now!.Value, now!.Value)))
+            {
+                Find(
+                    Attempt(StepOf(role).Repeat?.Code ?? string.Empty, now!.Item, now.Try),
+                    CommonFindings.RoleSamePerson.With(("name", now.Text)),
+                    role
+                );
+            }
+        }
+
+        foreach (
+            var photos in values.Where(v => Field(v) is PhotoField { Wanted: > 1 }).GroupBy(v => (v.Step, v.Field, v.Item, v.Try)).ToList()
+        )
+        {
+            var field = (PhotoField)Field(photos.First());
+            if (photos.Count() < field.Wanted)
+            {
+                Find(
+                    Attempt(StepOf(field).Repeat?.Code ?? string.Empty, photos.Key.Item, photos.Key.Try),
+                    CommonFindings.PhotosFew.With(("count", Decimals.Text(photos.Count())), ("wanted", Decimals.Text(field.Wanted))),
+                    field
+                );
+            }
+        }
+    }
+
+    private IEnumerable<AuditLine> Audited(List<SheetProtocolStep> steps)
+    {
+        foreach (var shown in steps)
+        {
+            var step = script.Steps.First(s => s.Code == shown.Step);
+            if (step is { Bench: true } or { Always: true } || (step.Fields.Count == 0 && !step.Fills))
+            {
+                continue;
+            }
+
+            var (at, of) = ($"{script.Code}.{step.Code}.{shown.Item}".TrimEnd('.'), shown.Words is { } words ? $", {words}" : string.Empty);
+            yield return new AuditLine(
+                at,
+                $"{step.Do.TrimEnd('.')}{of}",
+                shown.State == StepState.Done ? null
+                    : shown.State == StepState.Skipped ? "it is written as left out"
+                    : "it is not written as done"
+            );
+            foreach (var counter in step.Fields.OfType<CounterField>().Where(c => c.Asked && step.Asks(Draft, c)))
+            {
+                var count = Counts(step.Repeat, shown.Item)?[counter];
+                yield return new AuditLine(
+                    $"{at}.{counter.Code}",
+                    $"{counter.Label}: {counter.Wanted}{of}",
+                    count is null ? "none is counted"
+                        : count < counter.Wanted ? $"{count} is recorded"
+                        : null
+                );
+            }
+        }
+
+        foreach (var (bottle, _, _) in containers)
+        {
+            yield return new AuditLine(bottle.Number, $"{bottle.Number} is full", bottle.Entry is null ? "no filling is recorded" : null);
+        }
+    }
+
+    private Field Field(SheetValue value) => script.Steps.First(s => s.Code == value.Step).Fields.First(f => f.Code == value.Field);
+
+    private static bool Same(ObservedValue a, ObservedValue b) =>
+        (a.Person is { } one && one == b.Person) || string.Equals(a.Name?.Trim(), b.Name?.Trim(), StringComparison.OrdinalIgnoreCase);
 
     private Attempt Attempt(string group, string? item, int number)
     {
@@ -308,6 +584,8 @@ internal sealed class ProtocolRun
 
     private int Last(string group, string? item) =>
         attempts.Keys.Where(k => k.Group == group && k.Item == item).Select(k => k.Try).DefaultIfEmpty(0).Max();
+
+    private string StepOf(string sample) => containers.Find(c => SampleNumber.Same(c.Bottle.Number, sample)).Step;
 
     private StepScript StepOf(Field field) => script.Steps.First(s => s.Fields.Contains(field));
 

@@ -4,20 +4,6 @@ using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Record.Described;
 
-/// <summary>What some steps are repeated for: drops, sub-samples, depths.</summary>
-/// <param name="code">Its name, for ever.</param>
-/// <param name="label">One of them, for people.</param>
-/// <param name="usual">How many are usual.</param>
-/// <param name="most">How many there may be.</param>
-internal sealed class Repeat(string code, string label, int usual, int most)
-{
-    internal string Code => code;
-
-    internal int Usual => usual;
-
-    internal RepeatDescription Describe() => new(code, label, usual, most);
-}
-
 /// <summary>A step of a described protocol.</summary>
 /// <param name="code">Its name, for ever.</param>
 /// <param name="words">What to do.</param>
@@ -40,12 +26,48 @@ internal sealed class StepScript(string code, string words, string why, params F
     /// <summary>What can hurt.</summary>
     internal IReadOnlyList<string> Cautions { get; init; } = [];
 
+    /// <summary>Whose part it is; null where anybody does it.</summary>
+    internal RoleField? Role { get; init; }
+
+    /// <summary>True where gloves are worn: it harms whoever does it, or their hand spoils the sample.</summary>
+    internal bool Gloved => fields.Contains(Gloves);
+
+    /// <summary>True where it stirs what a container is filled from afterwards.</summary>
+    internal bool Stirs { get; init; }
+
+    /// <summary>Gloves, ticked before anything else of the step.</summary>
+    internal static readonly ChecklistField Gloves = new(
+        "gloves",
+        "Gloves",
+        new FieldChoice("on", "gloves are on"),
+        new FieldChoice("whole", "no hole in them")
+    )
+    {
+        Safety = true,
+        Unticked = CommonFindings.GlovesMissing,
+    };
+
+    /// <summary>True where it is one touch away throughout, and never waited for.</summary>
+    internal bool Always { get; init; }
+
+    /// <summary>True where it is not shown where none of its fields is asked.</summary>
+    internal bool OnlyAsked { get; init; }
+
+    /// <summary>Whether a field is asked, by the programme.</summary>
+    internal Func<SheetDraft, Field, bool> Asks { get; init; } = (_, _) => true;
+
     internal string Do => words;
 
     internal string Why => why;
 
     internal StepDescription Describe() =>
-        new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench) { Fills = Fills };
+        new(code, words, why, [.. fields.Select(f => f.Describe())], Cautions, Repeat?.Code, Bench)
+        {
+            Fills = Fills,
+            Role = Role?.Code,
+            Stirs = Stirs,
+            Always = Always,
+        };
 }
 
 /// <summary>What a described protocol declares of itself.</summary>
@@ -74,6 +96,18 @@ internal sealed record ProtocolScript
 
     /// <summary>What it fills.</summary>
     internal IReadOnlyList<ContainerScript> Containers { get; init; } = [];
+
+    /// <summary>True where it may begin on any visit, whatever is due.</summary>
+    internal bool AnyTime { get; init; }
+
+    /// <summary>Questions that are answered here and not asked on other pages where it is due.</summary>
+    internal IReadOnlyList<string> Answers { get; init; } = [];
+
+    /// <summary>True where its bottle was filled before its steps were asked for: a full bottle alone is then enough.</summary>
+    internal bool FilledBefore { get; init; }
+
+    /// <summary>The parts that are never in the same hands.</summary>
+    internal IReadOnlyList<RoleField> Apart { get; init; } = [];
 
     /// <summary>What it needs on an outing.</summary>
     internal Func<Packing, IEnumerable<PackNeed>> Pack { get; init; } = _ => [];

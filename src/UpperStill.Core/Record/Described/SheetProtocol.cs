@@ -24,14 +24,17 @@ public sealed record SheetValue(string Step, string Field, string? Item, int Try
 /// <param name="State">How far it is.</param>
 /// <param name="Open">Fields that it still asks, by their codes.</param>
 /// <param name="Failed">True where its last try failed: another is asked.</param>
-public sealed record SheetProtocolStep(
-    string Step,
-    string? Item,
-    int Try,
-    StepState State,
-    IReadOnlyList<string> Open,
-    bool Failed = false
-);
+public sealed record SheetProtocolStep(string Step, string? Item, int Try, StepState State, IReadOnlyList<string> Open, bool Failed = false)
+{
+    /// <summary>What it is repeated for, in words; null where it is done once.</summary>
+    public string? Words { get; init; }
+
+    /// <summary>Fields that the programme does not ask for, by their codes; null where it asks for all.</summary>
+    public IReadOnlyList<string>? Unasked { get; init; }
+
+    /// <summary>The containers that are filled in it, by their numbers; null where none is.</summary>
+    public IReadOnlyList<string>? Containers { get; init; }
+}
 
 /// <summary>What follows from what was recorded.</summary>
 /// <param name="Parameter">The parameter’s code.</param>
@@ -67,13 +70,52 @@ public sealed record SheetDerived(
 /// <param name="Value">What is proposed.</param>
 /// <param name="Text">For the reader.</param>
 /// <param name="Why">Where it comes from.</param>
-public sealed record SheetProposal(string Step, string Field, ObservedValue Value, string Text, string Why);
+public sealed record SheetProposal(string Step, string Field, ObservedValue Value, string Text, string Why)
+{
+    /// <summary>Of which of what its step is repeated for; null where it is done once.</summary>
+    public string? Item { get; init; }
+}
 
 /// <summary>A stretch of the column that something was taken over.</summary>
 /// <param name="FromM">Its upper end, m.</param>
 /// <param name="ToM">Its lower end, m.</param>
 /// <param name="Label">What.</param>
 public sealed record ColumnSpan([property: Within(0, 1000, "m")] decimal FromM, [property: Within(0, 1000, "m")] decimal ToM, string Label);
+
+/// <summary>Time that runs from something that happened, or until something must: it informs and never holds anybody up.</summary>
+/// <param name="Name">What it counts.</param>
+/// <param name="From">Since when; null where it only has an end.</param>
+/// <param name="Until">Until when; null where it only has a beginning.</param>
+/// <param name="Words">The same in words.</param>
+public sealed record SheetClock(string Name, DateTimeOffset? From, DateTimeOffset? Until, string Words);
+
+/// <summary>A stream’s cross-section, as it was gauged.</summary>
+/// <param name="FromM">Tape at one edge, m.</param>
+/// <param name="ToM">Tape at the other, m.</param>
+/// <param name="Panels">Its panels, in the order of the tape.</param>
+public sealed record SheetSection(
+    [property: Within(-1000, 1000, "m")] decimal FromM,
+    [property: Within(-1000, 1000, "m")] decimal ToM,
+    IReadOnlyList<SheetPanel> Panels
+);
+
+/// <summary>A panel of a cross-section.</summary>
+/// <param name="TapeM">Where its vertical stands, m.</param>
+/// <param name="FromM">Where it begins, m.</param>
+/// <param name="ToM">Where it ends, m.</param>
+/// <param name="DepthM">Depth, m.</param>
+/// <param name="VelocityMs">Mean speed, m/s.</param>
+/// <param name="SharePercent">Its share of the flow, %; null where nothing flows.</param>
+/// <param name="Text">The same in words.</param>
+public sealed record SheetPanel(
+    [property: Within(-1000, 1000, "m")] decimal TapeM,
+    [property: Within(-1000, 1000, "m")] decimal FromM,
+    [property: Within(-1000, 1000, "m")] decimal ToM,
+    [property: Within(0, 100, "m")] decimal DepthM,
+    [property: Within(-20, 20, "m/s")] decimal VelocityMs,
+    [property: Within(-10000, 10000, "%")] decimal? SharePercent,
+    string Text
+);
 
 /// <summary>A described protocol on a visit.</summary>
 /// <param name="Protocol">Its code.</param>
@@ -95,12 +137,22 @@ public sealed record SheetProtocol(
     /// <summary>What is proposed for boxes that are still empty.</summary>
     public IReadOnlyList<SheetProposal> Proposals { get; init; } = [];
 
+    /// <summary>Its clocks.</summary>
+    public IReadOnlyList<SheetClock> Clocks { get; init; } = [];
+
+    /// <summary>A stream’s cross-section; null where none was gauged.</summary>
+    public SheetSection? Section { get; init; }
+
     /// <summary>What is drawn on the column.</summary>
     public IReadOnlyList<ColumnSpan> Spans { get; init; } = [];
 
     /// <summary>The depth or interval that its samples are of, in words; null where it is not known.</summary>
     [JsonIgnore]
     internal string? SampleDepth { get; init; }
+
+    /// <summary>What a self-audit asks of it: its steps, counters and containers.</summary>
+    [JsonIgnore]
+    internal IReadOnlyList<AuditLine> Audited { get; init; } = [];
 
     /// <summary>True while something is still to do at the bench.</summary>
     [JsonIgnore]

@@ -9,6 +9,9 @@ internal sealed class TimerField(string code, string label, int leastS, string w
     /// <summary>More seconds than these cannot be; null where there is no such limit.</summary>
     internal int? MostS { get; init; }
 
+    /// <summary>What is said where it was ended too early; the common words where none are given.</summary>
+    internal FindingWords? Short { get; init; }
+
     internal override FieldDescription Describe() =>
         new(Code, Label, FieldKind.Timer, Required, Least: leastS, Most: MostS) { Wanted = leastS };
 
@@ -39,7 +42,14 @@ internal sealed class TimerField(string code, string label, int leastS, string w
                 ),
             ]
         : seconds < leastS
-            ? [CommonFindings.TimerShort.With(("seconds", Decimals.Fixed(seconds, 0)), ("asked", Decimals.Text(leastS)), ("why", why))]
+            ?
+            [
+                (Short ?? CommonFindings.TimerShort).With(
+                    ("seconds", Decimals.Fixed(seconds, 0)),
+                    ("asked", Decimals.Text(leastS)),
+                    ("why", why)
+                ),
+            ]
         : [];
 
     internal override string Text(ObservedValue value) => Read(value) is { } seconds ? $"{Decimals.Fixed(seconds, 0)} s" : "not ended";

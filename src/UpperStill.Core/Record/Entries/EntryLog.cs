@@ -6,6 +6,7 @@ namespace UpperStill.Core.Record.Entries;
 /// </summary>
 internal sealed class EntryLog
 {
+    private Dictionary<Guid, Entry>? byId;
     private static readonly List<Entry> None = [];
     private readonly Dictionary<Guid, Entry> struckBy = [];
     private readonly Dictionary<string, List<Entry>> standing = [];
@@ -60,6 +61,9 @@ internal sealed class EntryLog
     }
 
     /// <summary>Those of a kind that are not struck, in the same order.</summary>
+    /// <summary>An entry by its id; null where there is none.</summary>
+    internal Entry? Find(Guid id) => (byId ??= All.GroupBy(e => e.Id).ToDictionary(g => g.Key, g => g.First())).GetValueOrDefault(id);
+
     internal List<Entry> StandingOf(string kind) => standing.GetValueOrDefault(kind, None);
 
     internal Entry? StruckBy(Entry entry) => struckBy.GetValueOrDefault(entry.Id);

@@ -9,4 +9,8 @@ namespace UpperStill.Core.Record.Fills;
 /// <param name="From">Where it is usually filled from.</param>
 /// <param name="Entry">The entry that filled it; null while it is empty.</param>
 /// <param name="Text">How it was filled.</param>
-public sealed record SheetBottle(string Number, SampleType Type, int Replicate, FilledFrom From, Guid? Entry = null, string? Text = null);
+public sealed record SheetBottle(string Number, SampleType Type, int Replicate, FilledFrom From, Guid? Entry = null, string? Text = null)
+{
+    /// <summary>True where its rinses are counted in a step, and not asked for again when it is filled.</summary>
+    public bool RinsesCounted { get; init; }
+}

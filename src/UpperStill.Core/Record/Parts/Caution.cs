@@ -21,6 +21,40 @@ internal static class Caution
 
     internal const string Germs = "Germs: cover cuts, wash before eating.";
 
+    internal const string Fast =
+        "Fast water: no wading above the knee, nor where depth in m times speed in m/s passes 0.6, nor in a spate.";
+
+    internal const string Surf = "Surf: never your back to it; one wave in many runs far, and the tide may close the way back.";
+
+    internal const string Traffic =
+        "Traffic: only where standing is lawful, bright vest, lookout. The line never round a hand; if it snags, let go.";
+
+    internal const string Jaws = "Jaws: the pin is in whenever it is aboard, hands and feet clear, two lift.";
+
+    internal const string Rope = "Rope: nobody behind the throw, foot off the rope.";
+
+    internal const string Fixative = "Fixative is poison: trained people, gloves, eye protection, over a tray.";
+
+    internal const string Alone = "Alone only ashore, with somebody told where you are and when you are back.";
+
+    /// <summary>By the letter with which a composed protocol names them.</summary>
+    internal static IReadOnlyDictionary<char, string> ByLetter { get; } =
+        new Dictionary<char, string>
+        {
+            ['W'] = Wading,
+            ['F'] = Fast,
+            ['S'] = Surf,
+            ['T'] = Traffic,
+            ['J'] = Jaws,
+            ['R'] = Rope,
+            ['A'] = Alcohol,
+            ['X'] = Fixative,
+            ['K'] = Acid,
+            ['B'] = Bloom,
+            ['G'] = Germs,
+            ['L'] = Alone,
+        };
+
     /// <summary>What can hurt on the water, or beside it.</summary>
     internal static string Of(bool shore) =>
         shore

@@ -34,6 +34,12 @@ internal sealed class SheetDraft(FoldRequest request, BottlesOf bottles)
                 ? PlannedSamples.Of(Labelled, Context.Programme, [.. due], day, bottles, Start.Body.Series)
                 : [];
 
+    /// <summary>The steps of the parts that were folded so far.</summary>
+    internal Func<IReadOnlyList<PartStep>> StepsSoFar { get; init; } = () => [];
+
+    /// <summary>Questions that are answered on another page of this visit.</summary>
+    internal IReadOnlySet<string> AnsweredElsewhere { get; set; } = new HashSet<string>();
+
     internal ReaderUnit Reader => request.Reader;
 
     internal List<Finding> Findings { get; } = [];

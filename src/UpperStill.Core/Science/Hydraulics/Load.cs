@@ -20,21 +20,12 @@ public sealed record LoadResult(decimal? KgPerDay = null, string? Text = null, W
 /// <summary>What a stream carries in a day: 86.4 × flow in m³/s × concentration in mg/L.</summary>
 public static class Load
 {
-    // 0.3048³, exactly.
-    private const decimal CubicFoot = 0.028316846592m;
-
     /// <summary>Works it out.</summary>
     public static LoadResult Work(LoadRequest request)
     {
         ArgumentNullException.ThrowIfNull(request);
         var (flow, finding) = NumberText.Read(request.Flow);
-        decimal? factor = request.Unit.Replace('3', '³') switch
-        {
-            "m³/s" => 1,
-            "L/s" => 0.001m,
-            "ft³/s" => CubicFoot,
-            _ => null,
-        };
+        var factor = FlowUnits.CubicMetres(request.Unit);
         if (finding is not null || flow is null)
         {
             return new LoadResult(Finding: finding);

@@ -34,13 +34,27 @@ public sealed record Gear(
         KitKind.Thermometer,
         KitKind.Refractometer,
         KitKind.Net,
+        KitKind.Grab,
+        KitKind.Rake,
+        KitKind.Sieve,
+        KitKind.Quadrat,
+        KitKind.Pole,
+        KitKind.Mesh,
+        KitKind.Bucket,
+        KitKind.CurrentMeter,
+        KitKind.Staff,
+        KitKind.CountingCell,
     ];
+
+    // Lots that a result is worked out with: alcohol by its strength, jars by their volume.
+    private static bool WorkedWith(KitItem item) =>
+        OnTheWater.Contains(item.Kind) || Figure(item, "strength-percent") is not null || Figure(item, "volume-ml") is not null;
 
     /// <summary>The item as a visit sees it; null where it is not used on the water, or not now.</summary>
     public static Gear? Of(KitItem item)
     {
         ArgumentNullException.ThrowIfNull(item);
-        return (!OnTheWater.Contains(item.Kind) && Figure(item, "strength-percent") is null) || item.Condition != Condition.InUse
+        return !WorkedWith(item) || item.Condition != Condition.InUse
             ? null
             : new Gear(
                 item.Code,
@@ -51,8 +65,7 @@ public sealed record Gear(
                 item.Standing.Where(c => c.Kind == KitCheckKind.Calibrated).Select(c => (DateOnly?)c.Day).Max()
             )
             {
-                // The others have theirs by name above; these are asked for by whoever works with them.
-                Figures = item.Kind is KitKind.Net or KitKind.Reagent ? item.Figures : null,
+                Figures = item.Figures is { Count: > 0 } figures ? figures : null,
             };
     }
 

@@ -46,6 +46,42 @@ public enum KitKind
     [JsonStringEnumMemberName("grab")]
     Grab,
 
+    /// <summary>A plant rake on a rope.</summary>
+    [JsonStringEnumMemberName("rake")]
+    Rake,
+
+    /// <summary>A sieve, or a bucket with a mesh.</summary>
+    [JsonStringEnumMemberName("sieve")]
+    Sieve,
+
+    /// <summary>A frame laid on the sand.</summary>
+    [JsonStringEnumMemberName("quadrat")]
+    Quadrat,
+
+    /// <summary>A pole with a holder.</summary>
+    [JsonStringEnumMemberName("pole")]
+    Pole,
+
+    /// <summary>A mesh through which water is poured.</summary>
+    [JsonStringEnumMemberName("mesh")]
+    Mesh,
+
+    /// <summary>A bucket with a line.</summary>
+    [JsonStringEnumMemberName("bucket")]
+    Bucket,
+
+    /// <summary>A current meter.</summary>
+    [JsonStringEnumMemberName("current-meter")]
+    CurrentMeter,
+
+    /// <summary>A staff with marks.</summary>
+    [JsonStringEnumMemberName("staff")]
+    Staff,
+
+    /// <summary>A cell in which animals are counted.</summary>
+    [JsonStringEnumMemberName("counting-cell")]
+    CountingCell,
+
     /// <summary>A lot of filters.</summary>
     [JsonStringEnumMemberName("filters")]
     Filters,

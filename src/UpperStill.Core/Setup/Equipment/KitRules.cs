@@ -72,7 +72,11 @@ public static class KitRules
             "bottle sampler",
             Crate.Bottles,
             KitCheckKind.LookedOver,
-            [new("volume-l", "volume, L"), new("fall-speed-ms", "fall speed of the messenger, m/s")],
+            [
+                new("volume-l", "volume, L"),
+                new("fall-speed-ms", "fall speed of the messenger, m/s"),
+                new("length-cm", "length of the sampler, cm"),
+            ],
             "no cracks, no leaks",
             "seals firm",
             "stretch tubing pulls hard enough to shut",
@@ -126,6 +130,64 @@ public static class KitRules
             [new("area-cm2", "area of the jaws, cm²")],
             "safety pin and spring pin",
             "jaws close"
+        ),
+        Season(
+            KitKind.Rake,
+            "plant rake",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("width-cm", "width of the head, cm")],
+            "tines straight",
+            "rope sound, marked in metres",
+            "clean and dry"
+        ),
+        Season(
+            KitKind.Sieve,
+            "sieve or sieve bucket",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("mesh-um", "mesh, µm")],
+            "no holes",
+            "rim tight"
+        ),
+        Season(
+            KitKind.Quadrat,
+            "quadrat",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("side-cm", "inner side, cm")],
+            "corners square",
+            "no plastic that sheds"
+        ),
+        Season(KitKind.Pole, "pole with a holder", Crate.Bottles, KitCheckKind.LookedOver, [], "holder tight", "joints locked"),
+        Season(
+            KitKind.Mesh,
+            "mesh",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("mesh-um", "mesh, µm")],
+            "whole, held to the light",
+            "rinsed and dry"
+        ),
+        Season(KitKind.Bucket, "bucket with a line", Crate.Bottles, KitCheckKind.LookedOver, [], "handle and knot sound", "rinsed"),
+        Season(
+            KitKind.CurrentMeter,
+            "current meter",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("speed-min-ms", "slowest speed it reads, m/s"), new("speed-max-ms", "fastest, m/s")],
+            "rotor turns freely",
+            "charged",
+            "rod and tape with it"
+        ),
+        Season(KitKind.Staff, "staff", Crate.Bottles, KitCheckKind.LookedOver, [], "marks legible"),
+        Season(
+            KitKind.CountingCell,
+            "counting cell",
+            Crate.Bottles,
+            KitCheckKind.LookedOver,
+            [new("volume-ml", "volume, mL")],
+            "glass clean, no scratches"
         ),
         Lot(
             KitKind.Filters,

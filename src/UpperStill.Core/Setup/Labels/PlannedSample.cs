@@ -85,7 +85,7 @@ public static class PlannedSamples
                             place
                         )
                         {
-                            FilledBy = bottle.From == SampleFrom.Protocol ? plan.Protocol : null,
+                            FilledBy = bottle.Own || bottle.From == SampleFrom.Protocol ? plan.Protocol : null,
                         }
                     );
                 }

@@ -67,6 +67,15 @@ public static class ContainerOptions
         "Counts drift.",
         ["6-h: 6 h, and 2 h in the lab", "24-h: 24 h", "same-outing: same outing", "unasked: not asked"]
     );
+
+    /// <summary>How bottom animals are kept.</summary>
+    public static readonly Method BottomAnimals = Method.Of(
+        MethodGroup.Other,
+        "grab.keep",
+        "Bottom animals are kept",
+        "Picked when there is time.",
+        ["alcohol: in alcohol, twice the residue", "live: alive, on ice, for days"]
+    );
 }
 
 /// <summary>A sample type as a programme has it rinsed, filled and kept.</summary>
@@ -78,7 +87,9 @@ public static class ContainerRules
     public static SampleType? TypeOf(this Programme programme, string code)
     {
         ArgumentNullException.ThrowIfNull(programme);
-        return SampleTypes.Find(code) is { } type ? Held(programme, Kept(programme, Filled(programme, Rinsed(programme, type)))) : null;
+        return SampleTypes.Find(code) is { } type
+            ? Held(programme, Alive(programme, Kept(programme, Filled(programme, Rinsed(programme, type)))))
+            : null;
     }
 
     // What is never rinsed stays so: acid would be lost, and a sterile wall with it.
@@ -122,6 +133,17 @@ public static class ContainerRules
                     _ => Keeping.Ice,
                 },
             };
+
+    private static SampleType Alive(Programme programme, SampleType type) =>
+        type.Code == SampleTypes.BottomAnimals && programme.Chooses(ContainerOptions.BottomAnimals, "live")
+            ? type with
+            {
+                Added = null,
+                Keep = Keeping.Ice,
+                Hold = "days",
+                HoldHours = SampleTypes.LiveHours,
+            }
+            : type;
 
     private static SampleType Held(Programme programme, SampleType type) =>
         !type.Sterile

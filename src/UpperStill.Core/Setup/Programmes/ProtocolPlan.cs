@@ -61,6 +61,9 @@ public enum SampleFrom
 /// <param name="Replicates">Further bottles of the same water.</param>
 public sealed record BottlePlan(string Type, SampleFrom From, [property: Within(0, 20)] int Replicates = 0)
 {
+    /// <summary>True where the protocol itself fills it, step by step.</summary>
+    internal bool Own { get; init; }
+
     /// <summary>True where of several places only the first has the further bottles.</summary>
     internal bool OnlyFirst { get; init; }
 }

@@ -8,6 +8,12 @@ public static class SampleTypes
     private const string AlcoholCaution = "Alcohol burns easily: gloves, no flame.";
     private const string BloomCaution = "May be poisonous: gloves, do not touch, keep dogs out.";
 
+    /// <summary>Animals of the bottom in a jar.</summary>
+    public const string BottomAnimals = "bottom-animals";
+
+    /// <summary>Hours that live animals stand on ice.</summary>
+    public const int LiveHours = 72;
+
     /// <summary>Every type.</summary>
     public static IReadOnlyList<SampleType> All { get; } =
     [
@@ -310,6 +316,26 @@ public static class SampleTypes
             Hold = "as the lab says",
             LabelAlso = ["stage or flow"],
         },
+        new("stream", "E", "stream water", "plain bottle", null, new FillLevel("full, mid-depth"), new RinseRule(3, "3, behind you"), 1000)
+        {
+            Keep = Keeping.Ice,
+            Hold = "as the lab says",
+            LabelAlso = ["stage or flow"],
+        },
+        new(
+            "own",
+            "J",
+            "as its protocol says",
+            "container",
+            null,
+            new FillLevel("as its protocol says"),
+            new RinseRule(0, "as its protocol says")
+        )
+        {
+            Keep = Keeping.Cold,
+            Hold = "as its protocol says",
+            LabelAlso = [],
+        },
         new(
             "depth-water",
             "V",
@@ -358,7 +384,7 @@ public static class SampleTypes
             Water = false,
         },
         new(
-            "bottom-animals",
+            BottomAnimals,
             "I",
             "bottom animals",
             "jar",

@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Hydraulics;
 
 namespace UpperStill.Core.Setup.Waters;
 
@@ -45,6 +46,9 @@ public sealed record Station(
 
     /// <summary>From where it is worked; null where an earlier build did not ask: then a shore is a pier, anything else a boat’s.</summary>
     public StationKind? Kind { get; init; }
+
+    /// <summary>Flow by the staff, row by row from the lowest; null where the group has no table for it.</summary>
+    public IReadOnlyList<StageRow>? StageTable { get; init; }
 
     /// <summary>True where nobody goes afloat.</summary>
     internal bool OnLand => Kind is { } kind ? kind != StationKind.Boat : Shore;

@@ -31,7 +31,18 @@ internal sealed record Seen(string Guides, string Elsewhere);
 /// programme.</summary>
 internal static class OptionExamples
 {
-    private static readonly string[] GuidedSteps = ["arrive", "sounding", "surface", "clarity", "profile", "bottles", "composite", "leave"];
+    private static readonly string[] GuidedSteps =
+    [
+        "arrive",
+        "sounding",
+        "surface",
+        "clarity",
+        "profile",
+        "bottles",
+        "composite",
+        "leave",
+        .. VisitParts.Described.Select(d => d.Code),
+    ];
     private static readonly (string Depth, string Celsius)[] Depths = [("1", "20"), ("4", "19.8"), ("6", "16"), ("8", "10"), ("11", "8")];
     private static readonly Guid Visit = Guid.CreateVersion7();
     private static readonly DateOnly Day = new(2026, 8, 12);
@@ -65,6 +76,24 @@ internal static class OptionExamples
                     .Number("read", "salinity", "21 ppt", "1")
             ),
             ["beach"] = Beach(),
+            ["grab"] = Grabbed(),
+            ["rake"] = Observed(new ObservedVisit("rake")),
+            ["stream"] = Stream(),
+            ["surf"] = Observed(new ObservedVisit("surf").Choose("fit", "holds", "jar", "1")),
+            ["sea"] = SeaBottle(),
+            ["traces"] = Observed(
+                new ObservedVisit("ultra-clean")
+                    .Day("notice", "told", 8, 1)
+                    .Day("notice", "companion", 8, 1)
+                    .Choose("fill", "capped", "in-air", "1")
+            ),
+            ["pond"] = Observed(new ObservedVisit("pond").Number("stand", "depth", "1 m")),
+            ["sand"] = Observed(
+                new ObservedVisit("plastics").Place("fix", "north", 51.836, -11.615).Place("fix", "south", 51.83545, -11.615)
+            ),
+            ["scum"] = Observed(new ObservedVisit("bloom").Choose("describe", "looks", "scum")),
+            ["opinions"] = Opinions(),
+            ["audit"] = Observed(new ObservedVisit("audit").Person("sign", "by", "Asa")),
             ["series"] = Series,
             ["paper sheet"] = programme =>
                 new(
@@ -193,8 +222,44 @@ internal static class OptionExamples
     private static Func<Programme, Seen> Beach()
     {
         var visit = new ObservedVisit("bacteria");
-        var number = visit.Sheet.Protocols!.Single().Containers[0].Number;
+        var number = visit.Protocol.Containers[0].Number;
         visit.Visit.Write(FillKinds.Fill, new FillBody(number, "bacteria", FilledFrom.Lake, FilledTo.AsAsked, Rinses: 0));
+        return Observed(visit);
+    }
+
+    private static Func<Programme, Seen> Grabbed()
+    {
+        var visit = new ObservedVisit("grab")
+            .Of("look", "grab", "G-1")
+            .Number("depth", "depth", "1.4 m", "1")
+            .Choose("pick", "share", "all", "1")
+            .Tally("pick", "counts", "1", ("worms", 3));
+        visit.Fill();
+        return Observed(visit);
+    }
+
+    private static Func<Programme, Seen> Stream()
+    {
+        var visit = new ObservedVisit("tributary").Number("look", "stage", "0.42 m").Number("gauge", "flow", "0.2 m³/s");
+        visit.Context = visit.Context with { Station = visit.Context.Station with { StageTable = [new(0.40m, 0.11m), new(0.50m, 0.24m)] } };
+        visit.Number("tape", "edge-left", "0 m").Number("tape", "edge-right", "2 m");
+        visit.Number("vertical", "tape", "1 m", "1").Number("vertical", "depth", "0.3 m", "1").Number("vertical", "v", "0.5 m/s", "1");
+        return Observed(visit);
+    }
+
+    private static Func<Programme, Seen> SeaBottle()
+    {
+        var visit = new ObservedVisit("seawater");
+        visit.Fill();
+        visit.Later(20).Gloves("fix").Count("fix", "drops", 1).Choose("warmth", "thermometer-in", "bottle");
+        return Observed(visit);
+    }
+
+    private static Func<Programme, Seen> Opinions()
+    {
+        var visit = new ObservedVisit("survey");
+        visit.Visit.Entries.Clear();
+        visit.Visit.Write(VisitKinds.VisitStarted, new VisitStartedBody("HAR-2", "layered", 1, ["Asa", "Ben"], "R-5", [new("survey")]));
         return Observed(visit);
     }
 

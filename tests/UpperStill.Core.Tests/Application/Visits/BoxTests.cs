@@ -130,7 +130,7 @@ public class BoxTests
     [Fact]
     public void Whatever_a_programme_can_plan_has_a_name() =>
         Assert.Equal(
-            [.. SampleVisit.Protocols.Select(p => p.Code).Concat(VisitParts.Described.Select(d => d.Code)).Order()],
+            [.. SampleVisit.Protocols.Select(p => p.Code).Concat(VisitParts.Described.Select(d => d.Code)).Distinct().Order()],
             Boxes["plan.protocol"].Choices.Select(c => c.Code!).Order()
         );
 

@@ -53,7 +53,8 @@ public class FieldSheetTests
     {
         var visit = SampleVisit.MetricBegun(SampleVisit.Protocols);
         Assert.Equal("sounding", Then("arrive"));
-        Assert.Equal("clarity", Then("sounding"));
+        Assert.Equal("seawater", Then("sounding"));
+        visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("seawater"), null, "no bottle");
         visit.SoundMetres("12.0");
         Assert.Equal("clarity", Then("arrive"));
         visit.Write(VisitKinds.StepSkipped, new StepSkippedBody("clarity"), null, "fog");
