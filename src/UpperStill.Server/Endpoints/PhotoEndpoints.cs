@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using UpperStill.Core.Record.Described;
 using UpperStill.Formats.Photos;
 using UpperStill.Server.People;
 using UpperStill.Store;
@@ -10,7 +11,7 @@ namespace UpperStill.Server.Endpoints;
 /// <param name="Id">Its identity.</param>
 public sealed record PhotoKept(Guid Id);
 
-/// <summary>Photographs of landmarks.</summary>
+/// <summary>Photographs of landmarks, and those that were taken on a visit.</summary>
 internal static class PhotoEndpoints
 {
     private const long MostOfAWater = 100 * 1024 * 1024;
@@ -32,6 +33,17 @@ internal static class PhotoEndpoints
             )
             .Accepts<byte[]>("image/jpeg", "image/png")
             .Produces<PhotoKept>()
+            .ProducesProblem(StatusCodes.Status400BadRequest)
+            .ProducesProblem(StatusCodes.Status403Forbidden)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict);
+        app.MapPut("/api/visits/{visit:guid}/photos/{id:guid}", KeepOfVisitAsync)
+            .For(AccessLevel.Works)
+            .WithName("keep-visit-photo")
+            .WithTags("photos")
+            .WithSummary("Keeps a photograph that an entry of the visit names; sending it twice is harmless. JPEG or PNG, at most 1 MB.")
+            .Accepts<byte[]>("image/jpeg", "image/png")
+            .Produces(StatusCodes.Status204NoContent)
             .ProducesProblem(StatusCodes.Status400BadRequest)
             .ProducesProblem(StatusCodes.Status403Forbidden)
             .ProducesProblem(StatusCodes.Status404NotFound)
@@ -64,6 +76,57 @@ internal static class PhotoEndpoints
             return Gate.Refused;
         }
 
+        var photo = Guid.CreateVersion7();
+        return await StoreAsync(photo, water, request, book, caller, clock, cancel) ?? Results.Ok(new PhotoKept(photo));
+    }
+
+    private static async Task<IResult> KeepOfVisitAsync(
+        Guid visit,
+        Guid id,
+        HttpRequest request,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        // The name comes from an entry, never from the address alone.
+        var named = (
+            await book
+                .Entries.AsNoTracking()
+                .Where(e => e.Visit == visit && e.Kind == ObservationKinds.Observation.Name)
+                .ToListAsync(cancel)
+        ).Any(e => ObservationKinds.Observation.Read(e.ToEntry().Body)?.Value.Photo == id);
+        if (!named || await book.WaterOfAsync(visit, cancel) is not { } water)
+        {
+            return Results.Problem(
+                "No entry of that visit names it, or the visit is of a water that you do not see. Deliver the entries first.",
+                statusCode: StatusCodes.Status404NotFound,
+                title: "No such photograph."
+            );
+        }
+
+        if (!caller.May.Samples(water))
+        {
+            return Gate.Refused;
+        }
+
+        return await book.Photos.AnyAsync(p => p.Id == id, cancel)
+            ? Results.NoContent()
+            : await StoreAsync(id, water, request, book, caller, clock, cancel) ?? Results.NoContent();
+    }
+
+    // Null once it is kept.
+    private static async Task<IResult?> StoreAsync(
+        Guid id,
+        string water,
+        HttpRequest request,
+        FieldBook book,
+        Caller caller,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
         using var whole = new MemoryStream();
         await request.Body.CopyToAsync(whole, cancel);
         var bytes = whole.ToArray();
@@ -90,7 +153,7 @@ internal static class PhotoEndpoints
 
         var photo = new PhotoRow
         {
-            Id = Guid.CreateVersion7(),
+            Id = id,
             Water = water,
             ContentType = kind.Type,
             Bytes = plain,
@@ -99,7 +162,7 @@ internal static class PhotoEndpoints
         };
         book.Photos.Add(photo);
         await book.SaveChangesAsync(cancel);
-        return Results.Ok(new PhotoKept(photo.Id));
+        return null;
     }
 
     private static async Task<IResult> ShowAsync(Guid id, HttpResponse response, FieldBook book, Caller caller, CancellationToken cancel)

@@ -1098,6 +1098,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a photograph that an entry of the visit names; sending it twice is harmless. JPEG or PNG, at most 1 MB. */
+        put: operations["keep-visit-photo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/photos/{id}": {
         parameters: {
             query?: never;
@@ -4292,11 +4309,13 @@ export interface components {
             choices?: null | components["schemas"]["FieldChoice"][];
             /**
              * Format: int32
-             * @description How many are wanted of what is counted; the seconds that a timer waits.
+             * @description How many are wanted of what is counted, listed or photographed; the seconds that a timer waits.
              */
             wanted?: null | number;
             /** @description True for a list of what keeps people safe. */
             safety?: boolean;
+            /** @description True where what is written later stands beside what stood before: a next photograph, a hand-over. */
+            gathers?: boolean;
             equipment?: null | components["schemas"]["FieldEquipment"];
         };
         /** @description What sort of thing a field asks for. */
@@ -4315,7 +4334,7 @@ export interface components {
          * @description What a field holds, and so how it is asked.
          * @enum {unknown}
          */
-        FieldKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "tally" | "timer" | "checklist" | "position" | "person" | "photo" | "equipment";
+        FieldKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "tally" | "timer" | "checklist" | "position" | "person" | "photo" | "equipment" | "role" | "code" | "time" | "day" | "beat" | "numbers";
         /** @description The state of a visit: what was read, what follows from it, what to look at, what is still to do. */
         FieldSheet: {
             /**
@@ -5605,7 +5624,7 @@ export interface components {
          * @description What sort of thing an item of the kit is.
          * @enum {unknown}
          */
-        KitKind: "line" | "disc" | "viewing-tube" | "composite-sampler" | "bottle-sampler" | "meter" | "thermometer" | "refractometer" | "net" | "grab" | "filters" | "bottles" | "reagent" | "other";
+        KitKind: "line" | "disc" | "viewing-tube" | "composite-sampler" | "bottle-sampler" | "meter" | "thermometer" | "refractometer" | "net" | "grab" | "rake" | "sieve" | "quadrat" | "pole" | "mesh" | "bucket" | "current-meter" | "staff" | "counting-cell" | "filters" | "bottles" | "reagent" | "other";
         /** @description What is asked of the items of one kind. */
         KitRule: {
             /** @description The kind. */
@@ -6552,6 +6571,13 @@ export interface components {
                  * @description The moment at which a timer ended.
                  */
                 until?: null | string;
+                /**
+                 * Format: date
+                 * @description A day.
+                 */
+                day?: null | string;
+                /** @description Several numbers as they were read. */
+                listed?: null | string[];
                 position?: {
                     /** Format: double */
                     latitudeDeg: number;
@@ -6619,6 +6645,13 @@ export interface components {
              * @description The moment at which a timer ended.
              */
             until?: null | string;
+            /**
+             * Format: date
+             * @description A day.
+             */
+            day?: null | string;
+            /** @description Several numbers as they were read. */
+            listed?: null | string[];
             position?: null | components["schemas"]["Position"];
             /**
              * Format: double
@@ -7520,9 +7553,20 @@ export interface components {
             thresholds: components["schemas"]["Threshold"][];
             /** @description The words of what it finds. */
             findings: components["schemas"]["FindingWords"][];
+            /** @description How it is drawn as a whole. */
+            picture?: components["schemas"]["ProtocolPicture"];
+            /** @description True where it may begin on any visit, whatever is due. */
+            anyTime?: boolean;
+            /** @description The parts of the work. */
+            roles?: components["schemas"]["RoleDescription"][];
             /** @description What it fills where its plan names nothing else. */
             containers?: components["schemas"]["ContainerDescription"][];
         };
+        /**
+         * @description How a page draws a protocol as a whole, beside its steps.
+         * @enum {unknown}
+         */
+        ProtocolPicture: "none" | "beach" | "lines";
         /** @description When a protocol is due through the season, and what binds its days. */
         ProtocolPlan: {
             /** @description What is taken. */
@@ -7776,6 +7820,12 @@ export interface components {
              * @description How many there may be.
              */
             most: number;
+            /** @description What it stands within: the code of its item begins with that of the outer one and a plus sign; null for none. */
+            within?: null | string;
+            /** @description What an inner one may be; its code stands after the plus sign. */
+            kinds?: components["schemas"]["FieldChoice"][];
+            /** @description True where those that are asked for follow from the programme, and are named. */
+            named?: boolean;
         };
         /** @description What re-planning changes. */
         ReplanAnswer: {
@@ -7989,6 +8039,15 @@ export interface components {
          * @enum {unknown}
          */
         Role: "sampler" | "coordinator" | "laboratory" | "reader";
+        /** @description A part of the work, in somebody’s hands. */
+        RoleDescription: {
+            /** @description The field in which it is written who has it. */
+            code: string;
+            /** @description For people. */
+            label: string;
+            /** @description What whoever has it may touch. */
+            touches: string;
+        };
         /**
          * @description The rounding methods for a reported clarity: applied once, at the end, half away from zero.
          * @enum {unknown}
@@ -8798,6 +8857,8 @@ export interface components {
             entry?: null | string;
             /** @description How it was filled. */
             text?: null | string;
+            /** @description True where its rinses are counted in a step, and not asked for again when it is filled. */
+            rinsesCounted?: boolean;
         };
         /** @description The bottles of the visit. */
         SheetBottles: {
@@ -8851,6 +8912,23 @@ export interface components {
             read: number;
             /** @description What the programme calls it. */
             name?: string;
+        };
+        /** @description Time that runs from something that happened, or until something must: it informs and never holds anybody up. */
+        SheetClock: {
+            /** @description What it counts. */
+            name: string;
+            /**
+             * Format: date-time
+             * @description Since when; null where it only has an end.
+             */
+            from: null | string;
+            /**
+             * Format: date-time
+             * @description Until when; null where it only has a beginning.
+             */
+            until: null | string;
+            /** @description The same in words. */
+            words: string;
         };
         /** @description What follows from what was recorded. */
         SheetDerived: {
@@ -9108,6 +9186,41 @@ export interface components {
             /** @description In words. */
             words?: null | string;
         };
+        /** @description A panel of a cross-section. */
+        SheetPanel: {
+            /**
+             * Format: double
+             * @description Where its vertical stands, m.
+             */
+            tapeM: number;
+            /**
+             * Format: double
+             * @description Where it begins, m.
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description Where it ends, m.
+             */
+            toM: number;
+            /**
+             * Format: double
+             * @description Depth, m.
+             */
+            depthM: number;
+            /**
+             * Format: double
+             * @description Mean speed, m/s.
+             */
+            velocityMs: number;
+            /**
+             * Format: double
+             * @description Its share of the flow, %; null where nothing flows.
+             */
+            sharePercent: null | number;
+            /** @description The same in words. */
+            text: string;
+        };
         /** @description A depth at which bottles are filled. */
         SheetPlace: {
             /** @description Where in the water. */
@@ -9201,6 +9314,7 @@ export interface components {
             text: string;
             /** @description Where it comes from. */
             why: string;
+            item?: null | string;
         };
         /** @description A described protocol on a visit. */
         SheetProtocol: {
@@ -9218,6 +9332,9 @@ export interface components {
             containers?: components["schemas"]["SheetBottle"][];
             /** @description What is proposed for boxes that are still empty. */
             proposals?: components["schemas"]["SheetProposal"][];
+            /** @description Its clocks. */
+            clocks?: components["schemas"]["SheetClock"][];
+            section?: null | components["schemas"]["SheetSection"];
             /** @description What is drawn on the column. */
             spans?: components["schemas"]["ColumnSpan"][];
         };
@@ -9240,6 +9357,27 @@ export interface components {
              * @default false
              */
             failed: boolean;
+            /** @description What it is repeated for, in words; null where it is done once. */
+            words?: null | string;
+            /** @description Fields that the programme does not ask for, by their codes; null where it asks for all. */
+            unasked?: null | string[];
+            /** @description The containers that are filled in it, by their numbers; null where none is. */
+            containers?: null | string[];
+        };
+        /** @description A stream’s cross-section, as it was gauged. */
+        SheetSection: {
+            /**
+             * Format: double
+             * @description Tape at one edge, m.
+             */
+            fromM: number;
+            /**
+             * Format: double
+             * @description Tape at the other, m.
+             */
+            toM: number;
+            /** @description Its panels, in the order of the tape. */
+            panels: components["schemas"]["SheetPanel"][];
         };
         /** @description Today's sounding. */
         SheetSounding: {
@@ -9485,6 +9623,19 @@ export interface components {
             /** @enum {unknown} */
             by?: "finder" | "lead" | "disc" | "simulated" | null;
         };
+        /** @description A row of a stream’s table: how much flows when the staff shows so much. */
+        StageRow: {
+            /**
+             * Format: double
+             * @description Stage, m.
+             */
+            stageM: number;
+            /**
+             * Format: double
+             * @description Flow, m³/s.
+             */
+            flowM3S: number;
+        };
         /** @description A place on a water where readings are made again and again. */
         Station: {
             /** @description Unique in the group, for example `HAR-1`. */
@@ -9535,6 +9686,8 @@ export interface components {
              */
             declinationDeg?: number;
             kind?: null | components["schemas"]["StationKind"];
+            /** @description Flow by the staff, row by row from the lowest; null where the group has no table for it. */
+            stageTable?: null | components["schemas"]["StageRow"][];
         };
         /** @description What the series of a station say. */
         StationAnswer: {
@@ -9781,6 +9934,12 @@ export interface components {
             bench: boolean;
             /** @description True where the protocol’s containers are filled in it. */
             fills?: boolean;
+            /** @description Whose part it is, by the code of its field; null where anybody does it. */
+            role?: null | string;
+            /** @description True where it stirs what a container is filled from afterwards. */
+            stirs?: boolean;
+            /** @description True where it is one touch away throughout, and never waited for. */
+            always?: boolean;
         };
         /** @description Asks how a step of a visit is done. */
         StepGuideRequest: {
@@ -13853,6 +14012,68 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PhotoKept"];
                 };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "keep-visit-photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Bad Request */
             400: {

@@ -157,12 +157,14 @@ function FillForm({
       </h4>
       {type.caution && <p className="mt-1 border-madder border-l-4 pl-2">{type.caution}</p>}
       {chosen && <ChoiceBox box="fill.from" value={from} onChoose={setFrom} />}
-      <Choice
-        label={`Rinsed, times (${type.rinse.words})`}
-        value={rinses}
-        options={Array.from({ length: Math.max(wanted, 1) + 2 }, (_, n) => [n, String(n)] as const)}
-        onChoose={setRinses}
-      />
+      {!bottle.rinsesCounted && (
+        <Choice
+          label={`Rinsed, times (${type.rinse.words})`}
+          value={rinses}
+          options={Array.from({ length: Math.max(wanted, 1) + 2 }, (_, n) => [n, String(n)] as const)}
+          onChoose={setRinses}
+        />
+      )}
       <ChoiceBox box="fill.to" label={`Filled: ${type.fill.words}`} value={to} onChoose={setTo} />
       {type.sterile && <ChoiceBox box="fill.insideTouched" value={insideTouched} onChoose={setInsideTouched} />}
       {type.added?.drops != null ? (

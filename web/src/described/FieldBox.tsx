@@ -3,10 +3,16 @@ import type { StationRecord } from '../api/client';
 import { Check } from '../ui/Check';
 import { Choice } from '../ui/Choice';
 import { TextField } from '../ui/TextField';
+import { BeatBox } from './BeatBox';
+import { CodeBox } from './CodeBox';
 import { CounterBox } from './CounterBox';
 import { EquipmentBox } from './EquipmentBox';
+import { DayBox, TimeBox } from './MomentBox';
+import { NumbersBox } from './NumbersBox';
+import { PhotoBox } from './PhotoBox';
 import { PositionBox } from './PositionBox';
 import type { FieldDescription, ObservedValue } from './protocols';
+import { RoleBox } from './RoleBox';
 import { TallyBox } from './TallyBox';
 import { TimerBox } from './TimerBox';
 
@@ -20,6 +26,9 @@ export interface FieldBoxProps {
   onGiven: (value: ObservedValue) => Promise<unknown>;
   /** What of the kit is used at this station. */
   gear?: StationRecord['context']['gear'];
+  /** Who is here. */
+  people?: readonly string[];
+  visit?: string;
 }
 
 /** An empty box of a described protocol, by what it holds. What a number means, Core says once it is written. */
@@ -61,12 +70,26 @@ export function FieldBox(props: FieldBoxProps) {
       return <EquipmentBox {...props} />;
     case 'position':
       return <PositionBox {...props} />;
+    case 'role':
+    case 'person':
+      return <RoleBox {...props} />;
+    case 'code':
+      return <CodeBox {...props} />;
+    case 'time':
+      return <TimeBox {...props} />;
+    case 'day':
+      return <DayBox {...props} />;
+    case 'numbers':
+      return <NumbersBox {...props} />;
+    case 'beat':
+      return <BeatBox {...props} />;
+    case 'photo':
+      return <PhotoBox {...props} visit={props.visit ?? ''} />;
     case 'number':
     case 'whole':
     case 'length':
     case 'temperature':
     case 'words':
-    case 'person':
       return <WrittenBox {...props} />;
     default:
       return <p className="mt-3 text-dim">{field.label}: this page cannot ask for it yet. Write it on paper.</p>;
@@ -102,7 +125,7 @@ function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
   const [written, setWritten] = useState('');
   const [unit, setUnit] = useState(field.units?.[0]?.code);
   const [problem, setProblem] = useState('');
-  const words = field.kind === 'words' || field.kind === 'person';
+  const words = field.kind === 'words';
   const range = field.usualLeast != null && field.usualMost != null ? `Usual: ${field.usualLeast}–${field.usualMost}` : undefined;
   return (
     <form
@@ -114,13 +137,9 @@ function WrittenBox({ field, next, onGiven }: FieldBoxProps) {
           setProblem('Nothing is written here. Type it as it is shown.');
           return;
         }
-        void onGiven(
-          field.kind === 'person'
-            ? { name: written.trim() }
-            : words
-              ? { words: written.trim() }
-              : { written: written.trim(), ...(unit ? { unit } : {}) },
-        ).then(() => setWritten(''));
+        void onGiven(words ? { words: written.trim() } : { written: written.trim(), ...(unit ? { unit } : {}) }).then(() =>
+          setWritten(''),
+        );
       }}
     >
       <TextField

@@ -1,21 +1,24 @@
-import type { FieldSheet, Schemas, StationRecord } from '../api/client';
-import { FillList } from '../bottles/FillList';
-import { write, writeAshore } from '../field/entries';
+import { type ReactNode, useState } from 'react';
+import type { FieldSheet, StationRecord } from '../api/client';
 import { NextButton } from '../ui/NextButton';
 import { Findings } from '../water/findings';
 import { after, onTo, stepName } from '../water/steps';
 import type { StepProps } from '../water/VisitPage';
-import { WrittenMark } from '../water/WrittenMark';
+import { AuditLines } from './AuditLines';
+import { BeachMap } from './BeachMap';
+import { ClockLine } from './ClockLine';
+import { CrossSection } from './CrossSection';
 import { FieldBox } from './FieldBox';
-import { type Description, type ObservedValue, useDescription } from './protocols';
-
-type Protocol = Schemas['SheetProtocol'];
-type Step = Schemas['SheetProtocolStep'];
+import { groupsOf, outerItem, type StepGroup } from './groups';
+import { KindPicker } from './KindPicker';
+import { addressOf, observe, type Protocol, type Step } from './observe';
+import { type Description, useDescription } from './protocols';
+import { StepCard } from './StepCard';
 
 /** A protocol that describes itself, step by step on the visit: one page for all of them. */
 export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & { protocol: string }) {
   const { description, error } = useDescription(protocol);
-  const own = sheet.protocols?.find((one) => one.protocol === protocol);
+  const own = sheet.protocols?.find((one) => one.protocol === protocol) ?? begun(description);
   const to = after(sheet, protocol);
   if (error) {
     return <p role="alert">{error}</p>;
@@ -31,9 +34,10 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
       </>
     );
   }
-  const bench = (step: Step) => description.steps.find(({ code }) => code === step.step)?.bench === true;
-  const afloat = own.steps.filter((step) => !bench(step));
-  const ashore = own.steps.filter(bench);
+  const told = (step: Step) => description.steps.find(({ code }) => code === step.step);
+  const afloat = own.steps.filter((step) => !told(step)?.bench && !told(step)?.always);
+  const ashore = own.steps.filter((step) => told(step)?.bench === true);
+  const always = own.steps.filter((step) => told(step)?.always === true);
   const next = [...afloat, ...ashore].find(({ open }) => open.length > 0);
   const gear = station.context.gear;
   const done = sheet.steps.find((step) => step.name === protocol)?.state === 'done';
@@ -42,12 +46,16 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
   const rest = sheet.findings.filter(
     ({ at }) => at?.split('/')[0] === protocol && !shown.some((address) => at.startsWith(address)),
   );
+  const part = { sheet, own, description, gear };
   return (
     <>
       <h2 className="text-2xl">{description.title}</h2>
       <p className="mt-0.5 text-dim">{description.purpose}</p>
+      {(own.clocks ?? []).map((clock) => (
+        <ClockLine key={clock.name} clock={clock} />
+      ))}
       {own.derived.map((derived) => (
-        <p key={derived.parameter + (derived.item ?? '')} className="mt-2">
+        <p key={derived.parameter + (derived.item ?? '') + derived.name} className="mt-2">
           {derived.name}{' '}
           {derived.value == null ? (
             <span className="text-dim">{derived.text}</span>
@@ -59,32 +67,25 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
           )}
         </p>
       ))}
-      <ol className="mt-3">
-        {afloat.map((step) => (
-          <OneStep
-            key={`${step.step}/${step.item}/${step.try}`}
-            {...{ sheet, own, description, step, gear }}
-            next={step === next}
-            ashore={false}
-          />
-        ))}
-      </ol>
+      {own.section && <CrossSection section={own.section} />}
+      {description.picture === 'beach' && <BeachMap own={own} />}
+      {always.map((step) => (
+        <Always key={step.step} words={told(step)?.do ?? ''}>
+          <StepCard {...part} step={step} next={false} ashore={false} />
+        </Always>
+      ))}
+      {description.picture === 'lines' ? (
+        <AuditLines {...part} />
+      ) : (
+        <Groups {...part} steps={afloat} next={next} ashore={false} />
+      )}
       <Findings sheet={sheet} findings={rest} />
-      <More {...{ sheet, own, description, gear }} bench={false} />
+      <More {...part} bench={false} />
       {ashore.length > 0 && (
         <section className="mt-6 border-ink border-t-[1.5px] pt-3" aria-label="At the bench, later">
           <h3 className="text-xl">At the bench, later</h3>
-          <ol className="mt-2">
-            {ashore.map((step) => (
-              <OneStep
-                key={`${step.step}/${step.item}/${step.try}`}
-                {...{ sheet, own, description, step, gear }}
-                next={step === next}
-                ashore
-              />
-            ))}
-          </ol>
-          <More {...{ sheet, own, description, gear }} bench />
+          <Groups {...part} steps={ashore} next={next} ashore />
+          <More {...part} bench />
         </section>
       )}
       {done && sheet.state !== 'closed' && <NextButton onClick={() => onStep(to)}>{onTo(sheet, to)}</NextButton>}
@@ -92,151 +93,162 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
   );
 }
 
-/** The beginning of the address of everything that a step holds. */
-function addressOf(own: Protocol, step: Step): string {
-  return `${own.protocol}/${step.step}/${step.item ?? ''}/${step.try}/`;
+/** What may begin on any visit is asked though nothing of it stands yet. */
+function begun(description: Description | null | undefined): Protocol | undefined {
+  return description?.anyTime
+    ? {
+        protocol: description.code,
+        due: false,
+        values: [],
+        derived: [],
+        steps: description.steps
+          .filter(({ fills }) => !fills)
+          .map(({ code, fields }) => ({
+            step: code,
+            try: 1,
+            state: 'to-do',
+            open: fields.filter((f) => f.required).map((f) => f.code),
+          })),
+      }
+    : undefined;
 }
 
-function OneStep({
-  sheet,
-  own,
-  description,
-  step,
-  next,
-  ashore,
-  gear,
-}: {
+interface Part {
   sheet: FieldSheet;
   own: Protocol;
   description: Description;
-  step: Step;
-  /** True for the first step that still asks something. */
-  next: boolean;
-  /** Done at the bench, also after the visit has ended. */
-  ashore: boolean;
   gear: StationRecord['context']['gear'];
-}) {
-  const told = description.steps.find(({ code }) => code === step.step);
-  if (!told) {
-    return null;
-  }
-  const here = (value: { step: string; item?: string | null; try: number }) =>
-    value.step === step.step && (value.item ?? null) === (step.item ?? null) && value.try === step.try;
-  const address = addressOf(own, step);
-  const closed = sheet.state === 'closed' && !ashore;
-  const put = (field: string, value: ObservedValue) =>
-    (ashore ? writeAshore : write)({
-      visit: sheet.visit,
-      kind: 'observation',
-      body: {
-        protocol: own.protocol,
-        version: description.version,
-        step: step.step,
-        field,
-        value,
-        try: step.try,
-        ...(step.item == null ? {} : { item: step.item }),
-      },
-    });
-  const repeat = description.repeats.find(({ code }) => code === told.repeat);
-  return (
-    <li className="border-rule border-t py-3">
-      <p className="font-bold">
-        {step.state === 'done' && own.values.some(here) && <span aria-hidden="true">✓ </span>}
-        {told.do}
-        {step.item != null && repeat && repeat.most > 1 && (
-          <span className="font-normal text-dim">
-            {' '}
-            {repeat.label} {step.item}
-          </span>
-        )}
-        {step.try > 1 && <span className="font-normal text-dim"> Try {step.try}.</span>}
-      </p>
-      <p className="text-dim text-sm">{told.why}</p>
-      {told.cautions.map((caution) => (
-        <p key={caution} className="mt-1 border-ochre border-l-4 pl-2 text-sm">
-          {caution}
-        </p>
+}
+
+/** Steps group by group; one that is done folds up, and opens again at a touch. */
+function Groups({ steps, next, ashore, ...part }: Part & { steps: Step[]; next: Step | undefined; ashore: boolean }) {
+  const groups = groupsOf(part.description, steps);
+  const several = (group: StepGroup) => groups.filter(({ repeat }) => repeat === group.repeat).length > 1;
+  return groups.map((group) => (
+    <Group
+      key={group.key}
+      {...part}
+      group={group}
+      next={next}
+      ashore={ashore}
+      named={group.repeat !== undefined && several(group)}
+    />
+  ));
+}
+
+function Group({
+  group,
+  next,
+  ashore,
+  named,
+  ...part
+}: Part & { group: StepGroup; next: Step | undefined; ashore: boolean; named: boolean }) {
+  const { sheet, own, description } = part;
+  const done = group.steps.every(({ state, failed }) => state === 'done' && !failed);
+  const [opened, setOpened] = useState<boolean>();
+  // What is being worked on does not fold up under a finger: only what was done when the page was opened.
+  const [wasDone] = useState(done);
+  const open = opened ?? !(named && wasDone);
+  const inner = description.repeats.find(({ within }) => within === group.repeat && group.repeat !== undefined);
+  const first = inner && description.steps.find(({ repeat }) => repeat === inner.code);
+  const asked = first?.fields.find(({ code }) => !unasked(own, first.code)?.includes(code));
+  const values = own.values.filter(({ item }) => outerItem(item) === group.item);
+  const body = (
+    <ol className="mt-1">
+      {group.steps.map((step) => (
+        <StepCard key={`${step.step}/${step.item}/${step.try}`} {...part} step={step} next={step === next} ashore={ashore} />
       ))}
-      {told.fields.map((field) => {
-        const value = own.values.find((one) => one.field === field.code && here(one));
-        const proposal = own.proposals?.find((one) => one.step === step.step && one.field === field.code);
-        return value ? (
-          <WrittenMark
-            key={field.code}
-            visit={sheet.visit}
-            entry={value.entry}
-            label={field.label}
-            text={value.text}
-            ashore={ashore}
-          />
-        ) : closed ? null : (
-          <div key={field.code + step.try}>
-            {proposal && (
-              <button type="button" className="act mt-3" onClick={() => void put(field.code, proposal.value as ObservedValue)}>
-                {field.label}: {proposal.text}
-                <span className="block font-normal text-sm">{proposal.why}</span>
-              </button>
-            )}
-            <FieldBox
-              field={field}
-              address={`${sheet.visit}/${address}${field.code}`}
-              next={next && field.code === step.open[0]}
-              onGiven={(given) => put(field.code, given)}
-              gear={gear}
-            />
-          </div>
-        );
-      })}
-      {told.fills && (own.containers?.length ?? 0) > 0 && (
-        <FillList
-          sheet={sheet}
-          place={{ place: own.protocol, bottles: own.containers ?? [], casts: [], order: [], sampler: false, own: true }}
+      {inner && first && asked && group.item !== undefined && sheet.state !== 'closed' && (
+        <KindPicker
+          repeat={inner}
+          field={asked}
+          taken={group.steps.filter(({ item }) => item !== group.item).map(({ item }) => item?.split('+')[1] ?? '')}
+          address={(kind) => `${sheet.visit}/${own.protocol}/${first.code}/${group.item}+${kind}/1/${asked.code}`}
+          onGiven={(kind, value) =>
+            observe(
+              { sheet, description, step: first.code, item: `${group.item}+${kind}`, attempt: 1, ashore },
+              asked.code,
+              value,
+            )
+          }
+          gear={part.gear}
+          people={sheet.observers}
+          visit={sheet.visit}
         />
       )}
-      <Findings sheet={sheet} findings={sheet.findings.filter((finding) => finding.at?.startsWith(address))} />
-    </li>
+    </ol>
+  );
+  return named ? (
+    <section className="mt-3 border-ink border-t-[1.5px]" aria-label={group.words}>
+      <button
+        type="button"
+        className="flex min-h-14 w-full items-center gap-3 text-left"
+        aria-expanded={open}
+        onClick={() => setOpened(!open)}
+      >
+        <h3 className="text-xl">
+          {done && <span aria-hidden="true">✓ </span>}
+          {group.words}
+        </h3>
+        {!open && <span className="min-w-0 truncate text-dim text-sm">{values.map(({ text }) => text).join(', ')}</span>}
+        <span aria-hidden="true" className="ml-auto">
+          {open ? '–' : '+'}
+        </span>
+      </button>
+      {open && body}
+    </section>
+  ) : (
+    body
+  );
+}
+
+function unasked(own: Protocol, step: string): readonly string[] | null | undefined {
+  return own.steps.find((one) => one.step === step)?.unasked;
+}
+
+/** What is one touch away throughout, and never waited for. */
+function Always({ words, children }: { words: string; children: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <section className="mt-4" aria-label={words}>
+      <button type="button" className="act min-h-14 border-2 border-madder" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {words}
+      </button>
+      {open && <ol>{children}</ol>}
+    </section>
   );
 }
 
 /** Another try where the last failed, another of what it is repeated for where there may be one. */
-function More({
-  sheet,
-  own,
-  description,
-  gear,
-  bench,
-}: {
-  sheet: FieldSheet;
-  own: Protocol;
-  description: Description;
-  gear: StationRecord['context']['gear'];
-  bench: boolean;
-}) {
+function More({ bench, ...part }: Part & { bench: boolean }) {
+  const { sheet, own, description } = part;
   if (sheet.state === 'closed' && !bench) {
     return null;
   }
-  const here = description.repeats.filter(({ code }) =>
-    description.steps.some((step) => step.repeat === code && step.bench === bench),
+  const here = description.repeats.filter(
+    ({ code, within }) => within == null && description.steps.some((step) => step.repeat === code && step.bench === bench),
   );
   return here.map((repeat) => {
     const steps = own.steps.filter((step) => description.steps.find(({ code }) => code === step.step)?.repeat === repeat.code);
     const items = [...new Set(steps.map(({ item }) => item ?? ''))];
     const failed = steps.find((step) => step.failed);
+    const waits = steps.some((step) => step.state === 'to-do');
+    if (!failed && (repeat.named || items.length >= repeat.most || waits)) {
+      return null;
+    }
     return (
       <MoreOf
         key={repeat.code}
-        {...{ sheet, own, description, gear }}
+        {...part}
         ashore={bench}
         code={repeat.code}
         item={failed?.item ?? String(items.length + 1)}
         attempt={failed ? failed.try + 1 : 1}
         words={
           failed
-            ? `Another try of ${repeat.most > 1 ? `${repeat.label} ${failed.item}` : `the ${repeat.label}`}`
+            ? `Another try of ${repeat.most > 1 ? (failed.words ?? `${repeat.label} ${failed.item}`) : `the ${repeat.label}`}`
             : `Another ${repeat.label}`
         }
-        hidden={!failed && (items.length >= repeat.most || steps.some((step) => step.state === 'to-do'))}
       />
     );
   });
@@ -251,24 +263,14 @@ function MoreOf({
   item,
   attempt,
   words,
-  hidden,
   ashore,
   gear,
-}: {
-  sheet: FieldSheet;
-  own: Protocol;
-  description: Description;
-  code: string;
-  item: string;
-  attempt: number;
-  words: string;
-  hidden: boolean;
-  ashore: boolean;
-  gear: StationRecord['context']['gear'];
-}) {
-  const first = description.steps.find((step) => step.repeat === code && step.fields.length > 0);
-  const field = first?.fields[0];
-  if (hidden || !first || !field) {
+}: Part & { code: string; item: string; attempt: number; words: string; ashore: boolean }) {
+  const first = description.steps.find(
+    (step) => step.repeat === code && !step.always && step.fields.some((field) => !unasked(own, step.code)?.includes(field.code)),
+  );
+  const field = first?.fields.find((one) => !unasked(own, first.code)?.includes(one.code));
+  if (!first || !field) {
     return null;
   }
   return (
@@ -281,21 +283,9 @@ function MoreOf({
         address={`${sheet.visit}/${own.protocol}/${first.code}/${item}/${attempt}/${field.code}`}
         next={false}
         gear={gear}
-        onGiven={(value) =>
-          (ashore ? writeAshore : write)({
-            visit: sheet.visit,
-            kind: 'observation',
-            body: {
-              protocol: own.protocol,
-              version: description.version,
-              step: first.code,
-              field: field.code,
-              value,
-              item,
-              try: attempt,
-            },
-          })
-        }
+        people={sheet.observers}
+        visit={sheet.visit}
+        onGiven={(value) => observe({ sheet, description, step: first.code, item, attempt, ashore }, field.code, value)}
       />
     </section>
   );

@@ -31,16 +31,19 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
       <p className="font-bold text-sm">{field.label}</p>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         {begun === undefined ? (
-          <button
-            type="button"
-            className={`act min-h-14 min-w-28 text-xl ${next ? 'act-next' : ''}`}
-            onClick={() => {
-              setNow(nowMs());
-              setBegun(nowLocal());
-            }}
-          >
-            Start
-          </button>
+          <>
+            <button
+              type="button"
+              className={`act min-h-14 min-w-28 text-xl ${next ? 'act-next' : ''}`}
+              onClick={() => {
+                setNow(nowMs());
+                setBegun(nowLocal());
+              }}
+            >
+              Start
+            </button>
+            <TypedSeconds label={field.label} onGiven={onGiven} />
+          </>
         ) : (
           <>
             <p className={`num font-bold text-6xl ${over ? 'text-buoy' : ''}`}>{seconds} s</p>
@@ -56,6 +59,46 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
         )}
       </div>
     </div>
+  );
+}
+
+/** A time that was taken on paper or by another watch: its seconds. */
+function TypedSeconds({ label, onGiven }: { label: string; onGiven: FieldBoxProps['onGiven'] }) {
+  const [open, setOpen] = useState(false);
+  const [written, setWritten] = useState('');
+  if (!open) {
+    return (
+      <button type="button" className="act-quiet min-h-14" onClick={() => setOpen(true)}>
+        type the seconds
+      </button>
+    );
+  }
+  const seconds = Number(written.replace(',', '.'));
+  const good = written.trim() !== '' && Number.isFinite(seconds) && seconds >= 0;
+  return (
+    <form
+      className="flex items-center gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (good) {
+          const until = nowLocal();
+          const at = new Date(Date.parse(until) - Math.round(seconds * 1000)).toISOString();
+          void onGiven({ at, until });
+        }
+      }}
+    >
+      <input
+        className="field num !w-24"
+        aria-label={`${label}, seconds`}
+        inputMode="decimal"
+        value={written}
+        onChange={(event) => setWritten(event.target.value)}
+      />
+      <span>s</span>
+      <button type="submit" className="act min-h-14" disabled={!good}>
+        Write it down
+      </button>
+    </form>
   );
 }
 

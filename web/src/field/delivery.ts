@@ -181,12 +181,18 @@ export async function deliverWaiting(): Promise<boolean> {
   return (round.stopped === undefined && (round.went || round.alone.size === 0)) || (round.stopped ?? 500) < 429;
 }
 
-/** Files of logged casts that can be sent: the server has the entry that names them, and has not refused them. */
+/** True where an entry names a file. */
+function names(body: unknown, name: string): boolean {
+  const { sha256, value } = body as { sha256?: string; value?: { photo?: string } };
+  return sha256 === name || value?.photo === name;
+}
+
+/** Files that can be sent: the server has the entry that names them, and has not refused them. */
 async function filesToSend(): Promise<KeptFile[]> {
   const files: KeptFile[] = [];
   for (const file of await store.files.filter(({ problem, sent }) => !problem && !sent).toArray()) {
     const entries = await store.entries.where('visit').equals(file.visit).toArray();
-    if (entries.some(({ state, entry }) => state === 'sent' && (entry.body as { sha256?: string }).sha256 === file.sha256)) {
+    if (entries.some(({ state, entry }) => state === 'sent' && names(entry.body, file.sha256))) {
       files.push(file);
     }
   }
@@ -197,16 +203,23 @@ async function filesToSend(): Promise<KeptFile[]> {
 export async function deliverFiles(): Promise<void> {
   const past = Date.now() - FILES_STAY_MS;
   await store.files.filter(({ sent }) => sent !== undefined && sent < past).delete();
-  for (const { sha256, visit, file } of await filesToSend()) {
-    const { response, error } = await api.PUT('/api/visits/{visit}/casts/{sha256}', {
-      params: { path: { visit, sha256 } },
-      body: file as never,
-      bodySerializer: (body) => body,
-      headers: { 'Content-Type': 'text/csv' },
-    });
+  for (const { sha256, visit, file, photo } of await filesToSend()) {
+    const { response, error } = photo
+      ? await api.PUT('/api/visits/{visit}/photos/{id}', {
+          params: { path: { visit, id: sha256 } },
+          body: file as never,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': 'image/jpeg' },
+        })
+      : await api.PUT('/api/visits/{visit}/casts/{sha256}', {
+          params: { path: { visit, sha256 } },
+          body: file as never,
+          bodySerializer: (body) => body,
+          headers: { 'Content-Type': 'text/csv' },
+        });
     if (response.ok) {
       await store.files.update(sha256, { sent: Date.now() });
-    } else if ([403, 404, 413].includes(response.status)) {
+    } else if ([400, 403, 404, 409, 413].includes(response.status)) {
       await store.files.update(sha256, { problem: error?.title ?? `The server answered ${response.status}.` });
     }
   }

@@ -62,9 +62,13 @@ export interface KeptPhoto {
   picture: Blob;
 }
 
-/** The file of a logged cast: until the server has it, and some days longer, should the server be restored from a backup. */
+/** A file that an entry names, a logged cast or a photograph: until the server has it, and some days longer, should the server be
+ * restored from a backup. */
 export interface KeptFile {
+  /** Of a cast; of a photograph its id stands here. */
   sha256: string;
+  /** True for a photograph. */
+  photo?: boolean;
   visit: string;
   file: Blob;
   /** Why the server would not have it; then it is not sent again by itself. */

@@ -3,9 +3,7 @@ import { asked } from '../api/asked';
 import { api } from '../api/client';
 import { Photo } from '../ui/Photo';
 import { Problem } from '../ui/Problem';
-
-const LONGEST_SIDE = 1280;
-const QUALITY = 0.8;
+import { smallPicture } from '../ui/smallPicture';
 
 interface Props {
   label: string;
@@ -23,7 +21,7 @@ export function PhotoField({ label, water, photo, onChange }: Props) {
     if (!file) {
       return;
     }
-    const small = await shrunk(file).catch(() => undefined);
+    const small = await smallPicture(file).catch(() => undefined);
     if (!small) {
       setProblem('This file is not a picture that can be shown. Bring a JPEG or PNG.');
       return;
@@ -63,12 +61,4 @@ export function PhotoField({ label, water, photo, onChange }: Props) {
       <Problem words={problem} />
     </div>
   );
-}
-
-async function shrunk(file: File): Promise<Blob> {
-  const picture = await createImageBitmap(file);
-  const scale = Math.min(1, LONGEST_SIDE / Math.max(picture.width, picture.height));
-  const canvas = new OffscreenCanvas(Math.round(picture.width * scale), Math.round(picture.height * scale));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-  return canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
 }

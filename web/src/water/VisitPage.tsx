@@ -2,6 +2,7 @@ import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
+import { AnyTime } from '../described/AnyTime';
 import { ProtocolStep } from '../described/ProtocolStep';
 import { useVisit } from '../field/visits';
 import { useAppearance, useDensity } from '../ui/appearance';
@@ -104,6 +105,7 @@ export function VisitPage() {
         {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}
         <Findings sheet={sheet} findings={head} />
         {!ended && <SkipStep key={shown} sheet={sheet} step={shown} />}
+        {sheet.state !== 'closed' && <AnyTime sheet={sheet} shown={shown} onStep={onStep} />}
       </Suspense>
     </>
   );

@@ -77,6 +77,7 @@ public sealed class AuditProtocol : DescribedProtocol
                 Title = "Self-audit",
                 Purpose = "Was everything done? A box filled is not a thing done.",
                 Rank = StepRank.Audit,
+                Picture = ProtocolPicture.Lines,
                 Steps =
                 [
                     new("line", "Done?", "A box filled is not a thing done.", Answer, Remark) { Repeat = Line },

@@ -9,7 +9,8 @@ using static UpperStill.Core.Protocols.Mesh.MeshFields;
 
 namespace UpperStill.Core.Protocols.Mesh;
 
-/// <summary>How deep the weighted bottle goes: to the clarity, never nearer to the bottom than the clearance, at the nearest mark.</summary>
+/// <summary>How deep the weighted bottle goes: to the clarity, never nearer to the bottom than the clearance, at the nearest
+/// mark.</summary>
 internal static class MeshDepth
 {
     internal static void Of(ProtocolRun run)

@@ -37,6 +37,7 @@ public abstract class DescribedProtocol : VisitPart
                 Findings = script.Findings,
                 Containers = [.. script.Containers.Select(c => c.Describe())],
                 AnyTime = script.AnyTime,
+                Picture = script.Picture,
                 Roles =
                 [
                     .. script

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
 
@@ -18,6 +19,23 @@ public sealed record RepeatDescription(string Code, string Label, int Usual, int
 
     /// <summary>True where those that are asked for follow from the programme, and are named.</summary>
     public bool Named { get; init; }
+}
+
+/// <summary>How a page draws a protocol as a whole, beside its steps.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<ProtocolPicture>))]
+public enum ProtocolPicture
+{
+    /// <summary>Its steps say enough.</summary>
+    [JsonStringEnumMemberName("none")]
+    None,
+
+    /// <summary>Points of a beach in sand and water, in pairs.</summary>
+    [JsonStringEnumMemberName("beach")]
+    Beach,
+
+    /// <summary>A list to answer, line by line.</summary>
+    [JsonStringEnumMemberName("lines")]
+    Lines,
 }
 
 /// <summary>A part of the work, in somebody’s hands.</summary>
@@ -86,6 +104,9 @@ public sealed record ProtocolDescription(
 
     /// <summary>The words of what it finds.</summary>
     public required IReadOnlyList<FindingWords> Findings { get; init; }
+
+    /// <summary>How it is drawn as a whole.</summary>
+    public ProtocolPicture Picture { get; init; }
 
     /// <summary>True where it may begin on any visit, whatever is due.</summary>
     public bool AnyTime { get; init; }

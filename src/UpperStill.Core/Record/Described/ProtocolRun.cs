@@ -394,7 +394,9 @@ internal sealed class ProtocolRun
             {
                 Words = item is null ? null : step.Repeat!.Words(Draft, item),
                 Unasked = unasked.Count > 0 ? unasked : null,
-                Containers = step.Fills ? [.. containers.Where(c => c.Step == step.Code && (c.Item is null || c.Item == item)).Select(c => c.Bottle.Number)] : null,
+                Containers = step.Fills
+                    ? [.. containers.Where(c => c.Step == step.Code && (c.Item is null || c.Item == item)).Select(c => c.Bottle.Number)]
+                    : null,
             };
         }
     }
@@ -420,7 +422,7 @@ internal sealed class ProtocolRun
             }
 
             var step = script.Steps.FirstOrDefault(s => s.Code == body.Step);
-            if (step?.Fields.FirstOrDefault(f => f.Code == body.Field) is not { } field || (step.Repeat is null) != (body.Item is null))
+            if (step?.Fields.FirstOrDefault(f => f.Code == body.Field) is not { } field || !Addressed(step, body.Item))
             {
                 Draft.Findings.Add(
                     CommonFindings
@@ -584,6 +586,10 @@ internal sealed class ProtocolRun
 
     private int Last(string group, string? item) =>
         attempts.Keys.Where(k => k.Group == group && k.Item == item).Select(k => k.Try).DefaultIfEmpty(0).Max();
+
+    // What stands within something else is named after it.
+    private static bool Addressed(StepScript step, string? item) =>
+        step.Repeat is null ? item is null : item is not null && (step.Repeat.In is null || item.Contains(Repeat.Inner));
 
     private string StepOf(string sample) => containers.Find(c => SampleNumber.Same(c.Bottle.Number, sample)).Step;
 

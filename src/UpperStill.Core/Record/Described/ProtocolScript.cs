@@ -97,6 +97,9 @@ internal sealed record ProtocolScript
     /// <summary>What it fills.</summary>
     internal IReadOnlyList<ContainerScript> Containers { get; init; } = [];
 
+    /// <summary>How it is drawn as a whole.</summary>
+    internal ProtocolPicture Picture { get; init; }
+
     /// <summary>True where it may begin on any visit, whatever is due.</summary>
     internal bool AnyTime { get; init; }
 

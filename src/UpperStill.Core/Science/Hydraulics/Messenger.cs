@@ -11,7 +11,8 @@ public static class Messenger
     /// <param name="fallMs">Fall speed, m/s; above 0.</param>
     public static decimal Seconds(decimal lineM, decimal fallMs) => lineM / fallMs;
 
-    /// <summary>Seconds to wait after an upright pass, so that the sampler is upright when it trips; 0 for a whole number of beats.</summary>
+    /// <summary>Seconds to wait after an upright pass, so that the sampler is upright when it trips; 0 for a whole number of
+    /// beats.</summary>
     /// <param name="seconds">From the hand to the trip, s.</param>
     /// <param name="beatS">From one upright pass to the next, s; above 0.</param>
     public static decimal LetGoAfter(decimal seconds, decimal beatS) => seconds % beatS == 0 ? 0 : beatS - (seconds % beatS);

@@ -1,0 +1,39 @@
+import { nowLocal } from '../field/clock';
+import type { FieldBoxProps } from './FieldBox';
+import { useHeld } from './held';
+
+/** Three taps on upright passes of what swings; the first and the third are kept. */
+export function BeatBox({ field, address, next, onGiven }: FieldBoxProps) {
+  const [held, setHeld] = useHeld(address);
+  const taps: string[] = held ? (JSON.parse(held) as string[]) : [];
+  const wanted = field.wanted ?? 3;
+  return (
+    <div className="mt-3">
+      <p className="font-bold text-sm">{field.label}</p>
+      <div className="mt-1 flex flex-wrap items-center gap-3">
+        <button
+          type="button"
+          className={`act min-h-16 min-w-36 text-xl ${next ? 'act-next' : ''}`}
+          onClick={() => {
+            const now = [...taps, nowLocal()];
+            if (now.length < wanted) {
+              setHeld(JSON.stringify(now));
+              return;
+            }
+            void onGiven({ at: now[0] as string, until: now.at(-1) as string }).then(() => setHeld(undefined));
+          }}
+        >
+          Upright
+        </button>
+        <p className="num font-bold text-3xl" aria-live="polite">
+          {taps.length} <span className="font-normal text-base text-dim">of {wanted}</span>
+        </p>
+        {taps.length > 0 && (
+          <button type="button" className="act-quiet min-h-14" onClick={() => setHeld(undefined)}>
+            begin anew
+          </button>
+        )}
+      </div>
+    </div>
+  );
+}
