@@ -38,6 +38,10 @@ public sealed class DemoSeasons
             {
                 seasons.entries.AddRange(new DemoBeach(scenario, station).Write());
             }
+            else if (DemoOther.Is(scenario.ProgrammeOf(station)))
+            {
+                seasons.entries.AddRange(new DemoOther(scenario, station).Write());
+            }
             else
             {
                 seasons.Station(station, new Chance(scenario.Seed + (ulong)i));

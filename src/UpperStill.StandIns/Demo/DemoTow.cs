@@ -37,6 +37,7 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Once("wash", "washes", new ObservedValue { Count = 3 });
         Once("wash", "wash-water", new ObservedValue { Choice = "filtered" });
         Once("wash", "drained", new ObservedValue { Choice = "freely" });
+        Put("jar", "gloves", new ObservedValue { Ticked = ["on", "whole"] });
         Put("jar", "cup-rinses", new ObservedValue { Count = 3 });
         var caught = chance.Whole(40, 60);
         Put("jar", "catch", DemoEntry.Number(caught, "F0", "mL"));

@@ -105,8 +105,10 @@ function begun(description: Description | null | undefined): Protocol | undefine
           .filter(({ fills }) => !fills)
           .map(({ code, fields }) => ({
             step: code,
+            item: null,
             try: 1,
-            state: 'to-do',
+            state: 'to-do' as const,
+            failed: false,
             open: fields.filter((f) => f.required).map((f) => f.code),
           })),
       }

@@ -56,7 +56,7 @@ public sealed class BloomProtocol : DescribedProtocol
     );
     private static readonly TimeField SeenAt = new("seen-at", "Seen at");
     private static readonly PositionField Where = new("position", "Where");
-    private static readonly PhotoField Photos = new("photo", "Photographs, near and wide", 2);
+    private static readonly PhotoField Photos = new("photo", "Photographs, near and wide", 2) { Required = false };
     private static readonly CounterField PeopleIn = new("people-in", "People in the water", 0) { Required = false, Asked = false };
     private static readonly CounterField AnimalsIn = new("animals-in", "Animals in the water", 0) { Required = false, Asked = false };
     private static readonly ChoiceField WindFrom = new(

@@ -17,7 +17,7 @@ internal static class PlasticsFields
         new("markers", "three markers counted out"),
         new("spoon", "metal spoon, ruler in mm")
     );
-    internal static readonly PhotoField Photos = new("photo", "Photographs of the shore", 3);
+    internal static readonly PhotoField Photos = new("photo", "Photographs of the shore", 3) { Required = false };
     internal static readonly TimeField LowWater = new("low-water", "Low water today");
     internal static readonly ChoiceField BandNorth = new("band-1", "Marker 1, the northernmost", InBand);
     internal static readonly ChoiceField BandMiddle = new("band-2", "Marker 2", InBand);

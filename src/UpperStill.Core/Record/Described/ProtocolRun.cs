@@ -516,18 +516,26 @@ internal sealed class ProtocolRun
             }
         }
 
-        foreach (
-            var photos in values.Where(v => Field(v) is PhotoField { Wanted: > 1 }).GroupBy(v => (v.Step, v.Field, v.Item, v.Try)).ToList()
-        )
+        foreach (var step in script.Steps.Where(s => s.Fields.Any(f => f is PhotoField { Wanted: > 1 })))
         {
-            var field = (PhotoField)Field(photos.First());
-            if (photos.Count() < field.Wanted)
+            foreach (var tried in values.Where(v => v.Step == step.Code).Select(v => (v.Item, v.Try)).Distinct().ToList())
             {
-                Find(
-                    Attempt(StepOf(field).Repeat?.Code ?? string.Empty, photos.Key.Item, photos.Key.Try),
-                    CommonFindings.PhotosFew.With(("count", Decimals.Text(photos.Count())), ("wanted", Decimals.Text(field.Wanted))),
-                    field
-                );
+                foreach (var field in step.Fields.OfType<PhotoField>())
+                {
+                    var count = values.Count(v =>
+                        v.Step == step.Code && v.Field == field.Code && v.Item == tried.Item && v.Try == tried.Try
+                    );
+                    if (count < field.Wanted)
+                    {
+                        Attempt(step.Repeat?.Code ?? string.Empty, tried.Item, tried.Try)
+                            .Find(
+                                CommonFindings.PhotosFew,
+                                field,
+                                ("count", Decimals.Text(count)),
+                                ("wanted", Decimals.Text(field.Wanted))
+                            );
+                    }
+                }
             }
         }
     }
@@ -568,8 +576,6 @@ internal sealed class ProtocolRun
             yield return new AuditLine(bottle.Number, $"{bottle.Number} is full", bottle.Entry is null ? "no filling is recorded" : null);
         }
     }
-
-    private Field Field(SheetValue value) => script.Steps.First(s => s.Code == value.Step).Fields.First(f => f.Code == value.Field);
 
     private static bool Same(ObservedValue a, ObservedValue b) =>
         (a.Person is { } one && one == b.Person) || string.Equals(a.Name?.Trim(), b.Name?.Trim(), StringComparison.OrdinalIgnoreCase);
