@@ -127,7 +127,7 @@ public class SetupTests(RunningServer server) : IClassFixture<RunningServer>
         var answer = await AnswerAsync(await http.PostAsJsonAsync("/api/stations", station, Cancel));
         Assert.False((bool)answer["kept"]!);
         Assert.Contains(answer["findings"]!.AsArray(), f => (string)f!["finding"]!["seen"]! == "HAR-1 is Deep Hole on Harrowmere.");
-        Assert.Equal("HAR-3", (string)(await http.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!["nextCode"]!);
+        Assert.Equal("HAR-5", (string)(await http.GetFromJsonAsync<JsonObject>("/api/waters/harrowmere", Cancel))!["nextCode"]!);
     }
 
     [Fact]

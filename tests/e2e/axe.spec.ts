@@ -249,9 +249,24 @@ test('no step of a whole visit has a fault for those who see or point otherwise'
   await clean(page, 'leaving, gear counted');
   await goTo(page, server.address);
   await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
-  await person.goes('Surface water');
-  await expect(page.getByRole('form', { name: /^Cast/ })).toBeVisible();
-  await clean(page, 'a cast');
+  await person.goes('Seawater bottle');
+  await expect(page.getByText('Scan the bottle.')).toBeVisible();
+  await clean(page, 'a protocol that describes itself');
+  await goTo(page, server.address);
+  await person.startsAt('Harrowmere, Inlet');
+  await person.begins(['tributary']);
+  await page.getByRole('button', { name: 'On to the tributary' }).click();
+  for (const [box, number] of [
+    ['Tape at the left edge of the water, m', '0.2'],
+    ['Tape at the right edge, m', '3.0'],
+    ['Tape, m', '1.6'],
+    ['Depth', '0.36'],
+    ['Speed at 0.6 of the depth from the surface, m/s', '0.43'],
+  ] as const) {
+    await person.writes(box, number);
+  }
+  await expect(page.getByRole('figure', { name: /1\.6 m: 0\.36 m deep/ })).toBeVisible();
+  await clean(page, 'a stream that is gauged');
 });
 
 test('nor has the bench, the ledger, or the laboratory’s side of it', async ({ page, server }) => {

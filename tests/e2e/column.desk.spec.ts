@@ -6,8 +6,30 @@ test('on the column a planned bottle is dragged to another depth, and a layer is
   server,
 }) => {
   const person = new Person(page, server.address);
-  await person.opens('sampler');
-  await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
+  await person.opens();
+  // The pier’s programme asks for a deep bottle, too.
+  await page.evaluate(async () => {
+    const programmes = (await (await fetch('/api/programmes')).json()) as { programme: Programme }[];
+    const programme = programmes.find((one) => one.programme.code === 'coastal-pier')?.programme as Programme;
+    const season = programme.season.map((plan) =>
+      plan.protocol === 'profile' ? { ...plan, bottles: [{ type: 'depth-water', from: 'deep' }] } : plan,
+    );
+    const answer = await fetch(`/api/programmes/coastal-pier?version=${programme.version}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ programme: { ...programme, season }, keep: true }),
+    });
+    if (!answer.ok) {
+      throw new Error(await answer.text());
+    }
+    interface Programme {
+      code: string;
+      version: number;
+      season: { protocol: string }[];
+    }
+  });
+  await page.reload();
+  await person.starts('Skarn Sound, Pier head', ['clarity', 'profile']);
   await person.answers('How deep is it here?', '8.0');
   await expect(page.getByText('8.0 m, 8.0 m known')).toBeVisible();
   const column = page.getByRole('complementary', { name: 'Water column' });

@@ -23,7 +23,7 @@ test('a sampler proposes a station from a scouting track, and a coordinator appr
   await goTo(office.page, `${server.address}/setup/waters/pell-tarn`);
   await office.page.getByRole('button', { name: 'Look and approve' }).click();
   await office.page.getByRole('button', { name: 'Approve the station' }).click();
-  await expect(office.page.getByRole('heading', { name: 'PEL-2 Inlet' })).toBeVisible();
+  await expect(office.page.getByRole('heading', { name: 'PEL-4 Inlet' })).toBeVisible();
   await expect(office.page.getByText('“deepest of our track”')).toHaveCount(0);
   await own.close();
 });

@@ -73,11 +73,17 @@ export class Person {
 
   /** Begins a visit for the clarity alone, or for more, and goes on to the sounding. */
   async starts(station: string, due: string[] = ['clarity']): Promise<void> {
-    const row = this.page.getByRole('listitem').filter({ has: this.page.getByRole('heading', { name: station }) });
-    await row.getByRole('link', { name: 'Start a visit' }).click();
+    await this.startsAt(station);
     await this.begins(due);
+    await expect(this.page.getByRole('heading', { name: 'Arrive' })).toBeVisible();
     await this.page.getByRole('button', { name: 'On to the sounding' }).click();
     await expect(this.question('How deep is it here?')).toBeVisible();
+  }
+
+  /** To the page that asks what is to be done today. */
+  async startsAt(station: string): Promise<void> {
+    const row = this.page.getByRole('listitem').filter({ has: this.page.getByRole('heading', { name: station }) });
+    await row.getByRole('link', { name: 'Start a visit' }).click();
   }
 
   /** From the page that asks what is to be done today. */
@@ -88,7 +94,15 @@ export class Person {
       await box.setChecked(due.includes(name));
     }
     await this.page.getByRole('button', { name: 'Begin' }).click();
-    await expect(this.page.getByRole('heading', { name: 'Arrive' })).toBeVisible();
+    await expect(this.page).toHaveURL(/\/visit\//);
+  }
+
+  /** A number or words into an empty box of a protocol, written down. */
+  async writes(label: string, text: string): Promise<void> {
+    const box = this.page.getByRole('textbox', { name: label, exact: true }).first();
+    await box.fill(text);
+    await this.page.locator('form').filter({ has: box }).getByRole('button', { name: 'Write it down' }).click();
+    await expect(this.page.getByRole('button', { name: new RegExp(`^Strike ${label.split(',')[0]}`) }).first()).toBeVisible();
   }
 
   /** To a step of the visit: by the runsheet at the desk, by what is left on the boat. */

@@ -108,7 +108,7 @@ test('stations stand side by side, and the year of all waters in one page', asyn
 
   await goTo(page, `${server.address}/record/summary`);
   await expect(page.getByRole('heading', { name: 'All waters, 2026' })).toBeVisible();
-  await expect(page.getByText(/^\d+ people made \d+ visits to 6 of 6 stations of 4 waters in 2026\.$/)).toBeVisible();
+  await expect(page.getByText(/^\d+ people made \d+ visits to 10 of 12 stations of 4 waters in 2026\.$/)).toBeVisible();
   await expect(page.getByText(/visits wait for sign-off and count in no trend yet/)).toBeVisible();
   await page.getByLabel('Year').selectOption('2025');
   await expect(page.getByRole('heading', { name: 'All waters, 2025' })).toBeVisible();
@@ -132,7 +132,7 @@ test('the record goes out as a package and becomes the same record elsewhere', a
     await expect(page.getByRole('heading', { name: 'Waters and stations' })).toBeVisible();
     await page.getByRole('link', { name: 'Data', exact: true }).click();
     await page.getByLabel('The package').setInputFiles(file);
-    await expect(page.getByText(/^✓ 6 stations, 716 visits/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/^✓ 12 stations, 842 visits/)).toBeVisible({ timeout: 60_000 });
     await page.goto(`${empty.address}/record`);
     await expect(page.getByRole('link', { name: /^The water is getting murkier/ })).toBeVisible();
   } finally {

@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Results;
 using UpperStill.Core.Protocols.Secchi;
 using UpperStill.Core.Protocols.Sounding;
@@ -8,6 +9,7 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Samples;
 using UpperStill.Core.Setup.Waters;
 using UpperStill.StandIns.Lakes;
 
@@ -31,26 +33,60 @@ internal sealed class DemoOther(DemoScenario scenario, DemoStation station)
     internal IReadOnlyList<Entry> Write()
     {
         var chance = new Chance(scenario.Seed ^ ((ulong)station.Station.Code[^1] * 7919) ^ ((ulong)station.Station.Code[0] * 104651));
+        SortedDictionary<DateOnly, List<Protocol>> days = [];
         foreach (var plan in programme.Season!)
         {
             for (var year = FirstYear; year < scenario.Now.Year; year++)
             {
                 foreach (var day in Days(plan, year, chance))
                 {
-                    Visit(day, plan.Protocol, chance);
+                    Add(day, plan.Protocol);
                 }
+            }
+
+            // What is monthly is taken on the first of a month's days, what is yearly on the first of all.
+            foreach (
+                var day in station
+                    .ThisSeason.Where(plan.Holds)
+                    .GroupBy(d =>
+                        plan.Rhythm == Rhythm.Days ? d.DayOfYear
+                        : plan.Rhythm == Rhythm.Monthly ? d.Month
+                        : 0
+                    )
+                    .Select(g => g.Min())
+            )
+            {
+                Add(day, plan.Protocol);
             }
         }
 
-        foreach (var day in station.ThisSeason)
+        foreach (var (day, protocols) in days)
         {
-            foreach (var plan in programme.Season!.Where(p => p.Holds(day)))
+            var at = new DateTimeOffset(day.ToDateTime(new TimeOnly(10, 20)), Summer).AddMinutes(chance.Whole(0, 30));
+            var work = new DemoWork(scenario, station, programme, day, protocols, chance, chance.Uuid(at), at);
+            work.Begin();
+            work.Sound();
+            foreach (var protocol in protocols)
             {
-                Visit(day, plan.Protocol, chance);
+                work.Current = protocol;
+                DemoProtocols.Write(work);
             }
+
+            work.End();
+            entries.AddRange(work.Entries);
         }
 
         return entries;
+
+        void Add(DateOnly day, Protocol protocol)
+        {
+            if (!days.TryGetValue(day, out var due))
+            {
+                days[day] = due = [];
+            }
+
+            due.Add(protocol);
+        }
     }
 
     private static IEnumerable<DateOnly> Days(ProtocolPlan plan, int year, Chance chance)
@@ -65,26 +101,15 @@ internal sealed class DemoOther(DemoScenario scenario, DemoStation station)
             yield return day;
         }
     }
-
-    private void Visit(DateOnly day, Protocol protocol, Chance chance)
-    {
-        var at = new DateTimeOffset(day.ToDateTime(new TimeOnly(10, 20)), Summer).AddMinutes(chance.Whole(0, 30));
-        var work = new DemoWork(scenario, station, programme, day, protocol, chance, chance.Uuid(at), at);
-        work.Begin();
-        work.Sound();
-        DemoProtocols.Write(work);
-        work.End();
-        entries.AddRange(work.Entries);
-    }
 }
 
-/// <summary>One protocol on one day of the demo, entry after entry.</summary>
+/// <summary>One day of work of the demo, entry after entry.</summary>
 internal sealed class DemoWork(
     DemoScenario scenario,
     DemoStation station,
     Programme programme,
     DateOnly day,
-    Protocol protocol,
+    IReadOnlyList<Protocol> due,
     Chance chance,
     Guid visit,
     DateTimeOffset at
@@ -93,13 +118,16 @@ internal sealed class DemoWork(
     private readonly DemoEntry sampler = new(station.Observers[0]);
     private readonly DemoEntry laboratory = new(scenario.People.First(p => p.SignInName == "laboratory").Name, "laboratory");
 
+    private readonly List<string> filled = [];
+
     internal List<Entry> Entries { get; } = [];
 
     internal Chance Chance => chance;
 
     internal DateOnly Day => day;
 
-    internal string Protocol => protocol.Code;
+    /// <summary>What is done now.</summary>
+    internal Protocol Current { get; set; } = due[0];
 
     /// <summary>Its observers.</summary>
     internal IReadOnlyList<string> People => station.Observers;
@@ -117,14 +145,7 @@ internal sealed class DemoWork(
     internal void Begin() =>
         Make(
             VisitKinds.VisitStarted,
-            new VisitStartedBody(
-                station.Station.Code,
-                station.Programme,
-                programme.Version,
-                station.Observers,
-                station.Line,
-                Due: [protocol]
-            )
+            new VisitStartedBody(station.Station.Code, station.Programme, programme.Version, station.Observers, station.Line, Due: due)
         );
 
     /// <summary>The depth of the water, from a boat.</summary>
@@ -139,12 +160,32 @@ internal sealed class DemoWork(
     /// <summary>The disc in sight on the bottom.</summary>
     internal void DiscOnBottom() => Make(SecchiKinds.DiscOutcome, new DiscOutcomeBody(DiscOutcome.OnBottom));
 
-    internal void End() => Make(VisitKinds.VisitClosed, new EmptyBody());
+    /// <summary>The visit ends, and what was filled is with the laboratory the same afternoon.</summary>
+    internal void End()
+    {
+        Make(VisitKinds.VisitClosed, new EmptyBody());
+        if (filled.Count == 0)
+        {
+            return;
+        }
+
+        Make(CustodyKinds.Stored, new StoredBody(filled, StorePlace.Cooler, TemperatureC: "3"));
+        at = new DateTimeOffset(day.ToDateTime(new TimeOnly(13, 40)), at.Offset);
+        var manifest = chance.Uuid(at);
+        Make(
+            CustodyKinds.HandedOver,
+            new HandedOverBody(manifest, filled, scenario.Laboratory.Name, TravelBy.Hand, TravelOn.Ice, station.Observers[0])
+        );
+        at = at.AddHours(1);
+        Entries.Add(
+            laboratory.Of(chance, visit, CustodyKinds.Received, new ReceivedBody(filled, ArrivedAs.Good, laboratory.By, manifest, "4"), at)
+        );
+    }
 
     internal void Later(double minutes) => at = at.AddMinutes(minutes);
 
     internal void Put(string step, string field, ObservedValue value, string? item = null, int number = 1) =>
-        Make(ObservationKinds.Observation, new ObservationBody(protocol, 1, step, field, value, item, number));
+        Make(ObservationKinds.Observation, new ObservationBody(Current, 1, step, field, value, item, number));
 
     internal void Number(string step, string field, double value, string format, string? unit = null, string? item = null) =>
         Put(step, field, DemoEntry.Number(value, format, unit), item);
@@ -166,9 +207,12 @@ internal sealed class DemoWork(
     }
 
     /// <summary>Its samples, in the order in which they are filled.</summary>
-    internal IReadOnlyList<PlannedSample> Samples => PlannedSamples.Of(station.Station, programme, [protocol], day, VisitParts.Bottles);
+    internal IReadOnlyList<PlannedSample> Samples =>
+        [.. PlannedSamples.Of(station.Station, programme, due, day, VisitParts.Bottles).Where(s => s.FilledBy == Current)];
 
-    internal void Fill(PlannedSample sample, FilledFrom from = FilledFrom.Lake, bool? preserved = null) =>
+    internal void Fill(PlannedSample sample, FilledFrom from = FilledFrom.Lake, bool? preserved = null)
+    {
+        filled.Add(sample.Number);
         Make(
             FillKinds.Fill,
             new FillBody(
@@ -180,6 +224,7 @@ internal sealed class DemoWork(
                 Preserved: preserved
             )
         );
+    }
 
     /// <summary>What the laboratory reports, three weeks later.</summary>
     internal void Result(PlannedSample sample, string analyte, double value, string format, string unit)

@@ -36,7 +36,7 @@ internal static class DemoProtocols
 
     internal static void Write(DemoWork work)
     {
-        if (Ways.TryGetValue(work.Protocol, out var way))
+        if (Ways.TryGetValue(work.Current.Code, out var way))
         {
             way(work);
         }

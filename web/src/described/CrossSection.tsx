@@ -18,11 +18,10 @@ export function CrossSection({ section }: { section: Schemas['SheetSection'] }) 
   ] as [number, number][];
   const path = `M${x(section.fromM)},${y(0)} ${bed.map(([at, depth]) => `L${x(at)},${y(depth)}`).join(' ')} L${x(section.toM)},${y(0)} Z`;
   return (
-    <figure className="mt-3" aria-label="Cross-section of the stream">
+    <figure className="mt-3" aria-label={`Cross-section of the stream. ${section.panels.map(({ text }) => text).join('; ')}`}>
       <div ref={box} className="w-full">
         {width > 0 && (
-          <svg width={width} height={HEIGHT} role="img" aria-label={section.panels.map(({ text }) => text).join('; ')}>
-            <title>Cross-section: tape in m across, depth in m down, share of the flow in each panel</title>
+          <svg width={width} height={HEIGHT} aria-hidden="true">
             <path d={path} className="fill-(--water1) stroke-ink" strokeWidth={1.5} />
             {section.panels.map((panel) => (
               <g key={panel.tapeM}>

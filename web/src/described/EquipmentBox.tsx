@@ -7,7 +7,7 @@ export function EquipmentBox({ field, onGiven, gear = [] }: FieldBoxProps & { ge
   const fitting = (gear ?? []).filter(({ kind }) => kind === field.equipment?.kind);
   if (fitting.length === 0) {
     return (
-      <p className="mt-3 border-ochre border-l-4 pl-2">
+      <p className="mt-3 border-buoy border-l-4 pl-2">
         {field.label}: there is none in the kit. Whoever coordinates enters it in Set-up, under Kit; what rests on it waits.
       </p>
     );

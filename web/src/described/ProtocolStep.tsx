@@ -8,6 +8,7 @@ import { AuditLines } from './AuditLines';
 import { BeachMap } from './BeachMap';
 import { ClockLine } from './ClockLine';
 import { CrossSection } from './CrossSection';
+import { DerivedValues } from './DerivedValues';
 import { FieldBox } from './FieldBox';
 import { groupsOf, outerItem, type StepGroup } from './groups';
 import { KindPicker } from './KindPicker';
@@ -51,22 +52,8 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
     <>
       <h2 className="text-2xl">{description.title}</h2>
       <p className="mt-0.5 text-dim">{description.purpose}</p>
-      {(own.clocks ?? []).map((clock) => (
-        <ClockLine key={clock.name} clock={clock} />
-      ))}
-      {own.derived.map((derived) => (
-        <p key={derived.parameter + (derived.item ?? '') + derived.name} className="mt-2">
-          {derived.name}{' '}
-          {derived.value == null ? (
-            <span className="text-dim">{derived.text}</span>
-          ) : (
-            <b className="num text-xl">
-              {derived.about && 'about '}
-              {derived.text}
-            </b>
-          )}
-        </p>
-      ))}
+      {sheet.state !== 'closed' && (own.clocks ?? []).map((clock) => <ClockLine key={clock.name} clock={clock} />)}
+      <DerivedValues derived={own.derived} />
       {own.section && <CrossSection section={own.section} />}
       {description.picture === 'beach' && <BeachMap own={own} />}
       {always.map((step) => (

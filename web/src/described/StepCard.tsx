@@ -55,7 +55,7 @@ export function StepCard({
       </p>
       <p className="text-dim text-sm">{told.why}</p>
       {told.cautions.map((caution) => (
-        <p key={caution} className="mt-1 border-ochre border-l-4 pl-2 text-sm">
+        <p key={caution} className="mt-1 border-buoy border-l-4 pl-2 text-sm">
           {caution}
         </p>
       ))}

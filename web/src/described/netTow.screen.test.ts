@@ -42,7 +42,7 @@ test('a tow goes from the net in the kit over its jar to animals counted at the 
   }
   await person.user.click((await within(bench).findAllByRole('button', { name: 'one water fleas back' }))[0] as HTMLElement);
   await person.user.click((await within(bench).findAllByRole('button', { name: 'That is all' }))[0] as HTMLElement);
-  await person.reads(/Copepods 0\.2 per L \(0\.025–0\.74\)/);
+  await person.reads(/Copepods\s*0\.2 per L \(0\.025–0\.74\)/);
 });
 
 async function choose({ user }: Person, name: string) {

@@ -72,6 +72,12 @@ export class Person {
 
   /** Begins a visit for what is due, and goes on to the sounding. */
   async starts(station: string, due: string[] = ['clarity']): Promise<void> {
+    await this.begins(station, due);
+    await this.touches('On to the sounding');
+  }
+
+  /** Begins a visit for what is due. */
+  async begins(station: string, due: string[]): Promise<void> {
     const row = (await screen.findByRole('heading', { name: station })).closest('li') as HTMLElement;
     await this.user.click(within(row).getByRole('link', { name: 'Start a visit' }));
     await waitFor(() => expect(screen.getByRole('button', { name: 'Begin' })).toHaveProperty('disabled', false));
@@ -81,7 +87,6 @@ export class Person {
       }
     }
     await this.touches('Begin');
-    await this.touches('On to the sounding');
   }
 
   /** To a step of the visit, by the runsheet. */
@@ -95,6 +100,19 @@ export class Person {
     const box = await screen.findByRole('textbox', { name: question });
     await this.user.clear(box);
     await this.user.type(box, `${written}{Enter}`);
+  }
+
+  /** A number or words into an empty box of a protocol, written down. */
+  async writes(label: string, text: string): Promise<void> {
+    const box = (await screen.findAllByRole('textbox', { name: label }))[0] as HTMLElement;
+    await this.user.type(box, text);
+    await this.user.click(within(box.closest('form') as HTMLElement).getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(box.isConnected).toBe(false));
+  }
+
+  /** The first of the answers of that name. */
+  async chooses(answer: string): Promise<void> {
+    await this.user.click((await screen.findAllByRole('radio', { name: answer }))[0] as HTMLElement);
   }
 
   async strikes(entry: string | RegExp, reason: string): Promise<void> {

@@ -110,18 +110,22 @@ export function VisitPage() {
     </>
   );
 
+  // On a beach, a bank and at a pond nothing is taken by depth.
+  const byDepth = !['beach', 'bank', 'pond'].includes(station.context.station.kind ?? 'boat');
   // A record that was fetched before profiles were in it has none.
   const earlier = (station.profiles ?? []).filter((profile) => profile.visit !== sheet.visit);
   if (boat) {
     return (
       <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
         <div className="flex min-h-0 flex-1">
-          <aside
-            className={`sticky top-0 w-[5.25rem] shrink-0 border-rule border-r ${withBar ? 'h-[calc(100dvh-14.5rem)]' : 'h-[calc(100dvh-8.5rem)]'}`}
-            aria-label="Water column"
-          >
-            <Column sheet={sheet} earlier={earlier} strip onStep={onStep} />
-          </aside>
+          {byDepth && (
+            <aside
+              className={`sticky top-0 w-[5.25rem] shrink-0 border-rule border-r ${withBar ? 'h-[calc(100dvh-14.5rem)]' : 'h-[calc(100dvh-8.5rem)]'}`}
+              aria-label="Water column"
+            >
+              <Column sheet={sheet} earlier={earlier} strip onStep={onStep} />
+            </aside>
+          )}
           <section className={`min-w-0 flex-1 px-4 pt-3 ${withBar ? 'pb-44' : 'pb-24'}`}>
             <div className="flex items-start justify-between gap-3">
               <h1 className="caps min-w-0">
@@ -139,9 +143,11 @@ export function VisitPage() {
   }
   return (
     <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
-      <div className="grid min-h-0 flex-1 print:block grid-cols-[16rem_minmax(0,1fr)] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem] lg:grid-cols-[15rem_minmax(0,1fr)_22rem]">
+      <div
+        className={`grid min-h-0 flex-1 grid-cols-[16rem_minmax(0,1fr)] print:block ${byDepth ? 'lg:grid-cols-[15rem_minmax(0,1fr)_22rem] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem]' : ''}`}
+      >
         <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
-        <section className="flex min-w-0 flex-col px-7 pt-6">
+        <section className={`flex min-w-0 flex-col px-7 pt-6 ${byDepth ? '' : 'max-w-3xl'}`}>
           <div className="flex-1 pb-6">
             {!ended && (
               <div className="float-right ml-4 print:hidden">
@@ -152,12 +158,14 @@ export function VisitPage() {
           </div>
           {withBar && <NowBar />}
         </section>
-        <aside
-          className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
-          aria-label="Water column"
-        >
-          <Column sheet={sheet} earlier={earlier} strip={false} onStep={onStep} />
-        </aside>
+        {byDepth && (
+          <aside
+            className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
+            aria-label="Water column"
+          >
+            <Column sheet={sheet} earlier={earlier} strip={false} onStep={onStep} />
+          </aside>
+        )}
       </div>
     </HereProvider>
   );

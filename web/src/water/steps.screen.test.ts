@@ -45,19 +45,18 @@ test('how a step is done, and why, is one touch away', async () => {
   await says('Clarity', 'Then the other reads, without knowing the first number.');
 });
 
-test('the pier: a bottle of sea water by hand that came up open is said beside it', async () => {
+test('the pier: a bottle of sea water with bubbles is filled again, and fixed within minutes', async () => {
   const person = await Person.opens('sampler');
   await person.starts('Skarn Sound, Pier head', ['clarity', 'seawater bottle']);
   // The tide may take two metres off the known depth.
   await person.answers('How deep is it here?', '6.4');
-  await screen.findByRole('form', { name: /^Cast/ });
-  for (const check of within(screen.getByRole('group', { name: '1. Ready' })).getAllByRole('checkbox')) {
-    await person.user.click(check);
-  }
-  await person.picks('Rinsed at depth, times', '3');
-  await person.touches(/^Let it go/);
-  await person.touches('Felt it');
-  await person.picks('It came up', 'open');
-  await person.touches('Write the cast down');
-  await person.isWarned('It came up open.');
+  await person.goes('Seawater bottle');
+  await person.writes('Number of the bottle', 'W-117');
+  await person.picks('Bubbles stayed in it', 'yes');
+  await person.isWarned('Bubbles stayed in the bottle.');
+  await screen.findByRole('heading', { name: 'Another try of the filling' });
+  await person.user.click(await screen.findByRole('button', { name: /^Fill SKA-1-260812-Y1/ }));
+  await person.picks(/^Filled:/, 'as asked');
+  await person.touches('Filled, capped, into the cooler');
+  await person.reads(/To fix the bottle:.* left/);
 });

@@ -113,7 +113,8 @@ internal sealed class StepsOf
             : open ?? Leave;
     }
 
-    // On a beach, a bridge or a bank nothing is asked but what is due there; the depth only where something rests on it.
+    // On a beach, a bridge or a bank nothing is asked but the head of the sheet and what is due there; the depth only where something
+    // rests on it.
     private static IReadOnlyList<PartStep> Asked(SheetDraft draft, IReadOnlyList<PartStep> steps)
     {
         if (!draft.Asks || draft.Context.Station.Kind is null or StationKind.Boat)
@@ -121,7 +122,7 @@ internal sealed class StepsOf
             return steps;
         }
 
-        List<PartStep> asked = [.. steps.Where(s => s.Required || s.Done || s.Begun)];
+        List<PartStep> asked = [.. steps.Where(s => s.Required || s.Done || s.Begun || s.Rank == StepRank.Arrive)];
         return asked.Exists(s => s.NeedsDepth) ? asked : [.. asked.Where(s => !s.GivesDepth || s.Done)];
     }
 
