@@ -12,11 +12,12 @@ test('on the column a planned bottle is dragged to another depth, and a layer is
     const programmes = (await (await fetch('/api/programmes')).json()) as { programme: Programme }[];
     const programme = programmes.find((one) => one.programme.code === 'coastal-pier')?.programme as Programme;
     const season = programme.season.map((plan) =>
-      plan.protocol === 'profile' ? { ...plan, bottles: [{ type: 'depth-water', from: 'deep' }] } : plan,
+      plan.protocol === 'clarity' ? { ...plan, bottles: [{ type: 'depth-water', from: 'deep' }] } : plan,
     );
+    const { token } = (await (await fetch('/api/session')).json()) as { token: string };
     const answer = await fetch(`/api/programmes/coastal-pier?version=${programme.version}`, {
       method: 'PUT',
-      headers: { 'Content-Type': 'application/json' },
+      headers: { 'Content-Type': 'application/json', 'X-Upper-Still': token },
       body: JSON.stringify({ programme: { ...programme, season }, keep: true }),
     });
     if (!answer.ok) {
@@ -29,7 +30,7 @@ test('on the column a planned bottle is dragged to another depth, and a layer is
     }
   });
   await page.reload();
-  await person.starts('Skarn Sound, Pier head', ['clarity', 'profile']);
+  await person.starts('Skarn Sound, Pier head', ['clarity']);
   await person.answers('How deep is it here?', '8.0');
   await expect(page.getByText('8.0 m, 8.0 m known')).toBeVisible();
   const column = page.getByRole('complementary', { name: 'Water column' });
@@ -41,14 +42,14 @@ test('on the column a planned bottle is dragged to another depth, and a layer is
   const middle = { x: at.x + at.width / 2, y: at.y + at.height / 2 };
   await page.mouse.move(middle.x, middle.y);
   await page.mouse.down();
-  await page.mouse.move(middle.x, middle.y + 150, { steps: 5 });
+  await page.mouse.move(middle.x, middle.y - 150, { steps: 5 });
   await expect(bottle.locator('text')).toHaveText(/^\d\.\d m$/);
   await page.mouse.up();
   await page.getByText(/^Written so far/).click();
   await expect(page.getByRole('group').getByText(/moved to \d\.\d m$/)).toBeVisible();
   // It hangs where it was let go, to the tenth of a metre.
   const now = await bottle.boundingBox();
-  expect(Math.abs((now?.y ?? 0) + at.height / 2 - (middle.y + 150))).toBeLessThan(6);
+  expect(Math.abs((now?.y ?? 0) + at.height / 2 - (middle.y - 150))).toBeLessThan(6);
 
   const surface = column.locator('svg text', { hasText: /^0$/ });
   await expect(surface).toHaveCount(1);

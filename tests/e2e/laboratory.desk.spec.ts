@@ -7,7 +7,7 @@ const [FILTER, REPLICATE] = ['HAR-1-260603-F1-4', 'HAR-1-260603-F1R-Q'];
 test('a laboratory measures extracts and releases what it found', async ({ page, server }) => {
   await signIn(page.request, server.address, 'laboratory');
   await goTo(page, `${server.address}/ledger`);
-  await expect(page.getByRole('heading', { name: '2 samples wait to be measured' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: '4 samples wait to be measured' })).toBeVisible();
   await page.getByRole('link', { name: /2 to measure/ }).click();
   await page.getByRole('link', { name: 'Enter absorbances or fluorescence' }).click();
   const row = page.getByRole('form', { name: `Readings of ${FILTER}` });

@@ -140,7 +140,7 @@ internal sealed class DemoWork(
     internal double Summerly => 0.5 - (0.5 * Math.Cos((day.DayOfYear - 20) / 365.0 * 2 * Math.PI));
 
     /// <summary>True where the laboratory has had time for it.</summary>
-    internal bool Old => scenario.Now.DateTime - day.ToDateTime(TimeOnly.MinValue) > TimeSpan.FromDays(20);
+    internal bool Old => scenario.Now.DateTime - day.ToDateTime(TimeOnly.MinValue) > TimeSpan.FromDays(6);
 
     internal void Begin() =>
         Make(
@@ -226,7 +226,7 @@ internal sealed class DemoWork(
         );
     }
 
-    /// <summary>What the laboratory reports, three weeks later.</summary>
+    /// <summary>What the laboratory reports some days later.</summary>
     internal void Result(PlannedSample sample, string analyte, double value, string format, string unit)
     {
         if (Old)
@@ -236,8 +236,8 @@ internal sealed class DemoWork(
                     chance,
                     visit,
                     ResultKinds.Result,
-                    new ResultBody(sample.Number, analyte, value.ToString(format, CultureInfo.InvariantCulture), unit, On: day.AddDays(15)),
-                    at.AddDays(16)
+                    new ResultBody(sample.Number, analyte, value.ToString(format, CultureInfo.InvariantCulture), unit, On: day.AddDays(4)),
+                    at.AddDays(5)
                 )
             );
         }

@@ -70,13 +70,23 @@ internal static class DemoProtocols
             work.Number("vertical", "v", speed * Math.Sqrt(share), "F2", "m/s", N(i + 1));
         }
 
-        work.Result(
-            work.Samples[0],
-            "total-phosphorus",
-            work.Day is { Year: 2026, Month: 7 } ? 64 : 50 + (18 * share) + (5 * work.Chance.Bell()),
-            "F0",
-            "µg/L as P"
-        );
+        Report(work, work.Day is { Year: 2026, Month: 7 } ? 64 : 50 + (18 * share) + (5 * work.Chance.Bell()), 9 * share);
+    }
+
+    // Phosphorus from the acid bottle, solids from the plain one.
+    private static void Report(DemoWork work, double phosphorus, double solids)
+    {
+        foreach (var sample in work.Samples)
+        {
+            if (sample.Type.Code == "acid-preserved")
+            {
+                work.Result(sample, "total-phosphorus", phosphorus, "F0", "µg/L as P");
+            }
+            else
+            {
+                work.Result(sample, "suspended-solids", solids, "F1", "mg/L");
+            }
+        }
     }
 
     private static void Bridge(DemoWork work)
@@ -109,7 +119,7 @@ internal static class DemoProtocols
         }
 
         work.Number("temperature", "water", 8 + (9 * work.Summerly) + (0.5 * work.Chance.Bell()), "F1", "°C");
-        work.Result(work.Samples[0], "total-phosphorus", 85 - (10 * work.Summerly) + (6 * work.Chance.Bell()), "F0", "µg/L as P");
+        Report(work, 85 - (10 * work.Summerly) + (6 * work.Chance.Bell()), 14 - (6 * work.Summerly));
     }
 
     private static void Pond(DemoWork work)
@@ -152,11 +162,6 @@ internal static class DemoProtocols
             work.Choose("sieve", "smell", i > 3 ? "sulphide" : "none", item, number);
             work.Put("wash", "over-rim", new ObservedValue { Yes = false }, item, number);
             work.Put("jar", "gloves", new ObservedValue { Ticked = ["on", "whole"] }, item, number);
-            if (i < work.Samples.Count)
-            {
-                work.Fill(work.Samples[i], preserved: true);
-            }
-
             if (work.Old)
             {
                 work.Choose("pick", "share", i == 1 ? "quarter" : "all", item, number);
@@ -279,7 +284,6 @@ internal static class DemoProtocols
         work.Put("fix", "south", new ObservedValue { Position = new Position(51.83545, -11.61500), AccuracyM = 5 });
         work.Put("tools", "quadrat", new ObservedValue { Choice = "Q-1", Name = "Quadrat, 25 cm" });
         work.Put("tools", "jar-lot", new ObservedValue { Choice = "J-15", Name = "Jars, 1.5 L" });
-        var jars = work.Samples;
         for (var n = 1; n <= 3; n++)
         {
             work.Put(
@@ -297,7 +301,6 @@ internal static class DemoProtocols
                 },
                 N(n)
             );
-            work.Fill(jars[n - 1]);
             work.Put(
                 "measure",
                 "depths",
@@ -315,7 +318,6 @@ internal static class DemoProtocols
             work.Count("sink", "rinses", 3, N(n));
             work.Choose("sink", "capped", "under-water", N(n));
             work.Choose("sink", "holds", "clear", N(n));
-            work.Fill(jars[n + 2]);
         }
 
         work.Tick("back", "back", "markers", "jars", "tools", "rubbish");
