@@ -91,7 +91,7 @@ public class AccessTests(RunningServer server) : IClassFixture<RunningServer>
         using var http = await server.NewcomerAsync(new Grant(role, ["pell-tarn"]));
 
         var stations = (await http.GetFromJsonAsync<JsonArray>("/api/stations", Cancel))!;
-        Assert.Equal(["PEL-1"], stations.Select(s => (string)s!["station"]!["code"]!));
+        Assert.Equal(["PEL-1", "PEL-2", "PEL-3"], stations.Select(s => (string)s!["station"]!["code"]!));
         Assert.Equal(writes, (bool)stations[0]!["maySample"]!);
         Assert.Equal(HttpStatusCode.OK, (await http.GetAsync("/api/stations/PEL-1", Cancel)).StatusCode);
         Assert.Equal(HttpStatusCode.NotFound, (await http.GetAsync("/api/stations/HAR-1", Cancel)).StatusCode);

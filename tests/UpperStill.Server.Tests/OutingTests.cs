@@ -57,7 +57,7 @@ public class OutingTests(RunningServer server) : IClassFixture<RunningServer>
     {
         using var http = await server.AsAsync("sampler");
 
-        Assert.Equal(2, (await OutingAsync(http, "2026-08-13", "harrowmere"))["stops"]!.AsArray().Count);
+        Assert.Equal(4, (await OutingAsync(http, "2026-08-13", "harrowmere"))["stops"]!.AsArray().Count);
     }
 
     [Fact]

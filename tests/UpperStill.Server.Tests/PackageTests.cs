@@ -24,7 +24,7 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         await using var empty = new EmptyServer();
         var answer = await ImportAsync(empty, package);
         Assert.True(answer.Done, string.Join(' ', answer.Findings.Select(f => f.Seen)));
-        Assert.True(answer.Entries > 5000 && answer.Visits > 500 && answer.Stations == 6);
+        Assert.True(answer.Entries > 5000 && answer.Visits > 500 && answer.Stations == 12);
 
         using var one = server.Services.CreateScope();
         using var other = empty.Services.CreateScope();
@@ -99,11 +99,11 @@ public sealed class PackageTests(RunningServer server) : IClassFixture<RunningSe
         var files = Contents(await ExportAsync("/api/export?water=pell-tarn"));
         Assert.Contains("PEL-1", files["readings.csv"], StringComparison.Ordinal);
         Assert.All(files["visits.csv"].Split("\r\n").Skip(1).Where(l => l.Length > 0), line =>
-            Assert.Contains(",PEL-1,", line, StringComparison.Ordinal)
+            Assert.Contains(",PEL-", line, StringComparison.Ordinal)
         );
         Assert.Contains("SUMMARY:Pell Tarn", files["season.ics"], StringComparison.Ordinal);
         Assert.DoesNotContain("Harrowmere", files["season.ics"], StringComparison.Ordinal);
-        Assert.Single(files["stations.csv"].Split("\r\n").Skip(1), l => l.Length > 0);
+        Assert.Equal(3, files["stations.csv"].Split("\r\n").Skip(1).Count(l => l.Length > 0));
         Assert.Equal("Point", (string)JsonNode.Parse(files["stations.geojson"])!["features"]![0]!["geometry"]!["type"]!);
     }
 

@@ -308,7 +308,7 @@ public sealed class RecordTests(RunningServer server) : IClassFixture<RunningSer
     {
         using var http = await server.AsAsync("coordinator");
         var region = (await http.GetFromJsonAsync<JsonObject>("/api/record/region?subject=clarity", Cancel))!;
-        Assert.Equal(5, (int)region["rising"]! + (int)region["falling"]! + (int)region["unclear"]! + (int)region["tooFew"]!);
+        Assert.Equal(6, (int)region["rising"]! + (int)region["falling"]! + (int)region["unclear"]! + (int)region["tooFew"]!);
     }
 
     [Fact]
