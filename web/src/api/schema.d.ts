@@ -4365,6 +4365,8 @@ export interface components {
             lineUnit: components["schemas"]["LengthUnit"];
             /** @description True where the clarity may join the record without a reviewer's word: no stop stands open. */
             usable: boolean;
+            /** @description False where nothing is taken by depth, and no column of water is drawn. */
+            byDepth: boolean;
             /** @description Who reads. */
             observers: string[];
             /**
@@ -7566,7 +7568,7 @@ export interface components {
          * @description How a page draws a protocol as a whole, beside its steps.
          * @enum {unknown}
          */
-        ProtocolPicture: "none" | "beach" | "lines";
+        ProtocolPicture: "none" | "lines";
         /** @description When a protocol is due through the season, and what binds its days. */
         ProtocolPlan: {
             /** @description What is taken. */
@@ -9273,6 +9275,25 @@ export interface components {
             waits?: null | string;
             working?: null | components["schemas"]["Working"];
         };
+        /** @description A point of a beach, as it is drawn. */
+        SheetPoint: {
+            /** @description For people. */
+            name: string;
+            /** @description False in the sand. */
+            inWater: boolean;
+            /**
+             * Format: int32
+             * @description Its place along the beach, from the north, from 1.
+             */
+            place: number;
+            /** @description True once it is taken. */
+            done: boolean;
+            /**
+             * Format: int32
+             * @description The place in the sand that a point in the water is written to lie off; null while that is not written.
+             */
+            off?: null | number;
+        };
         /** @description The profile's part of the sheet. */
         SheetProfile: {
             /** @description What was read, from the surface down. */
@@ -9335,6 +9356,8 @@ export interface components {
             /** @description Its clocks. */
             clocks?: components["schemas"]["SheetClock"][];
             section?: null | components["schemas"]["SheetSection"];
+            /** @description Points of a beach in sand and water; none where it has no such points. */
+            points?: components["schemas"]["SheetPoint"][];
             /** @description What is drawn on the column. */
             spans?: components["schemas"]["ColumnSpan"][];
         };

@@ -5,12 +5,6 @@ import { addressOf, observe, type Protocol } from './observe';
 import type { Description } from './protocols';
 import { StepCard } from './StepCard';
 
-const ANSWERS = [
-  ['yes', 'yes'],
-  ['no', 'no'],
-  ['not-today', 'not today'],
-] as const;
-
 /** Was it all done? A line for each step, counter and container of the day, answered by one touch. */
 export function AuditLines({
   sheet,
@@ -26,6 +20,7 @@ export function AuditLines({
   const lines = own.steps.filter(({ step }) => step === 'line');
   const rest = own.steps.filter(({ step }) => step !== 'line');
   const answered = lines.filter(({ open }) => open.length === 0).length;
+  const answers = description.steps.flatMap(({ fields }) => fields).find(({ code }) => code === 'answer')?.choices ?? [];
   const closed = sheet.state === 'closed';
   return (
     <>
@@ -45,7 +40,7 @@ export function AuditLines({
                   {line.words}
                 </p>
                 <fieldset className="flex gap-1.5" aria-labelledby={`line-${line.item}`}>
-                  {ANSWERS.map(([code, words]) => (
+                  {answers.map(({ code, words }) => (
                     <button
                       key={code}
                       type="button"

@@ -1,26 +1,19 @@
+import { scaleLinear } from 'd3-scale';
 import type { Schemas } from '../api/client';
+
+type PointOf = Schemas['SheetPoint'];
 
 const WIDTH = 320;
 const HEIGHT = 150;
-const PLACES = ['1', '2', '3'] as const;
-const X = { '1': 60, '2': 160, '3': 260 } as const;
 const SAND_Y = 45;
 const WATER_Y = 108;
 
-/** The six points of a beach from the north, pairs joined; a pair that is crossed is drawn as it was written. */
-export function BeachMap({ own }: { own: Schemas['SheetProtocol'] }) {
-  const full = (type: string, place: string) =>
-    own.steps.some(
-      ({ step, item, containers }) =>
-        step === type &&
-        item === place &&
-        (containers ?? []).every((number) => own.containers?.some((one) => one.number === number && one.entry)),
-    );
-  const off = (place: string) => own.values.findLast(({ field, item }) => field === 'off' && item === place)?.value.written;
+/** The points of a beach from the north, pairs joined; a pair that is crossed is drawn as it was written. */
+export function BeachMap({ points }: { points: readonly PointOf[] }) {
+  const x = scaleLinear([1, Math.max(2, ...points.map(({ place }) => place))], [60, WIDTH - 60]);
   return (
-    <figure className="mt-3 max-w-md" aria-label="The six points of the beach">
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" className="w-full" aria-label={words()}>
-        <title>Three points in the sand, three in the water, numbered from the north</title>
+    <figure className="mt-3 max-w-md" aria-label={`The points of the beach, from the north: ${points.map(words).join('; ')}`}>
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
         <rect x="0" y="0" width={WIDTH} height="78" className="fill-paper2" />
         <rect x="0" y="78" width={WIDTH} height={HEIGHT - 78} className="fill-(--water1)" />
         <line x1="0" x2={WIDTH} y1="22" y2="22" className="stroke-dim" strokeDasharray="2 4" />
@@ -33,50 +26,43 @@ export function BeachMap({ own }: { own: Schemas['SheetProtocol'] }) {
         <text x={WIDTH - 4} y="17" textAnchor="end" className="fill-dim text-[10px]">
           north is left
         </text>
-        {PLACES.map((place) => {
-          const to = off(place);
-          return to && to in X ? (
+        {points.map(({ name, place, off }) =>
+          off == null ? null : (
             <line
-              key={place}
-              x1={X[place]}
+              key={name}
+              x1={x(place)}
               y1={WATER_Y - 14}
-              x2={X[to as '1']}
+              x2={x(off)}
               y2={SAND_Y + 14}
-              className={to === place ? 'stroke-ink' : 'stroke-madder'}
-              strokeWidth={to === place ? 1.5 : 3}
+              className={off === place ? 'stroke-ink' : 'stroke-madder'}
+              strokeWidth={off === place ? 1.5 : 3}
             />
-          ) : null;
-        })}
-        {PLACES.map((place) => (
-          <g key={place}>
-            <Point x={X[place]} y={SAND_Y} full={full('skim', place)} square words={`sand ${place}`} />
-            <Point x={X[place]} y={WATER_Y} full={full('sink', place)} words={`water ${place}`} />
-          </g>
+          ),
+        )}
+        {points.map((point) => (
+          <Point key={point.name} point={point} x={x(point.place)} />
         ))}
       </svg>
     </figure>
   );
-
-  function words(): string {
-    return PLACES.map(
-      (place) =>
-        `sand ${place} ${full('skim', place) ? 'full' : 'open'}, water ${place} ${full('sink', place) ? 'full' : 'open'}` +
-        (off(place) ? `, off sand ${off(place)}` : ''),
-    ).join('; ');
-  }
 }
 
-function Point({ x, y, full, square = false, words }: { x: number; y: number; full: boolean; square?: boolean; words: string }) {
-  const fill = full ? 'fill-ink' : 'fill-sheet';
+function words({ name, done, off }: PointOf): string {
+  return `${name} ${done ? 'taken' : 'open'}${off == null ? '' : `, off sand ${off}`}`;
+}
+
+function Point({ point, x }: { point: PointOf; x: number }) {
+  const y = point.inWater ? WATER_Y : SAND_Y;
+  const drawn = `${point.done ? 'fill-ink' : 'fill-sheet'} stroke-ink`;
   return (
     <>
-      {square ? (
-        <rect x={x - 11} y={y - 11} width="22" height="22" className={`${fill} stroke-ink`} strokeWidth="2" />
+      {point.inWater ? (
+        <circle cx={x} cy={y} r="12" className={drawn} strokeWidth="2" />
       ) : (
-        <circle cx={x} cy={y} r="12" className={`${fill} stroke-ink`} strokeWidth="2" />
+        <rect x={x - 11} y={y - 11} width="22" height="22" className={drawn} strokeWidth="2" />
       )}
       <text x={x + 18} y={y + 4} className="fill-ink text-[11px]">
-        {words}
+        {point.name}
       </text>
     </>
   );

@@ -1,5 +1,8 @@
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Worked } from '../ui/Worked';
+
+const FEW = 4;
 
 type Derived = Schemas['SheetDerived'];
 
@@ -7,6 +10,8 @@ type Derived = Schemas['SheetDerived'];
 export function DerivedValues({ derived }: { derived: readonly Derived[] }) {
   const whole = derived.filter(({ item }) => item == null);
   const single = derived.filter(({ item }) => item != null);
+  // Opened by a person alone: it does not open or close as numbers come.
+  const [open, setOpen] = useState(single.length > 0 && single.length < FEW);
   return (
     <>
       {whole.map((one) => (
@@ -15,7 +20,7 @@ export function DerivedValues({ derived }: { derived: readonly Derived[] }) {
         </p>
       ))}
       {single.length > 0 && (
-        <details className="mt-2" open={whole.length === 0 || single.length < 4}>
+        <details className="mt-2" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
           <summary className="flex min-h-(--target) cursor-pointer items-center font-bold">
             {single.length === 1 ? 'One by one: 1 number' : `One by one: ${single.length} numbers`}
           </summary>

@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { newId } from '../field/entries';
 import { store } from '../field/store';
+import { storeTrouble } from '../field/trouble';
 import { Problem } from '../ui/Problem';
 import { smallPicture } from '../ui/smallPicture';
 import type { FieldBoxProps } from './FieldBox';
@@ -24,9 +25,9 @@ export function PhotoBox({ field, next, onGiven, visit }: FieldBoxProps & { visi
       await store.photos.put({ id: photo, picture: file });
       await store.files.put({ sha256: photo, visit, file, photo: true });
       await onGiven({ photo });
-    } catch {
-      await store.files.delete(photo);
-      setProblem('It could not be kept: this device has no room left. Make room, or take it with another camera and say so.');
+    } catch (error) {
+      await Promise.all([store.files.delete(photo), store.photos.delete(photo)]);
+      setProblem(`The photograph was not kept. ${storeTrouble(error as Error)}`);
     }
   }
   return (

@@ -10,7 +10,7 @@ import { ClockLine } from './ClockLine';
 import { CrossSection } from './CrossSection';
 import { DerivedValues } from './DerivedValues';
 import { FieldBox } from './FieldBox';
-import { groupsOf, outerItem, type StepGroup } from './groups';
+import { groupsOf, innerItem, kindOf, outerItem, type StepGroup } from './groups';
 import { KindPicker } from './KindPicker';
 import { addressOf, observe, type Protocol, type Step } from './observe';
 import { type Description, useDescription } from './protocols';
@@ -55,7 +55,7 @@ export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & {
       {sheet.state !== 'closed' && (own.clocks ?? []).map((clock) => <ClockLine key={clock.name} clock={clock} />)}
       <DerivedValues derived={own.derived} />
       {own.section && <CrossSection section={own.section} />}
-      {description.picture === 'beach' && <BeachMap own={own} />}
+      {(own.points?.length ?? 0) > 0 && <BeachMap points={own.points ?? []} />}
       {always.map((step) => (
         <Always key={step.step} words={told(step)?.do ?? ''}>
           <StepCard {...part} step={step} next={false} ashore={false} />
@@ -151,11 +151,13 @@ function Group({
         <KindPicker
           repeat={inner}
           field={asked}
-          taken={group.steps.filter(({ item }) => item !== group.item).map(({ item }) => item?.split('+')[1] ?? '')}
-          address={(kind) => `${sheet.visit}/${own.protocol}/${first.code}/${group.item}+${kind}/1/${asked.code}`}
+          taken={group.steps.flatMap(({ item }) => kindOf(item) ?? [])}
+          address={(kind) =>
+            `${sheet.visit}/${addressOf(own, { step: first.code, item: innerItem(group.item ?? '', kind), try: 1 })}${asked.code}`
+          }
           onGiven={(kind, value) =>
             observe(
-              { sheet, description, step: first.code, item: `${group.item}+${kind}`, attempt: 1, ashore },
+              { sheet, description, step: first.code, item: innerItem(group.item ?? '', kind), attempt: 1, ashore },
               asked.code,
               value,
             )
@@ -269,7 +271,7 @@ function MoreOf({
       <FieldBox
         key={`${item}/${attempt}`}
         field={field}
-        address={`${sheet.visit}/${own.protocol}/${first.code}/${item}/${attempt}/${field.code}`}
+        address={`${sheet.visit}/${addressOf(own, { step: first.code, item, try: attempt })}${field.code}`}
         next={false}
         gear={gear}
         people={sheet.observers}

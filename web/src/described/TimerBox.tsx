@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import { nowLocal, nowMs } from '../field/clock';
+import { localTime, nowLocal, nowMs } from '../field/clock';
+import { numberOf } from '../ui/number';
 import type { FieldBoxProps } from './FieldBox';
 import { useHeld } from './held';
 
@@ -73,17 +74,15 @@ function TypedSeconds({ label, onGiven }: { label: string; onGiven: FieldBoxProp
       </button>
     );
   }
-  const seconds = Number(written.replace(',', '.'));
-  const good = written.trim() !== '' && Number.isFinite(seconds) && seconds >= 0;
+  const seconds = numberOf(written);
+  const good = seconds !== undefined && seconds >= 0;
   return (
     <form
       className="flex items-center gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         if (good) {
-          const until = nowLocal();
-          const at = new Date(Date.parse(until) - Math.round(seconds * 1000)).toISOString();
-          void onGiven({ at, until });
+          void onGiven({ at: localTime(nowMs() - Math.round(seconds * 1000)), until: nowLocal() });
         }
       }}
     >

@@ -11,10 +11,16 @@ export interface StepGroup {
   steps: Step[];
 }
 
-/** Inner items, such as the kinds of a throw, stand with the outer one. */
-export function outerItem(item: string | null | undefined): string | undefined {
-  return item?.split('+')[0];
-}
+const INNER = '+';
+
+/** An inner item, such as a kind of a throw, is named after the outer one. */
+export const innerItem = (outer: string, kind: string) => `${outer}${INNER}${kind}`;
+
+/** Inner items stand with the outer one. */
+export const outerItem = (item: string | null | undefined) => item?.split(INNER)[0];
+
+/** Which of what an inner item may be; undefined for an outer one. */
+export const kindOf = (item: string | null | undefined) => item?.split(INNER)[1];
 
 /** The steps as they come, those of one item together. */
 export function groupsOf(description: Description, steps: readonly Step[]): StepGroup[] {

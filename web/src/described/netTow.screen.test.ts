@@ -12,18 +12,18 @@ test('a tow goes from the net in the kit over its jar to animals counted at the 
     await person.user.click(await screen.findByRole('checkbox', { name: line }));
   }
   await person.user.click((await screen.findAllByRole('button', { name: 'Write it down' }))[0] as HTMLElement);
-  await choose(person, 'N-1, Plankton net, 80 µm');
-  await choose(person, 'vertical');
+  await person.chooses('N-1, Plankton net, 80 µm');
+  await person.chooses('vertical');
 
   // Where it begins is proposed; one touch takes it. The programme tows from the thermocline, and today none was looked for.
   await person.user.click(await screen.findByRole('button', { name: /^From a depth of: 10\.9/ }));
   await person.reads('No thermocline today.');
-  await write(person, 'Line out', '10');
-  await write(person, 'Lean of the line, °', '0');
+  await person.writes('Line out', '10');
+  await person.writes('Lean of the line, °', '0');
   await person.touches('Start');
   await person.touches('Stop here');
-  await choose(person, 'without a stop');
-  await choose(person, 'no');
+  await person.chooses('without a stop');
+  await person.chooses('no');
   await person.reads('490.9 L');
 
   // The jar is a container like any other: its label is known before it is wet.
@@ -34,8 +34,8 @@ test('a tow goes from the net in the kit over its jar to animals counted at the 
   await person.touches('Filled, capped, into the cooler');
   await waitFor(() => expect(screen.queryByRole('button', { name: /^Fill HAR-2-260812-T1/ })).toBeNull());
 
-  await write(person, 'Made up to, mL', '50');
-  await write(person, 'Each sub-sample, mL', '1');
+  await person.writes('Made up to, mL', '50');
+  await person.writes('Each sub-sample, mL', '1');
   const bench = await screen.findByRole('region', { name: 'At the bench, later' });
   for (const kind of ['copepods', 'copepods', 'water fleas']) {
     await person.user.click((await within(bench).findAllByRole('button', { name: new RegExp(`^${kind}`) }))[0] as HTMLElement);
@@ -44,15 +44,3 @@ test('a tow goes from the net in the kit over its jar to animals counted at the 
   await person.user.click((await within(bench).findAllByRole('button', { name: 'That is all' }))[0] as HTMLElement);
   await person.reads(/Copepods\s*0\.2 per L \(0\.025–0\.74\)/);
 });
-
-async function choose({ user }: Person, name: string) {
-  const radios = await screen.findAllByRole('radio', { name });
-  await user.click(radios[0] as HTMLElement);
-}
-
-async function write({ user }: Person, label: string, text: string) {
-  const box = await screen.findByRole('textbox', { name: label });
-  await user.type(box, text);
-  await user.click(within(box.closest('form') as HTMLElement).getByRole('button', { name: 'Write it down' }));
-  await waitFor(() => expect(screen.queryByRole('textbox', { name: label })).toBeNull());
-}

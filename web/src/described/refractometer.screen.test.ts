@@ -1,5 +1,5 @@
-import { screen, waitFor, within } from '@testing-library/react';
-import { expect, test } from 'vitest';
+import { screen } from '@testing-library/react';
+import { test } from 'vitest';
 import { Person } from '../testing/person';
 
 test('a protocol that describes itself is gone through step by step on the page that all of them share', async () => {
@@ -8,7 +8,7 @@ test('a protocol that describes itself is gone through step by step on the page 
   await person.answers('How deep is it here?', '6.4');
   await person.goes('Refractometer');
 
-  await write(person, 'Reading of distilled water, ppt', '1');
+  await person.writes('Reading of distilled water, ppt', '1');
   await person.reads('1 ppt in distilled water.');
   await person.user.click(await screen.findByRole('radio', { name: 'kept, and taken off' }));
   await person.touches('One more');
@@ -17,7 +17,7 @@ test('a protocol that describes itself is gone through step by step on the page 
   await person.touches('Start');
   await person.touches('Stop here');
   await person.reads(/of 30 s\./);
-  await write(person, 'Salinity, ppt', '21');
+  await person.writes('Salinity, ppt', '21');
   await person.reads('20 ppt, brackish');
   await screen.findByRole('button', { name: /^On to/ });
 
@@ -25,14 +25,7 @@ test('a protocol that describes itself is gone through step by step on the page 
   await person.touches('Strike Salinity 21 ppt');
   await person.touches('misread');
   await person.touches('Strike it');
-  await write(person, 'Salinity, ppt', '1.016');
+  await person.writes('Salinity, ppt', '1.016');
   await person.isWarned('1.016 looks like the gravity scale.');
   await screen.findByRole('heading', { name: 'Another try of reading 1' });
 });
-
-async function write({ user }: Person, label: string, text: string) {
-  const box = await screen.findByRole('textbox', { name: label });
-  await user.type(box, text);
-  await user.click(within(box.closest('form') as HTMLElement).getByRole('button', { name: 'Write it down' }));
-  await waitFor(() => expect(screen.queryByRole('textbox', { name: label })).toBeNull());
-}

@@ -34,7 +34,11 @@ export function nowMs(): number {
 
 /** Now as ISO 8601 with the offset from UTC, so that the local time of a reading is never lost. */
 export function nowLocal(): string {
-  const ms = nowMs();
+  return localTime(nowMs());
+}
+
+/** A moment as ISO 8601 with the offset from UTC that is in force here. */
+export function localTime(ms: number): string {
   const minutes = clock.offsetMinutes ?? -new Date(ms).getTimezoneOffset();
   const sign = minutes < 0 ? '-' : '+';
   const two = (value: number) => String(Math.trunc(Math.abs(value))).padStart(2, '0');

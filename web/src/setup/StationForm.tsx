@@ -13,6 +13,7 @@ import { type BearingDraft, Bearings, bearingsOf, draftsOfBearings } from './Bea
 import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { type MapMark, SketchMap } from './SketchMap';
+import { draftsOfStages, type StageDraft, StageRows, stagesOf } from './StageRows';
 import { Track } from './Track';
 import { draftsOfTransits, type TransitDraft, Transits, transitsOf } from './Transits';
 import type { Water } from './water';
@@ -48,6 +49,7 @@ interface Draft {
   line: string;
   transits: TransitDraft[];
   bearings: BearingDraft[];
+  stages: StageDraft[];
 }
 
 function draftOf(given: Setup | undefined, nextCode: string): Draft {
@@ -67,6 +69,7 @@ function draftOf(given: Setup | undefined, nextCode: string): Draft {
     line: given?.line ?? '',
     transits: draftsOfTransits(station?.transits),
     bearings: draftsOfBearings(station?.bearings),
+    stages: draftsOfStages(station?.stageTable),
   };
 }
 
@@ -122,6 +125,7 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
   async function keep() {
     const [radiusM, levelAllowanceM, declinationDeg] = [draft.radius, draft.allowance, draft.declination].map(numberOf);
     const transits = transitsOf(draft.transits);
+    const stageTable = stagesOf(draft.stages);
     if (lat === undefined || lon === undefined) {
       setProblem('The position needs a latitude and a longitude in decimal degrees.');
     } else if (radiusM === undefined || levelAllowanceM === undefined || declinationDeg === undefined) {
@@ -130,12 +134,14 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
       setProblem(HALF_A_BEARING);
     } else if (!transits) {
       setProblem('A line of landmarks needs its near mark and its far mark. Name both, or clear the line.');
+    } else if (stageTable === undefined) {
+      setProblem('Each row of the table of flow needs its stage and its flow. Fill the row, or clear it.');
     } else {
       const { code, name, knownDepth, kind, weekdays } = draft;
       const place = { waterCode: water.code, water: water.name, district: water.district, latitudeDeg: lat, longitudeDeg: lon };
       const marks = { transits, bearings, declinationDeg, otherNames: station?.otherNames };
       const body: Setup = {
-        station: { code, name, knownDepth, ...place, radiusM, levelAllowanceM, shore: false, kind, ...marks },
+        station: { code, name, knownDepth, ...place, radiusM, levelAllowanceM, shore: false, kind, ...marks, stageTable },
         programme,
         line: draft.line || null,
         proposal: proposal ?? null,
@@ -327,6 +333,11 @@ export function StationForm({ water, given, stations, nextCode, proposed, onKept
               onTake={take}
             />
             <Beside field="bearings" findings={findings} />
+          </details>
+          <details className="mt-3 border-rule border-t pt-3" open={(station?.stageTable?.length ?? 0) > 0}>
+            <summary className="cursor-pointer font-bold">Flow by the staff</summary>
+            <StageRows drafts={draft.stages} onChange={(stages) => change({ stages })} />
+            <Beside field="stageTable" findings={findings} />
           </details>
           <details className="mt-3 border-rule border-t pt-3">
             <summary className="cursor-pointer font-bold">The deepest place of a scouting track</summary>

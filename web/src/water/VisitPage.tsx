@@ -110,15 +110,13 @@ export function VisitPage() {
     </>
   );
 
-  // On a beach, a bank and at a pond nothing is taken by depth.
-  const byDepth = !['beach', 'bank', 'pond'].includes(station.context.station.kind ?? 'boat');
   // A record that was fetched before profiles were in it has none.
   const earlier = (station.profiles ?? []).filter((profile) => profile.visit !== sheet.visit);
   if (boat) {
     return (
       <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
         <div className="flex min-h-0 flex-1">
-          {byDepth && (
+          {sheet.byDepth && (
             <aside
               className={`sticky top-0 w-[5.25rem] shrink-0 border-rule border-r ${withBar ? 'h-[calc(100dvh-14.5rem)]' : 'h-[calc(100dvh-8.5rem)]'}`}
               aria-label="Water column"
@@ -144,10 +142,10 @@ export function VisitPage() {
   return (
     <HereProvider sheet={sheet} step={withBar ? shown : undefined} onStep={onStep}>
       <div
-        className={`grid min-h-0 flex-1 grid-cols-[16rem_minmax(0,1fr)] print:block ${byDepth ? 'lg:grid-cols-[15rem_minmax(0,1fr)_22rem] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem]' : ''}`}
+        className={`grid min-h-0 flex-1 grid-cols-[16rem_minmax(0,1fr)] print:block ${sheet.byDepth ? 'lg:grid-cols-[15rem_minmax(0,1fr)_22rem] xl:grid-cols-[16.5rem_minmax(0,1fr)_26rem]' : ''}`}
       >
         <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
-        <section className={`flex min-w-0 flex-col px-7 pt-6 ${byDepth ? '' : 'max-w-3xl'}`}>
+        <section className={`flex min-w-0 flex-col px-7 pt-6 ${sheet.byDepth ? '' : 'max-w-3xl'}`}>
           <div className="flex-1 pb-6">
             {!ended && (
               <div className="float-right ml-4 print:hidden">
@@ -158,7 +156,7 @@ export function VisitPage() {
           </div>
           {withBar && <NowBar />}
         </section>
-        {byDepth && (
+        {sheet.byDepth && (
           <aside
             className="sticky top-0 h-[calc(100dvh-3.25rem)] border-rule border-l p-3 max-lg:hidden print:hidden"
             aria-label="Water column"

@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Statistics;
@@ -112,7 +113,9 @@ public static class AnnualReport
 
             var place = many ? $"At {station.Name} " : string.Empty;
             said.Add(
-                Start(subject == Parameter.Clarity ? Clear(place, year, trend, request.Year) : Amount(place, year, trend, request.Year))
+                Sentence.Begun(
+                    subject == Parameter.Clarity ? Clear(place, year, trend, request.Year) : Amount(place, year, trend, request.Year)
+                )
             );
         }
 
@@ -168,7 +171,7 @@ public static class AnnualReport
                         : oxygen.ShallowestHypoxicM is { } h
                             ? $" At worst there was too little for most fish from {h.ToString("0.0", CultureInfo.InvariantCulture)} m down."
                         : string.Empty;
-                    return Start(
+                    return Sentence.Begun(
                         $"{(many ? $"At {s.Name} " : string.Empty)}the least oxygen at the bottom was "
                             + $"{oxygen.LeastBottomMgL!.Value.ToString("0.0", CultureInfo.InvariantCulture)} mg/L in "
                             + $"{(oxygen.Visits == 1 ? "1 profile" : $"{oxygen.Visits} profiles")}.{airless}"
@@ -253,6 +256,4 @@ public static class AnnualReport
 
     private static string List(IReadOnlyList<string> names) =>
         names.Count == 1 ? names[0] : $"{string.Join(", ", names.Take(names.Count - 1))} and {names[^1]}";
-
-    private static string Start(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

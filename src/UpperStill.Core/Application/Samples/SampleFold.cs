@@ -5,6 +5,7 @@ using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Protocols.Filtering;
 using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
@@ -26,6 +27,7 @@ internal sealed class SampleFold
     {
         this.sheet = sheet;
         draft = new SheetDraft(request, VisitParts.Bottles);
+        draft.Described().AddRange(sheet.Protocols ?? []);
     }
 
     internal VisitSamples Samples()

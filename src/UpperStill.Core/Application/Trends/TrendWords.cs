@@ -1,4 +1,5 @@
 using System.Globalization;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
@@ -47,9 +48,9 @@ internal sealed class TrendWords(TrendRequest request, ParameterDescription subj
     /// <summary>An amount of change for the reader, without its sign.</summary>
     internal string Amount(double change) => $"{Bare(change)} {(Feet ? "ft" : subject.Unit)}".TrimEnd();
 
-    private string Rising => subject.Rising ?? Sentence(subject.Name) + " is rising: {0} more each decade.";
+    private string Rising => subject.Rising ?? Sentence.Begun(subject.Name) + " is rising: {0} more each decade.";
 
-    private string Falling => subject.Falling ?? Sentence(subject.Name) + " is falling: {0} less each decade.";
+    private string Falling => subject.Falling ?? Sentence.Begun(subject.Name) + " is falling: {0} less each decade.";
 
     private string Bare(double change)
     {
@@ -83,8 +84,8 @@ internal sealed class TrendWords(TrendRequest request, ParameterDescription subj
                 verdict == TrendVerdict.Rising ? Rising : Falling,
                 Amount(slope)
             ),
-            TrendVerdict.Rising => $"{Sentence(subject.Name)} is rising; by how much cannot be said.",
-            TrendVerdict.Falling => $"{Sentence(subject.Name)} is falling; by how much cannot be said.",
+            TrendVerdict.Rising => $"{Sentence.Begun(subject.Name)} is rising; by how much cannot be said.",
+            TrendVerdict.Falling => $"{Sentence.Begun(subject.Name)} is falling; by how much cannot be said.",
             TrendVerdict.Mixed => $"The months go different ways: no one trend of {subject.Name} holds for all of them.",
             TrendVerdict.Censored => $"Whether {subject.Name} changes cannot be told: too many values lie beyond a limit.",
             TrendVerdict.None => $"No change in {subject.Name} that could be told from chance.",
@@ -200,6 +201,4 @@ internal sealed class TrendWords(TrendRequest request, ParameterDescription subj
             string.Join(" and ", (test.Seasons ?? []).Where(which).Select(s => Months[s.Month - 1]));
         return $"{Names(s => s.Z > 1)} rising, {Names(s => s.Z < -1)} falling";
     }
-
-    private static string Sentence(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

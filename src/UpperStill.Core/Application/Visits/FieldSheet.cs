@@ -44,6 +44,9 @@ public sealed record FieldSheet(
     /// <summary>True where the clarity may join the record without a reviewer's word: no stop stands open.</summary>
     public required bool Usable { get; init; }
 
+    /// <summary>False where nothing is taken by depth, and no column of water is drawn.</summary>
+    public required bool ByDepth { get; init; }
+
     /// <summary>Who reads.</summary>
     public required IReadOnlyList<string> Observers { get; init; }
 

@@ -73,6 +73,7 @@ internal sealed class SheetFold
         )
         {
             Usable = usable,
+            ByDepth = draft.Context.Station.ByDepth,
             Observers = draft.Start?.Body.Observers ?? [],
             StopsToEnd = stops.Count(f => f.Beside != Beside.Entry),
             Took = [.. VisitParts.All.SelectMany(p => p.Took(draft)).Distinct()],

@@ -3,7 +3,6 @@ using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Visits;
@@ -19,40 +18,41 @@ internal static class StirredBefore
             return;
         }
 
-        var own = draft
-            .Described()
-            .SelectMany(p => p.Containers.Select(c => (c.Number, p.Protocol)))
-            .ToDictionary(c => SampleNumber.Body(c.Number), c => c.Protocol, StringComparer.OrdinalIgnoreCase);
-        foreach (var fill in FillChecks.Counting(draft))
+        foreach (var fill in draft.Standing(FillKinds.Fill))
         {
-            var by = own.GetValueOrDefault(SampleNumber.Body(fill.Body.Sample));
             if (
-                draft.Context.Programme.TypeOf(fill.Body.Type) is not { Water: true }
-                || stirred.Find(s => s.At < fill.Entry.At && (s.Described || (by is not null && fill.Body.From == FilledFrom.Lake)))
-                    is not { } before
+                draft.Context.Programme.TypeOf(fill.Body.Type) is { Water: true }
+                && stirred.Find(s => s.At < fill.Entry.At && (!s.OnlyByHand || fill.Body.From == FilledFrom.Lake)) is { } before
             )
             {
-                continue;
+                var (beside, at) = Place(draft, fill.Body.Sample);
+                var finding = Finding.Check(
+                    "order-broken",
+                    $"{before.What} came before {fill.Body.Sample}.",
+                    "Stirred bottom ends up in the bottle.",
+                    "Move away from it, wait, or come another day."
+                );
+                draft.Findings.Add(FillChecks.Standing(draft, fill, finding.On(beside, fill.Entry.Id) with { At = at }));
             }
-
-            var finding = Finding.Check(
-                "order-broken",
-                $"{before.What} came before {fill.Body.Sample}.",
-                "Stirred bottom ends up in the bottle.",
-                "Move upstream or farther out, wait, or come another day."
-            );
-            draft.Findings.Add(
-                by is null
-                    ? finding.On(Beside.Bottles, fill.Entry.Id)
-                    : finding.On(Beside.Observation, fill.Entry.Id) with
-                    {
-                        At = $"{by}/{ProtocolRun.OpenContainer}",
-                    }
-            );
         }
     }
 
-    private sealed record Stir(string What, DateTimeOffset At, bool Described);
+    // Beside the step of the protocol that fills it, or among the bottles of the plan.
+    private static (Beside Beside, string? At) Place(SheetDraft draft, string sample)
+    {
+        foreach (var protocol in draft.Described())
+        {
+            if (protocol.StepOf(sample) is { } step)
+            {
+                return (
+                    Beside.Observation,
+                    $"{ProtocolRun.Address(protocol.Protocol, step.Step, step.Item, step.Try)}{RunContainers.Open}"
+                );
+            }
+        }
+
+        return (Beside.Bottles, null);
+    }
 
     private static IEnumerable<Stir> Stirred(SheetDraft draft)
     {
@@ -65,17 +65,20 @@ internal static class StirredBefore
                 .Min();
             if (first is { } at)
             {
-                yield return new Stir(protocol.Description.Title, at, true);
+                yield return new Stir(protocol.Description.Title, at, false);
             }
         }
 
+        // A sampler goes down beside where a lead or the disc lay.
         if (draft.Section<Sounded>()?.Read is { Body.By: SoundedBy.Lead or SoundedBy.Disc } sounding)
         {
             yield return new Stir(
                 sounding.Body.By == SoundedBy.Lead ? "The lead on the bottom" : "The disc on the bottom",
                 sounding.Entry.At,
-                false
+                true
             );
         }
     }
+
+    private sealed record Stir(string What, DateTimeOffset At, bool OnlyByHand);
 }

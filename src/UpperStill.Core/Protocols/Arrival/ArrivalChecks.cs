@@ -40,7 +40,7 @@ internal static class ArrivalChecks
         if (now.WavesTold is { } waves && (int)waves > programme.Of(ArrivalOptions.Waves))
         {
             var words = WeatherClasses.Words(waves);
-            over.Add(over.Count == 0 ? char.ToUpperInvariant(words[0]) + words[1..] : words);
+            over.Add(over.Count == 0 ? Sentence.Begun(words) : words);
         }
 
         if (now.Fog == true)
@@ -227,7 +227,7 @@ internal static class ArrivalChecks
         var heavy = draft.Context.Programme.Of(ArrivalOptions.RainHeavy);
         if (arrival.Now.Rain24Told is { } rain && rain.MayBeOver(heavy))
         {
-            var seen = char.ToUpperInvariant(rain.Words[0]) + rain.Words[1..] + " in 24 h";
+            var seen = Sentence.Begun(rain.Words) + " in 24 h";
             yield return Finding
                 .Note(
                     "rain-heavy",

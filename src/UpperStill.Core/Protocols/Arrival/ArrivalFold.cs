@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Geodesy;
@@ -93,7 +94,7 @@ internal static class ArrivalFold
     internal static string WordsOf(ConditionsBody body)
     {
         var words = string.Join(", ", Boxes.Select(b => b.Words(body)).OfType<string>());
-        return words.Length > 0 ? char.ToUpperInvariant(words[0]) + words[1..] : "No condition";
+        return words.Length > 0 ? Sentence.Begun(words) : "No condition";
     }
 
     /// <summary>The sun over the station at an instant.</summary>

@@ -35,7 +35,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
         new("running", "running")
     );
     private static readonly YesNoField Labelled = new("labelled", "Labelled dry; the station on the sheet, too");
-    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = WaterChecks.Knee };
+    private static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = KneeDeep.Range };
     private static readonly TimerField Wait = new("wait", "Waited", 60, "Sand that you stirred holds germs.");
     private static readonly CounterField Scoops = new(
         "scoops",
@@ -118,7 +118,7 @@ public sealed class BacteriaProtocol : DescribedProtocol
     private protected override void Evaluate(ProtocolRun run)
     {
         var once = run.Once;
-        WaterChecks.KneeDeep(once, Depth);
+        KneeDeep.Of(once, Depth);
         if (once[Scoops] > 1)
         {
             once.Find(ScoopsMany, Scoops, ("count", Decimals.Text(once[Scoops]!.Value)));

@@ -1,5 +1,4 @@
 using UpperStill.Core.Basis.Findings;
-using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Labels;
@@ -25,7 +24,7 @@ internal static class BottleFills
                     ? Beside.Composite
                     : Beside.Bottles;
             var type = draft.Context.Programme.TypeOf(fill.Body.Type);
-            foreach (var finding in type is null ? [] : FillChecks.Of(draft, fill.Body, type).Concat(Order(draft, fill)))
+            foreach (var finding in type is null ? [] : FillChecks.Of(draft, fill.Body, type))
             {
                 yield return FillChecks.Standing(draft, fill, finding.On(beside, fill.Entry.Id));
             }
@@ -69,24 +68,6 @@ internal static class BottleFills
             {
                 NoWayRound = true,
             };
-        }
-    }
-
-    // A lead or the disc on the bottom stirs; clean surface water comes before it.
-    private static IEnumerable<Finding> Order(SheetDraft draft, Read<FillBody> fill)
-    {
-        if (
-            draft.Section<Sounded>()?.Read is { Body.By: SoundedBy.Lead or SoundedBy.Disc } sounding
-            && sounding.Entry.At < fill.Entry.At
-            && fill.Body.From is FilledFrom.Lake
-        )
-        {
-            yield return Finding.Check(
-                "order-broken",
-                $"The {(sounding.Body.By == SoundedBy.Lead ? "lead" : "disc")} on the bottom came before {fill.Body.Sample}.",
-                "Stirred bottom ends up in the bottle.",
-                "Move away from it, wait, or come another day."
-            );
         }
     }
 }

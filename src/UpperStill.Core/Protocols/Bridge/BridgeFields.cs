@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Streams;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Setup.Equipment;
 

@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Streams;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
@@ -128,6 +129,7 @@ public sealed class BridgeProtocol : DescribedProtocol
     {
         CastOfBridge.Of(run);
         PourOfBridge.Of(run);
-        StreamReadings.Posted(run, Name, Stage, Flow);
+        StreamReadings.Staff(run, Stage);
+        StreamReadings.Posted(run, Flow);
     }
 }

@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Science.Hydraulics;
 using static UpperStill.Core.Protocols.Bridge.BridgeFields;
@@ -120,13 +121,16 @@ internal static class CastOfBridge
 
     private static void Casts(ProtocolRun run, decimal? volumeL)
     {
-        List<decimal> bottles = [.. run.Bottles.Where(b => b.Type.Added is not { Inside: true }).Select(b => b.Type.VolumeMl / 1000m)];
+        List<decimal> bottles =
+        [
+            .. run.Containers.Bottles.Where(b => b.Type.Added is not { Inside: true }).Select(b => b.Type.VolumeMl / 1000m),
+        ];
         if (volumeL is not { } volume || bottles.Count == 0)
         {
             return;
         }
 
-        var rinses = run.Bottles.Max(b => b.Type.Rinse.Times);
+        var rinses = run.Containers.Bottles.Max(b => b.Type.Rinse.Times);
         if (CastsNeeded.Of(volume, bottles, rinses) is not { } casts)
         {
             run.Derive(new SheetDerived("casts", "Casts", "none: a bottle is larger than the sampler", null, string.Empty));

@@ -17,7 +17,7 @@ internal static class PourOfBridge
 
         var casts = run.Every(BridgeProtocol.Cast).Where(c => c.Has(CameUp)).OrderBy(c => c.WrittenAt(CameUp)).ToList();
         Attempt? before = null;
-        foreach (var fill in run.Fills.Where(f => f.Body.From != FilledFrom.PlainBottle))
+        foreach (var fill in run.Containers.Fills.Where(f => f.Body.From != FilledFrom.PlainBottle))
         {
             if (casts.LastOrDefault(c => c.WrittenAt(CameUp) <= fill.Entry.At) is not { } cast)
             {
@@ -26,7 +26,7 @@ internal static class PourOfBridge
 
             if (cast.Failed)
             {
-                run.FindAt(
+                run.Containers.Say(
                     fill,
                     BridgeFindings.WaterCast,
                     ("sample", fill.Body.Sample),
@@ -35,7 +35,7 @@ internal static class PourOfBridge
             }
             else if (cast == before && Shaken(run, fill) == 0)
             {
-                run.FindAt(fill, BridgeFindings.NotShaken, ("sample", fill.Body.Sample));
+                run.Containers.Say(fill, BridgeFindings.NotShaken, ("sample", fill.Body.Sample));
             }
 
             before = cast;
@@ -43,5 +43,5 @@ internal static class PourOfBridge
     }
 
     private static int Shaken(ProtocolRun run, Read<FillBody> fill) =>
-        run.ItemOf(fill.Body.Sample) is { } item && run.Counts(BridgeProtocol.Pour, item) is { } pour ? pour[Shakes] ?? 0 : 0;
+        run.Containers.ItemOf(fill.Body.Sample) is { } item && run.Counts(BridgeProtocol.Pour, item) is { } pour ? pour[Shakes] ?? 0 : 0;
 }

@@ -13,7 +13,7 @@ internal static class GrabChecks
         {
             if (
                 grab[Depth] is { } depth
-                && GrabOptions.TargetM(grab.ItemCode!) is { } target
+                && DepthItems.TargetM(grab.ItemCode!) is { } target
                 && Math.Abs(depth.Metres - target) > run.Programme.Of(GrabOptions.DepthOff)
                 && target > 0
             )

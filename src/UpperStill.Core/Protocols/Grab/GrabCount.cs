@@ -1,4 +1,4 @@
-using System.Globalization;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Described;
@@ -15,10 +15,10 @@ internal static class GrabCount
     {
         var area = run.Gear(run.Once, GrabItem)?.Figure("area-cm2");
         List<decimal> totals = [];
-        foreach (var depth in run.All(GrabProtocol.Grab).Where(g => g[Counts] is not null).GroupBy(g => g.ItemCode!.Split('-')[0]))
+        foreach (var depth in run.All(GrabProtocol.Grab).Where(g => g[Counts] is not null).GroupBy(g => DepthItems.DepthOf(g.ItemCode!)))
         {
             List<Attempt> picked = [.. depth.Where(g => Share(g) is not null)];
-            var words = depth.Key == "shore" ? "at the shore" : $"{depth.Key} m";
+            var words = DepthItems.Words(depth.Key);
             if (picked.Count == 0 || area is null)
             {
                 run.Derive(
@@ -80,7 +80,7 @@ internal static class GrabCount
         var per = AnimalsPerArea.Of(jars, area);
         var limits = AnimalsPerArea.Limits(jars, area);
         var atLeast = picked.Any(g => g[OverRim] == true);
-        var name = kind is null ? "Bottom animals" : Capital(Counts.Words(kind));
+        var name = kind is null ? "Bottom animals" : Sentence.Begun(Counts.Words(kind));
         var text =
             $"{Decimals.Fixed(per, 0)} per m²"
             + (limits is var (low, high) ? $" ({Decimals.Fixed(low, 0)}–{Decimals.Fixed(high, 0)})" : string.Empty);
@@ -126,6 +126,4 @@ internal static class GrabCount
             "eighth" => 0.125m,
             _ => null,
         };
-
-    private static string Capital(string words) => $"{char.ToUpper(words[0], CultureInfo.InvariantCulture)}{words[1..]}";
 }

@@ -57,16 +57,6 @@ internal static class GrabFields
         new("oil", "oil")
     );
     internal static readonly YesNoField OverRim = new("over-rim", "Some went over the rim of the sieve");
-    internal static readonly ChecklistField Clean = new(
-        "clean",
-        "Before another water",
-        new("clean", "cleaned"),
-        new("drain", "drained"),
-        new("dry", "dried, or on its way to dry")
-    )
-    {
-        Unticked = GrabFindings.Unclean,
-    };
     internal static readonly ChoiceField Share = new(
         "share",
         "Share of the jar that was picked",

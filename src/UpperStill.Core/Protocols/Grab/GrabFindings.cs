@@ -34,13 +34,6 @@ internal static class GrabFindings
         "What is gone is not counted.",
         "Kept as “at least”, or again."
     );
-    internal static readonly FindingWords Unclean = new(
-        "gear-unclean",
-        FindingLevel.Check,
-        "Not ticked: {list}.",
-        "Hitch-hikers move on wet gear.",
-        "Clean, drain, dry first."
-    );
 
-    internal static IReadOnlyList<FindingWords> All { get; } = [Open, DepthOff, Full, SieveOver, Unclean];
+    internal static IReadOnlyList<FindingWords> All { get; } = [Open, DepthOff, Full, SieveOver, CleanGear.Unclean];
 }

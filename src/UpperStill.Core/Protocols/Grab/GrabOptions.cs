@@ -1,7 +1,4 @@
-using System.Globalization;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Described;
-using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Protocols.Grab;
@@ -53,41 +50,19 @@ public static class GrabOptions
 
     internal static IReadOnlyList<Threshold> Thresholds { get; } = [DepthOff];
 
-    /// <summary>The depths, m, 0 for the shore; those that the water does not reach are left out.</summary>
-    internal static IReadOnlyList<decimal> TargetsM(Programme programme, decimal? waterM) =>
-        [
-            .. (
-                programme.ChoiceOf(Depths) switch
-                {
-                    "metres" => (decimal[])[0, 1, 2, 3],
-                    "three" => [1, 2, 3],
-                    _ => [0, 0.5m, 1, 1.5m, 2, 3],
-                }
-            ).Where(d => waterM is null || d <= waterM),
-        ];
+    /// <summary>The depths, m; 0 for the shore.</summary>
+    internal static IReadOnlyList<decimal> DepthsM(Programme programme) =>
+        programme.ChoiceOf(Depths) switch
+        {
+            "metres" => [0, 1, 2, 3],
+            "three" => [1, 2, 3],
+            _ => [0, 0.5m, 1, 1.5m, 2, 3],
+        };
 
+    /// <summary>How many grabs at each.</summary>
     internal static int Each(Programme programme) => programme.Chooses(Count, "three") ? 3 : 1;
 
-    /// <summary>The grabs of a visit: each depth, once or three times.</summary>
-    internal static IReadOnlyList<RepeatItem> Items(SheetDraft draft)
-    {
-        var each = Each(draft.Context.Programme);
-        return
-        [
-            .. TargetsM(draft.Context.Programme, WaterDepth.M(draft))
-                .SelectMany(d =>
-                    Enumerable
-                        .Range(1, each)
-                        .Select(n => new RepeatItem(
-                            each == 1 ? Code(d) : $"{Code(d)}-{n.ToString(CultureInfo.InvariantCulture)}",
-                            $"{(d == 0 ? "at the shore" : $"{Decimals.Text(d)} m")}{(each == 1 ? string.Empty : $", grab {n}")}"
-                        ))
-                ),
-        ];
-    }
-
-    /// <summary>The depth that an item is taken at, m; null where its code is none of ours.</summary>
-    internal static decimal? TargetM(string item) => item.Split('-')[0] is "shore" ? 0 : NumberText.Read(item.Split('-')[0]).Value;
-
-    private static string Code(decimal depthM) => depthM == 0 ? "shore" : Decimals.Text(depthM);
+    /// <summary>The grabs of a visit.</summary>
+    internal static IReadOnlyList<RepeatItem> Items(Programme programme, decimal? waterM) =>
+        DepthItems.Of(DepthsM(programme), Each(programme), "grab", waterM);
 }

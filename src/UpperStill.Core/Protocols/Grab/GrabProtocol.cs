@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
@@ -13,7 +14,11 @@ public sealed class GrabProtocol : DescribedProtocol
     internal const string Name = "grab";
 
     /// <summary>One for each depth and grab.</summary>
-    internal static readonly Repeat Grab = new("grab", "grab", 1, 60) { Asked = GrabOptions.Items };
+    internal static readonly Repeat Grab = new("grab", "grab", 1, 60)
+    {
+        Asked = Items,
+        OnPaper = stop => GrabOptions.Items(stop.Programme, stop.Station.KnownDepth.Read().Length?.Metres),
+    };
 
     /// <summary>One of it is enough.</summary>
     public GrabProtocol()
@@ -79,7 +84,7 @@ public sealed class GrabProtocol : DescribedProtocol
                         Fills = true,
                         Cautions = [Caution.Alcohol],
                     },
-                    new("clean", "Clean, drain, dry.", "Hitch-hikers move on wet gear.", Clean),
+                    new("clean", "Clean, drain, dry.", "Hitch-hikers move on wet gear.", CleanGear.List),
                     new("pick", "Pick and count by group.", "A rich jar may be split.", Share, Counts)
                     {
                         Repeat = Grab,
@@ -91,9 +96,9 @@ public sealed class GrabProtocol : DescribedProtocol
                 [
                     new(SampleTypes.BottomAnimals)
                     {
-                        Count = p => GrabOptions.TargetsM(p, null).Count * GrabOptions.Each(p),
-                        Needed = draft => GrabOptions.Items(draft).Count,
-                        Of = (draft, i) => GrabOptions.Items(draft).ElementAtOrDefault(i)?.Code,
+                        Count = p => GrabOptions.Items(p, null).Count,
+                        Needed = draft => Items(draft).Count,
+                        Of = (draft, i) => Items(draft).ElementAtOrDefault(i)?.Code,
                     },
                 ],
                 Pack = outing =>
@@ -120,6 +125,8 @@ public sealed class GrabProtocol : DescribedProtocol
                 Thresholds = GrabOptions.Thresholds,
             }
         ) { }
+
+    private static IReadOnlyList<RepeatItem> Items(SheetDraft draft) => GrabOptions.Items(draft.Context.Programme, WaterDepth.M(draft));
 
     private protected override void Evaluate(ProtocolRun run)
     {

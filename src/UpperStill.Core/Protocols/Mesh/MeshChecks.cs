@@ -51,7 +51,7 @@ internal static class MeshChecks
 
     private static void Fills(ProtocolRun run)
     {
-        if (run.Bottles.Count == 0)
+        if (run.Containers.Bottles.Count == 0)
         {
             return;
         }
@@ -63,8 +63,8 @@ internal static class MeshChecks
             return;
         }
 
-        var rinses = run.Bottles[0].Type.Rinse.Times;
-        var needed = run.Bottles.Sum(b => b.Type.VolumeMl) * (1 + (RinseShare * rinses));
+        var rinses = run.Containers.Bottles[0].Type.Rinse.Times;
+        var needed = run.Containers.Bottles.Sum(b => b.Type.VolumeMl) * (1 + (RinseShare * rinses));
         var fills = (int)decimal.Ceiling(needed / volume);
         run.Derive(
             new SheetDerived(
@@ -77,7 +77,7 @@ internal static class MeshChecks
                     "Fills of the jar",
                     [run.Once.Input(Jar)],
                     [
-                        $"{run.Bottles.Count} × {run.Bottles[0].Type.VolumeMl} mL × (1 + 0.1 × {rinses}) = {Decimals.Text(needed)} mL",
+                        $"{run.Containers.Bottles.Count} × {run.Containers.Bottles[0].Type.VolumeMl} mL × (1 + 0.1 × {rinses}) = {Decimals.Text(needed)} mL",
                         $"{Decimals.Text(needed)} / {Decimals.Text(volume)} mL, up: {fills}",
                     ],
                     "A rinse takes a tenth of a tube.",

@@ -1,4 +1,4 @@
-using System.Globalization;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Described;
@@ -60,7 +60,7 @@ internal static class TowCount
         {
             var n = counted.Sum(a => a[Counts]!.GetValueOrDefault(kind));
             var name = Counts.Words(kind);
-            Derive(run, counted, $"{char.ToUpper(name[0], CultureInfo.InvariantCulture)}{name[1..]}", kind, n, factor, volume, madeUp, sub);
+            Derive(run, counted, Sentence.Begun(name), kind, n, factor, volume, madeUp, sub);
             if (n > 0 && n < run.Draft.Context.Programme.Of(NetTowOptions.CountLow))
             {
                 var (low, high) = CountLimits.Of(n);

@@ -1,5 +1,6 @@
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Protocols.Profile;
+using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using static UpperStill.Core.Protocols.NetTow.NetTowFields;
 

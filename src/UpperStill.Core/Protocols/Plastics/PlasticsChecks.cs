@@ -31,7 +31,7 @@ internal static class PlasticsChecks
                 water.Find(PlasticsFindings.Mispaired, Off, ("i", water.ItemCode!), ("j", Decimals.Text(off)));
             }
 
-            WaterChecks.KneeDeep(water, Depth);
+            KneeDeep.Of(water, Depth);
             if (water[Capped] == "in-air")
             {
                 water.Find(CommonFindings.CapInAir, Capped);

@@ -45,7 +45,7 @@ internal static class PlasticsFields
     };
     internal static readonly NumberField Off = new("off", "Straight off sand", 1, 3) { Whole = true };
     internal static readonly PositionField Where = new("position", "Where you stand") { Required = false };
-    internal static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = WaterChecks.Knee };
+    internal static readonly LengthField Depth = new("depth", "Depth where you stand", 0.2m, 1) { UsualM = KneeDeep.Range };
     internal static readonly TimerField Wait = new("wait", "Waited", 60, "Sand that you stirred drifts by.");
     internal static readonly ChoiceField Current = new(
         "current",
@@ -98,13 +98,16 @@ internal static class PlasticsFields
     internal static readonly Repeat Sand = Pairs("sand");
     internal static readonly Repeat Water = Pairs("water");
 
+    /// <summary>Pairs of sand and water.</summary>
+    internal const int Places = 3;
+
     private static Repeat Pairs(string code) =>
-        new(code, code, 3, 3)
+        new(code, code, Places, Places)
         {
             Asked = _ =>
                 [
                     .. Enumerable
-                        .Range(1, 3)
+                        .Range(1, Places)
                         .Select(n => n.ToString(CultureInfo.InvariantCulture))
                         .Select(n => new RepeatItem(n, $"{code} {n}")),
                 ],

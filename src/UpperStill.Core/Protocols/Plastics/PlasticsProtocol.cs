@@ -42,7 +42,6 @@ public sealed class PlasticsProtocol : DescribedProtocol
                 Title = "Beach plastics",
                 Purpose = "Small plastic in sand and near-shore water, at low water, in three pairs.",
                 Rank = StepRank.ByHand,
-                Picture = ProtocolPicture.Beach,
                 Steps =
                 [
                     new(
@@ -122,13 +121,13 @@ public sealed class PlasticsProtocol : DescribedProtocol
                     new("plastics-sand")
                     {
                         Step = "skim",
-                        Count = _ => 3,
+                        Count = _ => Places,
                         Of = (_, i) => Item(i),
                     },
                     new("plastics-water")
                     {
                         Step = "sink",
-                        Count = _ => 3,
+                        Count = _ => Places,
                         Of = (_, i) => Item(i),
                         RinsesCounted = true,
                     },
@@ -167,5 +166,14 @@ public sealed class PlasticsProtocol : DescribedProtocol
     {
         PlasticsChecks.Of(run);
         PlasticsCount.Of(run);
+        foreach (var place in Enumerable.Range(1, Places))
+        {
+            var item = place.ToString(CultureInfo.InvariantCulture);
+            var (sand, water) = (run.Counts(Sand, item), run.Counts(Water, item));
+            run.Point(new SheetPoint(run.Words(Sand, item), false, place, sand?.Has(Depths) == true));
+            run.Point(
+                new SheetPoint(run.Words(Water, item), true, place, water is { Failed: false } && water.Has(Holds), (int?)water?[Off])
+            );
+        }
     }
 }

@@ -223,7 +223,7 @@ public sealed class PondProtocol : DescribedProtocol
             }
         }
 
-        if (run.Bottles is [var bottle, ..])
+        if (run.Containers.Bottles is [var bottle, ..])
         {
             var each = bottle.Type.VolumeMl / 4000m;
             run.Derive(

@@ -1,4 +1,4 @@
-using System.Globalization;
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Described;
 using static UpperStill.Core.Protocols.Rake.RakeFields;
 
@@ -28,7 +28,7 @@ internal static class RakeChecks
             }
         }
 
-        foreach (var (item, i) in RakeOptions.Items(run.Draft).Select((r, i) => (r.Code, i)))
+        foreach (var (item, i) in RakeProtocol.Items(run.Draft).Select((r, i) => (r.Code, i)))
         {
             run.Propose(Side, new ObservedValue { Choice = Sides[i % Sides.Length] }, "in turn, before anybody looks", item);
         }
@@ -42,7 +42,7 @@ internal static class RakeChecks
                 kind.Find(
                     RakeFindings.KindOverTotal,
                     KindFullness,
-                    ("kind", Capital(run.Words(RakeProtocol.Kind, item))),
+                    ("kind", Sentence.Begun(run.Words(RakeProtocol.Kind, item))),
                     ("a", own),
                     ("b", all)
                 );
@@ -54,6 +54,4 @@ internal static class RakeChecks
             }
         }
     }
-
-    internal static string Capital(string words) => $"{char.ToUpper(words[0], CultureInfo.InvariantCulture)}{words[1..]}";
 }

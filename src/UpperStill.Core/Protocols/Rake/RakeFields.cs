@@ -39,16 +39,6 @@ internal static class RakeFields
     internal static readonly ChoiceField State = new("state", "It is", new("live", "live"), new("dying", "dying"), new("dead", "dead"));
     internal static readonly WordsField Looks = new("looks", "What it looks like, and the bag’s number") { Required = false };
     internal static readonly PhotoField Photo = new("photo", "Photograph of it") { Required = false };
-    internal static readonly ChecklistField Clean = new(
-        "clean",
-        "Before another water",
-        new("clean", "cleaned"),
-        new("drain", "drained"),
-        new("dry", "dried, or on its way to dry")
-    )
-    {
-        Unticked = RakeFindings.Unclean,
-    };
 
     internal static readonly FieldChoice[] Plants =
     [

@@ -34,13 +34,6 @@ internal static class RakeFindings
         "Where they end was not reached.",
         "Throw deeper."
     );
-    internal static readonly FindingWords Unclean = new(
-        "gear-unclean",
-        FindingLevel.Check,
-        "Not ticked: {list}.",
-        "A fragment starts a stand.",
-        "Clean, drain, dry first."
-    );
 
-    internal static IReadOnlyList<FindingWords> All { get; } = [ThrowFailed, SideUnset, KindOverTotal, PlantsDeeper, Unclean];
+    internal static IReadOnlyList<FindingWords> All { get; } = [ThrowFailed, SideUnset, KindOverTotal, PlantsDeeper, CleanGear.Unclean];
 }

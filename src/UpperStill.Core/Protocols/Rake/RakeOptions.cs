@@ -1,5 +1,3 @@
-using System.Globalization;
-using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Setup.Programmes;
@@ -40,34 +38,19 @@ public static class RakeOptions
 
     internal static IReadOnlyList<Method> Methods { get; } = [Depths, Throws, Scale];
 
-    /// <summary>The throws of a visit; depths that the water does not reach are left out.</summary>
-    internal static IReadOnlyList<RepeatItem> Items(SheetDraft draft)
-    {
-        var programme = draft.Context.Programme;
-        var each = programme.Chooses(Throws, "four") ? 4 : 1;
-        var water = WaterDepth.M(draft);
-        return
-        [
-            .. (
-                programme.ChoiceOf(Depths) switch
-                {
-                    "half-metres" => (decimal[])[0, 0.5m, 1, 1.5m, 2, 3],
-                    "deep" => [0, 1, 2, 3, 4, 5],
-                    _ => [0, 1, 2, 3],
-                }
-            )
-                .Where(d => water is null || d <= water)
-                .SelectMany(d =>
-                    Enumerable
-                        .Range(1, each)
-                        .Select(n => new RepeatItem(
-                            (d == 0 ? "shore" : Decimals.Text(d))
-                                + (each == 1 ? string.Empty : $"-{n.ToString(CultureInfo.InvariantCulture)}"),
-                            (d == 0 ? "at the shore" : $"{Decimals.Text(d)} m") + (each == 1 ? string.Empty : $", throw {n}")
-                        ))
-                ),
-        ];
-    }
+    /// <summary>The throws of a visit.</summary>
+    internal static IReadOnlyList<RepeatItem> Items(Programme programme, decimal? waterM) =>
+        DepthItems.Of(
+            programme.ChoiceOf(Depths) switch
+            {
+                "half-metres" => [0, 0.5m, 1, 1.5m, 2, 3],
+                "deep" => [0, 1, 2, 3, 4, 5],
+                _ => (decimal[])[0, 1, 2, 3],
+            },
+            programme.Chooses(Throws, "four") ? 4 : 1,
+            "throw",
+            waterM
+        );
 
     internal static bool Grades(Programme programme) => programme.Chooses(Scale, "grades");
 

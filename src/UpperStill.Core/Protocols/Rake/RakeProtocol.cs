@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
@@ -12,7 +13,11 @@ public sealed class RakeProtocol : DescribedProtocol
     internal const string Name = "rake";
 
     /// <summary>One for each depth and throw.</summary>
-    internal static readonly Repeat Throw = new("throw", "throw", 1, 60) { Asked = RakeOptions.Items };
+    internal static readonly Repeat Throw = new("throw", "throw", 1, 60)
+    {
+        Asked = Items,
+        OnPaper = stop => RakeOptions.Items(stop.Programme, stop.Station.KnownDepth.Read().Length?.Metres),
+    };
 
     /// <summary>Each kind of a throw.</summary>
     internal static readonly Repeat Kind = new("kind", "kind", 0, 30) { In = Throw, Kinds = Plants };
@@ -73,7 +78,7 @@ public sealed class RakeProtocol : DescribedProtocol
                         "clean",
                         "Clean the gear, return the plants; invaders as the coordinator says.",
                         "A fragment starts a stand.",
-                        Clean
+                        CleanGear.List
                     ),
                 ],
                 Pack = outing =>
@@ -114,6 +119,9 @@ public sealed class RakeProtocol : DescribedProtocol
                 Methods = RakeOptions.Methods,
             }
         ) { }
+
+    /// <summary>The throws of a visit.</summary>
+    internal static IReadOnlyList<RepeatItem> Items(SheetDraft draft) => RakeOptions.Items(draft.Context.Programme, WaterDepth.M(draft));
 
     private protected override void Evaluate(ProtocolRun run)
     {

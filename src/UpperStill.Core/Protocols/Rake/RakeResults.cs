@@ -1,3 +1,4 @@
+using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Described;
@@ -51,7 +52,7 @@ internal static class RakeResults
             run.Derive(
                 new SheetDerived(
                     "plant-frequency",
-                    RakeChecks.Capital(Words(code)),
+                    Sentence.Begun(Words(code)),
                     $"{Decimals.Text(decimal.Round(percent, 1, MidpointRounding.AwayFromZero))} % of {good.Count} throws",
                     Decimals.Published(percent),
                     "%",

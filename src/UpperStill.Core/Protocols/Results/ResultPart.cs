@@ -2,7 +2,7 @@ using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Protocols.Custody;
-using UpperStill.Core.Record.Described;
+using UpperStill.Core.Protocols.Streams;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Chlorophyll;
 using UpperStill.Core.Science.Hydraulics;
@@ -120,7 +120,7 @@ internal static class ResultPart
         var (flow, unit) =
             draft.Standing(ResultKinds.Flow).LastOrDefault(f => SampleNumber.Same(f.Body.Sample, sample.Number)) is { } written
                 ? (written.Body.Value, written.Body.Unit)
-            : draft.Section<StreamFlowToday>() is { } today && today.Protocol == sample.Place.Code ? (Decimals.Text(today.M3S), "m³/s")
+            : StreamReadings.Today(draft, sample.Place.Code) is { } today ? (Decimals.Text(today), "m³/s")
             : (null, string.Empty);
         if (value is not { Value: { } number, Analyte: { } analyte, Below: false } || flow is null)
         {

@@ -50,9 +50,9 @@ internal static class SeawaterChecks
             );
         }
 
-        if (run.Bottles.Count > 0)
+        if (run.Containers.Bottles.Count > 0)
         {
-            var volume = run.Bottles[0].Type.VolumeMl;
+            var volume = run.Containers.Bottles[0].Type.VolumeMl;
             run.Derive(
                 new SheetDerived(
                     "air-left",
@@ -77,8 +77,8 @@ internal static class SeawaterChecks
     private static void Fixed(ProtocolRun run)
     {
         var once = run.Once;
-        var filled = run.Fills is [.., var fill] ? fill.Entry.At : (DateTimeOffset?)null;
-        var asked = run.Bottles is [var bottle, ..] ? run.Programme.TypeOf(bottle.Type.Code)?.Added?.Drops ?? 1 : 1;
+        var filled = run.Containers.Fills is [.., var fill] ? fill.Entry.At : (DateTimeOffset?)null;
+        var asked = run.Containers.Bottles is [var bottle, ..] ? run.Programme.TypeOf(bottle.Type.Code)?.Added?.Drops ?? 1 : 1;
         if (once[Drops] is { } drops)
         {
             if (drops == 0)

@@ -55,14 +55,7 @@ internal static class SeawaterFindings
         "Light starts life again.",
         "Into the dark box."
     );
-    internal static readonly FindingWords Used = new(
-        "sample-number-used",
-        FindingLevel.Stop,
-        "{code} was written for two bottles.",
-        "Two bottles would become one.",
-        "Scan again, and strike the wrong one."
-    );
 
     internal static IReadOnlyList<FindingWords> All { get; } =
-    [HasBubbles, FixLate, FixMissing, FixCount, ThermometerInSample, CapReused, NotDark, Used];
+    [HasBubbles, FixLate, FixMissing, FixCount, ThermometerInSample, CapReused, NotDark];
 }

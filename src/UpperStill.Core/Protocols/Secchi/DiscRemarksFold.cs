@@ -92,7 +92,7 @@ internal static class DiscRemarksFold
                 Finding
                     .Note(
                         "colour-between",
-                        $"{char.ToUpperInvariant(ColourChart.Words(colour.Body)[0])}{ColourChart.Words(colour.Body)[1..]}.",
+                        $"{Sentence.Begun(ColourChart.Words(colour.Body))}.",
                         "Two neighbours are one answer.",
                         "Both kept, drawn halfway."
                     )

@@ -1,6 +1,5 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 
 namespace UpperStill.Core.Protocols.Sounding;
@@ -36,10 +35,6 @@ internal static class SoundingFold
             ? Differs(draft, depth, new SheetSounding(Decimals.Published(depth.Metres), draft.Show(depth), about[0]))
             : null;
         draft.Add(new Sounded(soundings[^1], sheet));
-        if (sheet is { DepthM: var depthM })
-        {
-            draft.Add(new TodaysDepth(depthM));
-        }
     }
 
     private static SheetSounding Differs(SheetDraft draft, Length depth, SheetSounding sheet)

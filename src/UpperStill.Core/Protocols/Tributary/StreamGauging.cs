@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Streams;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Science.Hydraulics;
 using static UpperStill.Core.Protocols.Tributary.TributaryFields;
@@ -28,7 +29,7 @@ internal static class StreamGauging
 
         // What was measured here stands before what was posted.
         var best = found[^1];
-        StreamReadings.Is(run, TributaryProtocol.Name, best.M3S, best.About, best.Method, best.Inputs, best.Steps, best.Rule, best.Source);
+        StreamReadings.Is(run, best.M3S, best.About, best.Method, best.Inputs, best.Steps, best.Rule, best.Source);
         if (found.Count > 1)
         {
             var other = found[0];
@@ -45,7 +46,7 @@ internal static class StreamGauging
         }
 
         if (
-            run.Fills is { Count: > 0 } fills
+            run.Containers.Fills is { Count: > 0 } fills
             && best.When is { } when
             && fills[0].Entry.At - when is var gap
             && (gap > Apart || gap < -Apart)
@@ -170,20 +171,4 @@ internal static class StreamGauging
 
     private static string Hours(TimeSpan gap) =>
         gap.Minutes == 0 ? $"{(int)gap.TotalHours} h" : $"{(int)gap.TotalHours} h {gap.Minutes} min";
-}
-
-/// <summary>A flow that was found in one way.</summary>
-internal sealed record FoundFlow(decimal M3S, string Method, Attempt Attempt, Field At)
-{
-    internal bool About { get; init; }
-
-    internal DateTimeOffset? When { get; init; }
-
-    internal required IReadOnlyList<Basis.Workings.WorkingInput> Inputs { get; init; }
-
-    internal required IReadOnlyList<string> Steps { get; init; }
-
-    internal required string Rule { get; init; }
-
-    internal required string Source { get; init; }
 }

@@ -1,3 +1,4 @@
+using UpperStill.Core.Protocols.Streams;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
@@ -133,19 +134,7 @@ public sealed class TributaryProtocol : DescribedProtocol
             once.Fail(CommonFindings.SampleHasSediment, Sediment, ("what", "Sediment is"));
         }
 
-        if (once[Stage] is { } stage)
-        {
-            run.Derive(
-                new SheetDerived(
-                    "stage",
-                    "Stage",
-                    Basis.Quantities.LengthText.Write(stage),
-                    Basis.Quantities.Decimals.Published(stage.Metres),
-                    "m"
-                )
-            );
-        }
-
+        StreamReadings.Staff(run, Stage);
         StreamGauging.Of(run);
     }
 }

@@ -8,7 +8,7 @@ namespace UpperStill.Core.Protocols.Tributary;
 /// <summary>Flow by verticals across the stream, panel by panel.</summary>
 internal static class VerticalsOfStream
 {
-    // m²/s: depth times speed that takes a person's feet; m of the knee.
+    // m²/s: depth times speed that takes a person’s feet.
     private const decimal TakesFeet = 0.6m;
 
     internal static FoundFlow? Of(ProtocolRun run)
@@ -62,7 +62,7 @@ internal static class VerticalsOfStream
                 );
         }
 
-        run.Section(left.Metres, right.Metres, panels);
+        run.Section(SheetSection.Of(left.Metres, right.Metres, panels));
         return new(flow, "velocity-area", last, Tape)
         {
             When = last.LastAt,
@@ -70,7 +70,11 @@ internal static class VerticalsOfStream
             [
                 once.Input(EdgeLeft),
                 once.Input(EdgeRight),
-                .. read.SelectMany(r => new[] { r.Attempt.Input(Tape), r.Attempt.Input(Depth), r.Attempt.Input(Speed) }),
+                .. read.SelectMany(r =>
+                    new Field[] { Tape, Depth, Speed, SpeedHigh, SpeedLow }
+                        .Where(r.Attempt.Has)
+                        .Select(r.Attempt.Input)
+                ),
             ],
             Steps =
             [

@@ -94,7 +94,7 @@ internal static class UltraCleanChecks
             once.Find(UltraCleanFindings.CannotReach, UltraCleanFields.Notice, ("day", day.ToString("dddd", CultureInfo.InvariantCulture)));
         }
 
-        if (run.Fills is { Count: > 0 } fills)
+        if (run.Containers.Fills is { Count: > 0 } fills)
         {
             var until = fills[0].Entry.At.AddHours(ShipHours);
             var words = $"ship by {until.ToString("dddd HH:mm", CultureInfo.InvariantCulture)}";

@@ -49,10 +49,10 @@ internal static class UltraCleanFields
     );
     internal static readonly ChoiceField Broken = new(
         "broken",
-        "Clean hands touched, or it happened",
-        new("outer-bag", "the outer bag"),
-        new("boat", "boat or clothes"),
-        new("phone", "the phone"),
+        "What happened",
+        new("outer-bag", "clean hands touched the outer bag"),
+        new("boat", "clean hands touched boat or clothes"),
+        new("phone", "clean hands touched the phone"),
         new("bag-open", "a bag was left open"),
         new("glove-torn", "a glove tore")
     )

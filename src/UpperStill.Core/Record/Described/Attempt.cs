@@ -54,9 +54,6 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
     /// <summary>The numbers; null where one of them cannot be used.</summary>
     internal IReadOnlyList<decimal>? this[NumbersField field] => Of(field) is { } v ? field.Read(v) : null;
 
-    /// <summary>True where every line of a list is ticked; null where nobody looked.</summary>
-    internal bool? Ticked(ChecklistField field) => Of(field)?.Ticked is { } ticked ? field.All(ticked) : null;
-
     /// <summary>Some of the choices; null where it is not there.</summary>
     internal IReadOnlyList<string>? Some(ChoiceField field) => Of(field)?.Choices;
 

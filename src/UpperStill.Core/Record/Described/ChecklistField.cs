@@ -12,8 +12,6 @@ internal sealed class ChecklistField(string code, string label, params FieldChoi
     /// <summary>What is said where a line is not ticked; the common words where none are given.</summary>
     internal FindingWords? Unticked { get; init; }
 
-    internal bool All(IReadOnlyList<string> ticked) => lines.All(l => ticked.Contains(l.Code));
-
     internal override FieldDescription Describe() => new(Code, Label, FieldKind.Checklist, Required, Choices: lines) { Safety = Safety };
 
     internal override bool Filled(ObservedValue value) => value.Ticked is not null;

@@ -82,7 +82,7 @@ public abstract class DescribedProtocol : VisitPart
     internal sealed override IEnumerable<PackNeed> Pack(Packing outing) => outing.Takes(Protocol) ? script.Pack(outing) : [];
 
     /// <inheritdoc/>
-    internal sealed override IEnumerable<PaperPiece> Paper(PlannedStop stop) => stop.Takes(Protocol) ? ProtocolPaper.Of(script) : [];
+    internal sealed override IEnumerable<PaperPiece> Paper(PlannedStop stop) => stop.Takes(Protocol) ? ProtocolPaper.Of(script, stop) : [];
 
     /// <summary>What follows from what was recorded, and what is to be said of it.</summary>
     private protected abstract void Evaluate(ProtocolRun run);
@@ -98,7 +98,7 @@ public abstract class DescribedProtocol : VisitPart
 
         var run = new ProtocolRun(draft, script);
         Evaluate(run);
-        run.Common();
+        CommonChecks.Of(run, script);
         draft.Described().Add(run.Sheet(due, draft.Standing(VisitKinds.StepSkipped).Select(s => s.Body.Step).ToHashSet()));
     }
 
@@ -111,10 +111,7 @@ public abstract class DescribedProtocol : VisitPart
         }
 
         var afloat = sheet
-            .Steps.Where(s =>
-                script.Steps.First(x => x.Code == s.Step) is { Bench: false } step
-                && (step is { Always: false } && (step.Fields.Count > 0 || step.Fills))
-            )
+            .Steps.Where(s => script.Steps.First(x => x.Code == s.Step) is { Bench: false, Always: false, OnlyWords: false })
             .ToList();
         yield return new PartStep
         {
@@ -136,6 +133,9 @@ public abstract class DescribedProtocol : VisitPart
             NeedsDepth = script.NeedsSounding,
         };
     }
+
+    /// <inheritdoc/>
+    internal sealed override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => Mine(draft)?.Added ?? [];
 
     /// <inheritdoc/>
     internal sealed override IEnumerable<Protocol> Took(SheetDraft draft) => Mine(draft) is { Values.Count: > 0 } ? [Protocol] : [];

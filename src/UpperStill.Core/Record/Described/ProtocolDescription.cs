@@ -29,10 +29,6 @@ public enum ProtocolPicture
     [JsonStringEnumMemberName("none")]
     None,
 
-    /// <summary>Points of a beach in sand and water, in pairs.</summary>
-    [JsonStringEnumMemberName("beach")]
-    Beach,
-
     /// <summary>A list to answer, line by line.</summary>
     [JsonStringEnumMemberName("lines")]
     Lines,

@@ -6,12 +6,12 @@ namespace UpperStill.Core.Record.Described;
 /// across.</summary>
 internal static class ProtocolPaper
 {
-    internal static IEnumerable<PaperPiece> Of(ProtocolScript script)
+    internal static IEnumerable<PaperPiece> Of(ProtocolScript script, PlannedStop stop)
     {
         foreach (var ashore in (bool[])[false, true])
         {
             List<StepScript> steps = [.. script.Steps.Where(s => s.Bench == ashore)];
-            List<FieldDescription> once = [.. steps.Where(s => !Repeats(s)).SelectMany(s => s.Fields).Select(f => f.Describe())];
+            List<FieldDescription> once = [.. steps.Where(s => !Repeats(s, stop)).SelectMany(s => s.Fields).Select(f => f.Describe())];
             var (title, rank) = ashore ? ($"At the bench: {script.Title}", StepRank.Bench) : (script.Title, script.Rank);
             if (once.Count > 0)
             {
@@ -22,14 +22,17 @@ internal static class ProtocolPaper
                 };
             }
 
-            foreach (var step in steps.Where(Repeats))
+            foreach (var step in steps.Where(s => Repeats(s, stop)))
             {
-                yield return new PaperPiece($"{title}. {step.Do}", rank) { Table = Table(step) };
+                foreach (var table in Tables(step, stop))
+                {
+                    yield return new PaperPiece($"{title}. {step.Do}", rank) { Table = table };
+                }
             }
         }
     }
 
-    private static bool Repeats(StepScript step) => step.Repeat is { Usual: > 1 };
+    private static bool Repeats(StepScript step, PlannedStop stop) => step.Repeat?.Rows(stop).Count > 1 && step.Fields.Count > 0;
 
     private static bool OnlyTicked(FieldDescription field) => field.Kind is FieldKind.Checklist or FieldKind.Photo;
 
@@ -43,15 +46,26 @@ internal static class ProtocolPaper
             field.Kind == FieldKind.YesNo ? ["yes", "no"] : [.. (field.Choices ?? []).Select(c => c.Words)]
         );
 
-    private static PaperTable Table(StepScript step)
+    // Kinds stand down and what is counted across; whatever else a step asks has a row for each.
+    private static IEnumerable<PaperTable> Tables(StepScript step, PlannedStop stop)
     {
-        var repeat = step.Repeat!.Describe();
-        List<string> each = [.. Enumerable.Range(1, repeat.Usual).Select(n => $"{repeat.Label} {n}")];
-        List<FieldDescription> fields = [.. step.Fields.Select(f => f.Describe())];
-        return fields.Find(f => f.Kind == FieldKind.Tally) is { } tally
-            ? PaperTable.ToFill([tally.Label, .. each], [.. (tally.Choices ?? []).Select(c => c.Words), PaperBox.ToWrite])
-            : PaperTable.ToFill([string.Empty, .. fields.Select(Head)], each);
+        var each = step.Repeat!.Rows(stop);
+        var fields = step.Fields.Select(f => f.Describe()).ToLookup(f => f.Kind == FieldKind.Tally);
+        if (fields[false].Any())
+        {
+            yield return PaperTable.ToFill(
+                [step.Repeat.In is null ? string.Empty : step.Repeat.Label, .. fields[false].SelectMany(Heads)],
+                each
+            );
+        }
+
+        foreach (var tally in fields[true])
+        {
+            yield return PaperTable.ToFill([tally.Label, .. each], [.. (tally.Choices ?? []).Select(c => c.Words), PaperBox.ToWrite]);
+        }
     }
+
+    private static IEnumerable<string> Heads(FieldDescription field) => field.Kind == FieldKind.Checklist ? Ticks(field) : [Head(field)];
 
     private static string Head(FieldDescription field) => Unit(field) is { } unit ? $"{field.Label}, {unit}" : field.Label;
 

@@ -1,13 +1,9 @@
 using System.Globalization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
-using UpperStill.Core.Science.Hydraulics;
 using UpperStill.Core.Setup.Equipment;
-using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Programmes;
-using UpperStill.Core.Setup.Samples;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -20,17 +16,16 @@ internal sealed class ProtocolRun
     private readonly List<SheetProposal> proposals = [];
     private readonly List<ColumnSpan> spans = [];
     private readonly List<SheetClock> clocks = [];
+    private readonly List<SheetPoint> points = [];
     private SheetSection? section;
-    private readonly List<(SheetBottle Bottle, string Step, string? Item)> containers;
     private string? sampleDepth;
     private readonly Dictionary<(string Group, string? Item, int Try), Attempt> attempts = [];
 
     internal ProtocolRun(SheetDraft draft, ProtocolScript script)
     {
         (Draft, this.script) = (draft, script);
-        containers = Containers();
+        Containers = new RunContainers(draft, script);
         Read();
-        Filled();
     }
 
     /// <summary>The visit.</summary>
@@ -79,30 +74,10 @@ internal sealed class ProtocolRun
         values.Where(v => v.Step == step).Select(v => (DateTimeOffset?)Draft.Log.Find(v.Entry)?.At).Min();
 
     /// <summary>Draws a stream’s cross-section.</summary>
-    internal void Section(decimal fromM, decimal toM, IReadOnlyList<Panel> panels)
-    {
-        var flow = panels.Sum(p => p.FlowM3S);
-        section = new SheetSection(
-            Math.Min(fromM, toM),
-            Math.Max(fromM, toM),
-            [
-                .. panels.Select(p =>
-                {
-                    var share = flow > 0 ? decimal.Round(100 * p.FlowM3S / flow, 1, MidpointRounding.AwayFromZero) : (decimal?)null;
-                    return new SheetPanel(
-                        p.TapeM,
-                        p.FromM,
-                        p.ToM,
-                        p.DepthM,
-                        p.VelocityMs,
-                        share,
-                        $"{Decimals.Text(p.TapeM)} m: {Decimals.Text(p.DepthM)} m deep, {Decimals.Text(p.VelocityMs)} m/s"
-                            + (share is { } s ? $", {Decimals.Fixed(s, 0)} %" : string.Empty)
-                    );
-                }),
-            ]
-        );
-    }
+    internal void Section(SheetSection drawn) => section = drawn;
+
+    /// <summary>Draws a point of a beach.</summary>
+    internal void Point(SheetPoint point) => points.Add(point);
 
     /// <summary>Shows a clock.</summary>
     internal void Clock(string name, DateTimeOffset? from, DateTimeOffset? until, string words) =>
@@ -195,211 +170,29 @@ internal sealed class ProtocolRun
             }
         }
 
-        List<SheetProtocolStep> steps = [.. Ordered().SelectMany(s => Shown(s.Step, s.Items, skipped))];
+        List<SheetProtocolStep> steps = [.. new ShownSteps(this, script, skipped).All()];
         return new SheetProtocol(script.Code, due, values, steps, Derived)
         {
-            Containers = [.. containers.Select(c => c.Bottle)],
+            Containers = Containers.Bottles,
+            Added = Containers.Added(this),
             Proposals = proposals,
             Spans = spans,
             Clocks = clocks,
+            Points = points,
             Section = section,
             SampleDepth = sampleDepth,
-            Audited = [.. Audited(steps)],
+            Audited = [.. AuditedSteps.Of(this, script, steps)],
             BenchOpen = steps.Exists(s => s.State == StepState.ToDo && script.Steps.First(x => x.Code == s.Step).Bench),
             Done = steps.All(s => s.State is StepState.Done or StepState.Skipped || script.Steps.First(x => x.Code == s.Step).Bench),
         };
     }
 
-    /// <summary>Stands among what a step still asks where its containers are not full.</summary>
-    internal const string OpenContainer = "container";
-
-    private List<(SheetBottle Bottle, string Step, string? Item)> Containers()
-    {
-        var fills = Draft.Standing(FillKinds.Fill);
-        return
-        [
-            .. Draft
-                .Planned.Where(p => p.FilledBy?.Code == script.Code && p.Type.FilledAt == FilledAt.Water)
-                .GroupBy(p => p.Type.Code)
-                .SelectMany(group =>
-                {
-                    var own = script.Containers.FirstOrDefault(c => c.Type == group.Key);
-                    return group
-                        .Where(p => p.Replicate == 0 || own?.Needed is null)
-                        .Take(own?.Needed?.Invoke(Draft) ?? int.MaxValue)
-                        .Select(
-                            (p, i) =>
-                            {
-                                var fill = fills.LastOrDefault(f => SampleNumber.Same(f.Body.Sample, p.Number));
-                                return (
-                                    new SheetBottle(
-                                        p.Number,
-                                        own?.Fixed is null ? p.Type : p.Type with { Added = null },
-                                        p.Replicate,
-                                        own?.From ?? FilledFrom.Lake,
-                                        fill?.Entry.Id,
-                                        fill is null ? null : FillChecks.Words(fill.Body)
-                                    )
-                                    {
-                                        RinsesCounted = own?.RinsesCounted == true,
-                                    },
-                                    own?.Step ?? script.Steps.FirstOrDefault(s => s.Fills)?.Code ?? string.Empty,
-                                    own?.Of?.Invoke(Draft, i)
-                                );
-                            }
-                        );
-                }),
-        ];
-    }
-
-    /// <summary>What was filled, oldest first, each as it was filled last.</summary>
-    internal IReadOnlyList<Read<FillBody>> Fills =>
-        [
-            .. FillChecks
-                .Counting(Draft)
-                .Where(f => containers.Exists(c => SampleNumber.Same(c.Bottle.Number, f.Body.Sample)))
-                .OrderBy(f => f.Entry.At),
-        ];
-
-    /// <summary>A finding beside a container.</summary>
-    internal void FindAt(Read<FillBody> fill, FindingWords words, params (string Name, string Text)[] given) =>
-        Draft.Findings.Add(
-            FillChecks.Standing(
-                Draft,
-                fill,
-                words.With(given).On(Beside.Observation, fill.Entry.Id) with
-                {
-                    At = $"{Address(StepOf(fill.Body.Sample), ItemOf(fill.Body.Sample), 1)}{OpenContainer}",
-                }
-            )
-        );
-
     /// <summary>What it fills on this visit.</summary>
-    internal IReadOnlyList<SheetBottle> Bottles => [.. containers.Select(c => c.Bottle)];
+    internal RunContainers Containers { get; }
 
-    /// <summary>Which of what its step is repeated for a container belongs to; null for the step as a whole.</summary>
-    internal string? ItemOf(string sample) => containers.Find(c => SampleNumber.Same(c.Bottle.Number, sample)).Item;
-
-    // What is to be said of its containers stands at the step that fills them; of one that was filled anew only the last counts.
-    private void Filled()
-    {
-        if (containers.Count == 0)
-        {
-            return;
-        }
-
-        foreach (
-            var fill in Draft.Standing(FillKinds.Fill).Where(f => containers.Exists(c => SampleNumber.Same(c.Bottle.Number, f.Body.Sample)))
-        )
-        {
-            // Where drops are counted in a later step, that step says what is to be said of them.
-            var later = script.Containers.FirstOrDefault(c => c.Type == fill.Body.Type)?.Fixed is not null;
-            foreach (
-                var finding in Draft.Context.Programme.TypeOf(fill.Body.Type) is { } type
-                    ? FillChecks.Of(Draft, fill.Body, later ? type with { Added = null } : type)
-                    : []
-            )
-            {
-                Draft.Findings.Add(
-                    FillChecks.Standing(
-                        Draft,
-                        fill,
-                        finding.On(Beside.Observation, fill.Entry.Id) with
-                        {
-                            At = $"{Address(StepOf(fill.Body.Sample), ItemOf(fill.Body.Sample), 1)}{OpenContainer}",
-                        }
-                    )
-                );
-            }
-        }
-    }
-
-    private static int Order(string item) =>
+    /// <summary>Counted items by their number, named ones behind them.</summary>
+    internal static int Order(string item) =>
         int.TryParse(item, NumberStyles.None, CultureInfo.InvariantCulture, out var number) ? number : int.MaxValue;
-
-    // Steps that follow each other for one thing stay together: a drop, a depth, a throw is worked to its end before the next.
-    private IEnumerable<(StepScript Step, IReadOnlyList<string?> Items)> Ordered()
-    {
-        for (var i = 0; i < script.Steps.Count; )
-        {
-            var outer = script.Steps[i].Repeat is { } own ? own.In ?? own : null;
-            var until = i;
-            while (until < script.Steps.Count && outer is not null && (script.Steps[until].Repeat is { } r ? r.In ?? r : null) == outer)
-            {
-                until++;
-            }
-
-            if (outer is null)
-            {
-                yield return (script.Steps[i++], [null]);
-                continue;
-            }
-
-            foreach (
-                var item in Items(outer)
-                    .Concat(outer.Items(Draft).Select(x => x.Code))
-                    .Distinct()
-                    .OrderBy(x => Place(outer, x))
-                    .ThenBy(Order)
-            )
-            {
-                foreach (var step in script.Steps.Take(until).Skip(i))
-                {
-                    yield return (step, step.Repeat == outer ? [item] : [.. Inner(step.Repeat!, item)]);
-                }
-            }
-
-            i = until;
-        }
-    }
-
-    private int Place(Repeat repeat, string item)
-    {
-        var at = repeat.Items(Draft).TakeWhile(i => i.Code != item).Count();
-        return at == repeat.Items(Draft).Count ? int.MaxValue : at;
-    }
-
-    private IEnumerable<SheetProtocolStep> Shown(StepScript step, IReadOnlyList<string?> items, IReadOnlySet<string> skipped)
-    {
-        if (step.OnlyAsked && !step.Fields.Any(f => step.Asks(Draft, f)) && !values.Exists(v => v.Step == step.Code))
-        {
-            yield break;
-        }
-
-        foreach (var item in items)
-        {
-            var tries = Tries(step.Repeat, item);
-            var last = tries.Count > 0 ? tries[^1] : null;
-            var good = Counts(step.Repeat, item);
-            var counting = last is { Failed: true } && good is { Failed: false } ? good : last;
-            List<string> open =
-            [
-                .. step.Fields.Where(f => f.Required && step.Asks(Draft, f) && counting?.Has(f) != true).Select(f => f.Code),
-                .. step.Fills && containers.Any(c => c.Step == step.Code && (c.Item is null || c.Item == item) && c.Bottle.Entry is null)
-                    ? [OpenContainer]
-                    : Array.Empty<string>(),
-            ];
-            var failed = counting?.Failed == true;
-            List<string> unasked = [.. step.Fields.Where(f => !step.Asks(Draft, f) && counting?.Has(f) != true).Select(f => f.Code)];
-            if (step.Always && last is { Failed: true })
-            {
-                failed = true;
-            }
-
-            var state =
-                open.Count == 0 && !failed ? StepState.Done
-                : skipped.Contains($"{script.Code}/{step.Code}") ? StepState.Skipped
-                : StepState.ToDo;
-            yield return new SheetProtocolStep(step.Code, item, counting?.Number ?? 1, state, open, failed)
-            {
-                Words = item is null ? null : step.Repeat!.Words(Draft, item),
-                Unasked = unasked.Count > 0 ? unasked : null,
-                Containers = step.Fills
-                    ? [.. containers.Where(c => c.Step == step.Code && (c.Item is null || c.Item == item)).Select(c => c.Bottle.Number)]
-                    : null,
-            };
-        }
-    }
 
     private void Read()
     {
@@ -484,101 +277,19 @@ internal sealed class ProtocolRun
         }
     }
 
-    /// <summary>What every protocol says of itself: gloves before what needs them, parts in hands of their own, photographs that were
-    /// asked for.</summary>
-    internal void Common()
-    {
-        foreach (var step in script.Steps.Where(s => s.Gloved))
-        {
-            foreach (var tried in values.Where(v => v.Step == step.Code).Select(v => (v.Item, v.Try)).Distinct().ToList())
-            {
-                var attempt = Attempt(step.Repeat?.Code ?? string.Empty, tried.Item, tried.Try);
-                if (!attempt.Has(StepScript.Gloves) && step.Fields.Any(f => f != StepScript.Gloves && attempt.Has(f)))
-                {
-                    attempt.Find(CommonFindings.GlovesMissing, StepScript.Gloves);
-                }
-            }
-        }
+    /// <summary>The tries of a step of which something stands.</summary>
+    internal IReadOnlyList<Attempt> TriesOf(StepScript step) =>
+        [
+            .. values
+                .Where(v => v.Step == step.Code)
+                .Select(v => (v.Item, v.Try))
+                .Distinct()
+                .Select(t => Attempt(step.Repeat?.Code ?? string.Empty, t.Item, t.Try)),
+        ];
 
-        var apart = script
-            .Apart.Select(r => (Role: r, Now: values.LastOrDefault(v => v.Field == r.Code)))
-            .Where(r => r.Now is not null)
-            .ToList();
-        foreach (var (role, now) in apart.Skip(1))
-        {
-            if (apart.TakeWhile(a => a.Role != role).Any(a => Same(a.Now!.Value, now!.Value)))
-            {
-                Find(
-                    Attempt(StepOf(role).Repeat?.Code ?? string.Empty, now!.Item, now.Try),
-                    CommonFindings.RoleSamePerson.With(("name", now.Text)),
-                    role
-                );
-            }
-        }
-
-        foreach (var step in script.Steps.Where(s => s.Fields.Any(f => f is PhotoField { Wanted: > 1 })))
-        {
-            foreach (var tried in values.Where(v => v.Step == step.Code).Select(v => (v.Item, v.Try)).Distinct().ToList())
-            {
-                foreach (var field in step.Fields.OfType<PhotoField>())
-                {
-                    var count = values.Count(v =>
-                        v.Step == step.Code && v.Field == field.Code && v.Item == tried.Item && v.Try == tried.Try
-                    );
-                    if (count < field.Wanted)
-                    {
-                        Attempt(step.Repeat?.Code ?? string.Empty, tried.Item, tried.Try)
-                            .Find(
-                                CommonFindings.PhotosFew,
-                                field,
-                                ("count", Decimals.Text(count)),
-                                ("wanted", Decimals.Text(field.Wanted))
-                            );
-                    }
-                }
-            }
-        }
-    }
-
-    private IEnumerable<AuditLine> Audited(List<SheetProtocolStep> steps)
-    {
-        foreach (var shown in steps)
-        {
-            var step = script.Steps.First(s => s.Code == shown.Step);
-            if (step is { Bench: true } or { Always: true } || (step.Fields.Count == 0 && !step.Fills))
-            {
-                continue;
-            }
-
-            var (at, of) = ($"{script.Code}.{step.Code}.{shown.Item}".TrimEnd('.'), shown.Words is { } words ? $", {words}" : string.Empty);
-            yield return new AuditLine(
-                at,
-                $"{step.Do.TrimEnd('.')}{of}",
-                shown.State == StepState.Done ? null
-                    : shown.State == StepState.Skipped ? "it is written as left out"
-                    : "it is not written as done"
-            );
-            foreach (var counter in step.Fields.OfType<CounterField>().Where(c => c.Asked && step.Asks(Draft, c)))
-            {
-                var count = Counts(step.Repeat, shown.Item)?[counter];
-                yield return new AuditLine(
-                    $"{at}.{counter.Code}",
-                    $"{counter.Label}: {counter.Wanted}{of}",
-                    count is null ? "none is counted"
-                        : count < counter.Wanted ? $"{count} is recorded"
-                        : null
-                );
-            }
-        }
-
-        foreach (var (bottle, _, _) in containers)
-        {
-            yield return new AuditLine(bottle.Number, $"{bottle.Number} is full", bottle.Entry is null ? "no filling is recorded" : null);
-        }
-    }
-
-    private static bool Same(ObservedValue a, ObservedValue b) =>
-        (a.Person is { } one && one == b.Person) || string.Equals(a.Name?.Trim(), b.Name?.Trim(), StringComparison.OrdinalIgnoreCase);
+    /// <summary>The try that a value stands in.</summary>
+    internal Attempt Holding(SheetValue value) =>
+        Attempt(script.Steps.First(s => s.Code == value.Step).Repeat?.Code ?? string.Empty, value.Item, value.Try);
 
     private Attempt Attempt(string group, string? item, int number)
     {
@@ -597,12 +308,13 @@ internal sealed class ProtocolRun
     private static bool Addressed(StepScript step, string? item) =>
         step.Repeat is null ? item is null : item is not null && (step.Repeat.In is null || item.Contains(Repeat.Inner));
 
-    private string StepOf(string sample) => containers.Find(c => SampleNumber.Same(c.Bottle.Number, sample)).Step;
-
     private StepScript StepOf(Field field) => script.Steps.First(s => s.Fields.Contains(field));
 
     private string Address(StepScript step, Field field, string? item, int number) => $"{Address(step.Code, item, number)}{field.Code}";
 
-    private string Address(string step, string? item, int number) =>
-        string.Create(CultureInfo.InvariantCulture, $"{script.Code}/{step}/{item}/{number}/");
+    private string Address(string step, string? item, int number) => Address(script.Code, step, item, number);
+
+    /// <summary>The beginning of the address of everything that a step holds.</summary>
+    internal static string Address(string protocol, string step, string? item, int number) =>
+        string.Create(CultureInfo.InvariantCulture, $"{protocol}/{step}/{item}/{number}/");
 }

@@ -29,8 +29,8 @@ internal sealed class StepScript(string code, string words, string why, params F
     /// <summary>Whose part it is; null where anybody does it.</summary>
     internal RoleField? Role { get; init; }
 
-    /// <summary>True where gloves are worn: it harms whoever does it, or their hand spoils the sample.</summary>
-    internal bool Gloved => fields.Contains(Gloves);
+    /// <summary>True where it asks for nothing: words that are followed.</summary>
+    internal bool OnlyWords => fields.Length == 0 && !Fills;
 
     /// <summary>True where it stirs what a container is filled from afterwards.</summary>
     internal bool Stirs { get; init; }

@@ -18,16 +18,17 @@ internal sealed class Repeat(string code, string label, int usual, int most)
     /// <summary>Between the code of an outer item and that of an inner one.</summary>
     internal const char Inner = '+';
 
+    private const int PaperRows = 10;
+
     internal string Code => code;
 
     internal string Label => label;
 
-    internal int Usual => usual;
-
-    internal int Most => most;
-
     /// <summary>Those that are asked for on a visit; null for the usual number, counted from 1.</summary>
     internal Func<SheetDraft, IReadOnlyList<RepeatItem>>? Asked { get; init; }
+
+    /// <summary>Those for which the paper sheet has a row; null for the usual number.</summary>
+    internal Func<PlannedStop, IReadOnlyList<RepeatItem>>? OnPaper { get; init; }
 
     /// <summary>What it stands within: kinds within a throw. Its items are then named after it.</summary>
     internal Repeat? In { get; init; }
@@ -35,11 +36,13 @@ internal sealed class Repeat(string code, string label, int usual, int most)
     /// <summary>What an inner item may be, where it is one of a list.</summary>
     internal IReadOnlyList<FieldChoice> Kinds { get; init; } = [];
 
-    /// <summary>False where a try of it is not made again: what was read is read.</summary>
-    internal bool Again { get; init; } = true;
+    internal IReadOnlyList<RepeatItem> Items(SheetDraft draft) => Asked?.Invoke(draft) ?? [.. Enumerable.Range(1, usual).Select(Numbered)];
 
-    internal IReadOnlyList<RepeatItem> Items(SheetDraft draft) =>
-        Asked?.Invoke(draft) ?? [.. Enumerable.Range(1, usual).Select(n => Numbered(n))];
+    /// <summary>The rows of the paper sheet, each by its first words; what stands within something else is written in by hand.</summary>
+    internal IReadOnlyList<string> Rows(PlannedStop stop) =>
+        In is not null
+            ? [.. Enumerable.Repeat(PaperBox.ToWrite, PaperRows)]
+            : [.. (OnPaper?.Invoke(stop) ?? [.. Enumerable.Range(1, usual).Select(Numbered)]).Select(i => i.Words)];
 
     internal RepeatDescription Describe() =>
         new(code, label, usual, most)

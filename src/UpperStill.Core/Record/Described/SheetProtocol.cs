@@ -4,6 +4,7 @@ using UpperStill.Core.Basis.Workings;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Setup.Labels;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -89,34 +90,6 @@ public sealed record ColumnSpan([property: Within(0, 1000, "m")] decimal FromM, 
 /// <param name="Words">The same in words.</param>
 public sealed record SheetClock(string Name, DateTimeOffset? From, DateTimeOffset? Until, string Words);
 
-/// <summary>A stream’s cross-section, as it was gauged.</summary>
-/// <param name="FromM">Tape at one edge, m.</param>
-/// <param name="ToM">Tape at the other, m.</param>
-/// <param name="Panels">Its panels, in the order of the tape.</param>
-public sealed record SheetSection(
-    [property: Within(-1000, 1000, "m")] decimal FromM,
-    [property: Within(-1000, 1000, "m")] decimal ToM,
-    IReadOnlyList<SheetPanel> Panels
-);
-
-/// <summary>A panel of a cross-section.</summary>
-/// <param name="TapeM">Where its vertical stands, m.</param>
-/// <param name="FromM">Where it begins, m.</param>
-/// <param name="ToM">Where it ends, m.</param>
-/// <param name="DepthM">Depth, m.</param>
-/// <param name="VelocityMs">Mean speed, m/s.</param>
-/// <param name="SharePercent">Its share of the flow, %; null where nothing flows.</param>
-/// <param name="Text">The same in words.</param>
-public sealed record SheetPanel(
-    [property: Within(-1000, 1000, "m")] decimal TapeM,
-    [property: Within(-1000, 1000, "m")] decimal FromM,
-    [property: Within(-1000, 1000, "m")] decimal ToM,
-    [property: Within(0, 100, "m")] decimal DepthM,
-    [property: Within(-20, 20, "m/s")] decimal VelocityMs,
-    [property: Within(-10000, 10000, "%")] decimal? SharePercent,
-    string Text
-);
-
 /// <summary>A described protocol on a visit.</summary>
 /// <param name="Protocol">Its code.</param>
 /// <param name="Due">True where it is due today.</param>
@@ -143,12 +116,23 @@ public sealed record SheetProtocol(
     /// <summary>A stream’s cross-section; null where none was gauged.</summary>
     public SheetSection? Section { get; init; }
 
+    /// <summary>Points of a beach in sand and water; none where it has no such points.</summary>
+    public IReadOnlyList<SheetPoint> Points { get; init; } = [];
+
     /// <summary>What is drawn on the column.</summary>
     public IReadOnlyList<ColumnSpan> Spans { get; init; } = [];
 
     /// <summary>The depth or interval that its samples are of, in words; null where it is not known.</summary>
     [JsonIgnore]
     internal string? SampleDepth { get; init; }
+
+    /// <summary>The step in which a container of it is filled; null where it is none of its own.</summary>
+    internal SheetProtocolStep? StepOf(string sample) =>
+        Steps.FirstOrDefault(s => s.Containers?.Any(c => SampleNumber.Same(c, sample)) == true);
+
+    /// <summary>What was added to its containers in a later step.</summary>
+    [JsonIgnore]
+    internal IReadOnlyList<SampleStepTaken> Added { get; init; } = [];
 
     /// <summary>What a self-audit asks of it: its steps, counters and containers.</summary>
     [JsonIgnore]

@@ -37,24 +37,6 @@ internal static class Caution
 
     internal const string Alone = "Alone only ashore, with somebody told where you are and when you are back.";
 
-    /// <summary>By the letter with which a composed protocol names them.</summary>
-    internal static IReadOnlyDictionary<char, string> ByLetter { get; } =
-        new Dictionary<char, string>
-        {
-            ['W'] = Wading,
-            ['F'] = Fast,
-            ['S'] = Surf,
-            ['T'] = Traffic,
-            ['J'] = Jaws,
-            ['R'] = Rope,
-            ['A'] = Alcohol,
-            ['X'] = Fixative,
-            ['K'] = Acid,
-            ['B'] = Bloom,
-            ['G'] = Germs,
-            ['L'] = Alone,
-        };
-
     /// <summary>What can hurt on the water, or beside it.</summary>
     internal static string Of(bool shore) =>
         shore

@@ -30,7 +30,7 @@ internal static class StepOrder
                 var first = cost.Then ?? string.Join(" and ", before);
                 yield return Finding.Check(
                     "order-changed",
-                    $"{char.ToUpperInvariant(first[0])}{first[1..]} before {planned[i]}; the programme has it the other way round.",
+                    $"{Sentence.Begun(first)} before {planned[i]}; the programme has it the other way round.",
                     lost,
                     "Go back to the programme’s order, or say why not."
                 );

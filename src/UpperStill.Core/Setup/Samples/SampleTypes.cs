@@ -323,20 +323,6 @@ public static class SampleTypes
             LabelAlso = ["stage or flow"],
         },
         new(
-            "own",
-            "J",
-            "as its protocol says",
-            "container",
-            null,
-            new FillLevel("as its protocol says"),
-            new RinseRule(0, "as its protocol says")
-        )
-        {
-            Keep = Keeping.Cold,
-            Hold = "as its protocol says",
-            LabelAlso = [],
-        },
-        new(
             "depth-water",
             "V",
             "water at a depth",

@@ -53,6 +53,9 @@ public sealed record Station(
     /// <summary>True where nobody goes afloat.</summary>
     internal bool OnLand => Kind is { } kind ? kind != StationKind.Boat : Shore;
 
+    /// <summary>False on a beach, a bank and at a pond: nothing there is taken by depth.</summary>
+    internal bool ByDepth => Kind is not (StationKind.Beach or StationKind.Bank or StationKind.Pond);
+
     /// <summary>The same with what follows from its kind.</summary>
     public Station Settled() => Kind is null ? this : this with { Shore = OnLand };
 

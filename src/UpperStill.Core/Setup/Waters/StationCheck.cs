@@ -2,6 +2,7 @@ using System.Globalization;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Science.Hydraulics;
 
 namespace UpperStill.Core.Setup.Waters;
 
@@ -19,7 +20,7 @@ public static class StationCheck
         ArgumentNullException.ThrowIfNull(station);
         ArgumentNullException.ThrowIfNull(water);
         ArgumentNullException.ThrowIfNull(others);
-        return [.. Names(station, others), .. Place(station, water, others), .. Marks(station)];
+        return [.. Names(station, others), .. Place(station, water, others), .. Marks(station), .. Table(station)];
     }
 
     /// <summary>The same numbers read another way, where only that lies inside the outline: swapped, or a sign lost.</summary>
@@ -45,6 +46,21 @@ public static class StationCheck
             new(-at.LongitudeDeg, at.LatitudeDeg),
             new(-at.LongitudeDeg, -at.LatitudeDeg),
         }.Where(Shape.InRange);
+
+    private static IEnumerable<FieldFinding> Table(Station station)
+    {
+        if (station.StageTable is { } table && !StageTable.Rises(table))
+        {
+            yield return Finding
+                .Stop(
+                    "flow-table",
+                    "The table of flow does not rise from row to row.",
+                    "A stage would have two flows, or none.",
+                    "At least two rows, the lowest first, stage and flow rising."
+                )
+                .At("stageTable");
+        }
+    }
 
     private static IEnumerable<FieldFinding> Names(Station station, IReadOnlyList<Station> others)
     {

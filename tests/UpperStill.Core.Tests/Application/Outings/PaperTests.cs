@@ -30,6 +30,18 @@ public class PaperTests
         }
     }
 
+    [Fact]
+    public void What_is_repeated_at_depths_has_a_row_for_each_and_kinds_are_written_in()
+    {
+        var grab = Sheet(Layered, StationKind.Boat, new Protocol("grab"))
+            .Single(p => p.Title.Contains("Find the depth", StringComparison.Ordinal));
+        Assert.Equal(["at the shore", "0.5 m", "1 m", "1.5 m", "2 m", "3 m"], grab.Table!.Rows.Select(r => r[0]));
+        var rake = Sheet(Layered, StationKind.Boat, new Protocol("rake"))
+            .Single(p => p.Title.Contains("Spread and name", StringComparison.Ordinal));
+        Assert.Equal("kind", rake.Table!.Heads[0]);
+        Assert.True(rake.Table.Rows.Count > 5);
+    }
+
     [Theory]
     [InlineData("marks", "lost, reading 1", "seen again, reading 1")]
     [InlineData("folded", "middle of the fold, reading 1")]

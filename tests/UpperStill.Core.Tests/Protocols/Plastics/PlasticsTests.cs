@@ -120,6 +120,15 @@ public class PlasticsTests
                 .Containers!.Select(n => sheet.Containers.Single(c => c.Number == n).Type.Code);
     }
 
+    [Fact]
+    public void A_pair_that_is_crossed_is_drawn_as_it_was_written()
+    {
+        var points = new ObservedVisit("plastics").Number("wade", "off", "3", "2").Choose("sink", "holds", "clear", "2").Protocol.Points;
+        Assert.Equal(6, points.Count);
+        Assert.Equal(("water 2", true, 3), (points[3].Name, points[3].Done, points[3].Off));
+        Assert.All(points.Where(p => p.Name != "water 2"), p => Assert.False(p.Done));
+    }
+
     private static ObservedVisit Tools(string jars) =>
         new ObservedVisit("plastics").Of("tools", "quadrat", "Q-1").Of("tools", "jar-lot", jars);
 }

@@ -1,4 +1,6 @@
+using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Tests.Record.Described;
@@ -81,6 +83,19 @@ public class SeawaterTests
         Assert.Empty(
             new ObservedVisit("seawater").With("seawater.thermometer", "bottle").Choose("warmth", "thermometer-in", "bottle").Codes
         );
+    }
+
+    [Fact]
+    public void The_sample_is_preserved_once_its_drops_are_counted()
+    {
+        var visit = new ObservedVisit("seawater");
+        visit.Fill();
+        Assert.Null(Bottle().Added);
+        visit.Gloves("fix").Count("fix", "drops", 1);
+        Assert.Equal("1 drop of fixative", Bottle().Added);
+
+        LedgerSample Bottle() =>
+            VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples.Single(b => b.Type == "seawater");
     }
 
     [Fact]

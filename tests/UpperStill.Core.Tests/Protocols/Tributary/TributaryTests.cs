@@ -1,5 +1,8 @@
 using CsCheck;
+using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Results;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Hydraulics;
 using UpperStill.Core.Tests.Record.Described;
 
@@ -150,6 +153,19 @@ public class TributaryTests
         var visit = By("gauge").Number("gauge", "flow", "0.42");
         Assert.Equal(["unit-missing"], visit.Codes);
         Assert.Null(visit.Derived("flow").Value);
+    }
+
+    [Fact]
+    public void The_load_of_a_bottle_follows_from_the_flow_that_was_found_with_it()
+    {
+        var visit = Gauged("0.2", "3.0", Example);
+        visit.Fill(rinses: 3);
+        var bottle = visit.Protocol.Containers[0].Number;
+        visit.Visit.Write(ResultKinds.Result, new ResultBody(bottle, "total-phosphorus", "64", "µg/L as P"));
+        var result = Assert.Single(
+            VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples.Single(s => s.Number == bottle).Results
+        );
+        Assert.Equal(0.9565, (double)result.Load!.KgPerDay!.Value, 4);
     }
 
     [Fact]

@@ -1,12 +1,16 @@
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Basis.Workings;
+using UpperStill.Core.Record.Described;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 
-namespace UpperStill.Core.Record.Described;
+namespace UpperStill.Core.Protocols.Streams;
 
 /// <summary>Stage and flow of a stream, as several protocols give them to the record.</summary>
 internal static class StreamReadings
 {
+    private const string FlowCode = "flow";
+
     internal static ParameterDescription Stage(string protocol) =>
         new()
         {
@@ -21,7 +25,7 @@ internal static class StreamReadings
     internal static ParameterDescription Flow(string protocol) =>
         new()
         {
-            Code = new("flow"),
+            Code = new(FlowCode),
             Name = "flow",
             Unit = "m³/s",
             Decimals = 3,
@@ -31,25 +35,32 @@ internal static class StreamReadings
             Protocol = new(protocol),
         };
 
-    /// <summary>What the staff shows, and what was posted.</summary>
-    internal static void Posted(ProtocolRun run, string protocol, LengthField stage, NumberField flow)
+    /// <summary>What the staff shows.</summary>
+    internal static void Staff(ProtocolRun run, LengthField stage)
     {
-        var once = run.Once;
-        if (once[stage] is { } read)
+        if (run.Once[stage] is { } read)
         {
             run.Derive(new SheetDerived("stage", "Stage", LengthText.Write(read), Decimals.Published(read.Metres), "m"));
         }
+    }
 
+    /// <summary>What was posted.</summary>
+    internal static void Posted(ProtocolRun run, NumberField flow)
+    {
+        var once = run.Once;
         if (once[flow] is { } posted)
         {
-            Is(run, protocol, posted, false, "posted", [once.Input(flow)], [$"{Decimals.Text(posted)} m³/s"]);
+            Is(run, posted, false, "posted", [once.Input(flow)], [$"{Decimals.Text(posted)} m³/s"]);
         }
     }
+
+    /// <summary>What flowed when a protocol was taken, m³/s; null where it did not say.</summary>
+    internal static decimal? Today(SheetDraft draft, string protocol) =>
+        draft.Described().Find(p => p.Protocol == protocol)?.Derived.FirstOrDefault(d => d.Parameter == FlowCode)?.Value;
 
     /// <summary>Says what flows: for the record, and for the loads of what was filled.</summary>
     internal static void Is(
         ProtocolRun run,
-        string protocol,
         decimal m3s,
         bool about,
         string method,
@@ -59,10 +70,9 @@ internal static class StreamReadings
         string source = "Posted by whoever keeps the gauge"
     )
     {
-        run.Draft.Add(new StreamFlowToday(protocol, m3s, about));
         run.Derive(
             new SheetDerived(
-                "flow",
+                FlowCode,
                 "Flow",
                 Text(m3s),
                 Decimals.Published(m3s),
