@@ -88,7 +88,7 @@ internal static class BenchmarkEndpoints
             return Gate.Refused;
         }
 
-        if (!Subjects.Measured.Contains(given.Subject))
+        if (!Subjects.MayBe(given.Subject))
         {
             throw new UnknownChoiceException(given.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
         }

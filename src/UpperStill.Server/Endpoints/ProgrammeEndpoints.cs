@@ -75,6 +75,16 @@ internal static class ProgrammeEndpoints
             .WithSummary("The JSON schema of a programme’s file.")
             .Produces<JsonNode>();
         group
+            .MapGet("/own/schema", () =>
+                CoreJson.Default.ComposedProtocol.GetJsonSchemaAsNode(
+                    new JsonSchemaExporterOptions { TreatNullObliviousAsNonNullable = true }
+                )
+            )
+            .For(AccessLevel.Anyone)
+            .WithName("own-protocol-schema")
+            .WithSummary("The JSON schema of the file of a protocol of a group's own.")
+            .Produces<JsonNode>();
+        group
             .MapGet("/{code}/{version:int}", async (string code, int version, FieldBook book, CancellationToken cancel) =>
                 await book.ProgrammeAsync(code, version, cancel) is { } programme ? Results.Ok(programme) : Unknown(code)
             )
@@ -169,8 +179,12 @@ internal static class ProgrammeEndpoints
         CancellationToken cancel
     )
     {
-        var programme = given.Programme with { Version = (before?.Version ?? 0) + 1 };
-        var findings = ProgrammeCheck.Findings(programme, VisitParts.Options);
+        var programme = Publishing.Counted(before, given.Programme with { Version = (before?.Version ?? 0) + 1 });
+        IReadOnlyList<FieldFinding> findings =
+        [
+            .. ProgrammeCheck.Findings(programme, VisitParts.Options),
+            .. await OwnReadings.FindingsAsync(book, programme, cancel),
+        ];
         var breaks = before is null ? [] : ProgrammeCheck.Breaks(before, programme, VisitParts.Options);
         var stations =
             breaks.Count == 0

@@ -214,7 +214,7 @@ internal static class RecordEndpoints
             return Gate.Refused;
         }
 
-        if (!Subjects.Measured.Contains(join.Subject))
+        if (!Subjects.MayBe(join.Subject))
         {
             throw new UnknownChoiceException(join.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
         }

@@ -47,7 +47,7 @@ public static class AnswerBook
     /// <param name="reader">Unit of the words.</param>
     /// <param name="brief">What is made of a station's answer; called from several threads.</param>
     /// <param name="cancel">Gives up.</param>
-    public static Task<ILookup<string, T>> AnswersAsync<T>(
+    public static async Task<ILookup<string, T>> AnswersAsync<T>(
         this FieldBook book,
         IReadOnlyCollection<StationRow> stations,
         IReadOnlyList<Parameter>? subjects,
@@ -55,17 +55,20 @@ public static class AnswerBook
         Func<string, SeriesAnswer, T> brief,
         CancellationToken cancel
     )
-        where T : class =>
-        AskAsync(
+        where T : class
+    {
+        ArgumentNullException.ThrowIfNull(stations);
+        return await AskAsync(
             book,
             stations,
-            subjects ?? Subjects.Measured,
+            subjects ?? await book.SubjectsAsync(stations, cancel),
             reader,
             whole: true,
             (station, json) => brief(station, JsonSerializer.Deserialize(json, SetupJson.Default.SeriesAnswer)!),
             brief,
             cancel
         );
+    }
 
     /// <summary>The tests alone of one subject, by station.</summary>
     /// <param name="book">The book.</param>

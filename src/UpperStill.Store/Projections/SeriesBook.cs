@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Application.Trends;
+using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Oxygen;
@@ -30,8 +31,10 @@ public static class SeriesBook
     {
         ArgumentNullException.ThrowIfNull(book);
         ArgumentNullException.ThrowIfNull(stations);
-        subjects ??= Subjects.Measured;
         List<string> codes = [.. stations.Select(s => s.Code)];
+        var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
+        var own = programmes.Values.SelectMany(VisitParts.OwnParameters).DistinctBy(d => d.Code).ToDictionary(d => d.Code);
+        subjects ??= [.. Subjects.Measured, .. own.Keys];
         Dictionary<(string Station, Parameter Subject), List<SeriesPoint>> all = [];
         var bySource = subjects.ToDictionary(Subjects.ReadingCode);
         List<string> sources = [.. bySource.Keys];
@@ -57,7 +60,6 @@ public static class SeriesBook
             j => (j.Station, j.Subject),
             j => j.Day
         );
-        var programmes = await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel);
         return stations.ToDictionary(
             s => s.Code,
             station => new SeriesOfStation(
@@ -66,11 +68,12 @@ public static class SeriesBook
                         .Where(subject => all.ContainsKey((station.Code, subject)))
                         .Select(subject => new StationSeries(
                             subject,
-                            Subjects.Window(Subjects.Of(subject), programmes[station.Programme]),
+                            Subjects.Window(own.GetValueOrDefault(subject) ?? Subjects.Of(subject), programmes[station.Programme]),
                             Sorted(all[(station.Code, subject)]),
                             [.. joins[(station.Code, subject.ToString())].Order()]
                         )
                         {
+                            Described = own.GetValueOrDefault(subject),
                             Running = Subjects.Running(Subjects.Of(subject), programmes[station.Programme]),
                         }),
                 ],
@@ -88,6 +91,21 @@ public static class SeriesBook
             points.Add(point);
         }
     }
+
+    /// <summary>Everything that some stations may have a series of: what is built in, and what their programmes' own protocols
+    /// give.</summary>
+    internal static async Task<IReadOnlyList<Parameter>> SubjectsAsync(
+        this FieldBook book,
+        IEnumerable<StationRow> stations,
+        CancellationToken cancel
+    ) =>
+        [
+            .. Subjects.Measured,
+            .. (await book.ProgrammesAsync(stations.Select(s => s.Programme), cancel))
+                .Values.SelectMany(VisitParts.OwnParameters)
+                .Select(d => d.Code)
+                .Distinct(),
+        ];
 
     private static List<SeriesPoint> Sorted(List<SeriesPoint> points)
     {

@@ -467,6 +467,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/compose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a protocol of a group's own while it is composed: codes for what has none, what is missing, how a visit will know it. */
+        post: operations["compose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/protocols": {
         parameters: {
             query?: never;
@@ -1885,6 +1902,23 @@ export interface paths {
         };
         /** The JSON schema of a programme’s file. */
         get: operations["programme-schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/programmes/own/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The JSON schema of the file of a protocol of a group's own. */
+        get: operations["own-protocol-schema"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3525,6 +3559,224 @@ export interface components {
             toM: number;
             /** @description What. */
             label: string;
+        };
+        /** @description A protocol as it is being composed. */
+        ComposeRequest: {
+            /** @description As far as it is. */
+            protocol: components["schemas"]["ComposedProtocol"];
+        };
+        /** @description What it is by now. */
+        ComposeResult: {
+            /** @description With a code for everything that has none yet: the codes stay from then on. */
+            protocol: components["schemas"]["ComposedProtocol"];
+            /** @description What keeps it from being published, each beside what it is about. */
+            findings: components["schemas"]["FieldFinding"][];
+            description?: null | components["schemas"]["ProtocolDescription"];
+        };
+        /** @description A container that a composed protocol fills. */
+        ComposedContainer: {
+            /** @description The step in which it is filled, by its code. */
+            step: string;
+            /** @description A sample type of the list; null for the group’s own. */
+            type?: null | string;
+            own?: null | components["schemas"]["ComposedSample"];
+            /**
+             * Format: int32
+             * @description Further ones of the same water.
+             * @default 0
+             */
+            replicates: number;
+        };
+        /** @description A box of a composed protocol. */
+        ComposedField: {
+            /** @description Its name, for ever; empty while it is being composed, then made of its label. */
+            code: string;
+            /** @description For people. */
+            label: string;
+            /** @description What it holds. */
+            kind: components["schemas"]["ComposedKind"];
+            /**
+             * @description False where its step is done without it.
+             * @default true
+             */
+            required: boolean;
+            /** @description The unit of a number, as it stands on the instrument. */
+            unit?: null | string;
+            /**
+             * Format: double
+             * @description The least that it may be, in its unit; of a length in m.
+             */
+            least?: null | number;
+            /**
+             * Format: double
+             * @description The most that it may be.
+             */
+            most?: null | number;
+            /**
+             * Format: double
+             * @description The least that is usual.
+             */
+            usualLeast?: null | number;
+            /**
+             * Format: double
+             * @description The most that is usual.
+             */
+            usualMost?: null | number;
+            /** @description What may be chosen, or the lines to tick; none for other kinds. */
+            choices?: string[];
+            /**
+             * Format: int32
+             * @description How many are wanted of what is counted or photographed; the seconds that are waited.
+             */
+            wanted?: null | number;
+            /** @description The answers by which a try does not count: words of a choice, or `yes` or `no`. */
+            failsOn?: string[];
+            /** @description True where a try does not count whose number is not a usual one. */
+            failsUnusual?: boolean;
+        };
+        /**
+         * @description What a box of a composed protocol holds: the parts that need no code of their own.
+         * @enum {unknown}
+         */
+        ComposedKind: "number" | "whole" | "length" | "temperature" | "yes-no" | "one-of" | "some-of" | "words" | "counter" | "timer" | "checklist" | "photo" | "time" | "position" | "person" | "code";
+        /**
+         * @description A protocol that a group composed of the parts that all protocols are made of. It is data: a programme carries it, and a visit
+         *                 keeps the version of its programme.
+         */
+        ComposedProtocol: {
+            /** @description Its name, for ever, `own-` and the words of its title; empty while it is being composed. */
+            code: string;
+            /**
+             * Format: int32
+             * @description Counts up from 1 with each change that is published.
+             */
+            version: number;
+            /** @description For people. */
+            title: string;
+            /** @description What it is for. */
+            purpose: string;
+            /**
+             * Format: int32
+             * @description Where it stands in the order of a visit, 10–99.
+             */
+            rank: number;
+            /** @description Its steps. */
+            steps: components["schemas"]["ComposedStep"][];
+            /** @description True where it stirs what a container is filled from afterwards. */
+            stirs?: boolean;
+            /** @description Where it is done; none for anywhere. */
+            places?: components["schemas"]["StationKind"][];
+            /**
+             * Format: int32
+             * @description How many people it needs.
+             */
+            people?: number;
+            /** @description Its parts of the work, at most three; none where anybody does anything. */
+            roles?: components["schemas"]["ComposedRole"][];
+            /** @description True where no two of its parts are in the same hands. */
+            rolesApart?: boolean;
+            repeat?: null | components["schemas"]["ComposedRepeat"];
+            /** @description What it fills. */
+            containers?: components["schemas"]["ComposedContainer"][];
+            /** @description What is packed for it, a line each. */
+            pack?: string[];
+            /** @description What it works out. */
+            sums?: components["schemas"]["ComposedSum"][];
+        };
+        /** @description What the repeated steps of a composed protocol are done for. */
+        ComposedRepeat: {
+            /** @description One of them, for people: spot, drop, throw. */
+            label: string;
+            /** @description Those that have names, in order; none where they are counted. */
+            names: string[];
+            /**
+             * Format: int32
+             * @description How many, where they are counted.
+             * @default 1
+             */
+            count: number;
+        };
+        /** @description A part of the work, in somebody’s hands. */
+        ComposedRole: {
+            /** @description Its name, for ever; empty while it is being composed. */
+            code: string;
+            /** @description For people. */
+            label: string;
+            /** @description What whoever has it may touch. */
+            touches: string;
+        };
+        /**
+         * @description How a composed protocol works a number out: the list is closed.
+         * @enum {unknown}
+         */
+        ComposedRule: "count" | "sum" | "mean" | "median" | "least" | "greatest" | "line-depth" | "bucket-flow" | "per-area";
+        /** @description A group’s own sort of sample. */
+        ComposedSample: {
+            /** @description What is measured, as it stands on the label. */
+            measures: string;
+            /** @description The container, in words. */
+            container: string;
+            /** @description How full. */
+            fill: string;
+            /**
+             * Format: int32
+             * @description Times; 0 for never.
+             */
+            rinses: number;
+            /** @description How it is kept. */
+            keep: components["schemas"]["Keeping"];
+            /** @description What is added, in words; null where nothing is. */
+            added?: null | string;
+            /**
+             * Format: int32
+             * @description Hours from collection within which the lab has it; null where it keeps.
+             */
+            holdHours?: null | number;
+            /** @description What comes on the label on top. */
+            labelAlso?: string[];
+        };
+        /** @description A step of a composed protocol. */
+        ComposedStep: {
+            /** @description Its name, for ever; empty while it is being composed, then made of its words. */
+            code: string;
+            /** @description What to do. */
+            do: string;
+            /** @description Why. */
+            why: string;
+            /** @description What is recorded, in order. */
+            fields: components["schemas"]["ComposedField"][];
+            /** @description Whose part it is, by the code of the part; null where anybody does it. */
+            role?: null | string;
+            /** @description What can hurt, by the letters of ComposedCautions. */
+            cautions?: string[];
+            /** @description What else can hurt, in words of the group; null for nothing. */
+            ownCaution?: null | string;
+            /** @description True where it is done once for each of what the protocol is repeated for. */
+            repeated?: boolean;
+            /** @description True where it is done ashore, later. */
+            bench?: boolean;
+            /** @description Steps that it waits for, by their codes. */
+            after?: string[];
+        };
+        /** @description A number that a composed protocol works out, and gives to the record as a series. */
+        ComposedSum: {
+            /** @description Its name, for ever; empty while it is being composed, then made of its name. */
+            code: string;
+            /** @description For people, as it stands in a sentence. */
+            name: string;
+            /** @description How. */
+            rule: components["schemas"]["ComposedRule"];
+            /** @description The box that it is of, by its code. */
+            field: string;
+            /** @description The second box of an equation; null for a summary. */
+            second?: null | string;
+            /** @description True where its axis hangs: a depth. */
+            downward?: boolean;
+            /**
+             * Format: double
+             * @description A change in ten years that people would want to see, in its unit.
+             */
+            askedPerDecade?: number;
         };
         /**
          * @description How the depth of a composite is found.
@@ -7184,6 +7436,11 @@ export interface components {
             /** @description The parameter of a laboratory's results that it follows; null where it is read on the visit. */
             analyte?: null | string;
             protocol?: null | components["schemas"]["Protocol"];
+            /**
+             * Format: int32
+             * @description Where it stands among the others; the lowest first.
+             */
+            rank?: number;
             /** @description True for what people who live by a water ask after, whatever it says; the rest is told where it moves. */
             askedAfter?: boolean;
             /** @description True for what a report draws. */
@@ -7464,6 +7721,8 @@ export interface components {
             limits?: null | {
                 [key: string]: number;
             };
+            /** @description The group’s own protocols, as they were published with this version; null where there are none. */
+            own?: null | components["schemas"]["ComposedProtocol"][];
         };
         /** @description What became of a programme. */
         ProgrammeAnswer: {
@@ -7625,6 +7884,7 @@ export interface components {
         ProtocolsRequest: {
             /** @description One of them by its code; null for all. */
             protocol?: null | string;
+            programme?: null | components["schemas"]["Programme"];
         };
         /** @description The descriptions. */
         ProtocolsResult: {
@@ -9754,8 +10014,11 @@ export interface components {
             line?: null | components["schemas"]["TrendAt"][];
             beside?: null | components["schemas"]["YearBeside"];
         };
-        /** @enum {unknown} */
-        StationKind: "boat" | "pier" | "bridge" | "beach" | "bank" | "pond" | null;
+        /**
+         * @description From where a station is worked; it decides what is asked there.
+         * @enum {unknown}
+         */
+        StationKind: "boat" | "pier" | "bridge" | "beach" | "bank" | "pond";
         /** @description A station and how far it is. */
         StationNear: {
             /** @description The station. */
@@ -9819,6 +10082,7 @@ export interface components {
             joins: string[];
             /** @description Its name in a sentence. */
             name?: null | string;
+            described?: null | components["schemas"]["ParameterDescription"];
             running?: null | components["schemas"]["RunningRequest"];
         };
         /** @description A station as it is set up. */
@@ -10401,6 +10665,7 @@ export interface components {
              * @description The change per decade that is asked for; null for the subject's usual.
              */
             askedPerDecade?: null | number;
+            described?: null | components["schemas"]["ParameterDescription"];
             /** @description True for a list: the years and no test. */
             yearsOnly?: boolean;
             /** @description Limits that the years are held against. */
@@ -12343,6 +12608,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StepGuideResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    compose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComposeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComposeResult"];
                 };
             };
             /** @description Bad Request */
@@ -15988,6 +16304,26 @@ export interface operations {
         };
     };
     "programme-schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JsonNode"];
+                };
+            };
+        };
+    };
+    "own-protocol-schema": {
         parameters: {
             query?: never;
             header?: never;

@@ -18,7 +18,7 @@ import { StepCard } from './StepCard';
 
 /** A protocol that describes itself, step by step on the visit: one page for all of them. */
 export function ProtocolStep({ sheet, station, onStep, protocol }: StepProps & { protocol: string }) {
-  const { description, error } = useDescription(protocol);
+  const { description, error } = useDescription(protocol, station.context.programme);
   const own = sheet.protocols?.find((one) => one.protocol === protocol) ?? begun(description);
   const to = after(sheet, protocol);
   if (error) {

@@ -5,11 +5,14 @@ export type Description = Schemas['ProtocolDescription'];
 export type FieldDescription = Schemas['FieldDescription'];
 export type ObservedValue = Schemas['ObservationBody']['value'];
 
-/** One described protocol; null where this device knows none of that code, undefined while Core wakes. */
-export function useDescription(code: string): {
+/** One described protocol of a programme; null where this device knows none of that code, undefined while Core wakes. */
+export function useDescription(
+  code: string,
+  programme: Schemas['Programme'],
+): {
   description: Description | null | undefined;
   error: string | undefined;
 } {
-  const { data, error } = useComputed('protocols', {});
+  const { data, error } = useComputed('protocols', programme.own?.length ? { programme } : {});
   return { description: data && (data.protocols.find((one) => one.code === code) ?? null), error };
 }

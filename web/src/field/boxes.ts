@@ -23,6 +23,12 @@ export function useWords(code: string): (kept: string) => string {
   return (kept) => choices?.find((choice) => choice.code === kept)?.words ?? kept;
 }
 
+/** A protocol in words; one of the group’s own by its name. */
+export function useProtocolName(): (protocol: string) => string {
+  const words = useWords('plan.protocol');
+  return (protocol) => words(protocol).replace(/^own-/, '').replaceAll('-', ' ');
+}
+
 /** The answers of a box by what is kept of them, for a list to choose from. */
 export function useNames<Kept extends string>(code: string): Record<Kept, string> {
   const choices = useBox(code)?.choices ?? [];

@@ -268,6 +268,7 @@ async function forgetStationsExcept(codes: string[]): Promise<void> {
   await store.stations
     .where('code')
     .noneOf([...codes, ...needed])
+    .filter(({ practice }) => !practice)
     .delete();
 }
 

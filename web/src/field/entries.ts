@@ -98,6 +98,19 @@ export async function writeAshore(...entries: NewEntry<keyof EntryBodies>[]): Pr
   await write(...entries.map((entry) => ({ at, ...entry })));
 }
 
+/** True for what belongs to a visit of practice: it begins at a place of practice, and never leaves the device. */
+async function practice(made: Entry[]): Promise<boolean> {
+  const started = made.find(({ kind }) => kind === 'visit-started')?.body as Schemas['VisitStartedBody'] | undefined;
+  return started
+    ? (await store.stations.get(started.station))?.practice === true
+    : (
+        await store.entries
+          .where('visit')
+          .equals(made[0]?.visit ?? '')
+          .first()
+      )?.state === 'practice';
+}
+
 /** Writes entries on this device, all of them or none, and asks for their delivery; answers with their ids. */
 export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<string[]> {
   const known = currentSession().known;
@@ -120,6 +133,7 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
     }
   }
   foldAhead(made);
+  const practised = await practice(made);
   try {
     // One transaction: all of them or none.
     await store.transaction('rw', store.entries, () =>
@@ -127,7 +141,7 @@ export async function write(...entries: NewEntry<keyof EntryBodies>[]): Promise<
         made.map((entry) => ({
           id: entry.id,
           visit: entry.visit,
-          state: 'waiting' as const,
+          state: practised ? ('practice' as const) : ('waiting' as const),
           entry,
           ...(known && { person: known.id }),
         })),

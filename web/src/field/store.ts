@@ -1,8 +1,11 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { ClarityPoint, Entry, Schemas, StationRecord } from '../api/client';
 
-/** waiting: on this device only. sent: the server has it. refused: the server said why not; still here. */
-export type EntryState = 'waiting' | 'sent' | 'refused';
+/**
+ * waiting: on this device only. sent: the server has it. refused: the server said why not; still here. practice: of a visit of
+ * practice, never sent.
+ */
+export type EntryState = 'waiting' | 'sent' | 'refused' | 'practice';
 
 export interface KeptEntry {
   id: string;
@@ -26,6 +29,8 @@ export interface KeptStation {
   /** False where this person may read but not write. */
   maySample: boolean;
   record: StationRecord;
+  /** True for a place of practice: nothing that is written there leaves the device. */
+  practice?: boolean;
 }
 
 /** What the last fold of a visit on this device gave, so that lists need not fold again. */
@@ -37,6 +42,7 @@ export interface KeptVisit {
   point?: ClarityPoint;
   /** Who wrote it on this device; absent where others did, elsewhere. */
   person?: string;
+  practice?: boolean;
 }
 
 /** An outing as it was prepared on this device. */
@@ -122,6 +128,9 @@ class FieldStore extends Dexie {
 
 /** Everything that this device keeps. */
 export const store = new FieldStore();
+
+/** The stations of the group on this device: no place of practice is among them. */
+export const realStations = () => store.stations.filter(({ practice }) => !practice).toArray();
 
 export async function readSetting<T>(name: string, otherwise: T): Promise<T> {
   return ((await store.settings.get(name))?.value as T | undefined) ?? otherwise;

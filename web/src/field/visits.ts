@@ -60,6 +60,7 @@ async function fold(visit: string, kept: KeptEntry[], station: StationRecord, re
       closed: state === 'closed',
       point: point ?? undefined,
       person: kept.find(({ person }) => person)?.person,
+      ...(kept.some(({ state }) => state === 'practice') && { practice: true }),
     });
   }
   return sheet;
@@ -101,6 +102,8 @@ export interface VisitView {
   sheet: FieldSheet | null | undefined;
   station: StationRecord | undefined;
   error: string | undefined;
+  /** True for a visit of practice. */
+  practice?: boolean;
 }
 
 /** A visit as this device knows it; entries of other devices are fetched where there is a signal. */
@@ -152,7 +155,9 @@ export function useVisit(visit: string, reader: ReaderUnit): VisitView {
     }
     let current = true;
     fold(visit, kept, station.record, reader)
-      .then((sheet) => current && setView({ sheet, station: station.record, error: undefined }))
+      .then(
+        (sheet) => current && setView({ sheet, station: station.record, error: undefined, practice: station.practice === true }),
+      )
       .catch((error: Error) => current && setView((last) => ({ ...last, station: station.record, error: error.message })));
     return () => {
       current = false;
@@ -174,7 +179,9 @@ export async function fetchEntries(visit: string): Promise<void> {
 
 /** Visits on this device that have not ended. */
 export function openVisits(visits: KeptVisit[] | undefined): KeptVisit[] {
-  return (visits ?? []).filter((v) => !v.closed && isMine(v)).sort((a, b) => b.startedAt.localeCompare(a.startedAt));
+  return (visits ?? [])
+    .filter((v) => !v.closed && !v.practice && isMine(v))
+    .sort((a, b) => b.startedAt.localeCompare(a.startedAt));
 }
 
 /** The station's record; visits with something that the server does not have yet stand as this device knows them. */

@@ -1,5 +1,5 @@
 import { Link, useParams } from '@tanstack/react-router';
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { clockTime, dayAndTime, longDay } from '../ui/days';
 import { FindingNote } from '../ui/FindingNote';
@@ -95,7 +95,7 @@ function Go({ outing }: { outing: Outing }) {
 }
 
 function Stops({ outing, next }: { outing: Outing; next: boolean }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   return (
     <section aria-label="Stations in order" className="mt-5">
       <h2 className="caps border-ink border-b-[1.5px] pb-1">In this order</h2>

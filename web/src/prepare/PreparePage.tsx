@@ -2,7 +2,7 @@ import { Link } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { api } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { store } from '../field/store';
 import { dayAndTime, shortDay } from '../ui/days';
 import { PageFrame } from '../ui/PageFrame';
@@ -10,7 +10,7 @@ import { Problem } from '../ui/Problem';
 
 /** The outings to come, the next one first; with no signal those that are on this device. */
 export function PreparePage() {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const outings = usePulled(() => api.GET('/api/outings'), ['outings']);
   const kept = useLiveQuery(() => store.outings.toArray(), []);
   const packed = new Map((kept ?? []).filter((row) => row.packedAt).map((row) => [row.key, row]));

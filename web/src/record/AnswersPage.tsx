@@ -3,7 +3,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
-import { store } from '../field/store';
+import { realStations } from '../field/store';
 import { PageFrame } from '../ui/PageFrame';
 import { Problem } from '../ui/Problem';
 import { MiniYears } from './MiniYears';
@@ -49,7 +49,7 @@ export function AnswersPage() {
 
 /** With no signal the stations on this device can still be looked at, one by one. */
 function OnThisDevice() {
-  const stations = useLiveQuery(() => store.stations.toArray(), [])?.toSorted((a, b) => a.ordinal - b.ordinal);
+  const stations = useLiveQuery(realStations, [])?.toSorted((a, b) => a.ordinal - b.ordinal);
   return (
     <ul className="mt-4 border-rule border-t">
       {stations?.map(({ code, record }) => (

@@ -1,6 +1,6 @@
 import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
-import { store } from '../field/store';
+import { realStations } from '../field/store';
 import { PageFrame } from '../ui/PageFrame';
 import { sentence } from '../ui/sentence';
 import { OxygenPage } from './OxygenPage';
@@ -32,7 +32,7 @@ export function RecordPage() {
   const { station: code } = useParams({ from: '/record/$station' });
   const search = useSearch({ from: '/record/$station' });
   const navigate = useNavigate();
-  const stations = useLiveQuery(() => store.stations.toArray(), [])?.toSorted((a, b) => a.ordinal - b.ordinal);
+  const stations = useLiveQuery(realStations, [])?.toSorted((a, b) => a.ordinal - b.ordinal);
   const chosen = stations?.find((station) => station.code === code);
   if (!stations) {
     return null;

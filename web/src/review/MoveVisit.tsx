@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { writeAshore } from '../field/entries';
-import { store } from '../field/store';
+import { realStations } from '../field/store';
 import { Reason } from '../ui/Reason';
 import { SelectField } from '../ui/SelectField';
 
@@ -12,7 +12,7 @@ import { SelectField } from '../ui/SelectField';
 export function MoveVisit({ visit, from }: { visit: string; from: string }) {
   const [asking, setAsking] = useState(false);
   const [to, setTo] = useState('');
-  const stations = useLiveQuery(() => store.stations.toArray(), []);
+  const stations = useLiveQuery(realStations, []);
   const others = (stations ?? []).flatMap(({ code, record }) =>
     record.mayReview && code !== from
       ? [[code, `${record.context.station.water}, ${record.context.station.name} (${code})`] as const]

@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { shortDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { TextField } from '../ui/TextField';
@@ -21,7 +21,7 @@ interface Props {
 
 /** One date: why that day, its alternate, and the way to move it; what would change is shown before it is kept. */
 export function DatePanel({ view, chosen, onClose, onChanged }: Props) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const index = view.plan.stations.findIndex((plan) => plan.code === chosen.station);
   const station = view.stations[index];
   const date = view.plan.stations[index]?.dates.find((d) => d.day === chosen.day);

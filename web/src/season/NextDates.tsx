@@ -1,11 +1,11 @@
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
 import { nextOf, type SeasonView } from './season';
 
 /** On a narrow screen: station by station, the next date, and how far the season is. */
 export function NextDates({ view, onChoose }: { view: SeasonView; onChoose(chosen: Chosen): void }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   return (
     <ul className="border-ink border-t-[1.5px]">
       {view.plan.stations.map((plan, i) => {

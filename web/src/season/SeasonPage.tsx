@@ -4,7 +4,7 @@ import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { addressOf } from '../api/home';
 import { usePulled } from '../api/usePulled';
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { useSession } from '../people/session';
 import { dayAndTime, shortDay } from '../ui/days';
 import { PageFrame } from '../ui/PageFrame';
@@ -182,7 +182,7 @@ function PrepareLink({ outing, next }: { outing: Schemas['OutingDay']; next: boo
 }
 
 function Due({ outing, view, first }: { outing: Schemas['OutingDay']; view: SeasonView; first: boolean }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const Heading = first ? 'h1' : 'h2';
   const highSun = view.stations.find(({ station }) => station.code === outing.stations[0])?.highSun;
   return (

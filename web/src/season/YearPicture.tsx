@@ -1,4 +1,4 @@
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { daysBetween, shortDay } from '../ui/days';
 import type { Chosen } from './SeasonPage';
 import type { SeasonDate, SeasonView } from './season';
@@ -17,7 +17,7 @@ const STATES: Record<SeasonDate['state'], string> = { done: 'done', missed: 'mis
 
 /** Stations down, weeks across: done, missed, due, to come with its alternate, and what fills a bottle. */
 export function YearPicture({ view, chosen, onChoose }: Props) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const days = daysBetween(view.from, view.until) + 1;
   const row = view.stations.length > 14 ? 40 : 72;
   const height = HEAD + view.stations.length * row + 8;

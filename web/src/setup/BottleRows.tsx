@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { useNames, useWords } from '../field/boxes';
+import { useNames, useProtocolName } from '../field/boxes';
 
 type Bottle = Schemas['BottlePlan'];
 type Plan = Schemas['ProtocolPlan'];
@@ -13,7 +13,7 @@ interface Props {
 
 /** The bottles that something due fills: they are counted for the pack list and get their labels. */
 export function BottleRows({ row, samples, onChange }: Props) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const places = useNames<Bottle['from']>('plan.from');
   const bottles = row.bottles;
   const what = protocolName(row.protocol);

@@ -2,6 +2,10 @@ import { useState } from 'react';
 import { asked } from '../api/asked';
 import { api, type Schemas } from '../api/client';
 import { usePulled } from '../api/usePulled';
+import { Composer, DRAFT } from '../compose/Composer';
+import type { Composed } from '../compose/composed';
+import { OwnProtocols } from '../compose/OwnProtocols';
+import { store } from '../field/store';
 import { ClockField } from '../ui/ClockField';
 import { monthName } from '../ui/days';
 import { numberOf } from '../ui/number';
@@ -12,7 +16,7 @@ import { TextField } from '../ui/TextField';
 import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { limitDraftOf, MethodRows, withLimits } from './MethodRows';
-import { SeasonRows } from './SeasonRows';
+import { NEW_ROW, SeasonRows } from './SeasonRows';
 
 type Programme = Schemas['Programme'];
 interface Props {
@@ -36,6 +40,7 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
   const [shown, setShown] = useState<Schemas['ProgrammeAnswer']>();
   const [findings, setFindings] = useState<FieldFinding[]>([]);
   const [problem, setProblem] = useState('');
+  const [composing, setComposing] = useState<Composed>();
   const change = (part: Partial<Programme>) => {
     setProgramme({ ...programme, ...part });
     setShown(undefined);
@@ -82,6 +87,33 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
     }
   }
 
+  // One that is new is planned, too; its rhythm stands below for whoever wants another.
+  function take(protocol: Composed) {
+    const own = programme.own ?? [];
+    const season = programme.season ?? [];
+    change({
+      own: own.some(({ code }) => code === protocol.code)
+        ? own.map((one) => (one.code === protocol.code ? protocol : one))
+        : [...own, protocol],
+      season: season.some((plan) => plan.protocol === protocol.code)
+        ? season
+        : [...season, { ...NEW_ROW, protocol: protocol.code, rhythm: 'monthly' }],
+    });
+    setComposing(undefined);
+    void store.settings.delete(DRAFT);
+  }
+
+  if (composing) {
+    return (
+      <Composer
+        given={composing}
+        programme={programme}
+        samples={list.data?.samples ?? []}
+        onTake={take}
+        onCancel={() => setComposing(undefined)}
+      />
+    );
+  }
   const breaks = shown && shown.breaks.length > 0 ? shown : undefined;
   return (
     <form
@@ -190,7 +222,12 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
       <p className="mt-1 text-dim text-sm">
         What is due when. Windows, gaps and the lab’s hours are never broken by a proposed date.
       </p>
-      <SeasonRows rows={programme.season ?? []} samples={list.data?.samples ?? []} onChange={(season) => change({ season })} />
+      <SeasonRows
+        rows={programme.season ?? []}
+        own={programme.own ?? []}
+        samples={list.data?.samples ?? []}
+        onChange={(season) => change({ season })}
+      />
       <Beside field="season" findings={findings} />
       <div className="grid gap-x-6 sm:grid-cols-3">
         <SelectField
@@ -214,6 +251,22 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
         />
       </div>
       <Beside field="summary" findings={findings} />
+
+      <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Protocols of your own</h2>
+      <p className="mt-1 text-dim text-sm">
+        What no other protocol covers, composed of the same parts. Keeping the programme publishes them.
+      </p>
+      <OwnProtocols
+        programme={programme}
+        findings={findings}
+        onCompose={setComposing}
+        onRemove={(code) =>
+          change({
+            own: (programme.own ?? []).filter((one) => one.code !== code),
+            season: (programme.season ?? []).filter((plan) => plan.protocol !== code),
+          })
+        }
+      />
 
       <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Every other method and limit</h2>
       <p className="mt-1 text-dim text-sm">The usual way stands first. Open what your group does otherwise.</p>

@@ -1,11 +1,11 @@
 import type { Schemas } from '../api/client';
-import { useNames, useWords } from '../field/boxes';
+import { useNames, useProtocolName } from '../field/boxes';
 import { Check } from '../ui/Check';
 import { BottleRows } from './BottleRows';
 
 type Plan = Schemas['ProtocolPlan'];
 
-const NEW_ROW: Plan = {
+export const NEW_ROW: Plan = {
   protocol: 'clarity',
   rhythm: 'days',
   from: { month: 5, day: 1 },
@@ -22,16 +22,20 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 /** What is due when: a row for each thing that is taken. */
 export function SeasonRows({
   rows,
+  own,
   samples,
   onChange,
 }: {
   rows: readonly Plan[];
+  /** The programme's own protocols, which can be planned like the others. */
+  own: readonly Schemas['ComposedProtocol'][];
   samples: readonly Schemas['SampleType'][];
   onChange(rows: Plan[]): void;
 }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const rhythms = useNames<Plan['rhythm']>('plan.rhythm');
-  const protocols = useNames('plan.protocol');
+  const known = useNames('plan.protocol');
+  const protocols: Record<string, string> = { ...known, ...Object.fromEntries(own.map(({ code, title }) => [code, title])) };
   const set = (i: number, part: Partial<Plan>) => onChange(rows.map((row, j) => (j === i ? { ...row, ...part } : row)));
   return (
     <div className="mt-2">

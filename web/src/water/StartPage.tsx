@@ -2,7 +2,8 @@ import { Link, useNavigate, useParams } from '@tanstack/react-router';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Schemas, StationRecord } from '../api/client';
-import { useBoxesKnown, useWords } from '../field/boxes';
+import { PracticeMark } from '../compose/PracticeMark';
+import { useBoxesKnown, useProtocolName } from '../field/boxes';
 import { nowLocal } from '../field/clock';
 import { type NewEntry, newId, typeFromSheet, write } from '../field/entries';
 import { askToKeep } from '../field/room';
@@ -38,11 +39,11 @@ export function StartPage() {
       </div>
     );
   }
-  return <Start key={code} record={station.record} by={known?.name ?? null} />;
+  return <Start key={code} record={station.record} practice={station.practice === true} by={known?.name ?? null} />;
 }
 
 /** The page is whole before it is shown: what is due today, and the words for it. */
-function Start({ record, by }: { record: StationRecord; by: string | null }) {
+function Start({ record, by, practice }: { record: StationRecord; by: string | null; practice: boolean }) {
   const { context } = record;
   const [today] = useState(() => nowLocal().slice(0, 10));
   const { data: open, error } = useComputed('open-protocols', { programme: context.programme, day: today });
@@ -59,22 +60,24 @@ function Start({ record, by }: { record: StationRecord; by: string | null }) {
   if (error || !open || !known || prepared === undefined) {
     return <Waiting problem={error ?? ''} words="Looking up what is due here…" />;
   }
-  return <StartForm record={record} by={by} open={open} prepared={prepared} />;
+  return <StartForm record={record} by={by} practice={practice} open={open} prepared={prepared} />;
 }
 
 function StartForm({
   record,
   by,
+  practice,
   open,
   prepared,
 }: {
   record: StationRecord;
   by: string | null;
+  practice: boolean;
   open: Schemas['OpenProtocolsResult'];
   /** What the outing of today takes here; null where none was prepared. */
   prepared: readonly Protocol[] | null;
 }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const { context } = record;
   const navigate = useNavigate();
   const people = record.observersNeeded;
@@ -168,6 +171,7 @@ function StartForm({
         void start();
       }}
     >
+      {practice && <PracticeMark />}
       <p className="caps">Start a visit</p>
       <h1 className="text-3xl">
         {context.station.water}, {context.station.name}

@@ -4,7 +4,7 @@ import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import type { OperationRequest, Schemas } from '../api/client';
 import { nowLocal } from '../field/clock';
 import { currentReach, watchReach } from '../field/delivery';
-import { type KeptStation, type KeptVisit, store } from '../field/store';
+import { type KeptStation, type KeptVisit, realStations, store } from '../field/store';
 import { useComputed } from '../field/useComputed';
 import { openVisits, pendingVisits, withLocal } from '../field/visits';
 import { MiniYears } from '../record/MiniYears';
@@ -19,7 +19,7 @@ const MovesNext = lazy(() => import('../ledger/MovesNext').then((m) => ({ defaul
 const COLUMNS = 'md:grid-cols-[1fr_13.5rem_12rem_11rem]';
 
 export function StationsPage() {
-  const stations = useLiveQuery(() => store.stations.orderBy('code').toArray(), []);
+  const stations = useLiveQuery(realStations, []);
   const visits = useLiveQuery(() => store.visits.toArray(), []);
   const pending = useLiveQuery(pendingVisits, []);
   const reach = useSyncExternalStore(watchReach, currentReach);

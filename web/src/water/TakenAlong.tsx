@@ -1,11 +1,11 @@
 import type { FieldSheet, Schemas } from '../api/client';
-import { useWords } from '../field/boxes';
+import { useProtocolName } from '../field/boxes';
 import { write } from '../field/entries';
 import { Check } from '../ui/Check';
 
 /** What else was taken at this station: the season counts it. */
 export function TakenAlong({ sheet, season }: { sheet: FieldSheet; season: readonly Schemas['ProtocolPlan'][] }) {
-  const protocolName = useWords('plan.protocol');
+  const protocolName = useProtocolName();
   const others = season.map((plan) => plan.protocol).filter((protocol) => protocol !== 'clarity');
   if (others.length === 0) {
     return null;

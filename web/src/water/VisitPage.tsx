@@ -2,6 +2,7 @@ import { Link, useNavigate, useParams, useSearch } from '@tanstack/react-router'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import type { FieldSheet, StationRecord } from '../api/client';
 import { Column } from '../column/Column';
+import { PracticeMark } from '../compose/PracticeMark';
 import { AnyTime } from '../described/AnyTime';
 import { ProtocolStep } from '../described/ProtocolStep';
 import { useVisit } from '../field/visits';
@@ -43,7 +44,7 @@ export function VisitPage() {
   const navigate = useNavigate();
   const { reader } = useAppearance();
   const boat = useDensity() === 'boat';
-  const { sheet, station, error } = useVisit(visit, reader);
+  const { sheet, station, error, practice } = useVisit(visit, reader);
   const onStep = (to: StepName | undefined) =>
     void navigate({ to: '/visit/$visit', params: { visit }, search: to ? { step: to } : {} });
   useEffect(() => {
@@ -100,6 +101,7 @@ export function VisitPage() {
   );
   const content = (
     <>
+      {practice && <PracticeMark />}
       {error && <Failed error={error} />}
       <Suspense fallback={<p className="text-dim">Opening…</p>}>
         {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}

@@ -2,6 +2,7 @@ using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Setup.People;
+using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Application.Delivery;
 
@@ -79,17 +80,17 @@ public sealed class DeliveryReach(Deliverer who)
     /// <param name="station">The station that is named.</param>
     /// <param name="water">Its water; null where none is known.</param>
     public Finding? Unknown(string station, string? water) =>
-        water is not null || !may.CoordinatesAll
-            ? null
-            : Finding.Stop(
-                "station-unknown",
-                $"No station “{station}” is known here.",
-                "A reading without a place cannot join a record.",
-                "Choose the station, or ask the coordinator to add it; until then the visit stays on the device."
-            ) with
-            {
-                NoWayRound = true,
-            };
+        Practice.Is(station) ? Practice.Refusal(station) with { NoWayRound = true }
+        : water is not null || !may.CoordinatesAll ? null
+        : Finding.Stop(
+            "station-unknown",
+            $"No station “{station}” is known here.",
+            "A reading without a place cannot join a record.",
+            "Choose the station, or ask the coordinator to add it; until then the visit stays on the device."
+        ) with
+        {
+            NoWayRound = true,
+        };
 
     /// <summary>A beginning: never the one by which a visit changes its place or its owner.</summary>
     /// <param name="start">The entry.</param>

@@ -18,6 +18,7 @@ public static class StepGuide
     {
         ArgumentNullException.ThrowIfNull(request);
         var methods = new ChosenMethods(request.Programme, request.Shore);
-        return VisitParts.All.Select(p => p.Guide(request.Step, methods)).FirstOrDefault(g => g is not null) ?? new StepGuideResult([], []);
+        return VisitParts.Of(request.Programme).Select(p => p.Guide(request.Step, methods)).FirstOrDefault(g => g is not null)
+            ?? new StepGuideResult([], []);
     }
 }

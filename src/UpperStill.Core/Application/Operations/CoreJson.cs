@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using UpperStill.Core.Application.Composing;
 using UpperStill.Core.Application.Delivery;
 using UpperStill.Core.Application.Guides;
 using UpperStill.Core.Application.Outings;
@@ -24,6 +25,7 @@ using UpperStill.Core.Science.Oxygen;
 using UpperStill.Core.Science.Sky;
 using UpperStill.Core.Science.Stratification;
 using UpperStill.Core.Science.Trophic;
+using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.People;
@@ -64,6 +66,7 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(BottleDepthResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(SettlingResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(OpenProtocolsResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
+[JsonSerializable(typeof(ComposeResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(ColourResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(VisitPlaceResult), GenerationMode = JsonSourceGenerationMode.Serialization)]
 [JsonSerializable(typeof(EntryRefusal), GenerationMode = JsonSourceGenerationMode.Serialization)]
@@ -150,5 +153,7 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(ChlorophyllRequest))]
 [JsonSerializable(typeof(LoadRequest))]
 [JsonSerializable(typeof(ProtocolsRequest))]
+[JsonSerializable(typeof(ComposeRequest))]
+[JsonSerializable(typeof(ComposedProtocol))]
 [JsonSerializable(typeof(BoxesRequest))]
 public sealed partial class CoreJson : JsonSerializerContext;

@@ -1,3 +1,4 @@
+using UpperStill.Core.Application.Composing;
 using UpperStill.Core.Application.Delivery;
 using UpperStill.Core.Application.Guides;
 using UpperStill.Core.Application.Outings;
@@ -201,6 +202,13 @@ public static class OperationTable
                 j => j.StepGuideRequest,
                 j => j.StepGuideResult,
                 StepGuide.Work
+            ),
+            new Operation<ComposeRequest, ComposeResult>(
+                "compose",
+                "Looks at a protocol of a group's own while it is composed: codes for what has none, what is missing, how a visit will know it.",
+                j => j.ComposeRequest,
+                j => j.ComposeResult,
+                Composing.Composing.Work
             ),
             new Operation<ProtocolsRequest, ProtocolsResult>(
                 "protocols",

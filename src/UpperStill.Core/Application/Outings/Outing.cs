@@ -140,7 +140,7 @@ public sealed record Outing(
                     last is null ? null : (int)Math.Round(Shape.DistanceM(last.At, stop.Station.At))
                 )
                 {
-                    Paper = [.. VisitParts.All.SelectMany(p => p.Paper(stop)).OrderBy(p => p.Rank)],
+                    Paper = [.. VisitParts.Of(stop.Programme).SelectMany(p => p.Paper(stop)).OrderBy(p => p.Rank)],
                 }
             );
         }

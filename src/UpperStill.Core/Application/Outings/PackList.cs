@@ -18,8 +18,10 @@ public static class PackList
         var outing = new Packing(stops, kit, day);
         return
         [
-            .. VisitParts
-                .All.SelectMany(p => p.Pack(outing))
+            .. stops
+                .SelectMany(s => VisitParts.Of(s.Programme))
+                .Distinct()
+                .SelectMany(p => p.Pack(outing))
                 .GroupBy(n => n.Key)
                 // What several parts need is packed once, and stands there for all of them.
                 .Select(n => n.MaxBy(m => m.Count)! with { Stops = string.Join(", ", n.Select(m => m.Stops).Distinct()) })

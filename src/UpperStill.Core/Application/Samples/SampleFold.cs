@@ -40,7 +40,13 @@ internal sealed class SampleFold
         Planned(start.Body.Due ?? Filled(), day);
         Added();
         Filters();
-        foreach (var step in VisitParts.All.SelectMany(p => p.SampleSteps(draft)).OrderBy(s => s.Entry.At.UtcTicks).ThenBy(s => s.Entry.Id))
+        foreach (
+            var step in VisitParts
+                .Of(draft.Context.Programme)
+                .SelectMany(p => p.SampleSteps(draft))
+                .OrderBy(s => s.Entry.At.UtcTicks)
+                .ThenBy(s => s.Entry.Id)
+        )
         {
             Take(step);
         }

@@ -17,7 +17,10 @@ public sealed record StationSeries(
 )
 {
     /// <summary>Its name in a sentence.</summary>
-    public string Name => Subjects.Of(Subject).Name;
+    public string Name => (Described ?? Subjects.Of(Subject)).Name;
+
+    /// <summary>What is known of its subject where it is of a group’s own protocol; null for what is built in.</summary>
+    public ParameterDescription? Described { get; init; }
 
     /// <summary>The mean of the last results that it is judged by; null where it is not.</summary>
     public RunningRequest? Running { get; init; }
@@ -26,5 +29,5 @@ public sealed record StationSeries(
     /// <param name="native">The unit in which depths were read.</param>
     /// <param name="reader">Unit for the words.</param>
     public TrendRequest Ask(LengthUnit native = LengthUnit.Metre, ReaderUnit reader = ReaderUnit.AsRead) =>
-        new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader) { Running = Running };
+        new(Subject, Points, Window, Joins: Joins, Native: native, Reader: reader) { Running = Running, Described = Described };
 }

@@ -119,6 +119,9 @@ public sealed record TrendRequest(
     [Within(-1e9, 1e9)]
     public decimal? AskedPerDecade { get; init; }
 
+    /// <summary>What is known of the subject where it is of a group’s own protocol; null for what is built in.</summary>
+    public ParameterDescription? Described { get; init; }
+
     /// <summary>True for a list: the years and no test.</summary>
     public bool YearsOnly { get; init; }
 

@@ -79,7 +79,7 @@ public static class TrendRule
         internal Look(TrendRequest request)
         {
             this.request = request;
-            subject = Subjects.Of(request.Subject);
+            subject = request.Described ?? Subjects.Of(request.Subject);
             words = new TrendWords(request, subject);
             all = YearSums.ByDay(request.Points.Where(p => p.Usable));
             statistic =

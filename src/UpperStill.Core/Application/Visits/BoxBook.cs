@@ -1,4 +1,5 @@
 using UpperStill.Core.Basis.Boxes;
+using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Waters;
@@ -32,6 +33,7 @@ public static class BoxBook
         .. KitBoxes.All,
         .. SettingBoxes.All,
         .. WaterBoxes.All,
+        .. ComposedBoxes.All,
         Protocols,
     ]);
 

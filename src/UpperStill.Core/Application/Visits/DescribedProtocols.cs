@@ -8,7 +8,8 @@ namespace UpperStill.Core.Application.Visits;
 
 /// <summary>Asks for the descriptions of all protocols that describe themselves.</summary>
 /// <param name="Protocol">One of them by its code; null for all.</param>
-public sealed record ProtocolsRequest(string? Protocol = null);
+/// <param name="Programme">The programme whose own protocols stand among them; null for those that are built in.</param>
+public sealed record ProtocolsRequest(string? Protocol = null, Programme? Programme = null);
 
 /// <summary>The descriptions.</summary>
 /// <param name="Protocols">In the order of a visit.</param>
@@ -24,8 +25,8 @@ public static class DescribedProtocols
         ArgumentNullException.ThrowIfNull(request);
         return new(
             [
-                .. VisitParts
-                    .Described.Select(p => p.Description)
+                .. (request.Programme is { } programme ? VisitParts.DescribedIn(programme) : VisitParts.Described)
+                    .Select(p => p.Description)
                     .Where(d => request.Protocol is null || d.Code == request.Protocol)
                     .OrderBy(d => d.Rank),
             ],
@@ -36,7 +37,7 @@ public static class DescribedProtocols
     /// <summary>Values of protocols that are not known here: kept, and never without a word.</summary>
     internal static void Unknown(SheetDraft draft)
     {
-        var known = VisitParts.Described.Select(p => p.Code).ToHashSet(StringComparer.Ordinal);
+        var known = VisitParts.DescribedIn(draft.Context.Programme).Select(p => p.Code).ToHashSet(StringComparer.Ordinal);
         foreach (
             var unknown in draft
                 .Standing(ObservationKinds.Observation)

@@ -15,7 +15,7 @@ internal static class GearAboard
         }
 
         var answers = draft.Standing(LeavingKinds.Aboard);
-        List<string> things = [.. VisitParts.All.SelectMany(p => p.Overboard(draft))];
+        List<string> things = [.. VisitParts.Of(draft.Context.Programme).SelectMany(p => p.Overboard(draft))];
         things.AddRange(answers.Select(a => a.Body.Thing).Where(t => !things.Contains(t)).Distinct());
         List<SheetAboard> aboard =
         [

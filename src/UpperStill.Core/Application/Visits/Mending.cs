@@ -17,7 +17,7 @@ internal sealed class Mending(SheetDraft draft, StepsOf steps, IReadOnlyList<She
 
     // What the parts know of it; else what holds for findings of any part.
     private List<Repair> Ways(Finding finding) =>
-        VisitParts.All.SelectMany(p => p.Repairs(finding, draft)).ToList() is { Count: > 0 } own ? own
+        VisitParts.Of(draft.Context.Programme).SelectMany(p => p.Repairs(finding, draft)).ToList() is { Count: > 0 } own ? own
         : finding.Beside == Beside.Leaving ? ToOpenStep()
         : finding.Code is "devices-disagree" or "number-called-twice" ? Either(finding)
         : [];

@@ -18,16 +18,19 @@ namespace UpperStill.Core.Application.Visits;
 internal sealed class SheetFold
 {
     private readonly SheetDraft draft;
+    private readonly IReadOnlyList<VisitPart> parts;
 
     internal SheetFold(FoldRequest request)
     {
         List<VisitPart> folded = [];
         draft = new SheetDraft(request, VisitParts.Bottles) { StepsSoFar = () => [.. folded.SelectMany(p => p.Steps(draft!))] };
-        draft.AnsweredElsewhere = VisitParts
-            .Described.Where(p => draft.Wants(new Protocol(p.Code)))
+        parts = VisitParts.Of(draft.Context.Programme);
+        draft.AnsweredElsewhere = parts
+            .OfType<DescribedProtocol>()
+            .Where(p => draft.Wants(new Protocol(p.Code)))
             .SelectMany(p => p.Answers)
             .ToHashSet(StringComparer.Ordinal);
-        foreach (var part in VisitParts.All)
+        foreach (var part in parts)
         {
             part.Fold(draft);
             folded.Add(part);
@@ -76,7 +79,7 @@ internal sealed class SheetFold
             ByDepth = draft.Context.Station.ByDepth,
             Observers = draft.Start?.Body.Observers ?? [],
             StopsToEnd = stops.Count(f => f.Beside != Beside.Entry),
-            Took = [.. VisitParts.All.SelectMany(p => p.Took(draft)).Distinct()],
+            Took = [.. parts.SelectMany(p => p.Took(draft)).Distinct()],
             TakenEntries =
             [
                 .. draft.Standing(VisitKinds.Taken).Select(t => new SheetTaken(t.Body.Protocol, t.Entry.Id)).DistinctBy(t => t.Protocol),
@@ -106,7 +109,7 @@ internal sealed class SheetFold
             Protocols = draft.Described() is { Count: > 0 } described ? described : null,
             Record = new(() =>
                 new VisitRecord(
-                    [.. VisitParts.All.SelectMany(p => p.Readings(draft))],
+                    [.. parts.SelectMany(p => p.Readings(draft))],
                     ProfileParameters.Numbers(draft),
                     ProfileParameters.Usable(draft)
                 )

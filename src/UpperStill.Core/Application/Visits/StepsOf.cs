@@ -18,7 +18,8 @@ internal sealed class StepsOf
     internal StepsOf(SheetDraft draft)
     {
         skipped = draft.Standing(VisitKinds.StepSkipped).GroupBy(s => s.Body.Step).ToDictionary(g => g.Key, g => g.Last());
-        byPart = Asked(draft, [.. VisitParts.All.SelectMany(p => p.Steps(draft))]);
+        var parts = VisitParts.Of(draft.Context.Programme);
+        byPart = Asked(draft, [.. parts.SelectMany(p => p.Steps(draft))]);
         steps = [.. byPart.OrderBy(s => s.Rank)];
         if (draft.Latest(VisitKinds.StepOrder) is { } chosen)
         {
@@ -26,7 +27,7 @@ internal sealed class StepsOf
             steps = StepOrder.Sort(steps, chosen.Body);
             draft.Findings.AddRange(
                 StepOrder
-                    .Warnings(planned, [.. steps.Select(s => s.Name)], [.. VisitParts.All.SelectMany(p => p.MoveCosts)])
+                    .Warnings(planned, [.. steps.Select(s => s.Name)], [.. parts.SelectMany(p => p.MoveCosts)])
                     .Select(f => f.On(Beside.Header, chosen.Entry.Id))
             );
         }

@@ -56,7 +56,7 @@ internal static class StirredBefore
 
     private static IEnumerable<Stir> Stirred(SheetDraft draft)
     {
-        foreach (var protocol in VisitParts.Described.Where(p => p.Stirring.Count > 0))
+        foreach (var protocol in VisitParts.DescribedIn(draft.Context.Programme).Where(p => p.Stirring.Count > 0))
         {
             var first = draft
                 .Standing(ObservationKinds.Observation)

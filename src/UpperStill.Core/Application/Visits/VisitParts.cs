@@ -13,6 +13,7 @@ using UpperStill.Core.Protocols.Header;
 using UpperStill.Core.Protocols.Leaving;
 using UpperStill.Core.Protocols.Mesh;
 using UpperStill.Core.Protocols.NetTow;
+using UpperStill.Core.Protocols.Own;
 using UpperStill.Core.Protocols.Paper;
 using UpperStill.Core.Protocols.Plastics;
 using UpperStill.Core.Protocols.Pond;
@@ -31,6 +32,7 @@ using UpperStill.Core.Protocols.UltraClean;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
+using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Visits;
@@ -76,11 +78,31 @@ public static class VisitParts
     /// <summary>Those that describe themselves.</summary>
     public static IReadOnlyList<DescribedProtocol> Described { get; } = [.. All.OfType<DescribedProtocol>()];
 
+    /// <summary>The parts of a visit by a programme: the group’s own protocols stand before the audit, which looks at all.</summary>
+    public static IReadOnlyList<VisitPart> Of(Programme programme)
+    {
+        ArgumentNullException.ThrowIfNull(programme);
+        return programme.Own is { Count: > 0 }
+            ? [.. All.TakeWhile(p => p is not AuditProtocol), .. OwnProtocol.In(programme), .. All.SkipWhile(p => p is not AuditProtocol)]
+            : All;
+    }
+
+    /// <summary>A composed protocol as a visit knows it.</summary>
+    /// <param name="composed">One that may be published.</param>
+    public static ProtocolDescription Describe(ComposedProtocol composed) => OwnProtocol.Of(composed).Description;
+
+    /// <summary>What a programme's own protocols give to the record.</summary>
+    public static IReadOnlyList<ParameterDescription> OwnParameters(Programme programme) =>
+        [.. OwnProtocol.In(programme).SelectMany(p => p.Parameters)];
+
+    /// <summary>Those of a programme that describe themselves.</summary>
+    public static IEnumerable<DescribedProtocol> DescribedIn(Programme programme) => Of(programme).OfType<DescribedProtocol>();
+
     /// <summary>The bottles that a protocol fills.</summary>
     public static IReadOnlyList<BottlePlan> Bottles(ProtocolPlan plan, Programme programme)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        return plan.Bottles ?? [.. All.SelectMany(p => p.Bottles(plan, programme))];
+        return plan.Bottles ?? [.. Of(programme).SelectMany(p => p.Bottles(plan, programme))];
     }
 
     /// <summary>Everything that a visit may give to the record; what several parts give stands once.</summary>

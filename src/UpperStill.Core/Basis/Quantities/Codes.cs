@@ -13,6 +13,12 @@ public static class Codes
         && code[0] != '-'
         && code[^1] != '-';
 
+    /// <summary>Small letters, digits and hyphens, a letter first: a name that software gives and keeps for ever.</summary>
+    public static bool IsName(string? code) =>
+        code is { Length: > 0 and <= Longest }
+        && char.IsAsciiLetterLower(code[0])
+        && code.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
+
     /// <summary>A code for a name: its letters and digits of the Latin alphabet without marks, a hyphen for what lies between. Empty where
     /// the name has none.</summary>
     public static string From(string name)

@@ -1,4 +1,5 @@
 using System.Globalization;
+using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Labels;
 using UpperStill.Core.Setup.Samples;
 
@@ -20,14 +21,14 @@ public sealed record NewNumberResult(string? Number = null)
     {
         ArgumentNullException.ThrowIfNull(request);
         var parts = SampleNumber.Body(request.Of).Split('-');
-        if (parts.Length < 3 || SampleTypes.Find(request.Type) is not { } type)
+        if (parts.Length < 3 || LetterOf(request.Type) is not { } own)
         {
             return new NewNumberResult();
         }
 
         var taken = request.Taken.Select(SampleNumber.Body).ToHashSet(StringComparer.OrdinalIgnoreCase);
         var head = string.Join('-', parts[..^1]);
-        var letter = request.Kin == SampleKin.Blank ? "Q" : type.Letter;
+        var letter = request.Kin == SampleKin.Blank ? "Q" : own;
         var first = request.Kin == SampleKin.Replicate ? $"{head}-{parts[^1].Split('R')[0]}R" : $"{head}-{letter}";
         var number = Enumerable
             .Range(1, 999)
@@ -35,4 +36,7 @@ public sealed record NewNumberResult(string? Number = null)
             .First(n => !taken.Contains(n));
         return new NewNumberResult(SampleNumber.Checked(number));
     }
+
+    private static string? LetterOf(string type) =>
+        SampleTypes.Find(type)?.Letter ?? (type.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal) ? ComposedSample.Letter : null);
 }

@@ -37,6 +37,25 @@ internal static class Caution
 
     internal const string Alone = "Alone only ashore, with somebody told where you are and when you are back.";
 
+    /// <summary>By the letter with which a protocol of the group’s own names it; null for none of them.</summary>
+    internal static string? ByLetter(string letter) =>
+        letter switch
+        {
+            "W" => Wading,
+            "F" => Fast,
+            "S" => Surf,
+            "T" => Traffic,
+            "J" => Jaws,
+            "R" => Rope,
+            "A" => Alcohol,
+            "X" => Fixative,
+            "K" => Acid,
+            "B" => Bloom,
+            "G" => Germs,
+            "L" => Alone,
+            _ => null,
+        };
+
     /// <summary>What can hurt on the water, or beside it.</summary>
     internal static string Of(bool shore) =>
         shore

@@ -33,6 +33,7 @@ public sealed record ParameterDescription
     public bool Hanging { get; init; }
 
     /// <summary>A change in ten years that people would want to see.</summary>
+    [Within(0, 1e6)]
     public decimal AskedPerDecade { get; init; } = 1;
 
     /// <summary>What a rise means: a sentence with the amount at {0}.</summary>
@@ -54,7 +55,7 @@ public sealed record ParameterDescription
     public RunningMean? Running { get; init; }
 
     /// <summary>Where it stands among the others; the lowest first.</summary>
-    [JsonIgnore]
+    [Within(0, 1000)]
     public int Rank { get; init; } = 100;
 
     /// <summary>True for what people who live by a water ask after, whatever it says; the rest is told where it moves.</summary>

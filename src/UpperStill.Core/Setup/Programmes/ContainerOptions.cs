@@ -89,8 +89,16 @@ public static class ContainerRules
         ArgumentNullException.ThrowIfNull(programme);
         return SampleTypes.Find(code) is { } type
             ? Held(programme, Alive(programme, Kept(programme, Filled(programme, Rinsed(programme, type)))))
-            : null;
+            : OwnType(programme, code);
     }
+
+    // What a group composed is rinsed, filled and kept as it composed it.
+    private static SampleType? OwnType(Programme programme, string code) =>
+        (programme.Own ?? [])
+            .SelectMany(p => p.Containers.Select((c, i) => (c.Own, Code: p.SampleCode(i))))
+            .Where(c => c.Own is not null && c.Code == code)
+            .Select(c => c.Own!.As(code))
+            .FirstOrDefault();
 
     // What is never rinsed stays so: acid would be lost, and a sterile wall with it.
     private static SampleType Rinsed(Programme programme, SampleType type) =>

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Science.Statistics;
+using UpperStill.Core.Setup.Composed;
 
 namespace UpperStill.Core.Setup.Programmes;
 
@@ -32,6 +33,9 @@ public sealed record Programme(
     /// <summary>Numbers that differ from the usual, by setting; see <see cref="Threshold"/>.</summary>
     [Within(-1000, 100000), JsonPropertyName("limits")]
     public IReadOnlyDictionary<string, decimal>? Thresholds { get; init; }
+
+    /// <summary>The group’s own protocols, as they were published with this version; null where there are none.</summary>
+    public IReadOnlyList<ComposedProtocol>? Own { get; init; }
 
     /// <summary>True where a disc is let down at all: its season says so, or nothing is said of a season.</summary>
     public bool AsksClarity() => Season is not { Count: > 0 } season || season.Any(p => p.Protocol == Protocol.Clarity);

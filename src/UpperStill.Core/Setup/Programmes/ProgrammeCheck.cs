@@ -1,6 +1,6 @@
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
-using UpperStill.Core.Setup.Samples;
+using UpperStill.Core.Setup.Composed;
 
 namespace UpperStill.Core.Setup.Programmes;
 
@@ -22,6 +22,7 @@ public static class ProgrammeCheck
             .. Twice(programme),
             .. Bottles(programme),
             .. Chosen(programme, known),
+            .. OwnProtocols(programme),
         ];
     }
 
@@ -236,9 +237,9 @@ public static class ProgrammeCheck
     private static IEnumerable<FieldFinding> Bottles(Programme programme) =>
         (programme.Season ?? [])
             .SelectMany(p => p.Bottles ?? [])
-            .Where(b => SampleTypes.Find(b.Type) is null || b.Replicates is < 0 or > 9)
+            .Where(b => programme.TypeOf(b.Type) is null || b.Replicates is < 0 or > 9)
             .Select(b =>
-                SampleTypes.Find(b.Type) is null
+                programme.TypeOf(b.Type) is null
                     ? Finding
                         .Stop("sample-unknown", $"“{b.Type}” is no sample.", "No label could be printed for it.", "Choose one of the list.")
                         .At("season")
@@ -251,6 +252,47 @@ public static class ProgrammeCheck
                         )
                         .At("season")
             );
+
+    // What is wrong with one of the group's own stands at own/CODE/…: the composer knows where.
+    private static IEnumerable<FieldFinding> OwnProtocols(Programme programme)
+    {
+        var own = programme.Own ?? [];
+        foreach (var (protocol, finding) in own.SelectMany(p => ComposedCheck.Findings(p).Select(f => (p, f))))
+        {
+            yield return finding with
+            {
+                Field = $"own/{protocol.Code}/{finding.Field}",
+            };
+        }
+
+        foreach (var twice in own.GroupBy(p => p.Code).Where(g => g.Count() > 1))
+        {
+            yield return Finding
+                .Stop(
+                    "code-used",
+                    $"{twice.First().Title} stands twice.",
+                    "A visit could not tell which is meant.",
+                    "Leave one of them out."
+                )
+                .At("own");
+        }
+
+        foreach (
+            var plan in (programme.Season ?? []).Where(p =>
+                p.Protocol.Code.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal) && own.All(o => o.Code != p.Protocol.Code)
+            )
+        )
+        {
+            yield return Finding
+                .Stop(
+                    "protocol-unknown",
+                    $"The season asks for {plan.Protocol.Words()}, which is not among the programme’s own protocols.",
+                    "Nobody could fill it in.",
+                    "Bring its file, or leave it out of the season."
+                )
+                .At("season");
+        }
+    }
 
     private static IEnumerable<FieldFinding> Twice(Programme programme) =>
         (programme.Season ?? [])

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Setup.Programmes;
 
@@ -24,14 +25,10 @@ public readonly record struct Protocol(string Code) : IComparable<Protocol>
     /// <summary>A bottle of sea water for carbonate work.</summary>
     public static readonly Protocol Seawater = new("seawater");
 
-    private const int LongestCode = 40;
     private static readonly string[] First = ["clarity", "chlorophyll", "phosphorus", "profile", "seawater"];
 
     /// <summary>True where a text can be a code.</summary>
-    public static bool IsCode(string? code) =>
-        code is { Length: > 0 and <= LongestCode }
-        && char.IsAsciiLetterLower(code[0])
-        && code.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
+    public static bool IsCode(string? code) => Codes.IsName(code);
 
     /// <summary>The oldest as they were always named, then by code.</summary>
     public int CompareTo(Protocol other)

@@ -1,3 +1,5 @@
+using UpperStill.Core.Setup.Composed;
+
 namespace UpperStill.Core.Setup.Programmes;
 
 /// <summary>Protocols in words.</summary>
@@ -9,6 +11,10 @@ public static class ProtocolWords
         {
             "profile" => "the profile",
             "seawater" => "the seawater bottle",
-            var code => code.Replace('-', ' '),
+            var code => Bare(code).Replace('-', ' '),
         };
+
+    // Of a group’s own the name alone is said.
+    private static string Bare(string code) =>
+        code.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal) ? code[ComposedCodes.Prefix.Length..] : code;
 }

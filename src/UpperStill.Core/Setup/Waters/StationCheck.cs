@@ -76,6 +76,11 @@ public static class StationCheck
                 .At("code");
         }
 
+        if (Practice.Reserved(station.Code) is { } reserved)
+        {
+            yield return reserved;
+        }
+
         if (others.FirstOrDefault(o => string.Equals(o.Code, station.Code, StringComparison.OrdinalIgnoreCase)) is { } used)
         {
             yield return Finding

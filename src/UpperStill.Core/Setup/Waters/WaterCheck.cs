@@ -36,6 +36,11 @@ public static class WaterCheck
                 .At("code");
         }
 
+        if (Practice.Reserved(water.Code) is { } reserved)
+        {
+            yield return reserved;
+        }
+
         if (string.IsNullOrWhiteSpace(water.Name))
         {
             yield return Finding

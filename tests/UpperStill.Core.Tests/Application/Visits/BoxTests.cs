@@ -17,6 +17,7 @@ using UpperStill.Core.Protocols.Sounding;
 using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Science.Chlorophyll;
+using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Equipment;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
@@ -73,6 +74,9 @@ public class BoxTests
             { "plan.rhythm", typeof(Rhythm), [] },
             { "plan.from", typeof(SampleFrom), [] },
             { "station.kind", typeof(StationKind), [] },
+            { "composed.kind", typeof(ComposedKind), [] },
+            { "composed.rule", typeof(ComposedRule), [] },
+            { "composed.keep", typeof(Keeping), [] },
         };
 
     [Theory]
