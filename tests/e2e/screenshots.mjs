@@ -37,12 +37,6 @@ await page.goto(`${address}/prepare/2026-08-12/harrowmere`);
 await page.getByRole('button', { name: 'Pack for offline' }).waitFor();
 await page.getByRole('checkbox', { name: 'bailer' }).click();
 await shot(page, 'prepare');
-await page.goto(`${address}/setup/kit`);
-await page.getByRole('button', { name: 'Open R-4' }).click();
-await shot(page, 'kit');
-await page.goto(`${address}/setup/waters/harrowmere`);
-await page.getByRole('heading', { name: 'HAR-1 Deep Hole' }).waitFor();
-await shot(page, 'water');
 await page.goto(address);
 await page
   .getByText(/days ago/)
@@ -96,7 +90,6 @@ await write(page, 'Where was it lost?', '11 3');
 await type(page, 'Where did you see it again?', '12 9');
 await page.keyboard.press('Enter');
 await page.getByRole('button', { name: 'Swap them' }).waitFor();
-await shot(page, 'visit');
 await page.getByRole('button', { name: 'Swap them' }).click();
 await page.getByRole('button', { name: 'On to the composite' }).waitFor();
 await page.getByRole('button', { name: 'show the working: Depth to mark' }).click();
@@ -131,6 +124,39 @@ for (const [path, name, text] of [
   await page.waitForTimeout(1500);
   await shot(page, name);
 }
+
+// What was done at a stream and on a beach, as its visit shows it.
+for (const [station, step, series] of [
+  ['HAR-3', 'tributary', 'flow'],
+  ['SKA-3', 'plastics', 'plastics-sand'],
+]) {
+  const record = await (await page.request.get(`${address}/api/stations/${station}`)).json();
+  const last = record.series.find(({ subject }) => subject === series).points.at(-1).visit;
+  await page.goto(`${address}/visit/${last}?step=${step}`);
+  await page
+    .getByRole('button', { name: /strike/i })
+    .first()
+    .waitFor();
+  await shot(page, step);
+}
+await page.goto(`${address}/setup/programmes`);
+await page.getByRole('button', { name: 'Change Beach bacteria' }).click();
+await page.getByRole('button', { name: 'Compose a protocol' }).click();
+await page.getByLabel('Name', { exact: true }).fill('Shore birds');
+await page.getByLabel('What it is for').fill('How many birds rest at three spots of the shore.');
+await page.getByText('some steps are done more than once').click();
+await page.getByLabel('One of them is a').fill('spot');
+await page.getByLabel('Their names').fill('Reed point\nOld jetty\nGravel bar');
+await page.getByLabel('What to do').fill('Count what rests between the marks.');
+await page.getByLabel('Why', { exact: true }).fill('The same stretch each time.');
+await page.getByLabel('What it asks').fill('Birds');
+await page.getByText('Cautions, order, place').click();
+await page.getByText('done again for each spot').click();
+await page.getByText('water’s edge').click();
+await page.getByText('For each spot.').waitFor();
+await page.getByRole('button', { name: 'Try it in practice' }).and(page.locator(':enabled')).waitFor();
+await page.evaluate(() => scrollTo(0, 0));
+await shot(page, 'composer');
 
 const table = [
   'Site,Date,Observer,Depth (m),Secchi (m),Temp (C),TP',

@@ -164,7 +164,7 @@ export function Composer({ given, programme, samples, onTake, onCancel }: Props)
             data && (
               <>
                 <p className="mt-1">
-                  Not yet: {findings.length === 1 ? 'one thing is' : `${findings.length} things are`} missing.
+                  Not yet: {findings.length === 1 ? 'one thing is' : `${findings.length} things are`} to be put right.
                 </p>
                 <ul className="mt-1 list-disc pl-5 text-sm">
                   {findings.map(({ field, finding }) => (

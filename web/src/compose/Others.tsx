@@ -221,7 +221,7 @@ export function Sums({ protocol, coded, findings, onChange }: Props) {
       {sums.map((sum, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: sums stand in their order
         <section key={i} className="mt-3 border-rule border-t pt-1" aria-label={`Number ${i + 1}`}>
-          <div className="grid items-end gap-x-6 sm:grid-cols-2">
+          <div className="grid gap-x-6 sm:grid-cols-2">
             <TextField label="What it is called" value={sum.name} maxLength={60} onChange={(name) => set(i, { name })} />
             <SelectField label="It is" value={sum.rule} options={rules} onChange={(rule) => set(i, { rule, second: null })} />
             <SelectField label="Of" value={sum.field} options={fields} onChange={(field) => set(i, { field })} />

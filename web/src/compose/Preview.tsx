@@ -11,7 +11,8 @@ export function Preview({ description }: { description: Schemas['ProtocolDescrip
       <ol className="mt-2 list-decimal pl-5">
         {description.steps.map((step) => (
           <li key={step.code} className="mt-1.5">
-            {step.do} <span className="text-dim text-sm">{step.why}</span>
+            {step.do} {step.repeat && <b>For each {description.repeats.find(({ code }) => code === step.repeat)?.label}. </b>}
+            <span className="text-dim text-sm">{step.why}</span>
             {step.cautions.length > 0 && <span className="block text-madder text-sm">{step.cautions.join(' ')}</span>}
             <ul className="text-sm">
               {step.fields.map((field) => (

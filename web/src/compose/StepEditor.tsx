@@ -35,12 +35,21 @@ export function StepEditor({
     <section className="mt-5 border border-rule bg-sheet p-4" aria-label={`Step ${at + 1}`}>
       <div className="flex flex-wrap items-baseline gap-x-4">
         <h3 className="flex-1 text-xl">Step {at + 1}</h3>
-        <button type="button" className="act-quiet text-sm" disabled={at === 0} onClick={() => onMove(-1)}>
-          Up<span className="sr-only">: {name}</span>
-        </button>
-        <button type="button" className="act-quiet text-sm" disabled={at === protocol.steps.length - 1} onClick={() => onMove(1)}>
-          Down<span className="sr-only">: {name}</span>
-        </button>
+        {protocol.steps.length > 1 && (
+          <>
+            <button type="button" className="act-quiet text-sm" disabled={at === 0} onClick={() => onMove(-1)}>
+              Up<span className="sr-only">: {name}</span>
+            </button>
+            <button
+              type="button"
+              className="act-quiet text-sm"
+              disabled={at === protocol.steps.length - 1}
+              onClick={() => onMove(1)}
+            >
+              Down<span className="sr-only">: {name}</span>
+            </button>
+          </>
+        )}
         <button type="button" className="act-quiet text-sm" onClick={onRemove}>
           Take out<span className="sr-only"> {name}</span>
         </button>

@@ -20,7 +20,7 @@ export function BeachMap({ points }: { points: readonly PointOf[] }) {
         <text x="4" y="17" className="fill-dim text-[10px]">
           wrack line
         </text>
-        <text x="4" y="74" className="fill-dim text-[10px]">
+        <text x="68" y="74" className="fill-dim text-[10px]">
           high-tide line
         </text>
         <text x={WIDTH - 4} y="17" textAnchor="end" className="fill-dim text-[10px]">

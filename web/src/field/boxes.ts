@@ -26,7 +26,7 @@ export function useWords(code: string): (kept: string) => string {
 /** A protocol in words; one of the group’s own by its name. */
 export function useProtocolName(): (protocol: string) => string {
   const words = useWords('plan.protocol');
-  return (protocol) => words(protocol).replace(/^own-/, '').replaceAll('-', ' ');
+  return (protocol) => (protocol.startsWith('own-') ? protocol.slice(4).replaceAll('-', ' ') : words(protocol));
 }
 
 /** The answers of a box by what is kept of them, for a list to choose from. */

@@ -5,6 +5,7 @@ import { usePulled } from '../api/usePulled';
 import { Composer, DRAFT } from '../compose/Composer';
 import type { Composed } from '../compose/composed';
 import { OwnProtocols } from '../compose/OwnProtocols';
+import { refreshNow } from '../field/delivery';
 import { store } from '../field/store';
 import { ClockField } from '../ui/ClockField';
 import { monthName } from '../ui/days';
@@ -81,6 +82,8 @@ export function ProgrammeForm({ given, isNew, onKept, onCancel }: Props) {
     setFindings(data?.findings ?? []);
     setShown(data);
     if (data?.kept) {
+      // Its stations are folded by the new version from now on.
+      refreshNow();
       onKept();
     } else if (data && !keep && data.breaks.length === 0 && data.findings.every((f) => f.finding.level !== 'stop')) {
       await ask(true);

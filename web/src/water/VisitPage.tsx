@@ -101,7 +101,6 @@ export function VisitPage() {
   );
   const content = (
     <>
-      {practice && <PracticeMark />}
       {error && <Failed error={error} />}
       <Suspense fallback={<p className="text-dim">Opening…</p>}>
         {ended ? <EndedVisit {...props} /> : <StepContent {...props} step={shown} />}
@@ -127,6 +126,7 @@ export function VisitPage() {
             </aside>
           )}
           <section className={`min-w-0 flex-1 px-4 pt-3 ${withBar ? 'pb-44' : 'pb-24'}`}>
+            {practice && <PracticeMark />}
             <div className="flex items-start justify-between gap-3">
               <h1 className="caps min-w-0">
                 {station.context.station.water}, {station.context.station.name}
@@ -149,6 +149,7 @@ export function VisitPage() {
         <Runsheet sheet={sheet} station={station} shown={ended ? undefined : shown} onStep={onStep} />
         <section className={`flex min-w-0 flex-col px-7 pt-6 ${sheet.byDepth ? '' : 'max-w-3xl'}`}>
           <div className="flex-1 pb-6">
+            {practice && <PracticeMark />}
             {!ended && (
               <div className="float-right ml-4 print:hidden">
                 <StepGuide sheet={sheet} step={shown} station={station} />

@@ -208,14 +208,16 @@ public static class OperationTable
                 "Looks at a protocol of a group's own while it is composed: codes for what has none, what is missing, how a visit will know it.",
                 j => j.ComposeRequest,
                 j => j.ComposeResult,
-                Composing.Composing.Work
+                Composing.Composing.Work,
+                OperationCost.Heavy
             ),
             new Operation<ProtocolsRequest, ProtocolsResult>(
                 "protocols",
                 "Describes every protocol that describes itself: its steps, fields with units and ranges, methods, findings and parameters.",
                 j => j.ProtocolsRequest,
                 j => j.ProtocolsResult,
-                DescribedProtocols.Work
+                DescribedProtocols.Work,
+                OperationCost.Heavy
             ),
             new Operation<BoxesRequest, BoxesResult>(
                 "boxes",

@@ -126,8 +126,9 @@ public abstract class DescribedProtocol : VisitPart
                     && sheet is { Values.Count: 0, Containers.Count: > 0 }
                     && sheet.Containers.All(c => c.Entry is not null)
                 ),
-            Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null)?.Text
-                ?? $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
+            Summary = sheet.Derived.FirstOrDefault(d => d.Value is not null) is { } first
+                ? $"{first.Name} {first.Text}"
+                : $"{afloat.Count(s => s.State is StepState.Done or StepState.Skipped)} of {afloat.Count} steps",
             Required = sheet.Due,
             Begun = sheet.Values.Count > 0,
             NeedsDepth = script.NeedsSounding,

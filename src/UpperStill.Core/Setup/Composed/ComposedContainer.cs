@@ -34,7 +34,11 @@ public sealed record ComposedSample(string Measures, string Container, string Fi
     public int? HoldHours { get; init; }
 
     /// <summary>What comes on the label on top.</summary>
-    public IReadOnlyList<string> LabelAlso { get; init; } = [];
+    public IReadOnlyList<string> LabelAlso
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>As a sample type of the list, under a code of the protocol’s own.</summary>
     internal SampleType As(string code) =>

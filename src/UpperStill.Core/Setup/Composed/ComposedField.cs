@@ -29,14 +29,22 @@ public sealed record ComposedField(string Code, string Label, ComposedKind Kind,
     public decimal? UsualMost { get; init; }
 
     /// <summary>What may be chosen, or the lines to tick; none for other kinds.</summary>
-    public IReadOnlyList<string> Choices { get; init; } = [];
+    public IReadOnlyList<string> Choices
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>How many are wanted of what is counted or photographed; the seconds that are waited.</summary>
     [Within(0, 9999)]
     public int? Wanted { get; init; }
 
     /// <summary>The answers by which a try does not count: words of a choice, or <c>yes</c> or <c>no</c>.</summary>
-    public IReadOnlyList<string> FailsOn { get; init; } = [];
+    public IReadOnlyList<string> FailsOn
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>True where a try does not count whose number is not a usual one.</summary>
     public bool FailsUnusual { get; init; }

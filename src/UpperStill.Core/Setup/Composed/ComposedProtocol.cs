@@ -3,6 +3,8 @@ using UpperStill.Core.Setup.Waters;
 
 namespace UpperStill.Core.Setup.Composed;
 
+// What a file leaves out arrives as nothing, whatever stands here: each list makes an empty one of it.
+
 /// <summary>A protocol that a group composed of the parts that all protocols are made of. It is data: a programme carries it, and a visit
 /// keeps the version of its programme.</summary>
 /// <param name="Code">Its name, for ever, <c>own-</c> and the words of its title; empty while it is being composed.</param>
@@ -24,14 +26,26 @@ public sealed record ComposedProtocol(
     public bool Stirs { get; init; }
 
     /// <summary>Where it is done; none for anywhere.</summary>
-    public IReadOnlyList<StationKind> Places { get; init; } = [];
+    public IReadOnlyList<StationKind> Places
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>How many people it needs.</summary>
     [Within(1, 20)]
-    public int People { get; init; } = 1;
+    public int People
+    {
+        get;
+        init => field = Math.Max(1, value);
+    } = 1;
 
     /// <summary>Its parts of the work, at most three; none where anybody does anything.</summary>
-    public IReadOnlyList<ComposedRole> Roles { get; init; } = [];
+    public IReadOnlyList<ComposedRole> Roles
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>True where no two of its parts are in the same hands.</summary>
     public bool RolesApart { get; init; }
@@ -40,13 +54,25 @@ public sealed record ComposedProtocol(
     public ComposedRepeat? Repeat { get; init; }
 
     /// <summary>What it fills.</summary>
-    public IReadOnlyList<ComposedContainer> Containers { get; init; } = [];
+    public IReadOnlyList<ComposedContainer> Containers
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>What is packed for it, a line each.</summary>
-    public IReadOnlyList<string> Pack { get; init; } = [];
+    public IReadOnlyList<string> Pack
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>What it works out.</summary>
-    public IReadOnlyList<ComposedSum> Sums { get; init; } = [];
+    public IReadOnlyList<ComposedSum> Sums
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>Every box, in order.</summary>
     internal IEnumerable<ComposedField> Fields => Steps.SelectMany(s => s.Fields);

@@ -11,7 +11,11 @@ public sealed record ComposedStep(string Code, string Do, string Why, IReadOnlyL
     public string? Role { get; init; }
 
     /// <summary>What can hurt, by the letters of <see cref="ComposedCautions"/>.</summary>
-    public IReadOnlyList<string> Cautions { get; init; } = [];
+    public IReadOnlyList<string> Cautions
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 
     /// <summary>What else can hurt, in words of the group; null for nothing.</summary>
     public string? OwnCaution { get; init; }
@@ -23,7 +27,11 @@ public sealed record ComposedStep(string Code, string Do, string Why, IReadOnlyL
     public bool Bench { get; init; }
 
     /// <summary>Steps that it waits for, by their codes.</summary>
-    public IReadOnlyList<string> After { get; init; } = [];
+    public IReadOnlyList<string> After
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
 }
 
 /// <summary>What the repeated steps of a composed protocol are done for.</summary>

@@ -59,7 +59,11 @@ public sealed record ComposedSum(string Code, string Name, ComposedRule Rule, st
 
     /// <summary>A change in ten years that people would want to see, in its unit.</summary>
     [Within(0, 1000000)]
-    public decimal AskedPerDecade { get; init; } = 1;
+    public decimal AskedPerDecade
+    {
+        get;
+        init => field = value == 0 ? 1 : value;
+    } = 1;
 
     /// <summary>True where it is an equation of two boxes.</summary>
     internal bool IsEquation => Rule is ComposedRule.LineDepth or ComposedRule.BucketFlow or ComposedRule.PerArea;

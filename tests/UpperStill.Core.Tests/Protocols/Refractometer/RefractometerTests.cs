@@ -89,7 +89,7 @@ public class RefractometerTests
 
         Read(visit, "21 ppt");
         var step = visit.Sheet.Steps.Single(s => s.Name == "refractometer");
-        Assert.Equal((StepState.Done, "21 ppt, brackish"), (step.State, step.Summary));
+        Assert.Equal((StepState.Done, "Salinity 21 ppt, brackish"), (step.State, step.Summary));
     }
 
     private static ObservedVisit Read(ObservedVisit visit, string salinity, string item = "1", int number = 1) =>

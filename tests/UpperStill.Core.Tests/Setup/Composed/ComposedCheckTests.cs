@@ -1,4 +1,6 @@
+using System.Text.Json.Nodes;
 using UpperStill.Core.Application.Composing;
+using UpperStill.Core.Application.Operations;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Setup.Composed;
@@ -139,6 +141,26 @@ public class ComposedCheckTests
     [Theory]
     [MemberData(nameof(Large))]
     public void Bounds_are_kept(string code, ComposedProtocol protocol) => Assert.Equal([("protocol", code)], Codes(protocol));
+
+    [Fact]
+    public void A_file_that_leaves_out_what_is_usual_is_read()
+    {
+        var answer = JsonNode.Parse(
+            OperationTable
+                .All["compose"]
+                .Invoke(
+                    """
+                    {"protocol":{"code":"","version":0,"title":"Ice","purpose":"How thick.","rank":50,
+                    "steps":[{"code":"","do":"Drill.","why":"To the water.","fields":[{"code":"","label":"Thickness","kind":"length"}]}],
+                    "sums":[{"code":"","name":"ice","rule":"mean","field":"thickness"}]}}
+                    """u8
+                )
+        )!;
+
+        Assert.Empty(answer["findings"]!.AsArray());
+        Assert.Equal(1, (int)answer["protocol"]!["people"]!);
+        Assert.Equal(1, (int)answer["protocol"]!["sums"]![0]!["askedPerDecade"]!);
+    }
 
     [Fact]
     public void Codes_are_made_of_words_once_and_stay()
