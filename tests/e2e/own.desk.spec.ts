@@ -38,7 +38,7 @@ test('a protocol of one’s own: composed from nothing, tried in practice, publi
   await page.getByText('done again for each spot').click();
   await page.getByText('water’s edge').click();
   // What cannot be published is said beside what it is about, and beside the button that waits for it.
-  await expect(page.getByRole('region', { name: 'Step 1' })).toContainText('within what is allowed is missing');
+  await expect(page.getByRole('region', { name: 'Step 1' })).toContainText('“Birds”: usual …–60, allowed …–50.');
   await expect(told).toContainText('says that something is safe, or fit.');
   await page.getByLabel('What it is for').fill('How many birds rest at three spots.');
   await page.getByLabel('Most', { exact: true }).fill('400');
@@ -79,7 +79,7 @@ test('a protocol of one’s own: composed from nothing, tried in practice, publi
   await page.getByRole('button', { name: 'Take it into the programme' }).click();
   await expect(page.getByText('not published yet')).toBeVisible();
   const file = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'File of Shore birds' }).click();
+  await page.getByRole('button', { name: 'File of Shore birds' }).click();
   const saved = await (await file).path();
   await page.getByRole('button', { name: 'Keep the programme' }).click();
   await expect(page.getByText('Version 2 · SKA-2')).toBeVisible();
@@ -110,6 +110,14 @@ test('a protocol of one’s own: composed from nothing, tried in practice, publi
       points: [{ value: 43 }],
     });
   }).toPass();
+
+  // Its series has a page like any other; the device has fetched it by then.
+  await expect(async () => {
+    await goTo(page, `${server.address}/record/SKA-2?of=own-shore-birds-shore-birds`);
+    await page.getByText(/^Every reading/).click({ timeout: 2_000 });
+    await expect(page.getByRole('row', { name: /43/ })).toBeVisible({ timeout: 2_000 });
+  }).toPass({ timeout: 90_000 });
+  await clean(page, 'the record of a protocol of one’s own');
 
   // Another programme takes it from its file; a file that is none is refused in words.
   await goTo(page, `${server.address}/setup/programmes`);

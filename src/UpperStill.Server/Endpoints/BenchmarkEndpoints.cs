@@ -1,9 +1,9 @@
 using Microsoft.EntityFrameworkCore;
-using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Server.Hosting;
 using UpperStill.Server.People;
 using UpperStill.Store;
+using UpperStill.Store.Projections;
 using UpperStill.Store.Reference;
 
 namespace UpperStill.Server.Endpoints;
@@ -88,9 +88,10 @@ internal static class BenchmarkEndpoints
             return Gate.Refused;
         }
 
-        if (!Subjects.MayBe(given.Subject))
+        var measured = await book.SubjectsAsync(await book.StationsAsync(caller.May, cancel, code), cancel);
+        if (!measured.Contains(given.Subject))
         {
-            throw new UnknownChoiceException(given.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
+            throw new UnknownChoiceException(given.Subject.Code, [.. measured.Select(p => p.Code)]);
         }
 
         if (given.Value < 0 || given.Name.Trim().Length is 0 or > Longest || given.Source.Trim().Length is 0 or > Longest)

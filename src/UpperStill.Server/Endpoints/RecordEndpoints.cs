@@ -214,9 +214,10 @@ internal static class RecordEndpoints
             return Gate.Refused;
         }
 
-        if (!Subjects.MayBe(join.Subject))
+        var measured = await book.SubjectsAsync(await book.StationsAsync(caller.May, cancel, water), cancel);
+        if (!measured.Contains(join.Subject))
         {
-            throw new UnknownChoiceException(join.Subject.Code, [.. Subjects.Measured.Select(p => p.Code)]);
+            throw new UnknownChoiceException(join.Subject.Code, [.. measured.Select(p => p.Code)]);
         }
 
         var (subject, row) = (join.Subject.ToString(), await book.SeriesJoins.FindAsync([code, join.Subject.ToString(), join.Day], cancel));

@@ -63,23 +63,26 @@ public static class SeriesBook
         return stations.ToDictionary(
             s => s.Code,
             station => new SeriesOfStation(
-                [
-                    .. subjects
-                        .Where(subject => all.ContainsKey((station.Code, subject)))
-                        .Select(subject => new StationSeries(
-                            subject,
-                            Subjects.Window(own.GetValueOrDefault(subject) ?? Subjects.Of(subject), programmes[station.Programme]),
-                            Sorted(all[(station.Code, subject)]),
-                            [.. joins[(station.Code, subject.ToString())].Order()]
-                        )
-                        {
-                            Described = own.GetValueOrDefault(subject),
-                            Running = Subjects.Running(Subjects.Of(subject), programmes[station.Programme]),
-                        }),
-                ],
+                [.. subjects.Where(subject => all.ContainsKey((station.Code, subject))).Select(subject => Series(station, subject))],
                 station.Read().NativeUnit()
             )
         );
+
+        StationSeries Series(StationRow station, Parameter subject)
+        {
+            var (programme, described) = (programmes[station.Programme], own.GetValueOrDefault(subject));
+            var told = described ?? Subjects.Of(subject);
+            return new StationSeries(
+                subject,
+                Subjects.Window(told, programme),
+                Sorted(all[(station.Code, subject)]),
+                [.. joins[(station.Code, subject.ToString())].Order()]
+            )
+            {
+                Described = described,
+                Running = Subjects.Running(told, programme),
+            };
+        }
 
         void Add(string station, Parameter subject, SeriesPoint point)
         {
@@ -94,7 +97,10 @@ public static class SeriesBook
 
     /// <summary>Everything that some stations may have a series of: what is built in, and what their programmes' own protocols
     /// give.</summary>
-    internal static async Task<IReadOnlyList<Parameter>> SubjectsAsync(
+    /// <param name="book">The book.</param>
+    /// <param name="stations">The stations.</param>
+    /// <param name="cancel">Gives up.</param>
+    public static async Task<IReadOnlyList<Parameter>> SubjectsAsync(
         this FieldBook book,
         IEnumerable<StationRow> stations,
         CancellationToken cancel

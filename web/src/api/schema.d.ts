@@ -484,6 +484,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/practice-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a place of practice, at which a composed protocol is due on any day; its code is reserved. */
+        post: operations["practice-place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/protocols": {
         parameters: {
             query?: never;
@@ -7557,6 +7574,13 @@ export interface components {
             /** Format: double */
             longitudeDeg: number;
         };
+        /** @description Asks for a place at which a composed protocol can be tried. */
+        PracticeRequest: {
+            /** @description By which rules. */
+            programme: components["schemas"]["Programme"];
+            /** @description What is tried. */
+            protocol: components["schemas"]["ComposedProtocol"];
+        };
         /** @description What keeps a sample. */
         Preservative: {
             /** @description The substance. */
@@ -12659,6 +12683,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ComposeResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "practice-place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitContext"];
                 };
             };
             /** @description Bad Request */

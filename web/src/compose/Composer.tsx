@@ -7,10 +7,11 @@ import { writeSetting } from '../field/store';
 import { useComputed } from '../field/useComputed';
 import { Beside } from '../setup/findings';
 import { Check } from '../ui/Check';
-import { plainDay } from '../ui/days';
+import { clockTime, plainDay } from '../ui/days';
 import { Problem } from '../ui/Problem';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
+import { ticked } from '../ui/toggled';
 import { type Composed, moved, newStep } from './composed';
 import { LinesField } from './LinesField';
 import { NumberBox } from './NumberBox';
@@ -98,7 +99,7 @@ export function Composer({ given, programme, samples, onTake, onCancel }: Props)
           />
           <Beside field="protocol" findings={findings} />
           <h2 className="mt-6 border-ink border-b-[1.5px] text-xl">Its steps</h2>
-          <RepeatAndParts {...parts} onChange={settle} />
+          <RepeatAndParts {...parts} onChange={change} />
           {protocol.steps.map((step, i) => (
             <StepEditor
               // biome-ignore lint/suspicious/noArrayIndexKey: steps are known by their place
@@ -109,11 +110,12 @@ export function Composer({ given, programme, samples, onTake, onCancel }: Props)
               coded={coded.steps[i]}
               findings={findings}
               onChange={(changed) => change({ steps: protocol.steps.with(i, changed) })}
+              onRefer={(part) => coded.steps[i] && settle({ steps: coded.steps.with(i, { ...coded.steps[i], ...part }) })}
               onMove={(by) => change({ steps: moved(protocol.steps, i, by) })}
               onRemove={() => change({ steps: protocol.steps.filter((_, j) => j !== i) })}
             />
           ))}
-          <button type="button" className="act mt-4" onClick={() => settle({ steps: [...coded.steps, newStep()] })}>
+          <button type="button" className="act mt-4" onClick={() => change({ steps: [...protocol.steps, newStep()] })}>
             Another step
           </button>
           <h2 className="mt-8 border-ink border-b-[1.5px] text-xl">What it works out</h2>
@@ -129,13 +131,7 @@ export function Composer({ given, programme, samples, onTake, onCancel }: Props)
                 <Check
                   key={code}
                   checked={(protocol.places ?? []).some((place) => place === code)}
-                  onCheck={(on) =>
-                    change({
-                      places: on
-                        ? [...(protocol.places ?? []), code as Schemas['StationKind']]
-                        : (protocol.places ?? []).filter((place) => place !== code),
-                    })
-                  }
+                  onCheck={(on) => change({ places: ticked(protocol.places, code as Schemas['StationKind'], on) })}
                 >
                   {words}
                 </Check>
@@ -190,7 +186,7 @@ export function Composer({ given, programme, samples, onTake, onCancel }: Props)
                       className="act-quiet"
                       onClick={() => void navigate({ to: '/visit/$visit', params: { visit } })}
                     >
-                      {plainDay(startedAt.slice(0, 10))}, {startedAt.slice(11, 16)}
+                      {plainDay(startedAt.slice(0, 10))}, {clockTime(startedAt)}
                       {closed ? '' : ', not ended'}
                     </button>
                   </li>

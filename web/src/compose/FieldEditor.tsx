@@ -4,6 +4,7 @@ import { Beside, type FieldFinding } from '../setup/findings';
 import { Check } from '../ui/Check';
 import { SelectBox } from '../ui/SelectBox';
 import { TextField } from '../ui/TextField';
+import { ticked } from '../ui/toggled';
 import type { ComposedField, ComposedKind } from './composed';
 import { LinesField } from './LinesField';
 import { NumberBox } from './NumberBox';
@@ -100,11 +101,7 @@ export function FieldEditor({
                   <Check
                     key={answer}
                     checked={(field.failsOn ?? []).includes(answer)}
-                    onCheck={(on) =>
-                      set({
-                        failsOn: on ? [...(field.failsOn ?? []), answer] : (field.failsOn ?? []).filter((one) => one !== answer),
-                      })
-                    }
+                    onCheck={(on) => set({ failsOn: ticked(field.failsOn, answer, on) })}
                   >
                     {answer}
                   </Check>

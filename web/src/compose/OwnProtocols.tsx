@@ -2,6 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { readSetting } from '../field/store';
+import { saveText } from '../record/saveText';
 import { Beside, type FieldFinding } from '../setup/findings';
 import { Problem } from '../ui/Problem';
 import { DRAFT } from './Composer';
@@ -45,13 +46,15 @@ export function OwnProtocols({ programme, findings, onCompose, onRemove }: Props
               </span>
               <span className="block text-dim">{protocol.purpose}</span>
             </p>
-            <a
+            <button
+              type="button"
               className="act"
-              href={URL.createObjectURL(new Blob([JSON.stringify(protocol, null, 2)], { type: 'application/json' }))}
-              download={`${protocol.code}-${protocol.version}.json`}
+              onClick={() =>
+                saveText(`${protocol.code}-${protocol.version}.json`, 'application/json', JSON.stringify(protocol, null, 2))
+              }
             >
               File<span className="sr-only"> of {protocol.title}</span>
-            </a>
+            </button>
             <button type="button" className="act" onClick={() => onCompose(protocol)}>
               Change<span className="sr-only"> {protocol.title}</span>
             </button>

@@ -1,8 +1,10 @@
+import { useState } from 'react';
 import { useBox } from '../field/boxes';
 import { Beside, type FieldFinding } from '../setup/findings';
 import { Check } from '../ui/Check';
 import { SelectField } from '../ui/SelectField';
 import { TextField } from '../ui/TextField';
+import { ticked } from '../ui/toggled';
 import { type Composed, type ComposedStep, moved, newField } from './composed';
 import { FieldEditor } from './FieldEditor';
 
@@ -14,6 +16,7 @@ export function StepEditor({
   coded,
   findings,
   onChange,
+  onRefer,
   onMove,
   onRemove,
 }: {
@@ -24,12 +27,16 @@ export function StepEditor({
   coded: ComposedStep | undefined;
   findings: readonly FieldFinding[];
   onChange(step: ComposedStep): void;
+  /** It names another step, or a part: their codes stay from then on. */
+  onRefer(part: Partial<ComposedStep>): void;
   onMove(by: number): void;
   onRemove(): void;
 }) {
+  // Open from the first where something stands in it; nothing closes under the finger.
+  const [opened] = useState((step.cautions?.length ?? 0) > 0);
   const cautions = useBox('composed.caution')?.choices ?? [];
   const set = (part: Partial<ComposedStep>) => onChange({ ...step, ...part });
-  const others = protocol.steps.filter((_, i) => i !== at && protocol.steps[i]?.code);
+  const others = protocol.steps.filter(({ code }, i) => i !== at && code);
   const name = step.do || `step ${at + 1}`;
   return (
     <section className="mt-5 border border-rule bg-sheet p-4" aria-label={`Step ${at + 1}`}>
@@ -84,18 +91,14 @@ export function StepEditor({
           </button>
         )}
       </div>
-      <details className="mt-2" open={(step.cautions?.length ?? 0) > 0 || undefined}>
+      <details className="mt-2" open={opened}>
         <summary className="cursor-pointer font-bold text-sm">Cautions, order, place</summary>
         <div className="mt-1 flex flex-wrap gap-x-5">
           {cautions.map(({ code, words }) => (
             <Check
               key={code}
               checked={(step.cautions ?? []).includes(code ?? '')}
-              onCheck={(on) =>
-                set({
-                  cautions: on ? [...(step.cautions ?? []), code ?? ''] : (step.cautions ?? []).filter((one) => one !== code),
-                })
-              }
+              onCheck={(on) => set({ cautions: ticked(step.cautions, code ?? '', on) })}
             >
               {words}
             </Check>
@@ -113,7 +116,7 @@ export function StepEditor({
               label="It waits for"
               value={step.after?.[0] ?? ''}
               options={{ '': 'nothing', ...Object.fromEntries(others.map((other) => [other.code, other.do || other.code])) }}
-              onChange={(after) => set({ after: after ? [after] : [] })}
+              onChange={(after) => onRefer({ after: after ? [after] : [] })}
             />
           )}
           {(protocol.roles?.length ?? 0) > 0 && (
@@ -121,7 +124,7 @@ export function StepEditor({
               label="Whose part it is"
               value={step.role ?? ''}
               options={{ '': 'anybody’s', ...Object.fromEntries((protocol.roles ?? []).map((role) => [role.code, role.label])) }}
-              onChange={(role) => set({ role: role || null })}
+              onChange={(role) => onRefer({ role: role || null })}
             />
           )}
         </div>

@@ -50,14 +50,16 @@ export function useClarities(code: string, record: StationRecord) {
   return { points: visits && pending && withLocal(record.context.history, visits, pending), pending };
 }
 
+type Question = Pick<Ask, 'subject' | 'points' | 'window' | 'joins' | 'running' | 'described'>;
+
 /** What Core is asked of a series; its name is for people. */
-function question({ subject, points, window, joins, running }: Pick<Ask, 'subject' | 'points' | 'window' | 'joins' | 'running'>) {
-  return { subject, points, window, joins, ...(running && { running }) };
+function question({ subject, points, window, joins, running, described }: Question) {
+  return { subject, points, window, joins, ...(running && { running }), ...(described && { described }) };
 }
 
 /** Asks Core what a series says; again when anything of the question changes. */
 export function useTrend(
-  ask: Pick<Ask, 'subject' | 'points' | 'window' | 'joins' | 'running'> | undefined,
+  ask: Question | undefined,
   options: {
     native: LengthUnit;
     reader: ReaderUnit;

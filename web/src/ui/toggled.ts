@@ -8,3 +8,9 @@ export function toggled<Value>(set: ReadonlySet<Value>, value: Value, on: boolea
   }
   return after;
 }
+
+/** The same of a list, whose order stays. */
+export function ticked<Value>(list: readonly Value[] | undefined, value: Value, on: boolean): Value[] {
+  const rest = (list ?? []).filter((other) => other !== value);
+  return on ? [...rest, value] : rest;
+}

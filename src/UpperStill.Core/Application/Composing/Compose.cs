@@ -26,7 +26,6 @@ public static class Composing
     {
         ArgumentNullException.ThrowIfNull(request);
         var protocol = ComposedCodes.Filled(request.Protocol);
-        var findings = ComposedCheck.Findings(protocol);
-        return new ComposeResult(protocol, findings) { Description = findings.MaySave() ? VisitParts.Describe(protocol) : null };
+        return new ComposeResult(protocol, ComposedCheck.Findings(protocol)) { Description = VisitParts.Describe(protocol) };
     }
 }

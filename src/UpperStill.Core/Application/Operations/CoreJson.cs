@@ -154,6 +154,7 @@ namespace UpperStill.Core.Application.Operations;
 [JsonSerializable(typeof(LoadRequest))]
 [JsonSerializable(typeof(ProtocolsRequest))]
 [JsonSerializable(typeof(ComposeRequest))]
+[JsonSerializable(typeof(PracticeRequest))]
 [JsonSerializable(typeof(ComposedProtocol))]
 [JsonSerializable(typeof(BoxesRequest))]
 public sealed partial class CoreJson : JsonSerializerContext;

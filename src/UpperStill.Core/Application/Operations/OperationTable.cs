@@ -211,6 +211,14 @@ public static class OperationTable
                 Composing.Composing.Work,
                 OperationCost.Heavy
             ),
+            new Operation<PracticeRequest, VisitContext>(
+                "practice-place",
+                "Makes a place of practice, at which a composed protocol is due on any day; its code is reserved.",
+                j => j.PracticeRequest,
+                j => j.VisitContext,
+                PracticePlace.Work,
+                OperationCost.Heavy
+            ),
             new Operation<ProtocolsRequest, ProtocolsResult>(
                 "protocols",
                 "Describes every protocol that describes itself: its steps, fields with units and ranges, methods, findings and parameters.",

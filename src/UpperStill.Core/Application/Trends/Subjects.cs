@@ -1,7 +1,6 @@
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Science.Statistics;
-using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Application.Trends;
@@ -45,10 +44,6 @@ public static class Subjects
                 Name = parameter.Code.Replace('-', ' '),
                 Unit = string.Empty,
             };
-
-    /// <summary>True for what may have a series: what is built in, or of a group's own.</summary>
-    public static bool MayBe(Parameter parameter) =>
-        Measured.Contains(parameter) || parameter.Code.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal);
 
     /// <summary>The code under which its readings are kept.</summary>
     public static string ReadingCode(Parameter parameter) => Of(parameter).Analyte ?? parameter.Code;

@@ -87,9 +87,8 @@ public static class VisitParts
             : All;
     }
 
-    /// <summary>A composed protocol as a visit knows it.</summary>
-    /// <param name="composed">One that may be published.</param>
-    public static ProtocolDescription Describe(ComposedProtocol composed) => OwnProtocol.Of(composed).Description;
+    /// <summary>A composed protocol as a visit knows it; null where it could not be published.</summary>
+    public static ProtocolDescription? Describe(ComposedProtocol composed) => OwnProtocol.Of(composed)?.Description;
 
     /// <summary>What a programme's own protocols give to the record.</summary>
     public static IReadOnlyList<ParameterDescription> OwnParameters(Programme programme) =>

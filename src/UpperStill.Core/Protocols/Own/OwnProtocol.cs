@@ -18,8 +18,8 @@ public sealed class OwnProtocol : DescribedProtocol
         "Once more; this one stays with its reason."
     );
 
-    // A programme is folded with again and again: what it composed is put together once.
-    private static readonly ConditionalWeakTable<ComposedProtocol, OwnProtocol> Known = [];
+    // A programme is folded with again and again: what it composed is looked at and put together once.
+    private static readonly ConditionalWeakTable<ComposedProtocol, Looked> Known = [];
 
     private readonly ComposedProtocol composed;
     private readonly OwnScript own;
@@ -30,26 +30,27 @@ public sealed class OwnProtocol : DescribedProtocol
         (this.composed, this.own) = (composed, own);
     }
 
-    /// <summary>The protocol of a composition.</summary>
-    /// <param name="composed">One without stops; see <see cref="ComposedCheck"/>.</param>
-    public static OwnProtocol Of(ComposedProtocol composed)
+    /// <summary>The protocol of a composition; null where it could not be published; see <see cref="ComposedCheck"/>.</summary>
+    public static OwnProtocol? Of(ComposedProtocol composed)
     {
         ArgumentNullException.ThrowIfNull(composed);
-        return Known.GetValue(composed, c => new OwnProtocol(c, new OwnScript(c)));
+        return Known
+            .GetValue(composed, c => new Looked(ComposedCheck.Findings(c).MaySave() ? new OwnProtocol(c, new OwnScript(c)) : null))
+            .Protocol;
     }
 
-    /// <summary>Those of a programme.</summary>
+    /// <summary>Those of a programme; one that could not be published is not among them, whoever wrote it there.</summary>
     public static IEnumerable<OwnProtocol> In(Programme programme)
     {
         ArgumentNullException.ThrowIfNull(programme);
-        return (programme.Own ?? []).Select(Of);
+        return (programme.Own ?? []).Select(Of).OfType<OwnProtocol>();
     }
 
     private protected override void Evaluate(ProtocolRun run)
     {
         foreach (var field in composed.Fields.Where(f => f.FailsOn.Count > 0 || f.FailsUnusual))
         {
-            foreach (var attempt in run.Tries(own, field.Code))
+            foreach (var attempt in own.Tries(run, field.Code))
             {
                 Fail(attempt, field);
             }
@@ -64,28 +65,17 @@ public sealed class OwnProtocol : DescribedProtocol
     private void Fail(Attempt attempt, ComposedField composed)
     {
         var field = own.Fields[composed.Code];
-        var answered = field switch
+        var answer = field switch
         {
-            YesNoField yes => attempt[yes] is { } said ? (said ? "yes" : "no") : null,
-            ChoiceField { Many: false } one => attempt[one] is { } code
-                ? composed.Choices.Where((c, i) => OwnFields.Code(c, i) == code).FirstOrDefault()
-                : null,
+            YesNoField yes when attempt[yes] is { } said => said ? "yes" : "no",
+            ChoiceField one => attempt[one],
             _ => null,
         };
-        var unusual =
-            composed.FailsUnusual
-            && OwnSums.Number(attempt, field) is { } number
-            && (number < (composed.UsualLeast ?? number) || number > (composed.UsualMost ?? number));
-        if (unusual || (answered is not null && composed.FailsOn.Contains(answered)))
+        if ((composed.FailsUnusual && attempt.Unusual(field)) || (answer is not null && composed.FailsOn.Contains(answer)))
         {
             attempt.Fail(TryUnusable, field, ("field", composed.Label), ("value", attempt.Input(field).Text));
         }
     }
-}
 
-/// <summary>Every try in which a box may stand.</summary>
-file static class Attempts
-{
-    internal static IEnumerable<Attempt> Tries(this ProtocolRun run, OwnScript own, string field) =>
-        own.RepeatOf(field) is { } repeat ? run.Every(repeat) : run.Tries(null, null);
+    private sealed record Looked(OwnProtocol? Protocol);
 }

@@ -21,8 +21,8 @@ internal sealed class OwnScript
     internal OwnScript(ComposedProtocol composed)
     {
         this.composed = composed;
-        Fields = composed.Fields.DistinctBy(f => f.Code).ToDictionary(f => f.Code, OwnFields.Of);
-        roles = composed.Roles.DistinctBy(r => r.Code).ToDictionary(r => r.Code, r => new RoleField(r.Code, r.Label, r.Touches));
+        Fields = composed.Steps.SelectMany(s => s.Fields.Select(f => OwnFields.Of(f, s.Why))).ToDictionary(f => f.Code);
+        roles = composed.Roles.ToDictionary(r => r.Code, r => new RoleField(r.Code, r.Label, r.Touches));
         repeat = composed.Repeat is { } many ? Times(many) : null;
     }
 
@@ -32,6 +32,10 @@ internal sealed class OwnScript
     /// <summary>What the step of a box is repeated for; null where it is done once.</summary>
     internal Repeat? RepeatOf(string field) =>
         composed.Steps.FirstOrDefault(s => s.Fields.Any(f => f.Code == field)) is { Repeated: true } ? repeat : null;
+
+    /// <summary>Every try in which a box may stand.</summary>
+    internal IEnumerable<Attempt> Tries(ProtocolRun run, string field) =>
+        RepeatOf(field) is { } many ? run.Every(many) : run.Tries(null, null);
 
     /// <summary>The script.</summary>
     internal ProtocolScript Script() =>
@@ -54,9 +58,6 @@ internal sealed class OwnScript
             Findings = [OwnProtocol.TryUnusable],
         };
 
-    /// <summary>The code of the series that a sum gives.</summary>
-    internal static string SeriesOf(ComposedProtocol composed, ComposedSum sum) => $"{composed.Code}-{sum.Code}";
-
     // By how many, and from where.
     private static string Purpose(ComposedProtocol composed)
     {
@@ -64,17 +65,22 @@ internal sealed class OwnScript
         List<string> told =
         [
             .. composed.People > 1 ? [$"for {Decimals.Text(composed.People)} people"] : (string[])[],
-            .. composed.Places.Count > 0 ? [$"from {string.Join(" or ", composed.Places.Select(p => kinds[(int)p].Words))}"] : (string[])[],
+            .. composed.Places.Count > 0
+                ?
+                [
+                    $"from {string.Join(" or ", composed.Places.Select(p => kinds.First(k => string.Equals(k.Code, p.ToString(), StringComparison.OrdinalIgnoreCase)).Words))}",
+                ]
+                : (string[])[],
         ];
         return told.Count == 0 ? composed.Purpose : $"{composed.Purpose} {Sentence.Begun(string.Join("; ", told))}.";
     }
 
     private static Repeat Times(ComposedRepeat many)
     {
-        List<RepeatItem> named = [.. many.Names.Select((n, i) => new RepeatItem(OwnFields.Code(n, i), n))];
+        List<RepeatItem> named = [.. many.Names.Select(n => new RepeatItem(ComposedCodes.OfName(n), n))];
         return named.Count == 0
-            ? new Repeat("time", many.Label, Math.Max(1, many.Count), MostTimes)
-            : new Repeat("time", many.Label, named.Count, named.Count) { Asked = _ => named, OnPaper = _ => named };
+            ? new Repeat("time", many.Label, many.Times, MostTimes)
+            : new Repeat("time", many.Label, many.Times, many.Times) { Asked = _ => named, OnPaper = _ => named };
     }
 
     private IEnumerable<StepScript> Parts() =>
@@ -105,32 +111,26 @@ internal sealed class OwnScript
         };
     }
 
+    // In a repeated step there is one for each time.
     private ContainerScript Container(ComposedContainer container, int index)
     {
-        var items = composed.Steps.Any(s => s.Code == container.Step && s.Repeated) ? Items() : [];
+        var each = composed.Steps.Any(s => s.Code == container.Step && s.Repeated) ? repeat : null;
         return new ContainerScript(container.Own is null ? container.Type ?? string.Empty : composed.SampleCode(index))
         {
             Step = container.Step,
             Replicates = container.Replicates,
-            Count = _ => Math.Max(1, items.Count),
-            Of = items.Count == 0 ? null : (_, i) => items[i / (container.Replicates + 1) % items.Count],
+            Count = _ => each is null ? 1 : composed.Repeat!.Times,
+            Of = each is null ? null : (draft, i) => each.Items(draft)[i / (container.Replicates + 1)].Code,
         };
     }
-
-    private List<string> Items() =>
-        composed.Repeat switch
-        {
-            { Names: { Count: > 0 } names } => [.. names.Select(OwnFields.Code)],
-            { Count: var count } => [.. Enumerable.Range(1, Math.Max(1, count)).Select(i => Decimals.Text(i))],
-            _ => [],
-        };
 
     private ParameterDescription Parameter(ComposedSum sum) =>
         new()
         {
-            Code = new(SeriesOf(composed, sum)),
+            Code = new(composed.SeriesCode(sum)),
             Name = sum.Name,
             Unit = ComposedUnits.Of(composed, sum),
+            Decimals = ComposedUnits.Decimals(composed, sum),
             Hanging = sum.Downward,
             AskedPerDecade = sum.AskedPerDecade,
             Protocol = new(composed.Code),

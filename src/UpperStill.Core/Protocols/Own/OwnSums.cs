@@ -23,7 +23,7 @@ internal static class OwnSums
         if (first.Count == 0 || (sum.IsEquation && second.Count == 0))
         {
             var waits = own.Fields[first.Count == 0 ? sum.Field : sum.Second!].Label;
-            return new SheetDerived(OwnScript.SeriesOf(composed, sum), Named(sum), $"waits for {waits}", null, unit);
+            return new SheetDerived(composed.SeriesCode(sum), Named(sum), $"waits for {waits}", null, unit);
         }
 
         List<decimal> values = [.. first.Select(f => f.Value)];
@@ -49,12 +49,12 @@ internal static class OwnSums
         };
         if (value is not { } worked)
         {
-            return new SheetDerived(OwnScript.SeriesOf(composed, sum), Named(sum), step, null, unit);
+            return new SheetDerived(composed.SeriesCode(sum), Named(sum), step, null, unit);
         }
 
         var text = unit.Length == 0 ? Decimals.Text(worked) : $"{Decimals.Text(worked)} {unit}";
         return new SheetDerived(
-            OwnScript.SeriesOf(composed, sum),
+            composed.SeriesCode(sum),
             Named(sum),
             text,
             Decimals.Published(worked),
@@ -100,7 +100,7 @@ internal static class OwnSums
                 Decimals.ToSignificant(StreamFlow.ByPail(a, b), Figures),
                 $"{Decimals.Text(a)} L / mean of {Text(b)} s",
                 "What a bucket caught, over the mean of the times.",
-                "Rantz 1982, U.S. Geol. Surv. Water-Supply Paper 2175, ch. 8"
+                "Volumetric gauging"
             ),
             ComposedRule.PerArea when b[0] > 0 => (
                 Decimals.ToSignificant(AnimalsPerArea.Of([.. first.Select(f => new PickedJar((int)f.Value, 1))], b[0]), Figures),

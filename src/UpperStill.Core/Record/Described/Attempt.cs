@@ -96,6 +96,9 @@ internal sealed class Attempt(ProtocolRun run, string group, string? item, int n
     /// <summary>A field as it stands, for a working.</summary>
     internal WorkingInput Input(Field field) => new(field.Label, values.GetValueOrDefault(field.Code)?.Text ?? "not read", Entry(field));
 
+    /// <summary>True where a field holds what may be and is not usual.</summary>
+    internal bool Unusual(Field field) => Of(field) is { } v && field.Judge(v).Any(f => f.Code == CommonFindings.ValueUnusual.Code);
+
     internal bool Has(Field field) => values.ContainsKey(field.Code);
 
     internal void Put(SheetValue value) => values[value.Field] = value;

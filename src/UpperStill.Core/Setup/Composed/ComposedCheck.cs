@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using UpperStill.Core.Basis.Findings;
 using UpperStill.Core.Basis.Quantities;
 using UpperStill.Core.Setup.Samples;
@@ -7,24 +6,8 @@ namespace UpperStill.Core.Setup.Composed;
 
 /// <summary>What keeps a composed protocol from being published. Each finding stands beside <c>protocol</c>, <c>step/CODE</c>,
 /// <c>field/CODE</c>, <c>container/N</c> or <c>sum/CODE</c>.</summary>
-public static partial class ComposedCheck
+public static class ComposedCheck
 {
-    /// <summary>Most steps.</summary>
-    public const int MostSteps = 30;
-
-    /// <summary>Most boxes.</summary>
-    public const int MostFields = 60;
-
-    /// <summary>Most choices of a box.</summary>
-    public const int MostChoices = 12;
-
-    private const int MostRoles = 3;
-    private const int MostRepeated = 12;
-    private const int MostWords = 300;
-    private const int MostOthers = 12;
-    private const int LeastRank = 10;
-    private const int MostRank = 99;
-
     /// <summary>All of them; a protocol may be published where none is a stop.</summary>
     /// <param name="protocol">With its codes; see <see cref="ComposedCodes.Filled"/>.</param>
     public static IReadOnlyList<FieldFinding> Findings(ComposedProtocol protocol)
@@ -33,12 +16,12 @@ public static partial class ComposedCheck
         return
         [
             .. Whole(protocol),
-            .. Bounds(protocol),
+            .. ComposedBounds.Findings(protocol),
             .. protocol.Steps.SelectMany(s => Step(protocol, s)),
             .. protocol.Fields.SelectMany(Field),
             .. protocol.Containers.SelectMany((c, i) => Container(protocol, c, i)),
             .. protocol.Sums.SelectMany(s => Sum(protocol, s)),
-            .. Claims(protocol),
+            .. ComposedClaims.Findings(protocol),
         ];
     }
 
@@ -80,7 +63,10 @@ public static partial class ComposedCheck
             yield return Incomplete(string.Join(", ", missing.Distinct())).At("protocol");
         }
 
-        if (!Codes.IsName(protocol.Code) || !protocol.Code.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal))
+        if (
+            protocol.Code.Length > 0
+            && (!Codes.IsName(protocol.Code) || !protocol.Code.StartsWith(ComposedCodes.Prefix, StringComparison.Ordinal))
+        )
         {
             yield return Finding
                 .Stop(
@@ -119,48 +105,9 @@ public static partial class ComposedCheck
                     protocol.Steps.Select(s => s.Code).Append(ComposedCodes.Parts),
                     protocol.Fields.Select(f => f.Code).Concat(protocol.Roles.Select(r => r.Code)).Append(ComposedCodes.Gloves),
                     protocol.Sums.Select(s => s.Code),
+                    (protocol.Repeat?.Names ?? []).Select(ComposedCodes.OfName),
                 ]
-        ).SelectMany(codes => codes.GroupBy(c => c).Where(g => g.Count() > 1).Select(g => g.Key));
-
-    private static IEnumerable<FieldFinding> Bounds(ComposedProtocol protocol)
-    {
-        var repeated = protocol.Repeat is { } r ? Math.Max(r.Count, r.Names.Count) : 0;
-        (string What, int Count, int Most)[] counted =
-        [
-            ("steps", protocol.Steps.Count, MostSteps),
-            ("boxes", protocol.Fields.Count(), MostFields),
-            ("parts", protocol.Roles.Count, MostRoles),
-            ($"times “{protocol.Repeat?.Label}”", repeated, MostRepeated),
-            ("choices of one box", protocol.Fields.Select(f => f.Choices.Count).DefaultIfEmpty().Max(), MostChoices),
-            ("containers", protocol.Containers.Count, MostOthers),
-            ("numbers worked out", protocol.Sums.Count, MostOthers),
-            ("lines to pack", protocol.Pack.Count, MostOthers),
-            ("letters in one text", Texts(protocol).Select(t => t.Words.Length).DefaultIfEmpty().Max(), MostWords),
-        ];
-        foreach (var (what, count, most) in counted.Where(c => c.Count > c.Most))
-        {
-            yield return Finding
-                .Stop(
-                    "protocol-large",
-                    $"{Decimals.Text(count)} {what}; at most {Decimals.Text(most)}.",
-                    "On the water nobody would come to its end.",
-                    "Shorten it, or make two protocols of it."
-                )
-                .At("protocol");
-        }
-
-        if (protocol.Rank is < LeastRank or > MostRank)
-        {
-            yield return Finding
-                .Stop(
-                    "rank-range",
-                    $"{Decimals.Text(protocol.Rank)} is no place in the order of a visit.",
-                    "What is clean comes before what stirs.",
-                    $"Choose from {Decimals.Text(LeastRank)} to {Decimals.Text(MostRank)}."
-                )
-                .At("protocol");
-        }
-    }
+        ).SelectMany(codes => codes.GroupBy(c => c).Where(g => g.Key.Length > 0 && g.Count() > 1).Select(g => g.Key));
 
     private static IEnumerable<FieldFinding> Step(ComposedProtocol protocol, ComposedStep step)
     {
@@ -216,6 +163,26 @@ public static partial class ComposedCheck
             missing.Add($"the seconds of {Words(field)}");
         }
 
+        if (field.Choices.Select(c => c.Trim()).Distinct(StringComparer.OrdinalIgnoreCase).Count() < field.Choices.Count)
+        {
+            missing.Add($"what tells two choices of {Words(field)} apart");
+        }
+
+        // Where nothing else is said a count begins at 0 and a depth at the surface; a number of another sort has no such end.
+        if (field.Kind == ComposedKind.Number && field.Least is null != field.Most is null)
+        {
+            missing.Add($"the other end of what {Words(field)} may be");
+        }
+
+        if (
+            field.Kind == ComposedKind.Number
+            && (field.UsualLeast ?? field.UsualMost) is not null
+            && ((field.UsualLeast ?? field.Least) is null || (field.UsualMost ?? field.Most) is null)
+        )
+        {
+            missing.Add($"the other end of what is usual of {Words(field)}");
+        }
+
         if (field.FailsUnusual && field.UsualLeast is null && field.UsualMost is null)
         {
             missing.Add($"what is usual of {Words(field)}");
@@ -226,27 +193,34 @@ public static partial class ComposedCheck
                 .FailsOn.Where(f => !(field.Kind == ComposedKind.YesNo ? ["yes", "no"] : field.Choices).Contains(f))
                 .Select(f => $"the answer “{f}” of {Words(field)}")
         );
-        if (Outside(field) is { } outside)
-        {
-            missing.Add(outside);
-        }
-
         if (missing.Count > 0)
         {
             yield return Incomplete(string.Join(", ", missing)).At($"field/{field.Code}");
         }
+
+        if (Outside(field) is { } outside)
+        {
+            yield return outside.At($"field/{field.Code}");
+        }
     }
 
-    // What is usual lies within what may be at all.
-    private static string? Outside(ComposedField field)
+    // What is usual lies within what may be at all, and neither runs backwards.
+    private static Finding? Outside(ComposedField field)
     {
         var (least, most) = (field.Least ?? decimal.MinValue, field.Most ?? decimal.MaxValue);
         var (low, high) = (field.UsualLeast ?? least, field.UsualMost ?? most);
-        return least > most ? $"an allowed range of {Words(field)} that does not run backwards"
-            : low > high ? $"a usual range of {Words(field)} that does not run backwards"
-            : low < least || high > most ? $"a usual range of {Words(field)} within what is allowed"
-            : null;
+        return least <= low && low <= high && high <= most
+            ? null
+            : Finding.Stop(
+                "protocol-incomplete",
+                $"{Words(field)}: usual {Range(field.UsualLeast, field.UsualMost)}, allowed {Range(field.Least, field.Most)}.",
+                "What is usual would be refused.",
+                "Put what is usual within what is allowed, the lesser number first."
+            );
     }
+
+    private static string Range(decimal? low, decimal? high) =>
+        $"{(low is { } from ? Decimals.Text(from) : "…")}–{(high is { } to ? Decimals.Text(to) : "…")}";
 
     private static IEnumerable<FieldFinding> Container(ComposedProtocol protocol, ComposedContainer container, int index)
     {
@@ -282,17 +256,17 @@ public static partial class ComposedCheck
             missing.Add("its name");
         }
 
-        if (!Codes.IsName($"{protocol.Code}-{sum.Code}"))
+        if (sum.Code.Length > 0 && !Codes.IsName(protocol.SeriesCode(sum)))
         {
             missing.Add("a shorter code");
         }
 
-        if (protocol.Fields.FirstOrDefault(f => f.Code == sum.Field) is not { Sums: true })
+        if (protocol.Field(sum.Field) is not { Sums: true })
         {
             missing.Add("a box with a number");
         }
 
-        if (sum.IsEquation && protocol.Fields.FirstOrDefault(f => f.Code == sum.Second) is not { Sums: true })
+        if (sum.IsEquation && protocol.Field(sum.Second) is not { Sums: true })
         {
             missing.Add("a second box with a number");
         }
@@ -307,43 +281,6 @@ public static partial class ComposedCheck
         }
     }
 
-    // Nobody can know from a visit that water is safe, or fit for a use.
-    private static IEnumerable<FieldFinding> Claims(ComposedProtocol protocol) =>
-        Texts(protocol)
-            .Where(t => Claim().IsMatch(t.Words))
-            .Select(t =>
-                Finding
-                    .Stop(
-                        "protocol-claims",
-                        $"“{t.Words}” says that something is safe, or fit.",
-                        "No visit can know that, and somebody will rely on it.",
-                        "Say what is seen or measured; whoever is responsible decides."
-                    )
-                    .At(t.At)
-            );
-
-    private static IEnumerable<(string At, string Words)> Texts(ComposedProtocol protocol)
-    {
-        IEnumerable<(string At, string? Words)> all =
-        [
-            ("protocol", protocol.Title),
-            ("protocol", protocol.Purpose),
-            ("protocol", protocol.Repeat?.Label),
-            .. (protocol.Repeat?.Names ?? []).Concat(protocol.Pack).Select(n => ("protocol", (string?)n)),
-            .. protocol.Roles.SelectMany(r => ((string, string?)[])[("protocol", r.Label), ("protocol", r.Touches)]),
-            .. protocol.Steps.SelectMany(s => ((string?[])[s.Do, s.Why, s.OwnCaution]).Select(w => ($"step/{s.Code}", w))),
-            .. protocol.Fields.SelectMany(f => f.Choices.Append(f.Label).Append(f.Unit).Select(w => ($"field/{f.Code}", w))),
-            .. protocol.Containers.SelectMany(
-                (c, i) =>
-                    ((string?[])[c.Own?.Measures, c.Own?.Container, c.Own?.Fill, c.Own?.Added, .. c.Own?.LabelAlso ?? []]).Select(w =>
-                        ($"container/{Decimals.Text(i)}", w)
-                    )
-            ),
-            .. protocol.Sums.Select(s => ($"sum/{s.Code}", (string?)s.Name)),
-        ];
-        return all.Where(t => t.Words is not null).Select(t => (t.At, t.Words!));
-    }
-
     private static string Words(ComposedField field) => string.IsNullOrWhiteSpace(field.Label) ? "a box" : $"“{field.Label}”";
 
     private static Finding Incomplete(string what) =>
@@ -353,7 +290,4 @@ public static partial class ComposedCheck
             "Nobody could fill it in.",
             "Write it, or take the part out."
         );
-
-    [GeneratedRegex(@"\b(un)?(safe|safely|safety of the water|fit)\b", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
-    private static partial Regex Claim();
 }

@@ -2,7 +2,8 @@ using UpperStill.Core.Basis.Quantities;
 
 namespace UpperStill.Core.Setup.Composed;
 
-/// <summary>Names that last: what was composed without codes gets them from its words, once; what has one keeps it.</summary>
+/// <summary>Names that last: what was composed without codes gets them from its words, once; what has one keeps it, and what has no
+/// words yet waits for them.</summary>
 public static class ComposedCodes
 {
     /// <summary>How the code of a group’s own protocol begins.</summary>
@@ -18,8 +19,7 @@ public static class ComposedCodes
     private const int Longest = 24;
     private const int LongestOfTwo = 16;
 
-    /// <summary>The protocol with a code for everything; what refers to a step, box or part by the words it was composed with refers to its
-    /// code from then on.</summary>
+    /// <summary>The protocol with a code for everything that has words.</summary>
     public static ComposedProtocol Filled(ComposedProtocol protocol)
     {
         ArgumentNullException.ThrowIfNull(protocol);
@@ -30,7 +30,10 @@ public static class ComposedCodes
         var next = 0;
         return protocol with
         {
-            Code = protocol.Code.Length > 0 ? protocol.Code : $"{Prefix}{Of(protocol.Title, "protocol", LongestOfTwo)}",
+            Code =
+                protocol.Code.Length > 0 || string.IsNullOrWhiteSpace(protocol.Title)
+                    ? protocol.Code
+                    : $"{Prefix}{Of(protocol.Title, "protocol", LongestOfTwo)}",
             Roles = [.. protocol.Roles.Select((r, i) => r with { Code = roles[i] })],
             Steps =
             [
@@ -41,6 +44,9 @@ public static class ComposedCodes
             Sums = [.. protocol.Sums.Select((s, i) => s with { Code = sums[i] })],
         };
     }
+
+    /// <summary>The code of one of those with names that steps are repeated for: it stands in addresses.</summary>
+    internal static string OfName(string name) => Of(name, "name", Longest);
 
     private static List<string> Named(
         IEnumerable<(string Code, string Words)> given,
@@ -55,7 +61,7 @@ public static class ComposedCodes
         foreach (var (code, words) in all)
         {
             var made = code;
-            if (made.Length == 0)
+            if (made.Length == 0 && !string.IsNullOrWhiteSpace(words))
             {
                 var stem = Of(words, otherwise, longest);
                 for (var n = 1; made.Length == 0; n++)

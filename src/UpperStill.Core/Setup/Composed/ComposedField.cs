@@ -53,7 +53,7 @@ public sealed record ComposedField(string Code, string Label, ComposedKind Kind,
     internal bool IsNumber => Kind is ComposedKind.Number or ComposedKind.Whole;
 
     /// <summary>True for what can be summed up.</summary>
-    internal bool Sums => IsNumber || Kind is ComposedKind.Counter or ComposedKind.Length or ComposedKind.Temperature;
+    internal bool Sums => IsNumber || Kind is ComposedKind.Counter or ComposedKind.Length or ComposedKind.Temperature or ComposedKind.Timer;
 
     /// <summary>True for what is chosen or ticked from a list.</summary>
     internal bool Lists => Kind is ComposedKind.OneOf or ComposedKind.SomeOf or ComposedKind.Checklist;

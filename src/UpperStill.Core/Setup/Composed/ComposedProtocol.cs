@@ -77,6 +77,12 @@ public sealed record ComposedProtocol(
     /// <summary>Every box, in order.</summary>
     internal IEnumerable<ComposedField> Fields => Steps.SelectMany(s => s.Fields);
 
+    /// <summary>A box by its code; null where there is none.</summary>
+    internal ComposedField? Field(string? code) => Fields.FirstOrDefault(f => f.Code == code);
+
+    /// <summary>The code of the series that a sum gives.</summary>
+    internal string SeriesCode(ComposedSum sum) => $"{Code}-{sum.Code}";
+
     /// <summary>The code under which its own sort of sample is kept.</summary>
     internal string SampleCode(int container) => container == 0 ? Code : $"{Code}-{Decimals.Text(container + 1)}";
 }

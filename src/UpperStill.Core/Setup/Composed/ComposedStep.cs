@@ -38,7 +38,11 @@ public sealed record ComposedStep(string Code, string Do, string Why, IReadOnlyL
 /// <param name="Label">One of them, for people: spot, drop, throw.</param>
 /// <param name="Names">Those that have names, in order; none where they are counted.</param>
 /// <param name="Count">How many, where they are counted.</param>
-public sealed record ComposedRepeat(string Label, IReadOnlyList<string> Names, [property: Basis.Quantities.Within(1, 12)] int Count = 1);
+public sealed record ComposedRepeat(string Label, IReadOnlyList<string> Names, [property: Basis.Quantities.Within(1, 12)] int Count = 1)
+{
+    /// <summary>How often each repeated step is done.</summary>
+    internal int Times => Names.Count > 0 ? Names.Count : Math.Max(1, Count);
+}
 
 /// <summary>A part of the work, in somebody’s hands.</summary>
 /// <param name="Code">Its name, for ever; empty while it is being composed.</param>

@@ -285,7 +285,7 @@ public static class ProgrammeCheck
         {
             yield return Finding
                 .Stop(
-                    "protocol-unknown",
+                    "season-protocol-unknown",
                     $"The season asks for {plan.Protocol.Words()}, which is not among the programme’s own protocols.",
                     "Nobody could fill it in.",
                     "Bring its file, or leave it out of the season."

@@ -1,9 +1,11 @@
+using UpperStill.Core.Application.Composing;
 using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Application.Trends;
 using UpperStill.Core.Application.Visits;
 using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Parts;
+using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Setup.Composed;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Waters;
@@ -118,6 +120,44 @@ public class OwnProtocolTests
     }
 
     [Fact]
+    public void A_choice_fails_a_try_by_its_words()
+    {
+        var sky = ShoreBirds.With(
+            new("sky", "Sky", ComposedKind.OneOf) { Choices = ["clear", "fog, no shore seen"], FailsOn = ["fog, no shore seen"] }
+        );
+        Assert.Equal(["try-unusable"], Of(sky).Choose("look", "sky", "fog, no shore seen").Codes);
+        Assert.Empty(Of(sky).Choose("look", "sky", "clear").Codes);
+    }
+
+    [Fact]
+    public void A_time_that_was_cut_short_is_told_why_its_step_is_done()
+    {
+        var wait = ShoreBirds.With(new("wait", "Stand still", ComposedKind.Timer) { Wanted = 60 });
+        var cut = Of(wait).Waited("look", "wait", 20);
+        Assert.Contains(
+            "Birds that see you move leave.",
+            Assert.Single(cut.Sheet.Findings, f => f.Code == "timer-short").Why,
+            StringComparison.Ordinal
+        );
+        Assert.Empty(Of(wait).Waited("look", "wait", 60).Codes);
+    }
+
+    [Fact]
+    public void At_a_place_of_practice_it_alone_is_due_on_any_day()
+    {
+        var context = PracticePlace.Work(new PracticeRequest(Programme(ShoreBirds.Composed), ShoreBirds.Composed));
+        Assert.True(Practice.Is(context.Station.Code));
+        Assert.Equal(StationKind.Bank, context.Station.Kind);
+        foreach (var day in (DateOnly[])[new(2026, 1, 1), new(2026, 8, 12), new(2026, 12, 31)])
+        {
+            Assert.Equal(
+                ["own-shore-birds"],
+                OpenProtocols.Work(new OpenProtocolsRequest(context.Programme, day)).Open.Select(p => p.Code)
+            );
+        }
+    }
+
+    [Fact]
     public void Two_parts_kept_apart_are_not_in_one_pair_of_hands()
     {
         var apart = ShoreBirds.Composed with
@@ -188,9 +228,17 @@ public class OwnProtocolTests
             f is { Field: "own/own-shore-birds/protocol", Finding.Code: "protocol-incomplete" }
         );
         Assert.Contains(ProgrammeCheck.Findings(Programme(ShoreBirds.Composed) with { Own = [] }, VisitParts.Options), f =>
-            f is { Field: "season", Finding.Code: "protocol-unknown" }
+            f is { Field: "season", Finding.Code: "season-protocol-unknown" }
         );
         Assert.Empty(ProgrammeCheck.Findings(Programme(ShoreBirds.Composed), VisitParts.Options));
+    }
+
+    [Fact]
+    public void What_could_not_be_published_is_no_part_of_a_visit()
+    {
+        var visit = Visit(ShoreBirds.Composed with { Purpose = "" });
+        Assert.DoesNotContain("own-shore-birds", visit.Sheet.Steps.Select(s => s.Name));
+        Assert.Contains("protocol-unknown", visit.Number("look", "wind", "4 m/s").Sheet.Findings.Select(f => f.Code));
     }
 
     [Fact]
@@ -198,7 +246,13 @@ public class OwnProtocolTests
     {
         var described = VisitParts.OwnParameters(Programme(Depths(ComposedRule.Mean)))[0];
         Assert.Equal(("own-x-sum", "the value", "mg/L"), (described.Code.Code, described.Name, described.Unit));
-        Assert.True(Subjects.MayBe(described.Code));
+        Assert.Equal(0, VisitParts.OwnParameters(Programme(ShoreBirds.Composed))[0].Decimals);
+        Assert.Equal(
+            ("the value", "mg/L"),
+            TrendRule.Work(new TrendRequest(described.Code, [], new SummarySettings(5, 9, 3)) { Described = described }) is var told
+                ? (told.Name, told.Unit)
+                : default
+        );
 
         var visit = Of(Depths(ComposedRule.Mean)).Number("read", "value", "3.1 mg/L", "1");
         var reading = Assert.Single(visit.Sheet.Record!.Value.Readings, r => r.Parameter == described.Code.Code);

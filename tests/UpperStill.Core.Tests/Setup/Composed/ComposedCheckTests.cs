@@ -20,6 +20,14 @@ public class ComposedCheckTests
         Assert.Equal(["birds", "flushed"], result.Description!.Steps[1].Fields.Select(f => f.Code));
     }
 
+    [Fact]
+    public void What_has_no_words_yet_has_no_code_yet()
+    {
+        var begun = Composing.Work(new ComposeRequest(new("", 0, "", "", 35, [new("", "", "", [new("", "", ComposedKind.Whole)])])));
+        Assert.Equal(("", "", ""), (begun.Protocol.Code, begun.Protocol.Steps[0].Code, begun.Protocol.Steps[0].Fields[0].Code));
+        Assert.Equal(["protocol", "step/", "field/"], begun.Findings.Select(f => f.Field));
+    }
+
     // Case 68 of the handbook.
     [Fact]
     public void What_is_usual_lies_within_what_is_allowed() =>
@@ -58,6 +66,7 @@ public class ComposedCheckTests
             { "field/x", ShoreBirds.With(Plain with { Unit = null }) },
             { "field/x", ShoreBirds.With(Plain with { Label = "" }) },
             { "field/x", ShoreBirds.With(new("x", "Sky", ComposedKind.OneOf) { Choices = ["grey"] }) },
+            { "field/x", ShoreBirds.With(new("x", "Sky", ComposedKind.OneOf) { Choices = ["grey", "Grey "] }) },
             { "field/x", ShoreBirds.With(new("x", "Wait", ComposedKind.Timer)) },
             { "field/x", ShoreBirds.With(Plain with { FailsUnusual = true }) },
             { "field/x", ShoreBirds.With(new("x", "Sky", ComposedKind.OneOf) { Choices = ["grey", "blue"], FailsOn = ["green"] }) },
@@ -79,6 +88,26 @@ public class ComposedCheckTests
     [MemberData(nameof(Incomplete))]
     public void What_is_missing_is_named_where_it_is_missing(string at, ComposedProtocol protocol) =>
         Assert.Equal([(at, "protocol-incomplete")], Codes(protocol));
+
+    [Theory]
+    [InlineData(ComposedKind.Number, null, 40, null, 10, "field/x")]
+    [InlineData(ComposedKind.Number, null, null, null, 10, "field/x")]
+    [InlineData(ComposedKind.Number, null, null, 1, 10, null)]
+    [InlineData(ComposedKind.Number, 0, 40, null, 10, null)]
+    [InlineData(ComposedKind.Whole, null, 40, null, 10, null)]
+    [InlineData(ComposedKind.Length, null, null, null, 10, null)]
+    public void A_range_has_two_ends_but_where_one_goes_without_saying(
+        ComposedKind kind,
+        int? least,
+        int? most,
+        int? low,
+        int? high,
+        string? at
+    ) =>
+        Assert.Equal(
+            at is null ? [] : [(at, "protocol-incomplete")],
+            Codes(ShoreBirds.With(Plain with { Kind = kind, Least = least, Most = most, UsualLeast = low, UsualMost = high }))
+        );
 
     [Fact]
     public void Steps_that_wait_for_one_another_can_never_begin()
@@ -135,6 +164,7 @@ public class ComposedCheckTests
             { "rank-range", ShoreBirds.Composed with { Rank = 9 } },
             { "code-format", ShoreBirds.Composed with { Code = "shore-birds" } },
             { "code-used", ShoreBirds.With(new("flushed", "They flew again", ComposedKind.Words)) },
+            { "code-used", ShoreBirds.Composed with { Repeat = new ComposedRepeat("spot", ["Old jetty", "Old jetty!"]) } },
             { "code-used", ShoreBirds.With(new("gloves", "Gloves", ComposedKind.YesNo)) },
         };
 
