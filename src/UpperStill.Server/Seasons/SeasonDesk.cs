@@ -199,6 +199,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             var own = days.Where(d => (d.Station is null || d.Station == row.Code) && span.Holds(d.Day)).ToList();
             var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
             var zone = zones[row.Water];
+            var needs = SeasonNeeds.Of(programme);
             var noon = Sun.Noon(place, TodayIn(zone), zone.GetUtcOffset(TodayIn(zone).ToDateTime(new TimeOnly(12, 0))));
             stations.Add(
                 new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture))
@@ -206,7 +207,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             seasons.Add(
                 new StationSeason(
                     row.Code,
-                    programme.Season!,
+                    SeasonNeeds.Plans(programme),
                     programme.Hours,
                     [
                         .. visits[row.Code]
@@ -223,6 +224,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
                     programme.ChoiceOf(HeaderOptions.HoursRule) == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null
                 )
                 {
+                    Needs = needs,
+                    LowWaters = needs.Any(n => n.LowWater) ? LowWaters(place, span, zone) : null,
                     Zone = zone,
                     Today = TodayIn(zone),
                     IceOut = own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max(),
@@ -248,7 +251,22 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
     }
 
     // Days on which low water falls within the programme's hours.
-    private List<DateOnly>? LowTides(Position place, SeasonSpan span, HoursWindow hours, TimeZoneInfo zone)
+    private List<DateOnly>? LowTides(Position place, SeasonSpan span, HoursWindow hours, TimeZoneInfo zone) =>
+        Lows(place, span) is not { } lows
+            ? null
+            :
+            [
+                .. lows.Select(t => TimeZoneInfo.ConvertTime(t, zone))
+                    .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until)
+                    .Select(t => DateOnly.FromDateTime(t.DateTime))
+                    .Distinct(),
+            ];
+
+    // Low waters in daylight, by the clock there.
+    private List<DateTime>? LowWaters(Position place, SeasonSpan span, TimeZoneInfo zone) =>
+        Lows(place, span)?.Where(t => Sun.Over(place, t).AltitudeDeg > 0).Select(t => TimeZoneInfo.ConvertTime(t, zone).DateTime).ToList();
+
+    private IEnumerable<DateTimeOffset>? Lows(Position place, SeasonSpan span)
     {
         var (begin, end) = (
             new DateTimeOffset(span.First, TimeOnly.MinValue, TimeSpan.Zero),
@@ -256,15 +274,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         );
         return tides.At(place) is not { } constants
             ? null
-            :
-            [
-                .. Tide.Turns(constants, begin.AddDays(-1), end.AddDays(2))
-                    .Where(t => !t.High)
-                    .Select(t => TimeZoneInfo.ConvertTime(t.At, zone))
-                    .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until)
-                    .Select(t => DateOnly.FromDateTime(t.DateTime))
-                    .Distinct(),
-            ];
+            : Tide.Turns(constants, begin.AddDays(-1), end.AddDays(2)).Where(t => !t.High).Select(t => t.At);
     }
 
     // Rows of earlier builds begin with a capital.

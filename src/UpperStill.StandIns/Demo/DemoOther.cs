@@ -23,7 +23,8 @@ internal sealed class DemoOther(DemoScenario scenario, DemoStation station)
     {
         var chance = new Chance(scenario.Seed ^ ((ulong)station.Station.Code[^1] * 7919) ^ ((ulong)station.Station.Code[0] * 104651));
         SortedDictionary<DateOnly, List<Protocol>> days = [];
-        foreach (var plan in programme.Season!)
+        // What begins only now has no past.
+        foreach (var plan in programme.Season!.Where(p => DemoProtocols.Writes(p.Protocol)))
         {
             for (var year = FirstYear; year < scenario.Now.Year; year++)
             {

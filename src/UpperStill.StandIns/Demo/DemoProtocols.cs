@@ -2,6 +2,7 @@ using System.Globalization;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Record.Fills;
 using UpperStill.Core.Science.Geodesy;
+using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.StandIns.Demo;
 
@@ -32,13 +33,133 @@ internal static class DemoProtocols
         ["ultra-clean"] = UltraClean,
         ["surf"] = Surf,
         ["plastics"] = Plastics,
+        ["dip"] = Dip,
+        ["survey"] = Survey,
+        ["seawater"] = Seawater,
+        ["bloom"] = Bloom,
+        ["audit"] = Audit,
+        ["own-shore-birds"] = ShoreBirds,
     };
+
+    // The lines of the audit as the tow of that day has them.
+    private static readonly string[] Towed =
+    [
+        "net-tow.look",
+        "net-tow.set",
+        "net-tow.lower",
+        "net-tow.haul",
+        "net-tow.wash",
+        "net-tow.wash.washes",
+        "net-tow.jar",
+        "net-tow.jar.cup-rinses",
+    ];
+
+    /// <summary>True where it is known how it is written.</summary>
+    internal static bool Writes(Protocol protocol) => Ways.ContainsKey(protocol.Code);
 
     internal static void Write(DemoWork work)
     {
         if (Ways.TryGetValue(work.Current.Code, out var way))
         {
             way(work);
+        }
+    }
+
+    private static void Dip(DemoWork work)
+    {
+        work.Tick("gloves", "gloves", "on", "whole");
+        work.Yes("gloves", "rep", true);
+        var phosphorus = 17 + (2 * work.Chance.Bell());
+        foreach (var (sample, i) in work.Samples.Select((s, i) => (s, i)))
+        {
+            work.Count("rinse", "rinses", 2, N(i + 1));
+            work.Number("fill", "depth", 12, "F0", "in", N(i + 1));
+            work.Choose("fill", "came-in", "clear", N(i + 1));
+            work.Fill(sample);
+            work.Result(sample, "total-phosphorus", phosphorus + (0.8 * work.Chance.Bell()), "F1", "µg/L as P");
+        }
+
+        work.Choose("freeze", "put-away", "freezer");
+    }
+
+    private static void Survey(DemoWork work)
+    {
+        work.Put("colour", "colour", new ObservedValue { Choices = work.Day.Month > 7 ? ["9", "10"] : ["9"] }, "1");
+        work.Yes("colour", "murky", work.Day.Month > 7, "1");
+        var opinion = 2 + (work.Day.Month > 6 ? 1 : 0) + (work.Chance.Even() < 0.2 ? 1 : 0);
+        work.Choose("algae", "algae", N(opinion), "1");
+        work.Choose("recreation", "recreation", N(Math.Min(5, opinion + work.Chance.Whole(0, 1))), "1");
+        work.Choose("around", "waves", N(work.Chance.Whole(1, 2)));
+        work.Count("around", "boats", work.Chance.Whole(0, 4));
+    }
+
+    private static void Seawater(DemoWork work)
+    {
+        work.Tick("bucket", "drawn", "rinsed", "above");
+        work.Put("bottle", "bottle", new ObservedValue { Written = $"SW{work.Day.DayNumber % 10000}" }, "1");
+        work.Count("rinse", "rinses", 3, "1");
+        work.Yes("fill", "bubbles", false, "1");
+        foreach (var sample in work.Samples)
+        {
+            work.Fill(sample);
+            work.Result(sample, "alkalinity", 2.28 + (0.03 * work.Chance.Bell()), "F2", "meq/L");
+        }
+
+        work.Number("warmth", "water", 8.5 + (7 * work.Summerly) + (0.3 * work.Chance.Bell()), "F1", "°C");
+        work.Waited("warmth", "steady", 64);
+        work.Choose("warmth", "thermometer-in", "bucket");
+        work.Number("salinity", "salinity", Math.Round(31 - (work.Chance.Even() * 2)), "F0", "ppt");
+
+        // Once somebody talked on the pier.
+        if (work.Day == new DateOnly(2026, 7, 15))
+        {
+            work.Later(13);
+        }
+
+        work.Tick("fix", "gloves", "on", "whole");
+        work.Count("fix", "drops", 1);
+        work.Yes("cap", "fresh-cap", true);
+        work.Count("cap", "turns", 5);
+        work.Yes("dark", "dark", true);
+    }
+
+    private static void Bloom(DemoWork work)
+    {
+        work.Choose("describe", "looks", "paint");
+        work.Put("describe", "colour", new ObservedValue { Written = "blue-green" });
+        work.Choose("describe", "extent", "bay");
+        work.Put("describe", "seen-at", new ObservedValue { At = work.At });
+        work.Put(
+            "describe",
+            "position",
+            new ObservedValue
+            {
+                Position = new Position(work.Station.Station.LatitudeDeg, work.Station.Station.LongitudeDeg),
+                AccuracyM = 8,
+            }
+        );
+        work.Choose("describe", "wind-from", "sw");
+        work.Put("tell", "told", new ObservedValue { Name = work.Coordinator });
+        work.Put("tell", "told-at", new ObservedValue { At = work.At.AddMinutes(15) });
+        work.Tick("wash", "washed", "hands", "gear");
+    }
+
+    private static void Audit(DemoWork work)
+    {
+        foreach (var line in Towed)
+        {
+            work.Choose("line", "answer", "yes", line);
+        }
+
+        work.Put("sign", "by", new ObservedValue { Name = work.People[^1] });
+    }
+
+    private static void ShoreBirds(DemoWork work)
+    {
+        foreach (var (spot, most) in new[] { ("reed-point", 30), ("old-jetty", 6), ("gravel-bar", 45) })
+        {
+            work.Number("count", "birds", Math.Round(most * (0.3 + (0.6 * work.Chance.Even()))), "F0", null, spot);
+            work.Yes("count", "flushed", false, spot);
         }
     }
 

@@ -19,6 +19,8 @@ public sealed class DemoSeasons
     private const int SeasonFrom = 5;
     private const int SeasonUntil = 10;
     private const double SpringsM = 1.6;
+    private const int AlsoFrom = 2024;
+    private static readonly DateOnly MissedSeawater = new(2026, 6, 24);
     private static readonly TimeSpan Summer = TimeSpan.FromHours(1);
 
     private readonly DemoScenario scenario;
@@ -135,6 +137,10 @@ public sealed class DemoSeasons
                 {
                     new DemoTow(scenario, station, day, visit, clock).Write(entries);
                 }
+                else if (DemoProtocols.Writes(protocol.Protocol))
+                {
+                    Also(protocol.Protocol);
+                }
                 else
                 {
                     Add(VisitKinds.Taken, new TakenBody(protocol.Protocol));
@@ -145,8 +151,40 @@ public sealed class DemoSeasons
                 }
             }
 
+            if (BloomSeen)
+            {
+                Also(new Protocol("bloom"));
+            }
+
+            if (Audited)
+            {
+                Also(new Protocol("audit"));
+            }
+
             Add(VisitKinds.VisitClosed, new EmptyBody());
             entries.AddRange(samples?.Write(programme) ?? []);
+        }
+
+        // Paint along the shore of the tarn, in two summers.
+        private bool BloomSeen =>
+            station.Station.Code == "PEL-1" && (day == new DateOnly(2026, 7, 22) || day is { Year: 2024, Month: 7, Day: > 15 });
+
+        // Whoever counted two rinses answers for three.
+        private bool Audited => station.Station.Code == "HAR-2" && day is { Year: 2026, Month: 7 };
+
+        // Of the last seasons, with its own chance: everything else stays as it was. One week of sea water was missed.
+        private void Also(Protocol protocol)
+        {
+            if (day.Year < AlsoFrom || (protocol == Protocol.Seawater && day == MissedSeawater))
+            {
+                return;
+            }
+
+            var own = new Chance(scenario.Seed ^ ((ulong)day.DayNumber * 611953) ^ ((ulong)protocol.Code[0] * 104651));
+            var work = new DemoWork(scenario, station, programme, day, [protocol], own, visit, clock) { Current = protocol };
+            DemoProtocols.Write(work);
+            work.Deliver();
+            entries.AddRange(work.Entries);
         }
 
         // Its own chance, so that everything else stays as it was. Rain of autumn and spring makes the sound fresher.
@@ -198,11 +236,11 @@ public sealed class DemoSeasons
             && (
                 protocol.Rhythm == Rhythm.Days
                 || (
-                    protocol.Rhythm == Rhythm.Monthly
+                    protocol.Rhythm is Rhythm.Monthly or Rhythm.Once
                     && !entries.Any(e =>
                         e.By == station.Observers[0]
                         && e.At.Year == day.Year
-                        && e.At.Month == day.Month
+                        && (protocol.Rhythm == Rhythm.Once || e.At.Month == day.Month)
                         && (
                             protocol.Protocol == Protocol.Profile
                                 ? e.Kind == ProfileKinds.Level.Name

@@ -19,6 +19,9 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
     private readonly List<Entry> entries = [];
     private DateTimeOffset at = from;
 
+    // The day whose self-audit says three.
+    private bool TwoRinses => station.Station.Code == "HAR-2" && day is { Year: 2026, Month: 7 };
+
     /// <summary>Adds its entries. The last tow before the demo’s day waits at the bench: its jar is still to be counted.</summary>
     internal void Write(List<Entry> all)
     {
@@ -34,7 +37,7 @@ internal sealed class DemoTow(DemoScenario scenario, DemoStation station, DateOn
         Once("haul", "tow-s", new ObservedValue { At = at, Until = at.AddSeconds(Math.Round(depth / (0.5 + (0.04 * chance.Bell())))) });
         Once("haul", "went", new ObservedValue { Choice = "through" });
         Once("haul", "touched", new ObservedValue { Yes = false });
-        Once("wash", "washes", new ObservedValue { Count = 3 });
+        Once("wash", "washes", new ObservedValue { Count = TwoRinses ? 2 : 3 });
         Once("wash", "wash-water", new ObservedValue { Choice = "filtered" });
         Once("wash", "drained", new ObservedValue { Choice = "freely" });
         Put("jar", "gloves", new ObservedValue { Ticked = ["on", "whole"] });

@@ -44,6 +44,9 @@ internal sealed class DemoWork(
     /// <summary>Its observers.</summary>
     internal IReadOnlyList<string> People => station.Observers;
 
+    /// <summary>Whoever answers for the district.</summary>
+    internal string Coordinator => scenario.People.First(p => p.SignInName == "coordinator").Name;
+
     internal DateTimeOffset At => at;
 
     internal DemoStation Station => station;
@@ -76,13 +79,26 @@ internal sealed class DemoWork(
     internal void End()
     {
         Make(VisitKinds.VisitClosed, new EmptyBody());
+        Deliver();
+    }
+
+    /// <summary>What was filled is put away and brought: the same afternoon, what is frozen on the turn-in date of the year.</summary>
+    internal void Deliver()
+    {
         if (filled.Count == 0)
         {
             return;
         }
 
-        Make(CustodyKinds.Stored, new StoredBody(filled, StorePlace.Cooler, TemperatureC: "3"));
-        at = new DateTimeOffset(day.ToDateTime(new TimeOnly(13, 40)), at.Offset);
+        var frozen = Current.Code == "dip";
+        Make(
+            CustodyKinds.Stored,
+            frozen ? new StoredBody(filled, StorePlace.Freezer, TemperatureC: "-18")
+                : Current == Protocol.Seawater ? new StoredBody(filled, StorePlace.Cupboard)
+                : new StoredBody(filled, StorePlace.Cooler, TemperatureC: "3")
+        );
+        var on = frozen ? new DateOnly(day.Year, 10, 2) : day;
+        at = new DateTimeOffset(on.ToDateTime(new TimeOnly(frozen ? 10 : 13, 40)), at.Offset);
         var manifest = chance.Uuid(at);
         Make(
             CustodyKinds.HandedOver,
@@ -90,7 +106,21 @@ internal sealed class DemoWork(
         );
         at = at.AddHours(1);
         Entries.Add(
-            laboratory.Of(chance, visit, CustodyKinds.Received, new ReceivedBody(filled, ArrivedAs.Good, laboratory.By, manifest, "4"), at)
+            laboratory.Of(
+                chance,
+                visit,
+                CustodyKinds.Received,
+                new ReceivedBody(
+                    filled,
+                    ArrivedAs.Good,
+                    laboratory.By,
+                    manifest,
+                    Current == Protocol.Seawater ? null
+                        : frozen ? "-15"
+                        : "4"
+                ),
+                at
+            )
         );
     }
 

@@ -9,30 +9,35 @@ export function CounterBox({ field, address, next, onGiven }: FieldBoxProps) {
   const wanted = field.wanted ?? 0;
   const enough = count >= Math.max(1, wanted);
   return (
-    <div className="mt-3">
-      <p className="font-bold text-sm">{field.label}</p>
+    <fieldset className="mt-3">
+      <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button
           type="button"
           className={`act min-h-14 min-w-28 text-xl ${next && !enough ? 'act-next' : ''}`}
-          onClick={() => setHeld(String(count + 1))}
+          onClick={() => setHeld((before) => String(Number(before ?? 0) + 1))}
         >
           One more
         </button>
         <p className="num font-bold text-3xl" aria-live="polite">
           {count} {wanted > 0 && <span className="font-normal text-base text-dim">of {wanted}</span>}
         </p>
-        <button type="button" className="act-quiet min-h-14" disabled={count === 0} onClick={() => setHeld(String(count - 1))}>
+        <button
+          type="button"
+          className="act-quiet min-h-14"
+          disabled={count === 0}
+          onClick={() => setHeld((before) => String(Math.max(0, Number(before ?? 0) - 1)))}
+        >
           one back
         </button>
         <button
           type="button"
           className={`act min-h-14 ${next && enough ? 'act-next' : ''}`}
-          onClick={() => void onGiven({ count }).then(() => setHeld(undefined))}
+          onClick={() => void onGiven({ count }).then(() => setHeld(() => undefined))}
         >
           That is all
         </button>
       </div>
-    </div>
+    </fieldset>
   );
 }

@@ -11,8 +11,8 @@ const OFFSET = 23;
 export function TimeBox({ field, next, onGiven }: FieldBoxProps) {
   const [time, setTime] = useState('');
   return (
-    <div className="mt-3">
-      <p className="font-bold text-sm">{field.label}</p>
+    <fieldset className="mt-3">
+      <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button
           type="button"
@@ -34,7 +34,7 @@ export function TimeBox({ field, next, onGiven }: FieldBoxProps) {
           </button>
         )}
       </div>
-    </div>
+    </fieldset>
   );
 }
 

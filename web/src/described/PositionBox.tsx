@@ -9,8 +9,8 @@ export function PositionBox({ field, next, onGiven }: FieldBoxProps) {
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState('');
   return (
-    <div className="mt-3">
-      <p className="font-bold text-sm">{field.label}</p>
+    <fieldset className="mt-3">
+      <legend className="font-bold text-sm">{field.label}</legend>
       <button
         type="button"
         className={`act mt-1 min-h-14 ${next ? 'act-next' : ''}`}
@@ -33,6 +33,6 @@ export function PositionBox({ field, next, onGiven }: FieldBoxProps) {
           {problem}
         </p>
       )}
-    </div>
+    </fieldset>
   );
 }

@@ -1,10 +1,12 @@
 import type { FieldBoxProps } from './FieldBox';
 import { useHeld } from './held';
 
+const kinds = (held: string | undefined) => (held ? (JSON.parse(held) as string[]) : []);
+
 /** A count by kind: one touch a specimen, the last one back, a running total; written once, at its end. */
 export function TallyBox({ field, address, next, onGiven }: FieldBoxProps) {
   const [held, setHeld] = useHeld(address);
-  const touched: string[] = held ? (JSON.parse(held) as string[]) : [];
+  const touched = kinds(held);
   const counts: Record<string, number> = {};
   for (const kind of touched) {
     counts[kind] = (counts[kind] ?? 0) + 1;
@@ -19,7 +21,7 @@ export function TallyBox({ field, address, next, onGiven }: FieldBoxProps) {
             key={code}
             type="button"
             className="act flex min-h-16 items-center justify-between gap-2 text-left"
-            onClick={() => setHeld(JSON.stringify([...touched, code]))}
+            onClick={() => setHeld((before) => JSON.stringify([...kinds(before), code]))}
           >
             <span>{words}</span>
             <b className="num text-xl">{counts[code] ?? 0}</b>
@@ -34,14 +36,14 @@ export function TallyBox({ field, address, next, onGiven }: FieldBoxProps) {
           type="button"
           className="act-quiet min-h-14"
           disabled={touched.length === 0}
-          onClick={() => setHeld(JSON.stringify(touched.slice(0, -1)))}
+          onClick={() => setHeld((before) => JSON.stringify(kinds(before).slice(0, -1)))}
         >
           {last ? `one ${last.words} back` : 'one back'}
         </button>
         <button
           type="button"
           className={`act min-h-14 ${next ? 'act-next' : ''}`}
-          onClick={() => void onGiven({ counts }).then(() => setHeld(undefined))}
+          onClick={() => void onGiven({ counts }).then(() => setHeld(() => undefined))}
         >
           That is all
         </button>

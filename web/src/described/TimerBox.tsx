@@ -28,8 +28,8 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
     }
   }, [over]);
   return (
-    <div className="mt-3">
-      <p className="font-bold text-sm">{field.label}</p>
+    <fieldset className="mt-3">
+      <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         {begun === undefined ? (
           <>
@@ -38,7 +38,8 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
               className={`act min-h-14 min-w-28 text-xl ${next ? 'act-next' : ''}`}
               onClick={() => {
                 setNow(nowMs());
-                setBegun(nowLocal());
+                const from = nowLocal();
+                setBegun(() => from);
               }}
             >
               Start
@@ -52,14 +53,14 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
             <button
               type="button"
               className={`act min-h-14 ${next && over ? 'act-next' : ''}`}
-              onClick={() => void onGiven({ at: begun, until: nowLocal() }).then(() => setBegun(undefined))}
+              onClick={() => void onGiven({ at: begun, until: nowLocal() }).then(() => setBegun(() => undefined))}
             >
               {over ? 'Write it down' : 'Stop here'}
             </button>
           </>
         )}
       </div>
-    </div>
+    </fieldset>
   );
 }
 

@@ -178,7 +178,7 @@ public sealed record Outing(
                             laboratory,
                             request.Day,
                             p.Programme.Hours,
-                            (p.Programme.Season ?? []).Where(s => p.Protocols.Contains(s.Protocol)),
+                            SeasonNeeds.Plans(p.Programme).Where(s => p.Protocols.Contains(s.Protocol)),
                             request.Zone
                         )
                     )

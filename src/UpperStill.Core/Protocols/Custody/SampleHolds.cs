@@ -19,6 +19,11 @@ internal static class SampleHolds
             return null;
         }
 
+        if (sample.Type.Shipped && !sample.State.InHands())
+        {
+            return null;
+        }
+
         // A filter's time runs from the freezer, not from the lake.
         var from = sample.Filter?.Ended?.At ?? collected;
         if (sample.State == SampleState.Received && !onTheRoad)
@@ -34,9 +39,9 @@ internal static class SampleHolds
         return new SampleHold(
             from,
             from.AddHours((double)hours),
-            $"at the lab within {words}",
+            sample.Type.Shipped ? $"shipped within {words}" : $"at the lab within {words}",
             TurnIn: plan?.TurnIn == true && sample.Type.Keep == Keeping.Frozen,
-            Fresh: sample.Type.Keep != Keeping.Frozen
+            Fresh: sample.Type.Keep != Keeping.Frozen && !sample.Type.Shipped
         );
     }
 

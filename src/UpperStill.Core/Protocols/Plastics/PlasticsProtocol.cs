@@ -42,6 +42,7 @@ public sealed class PlasticsProtocol : DescribedProtocol
                 Title = "Beach plastics",
                 Purpose = "Small plastic in sand and near-shore water, at low water, in three pairs.",
                 Rank = StepRank.ByHand,
+                Day = _ => new(new(Name)) { LowWater = true },
                 Steps =
                 [
                     new(

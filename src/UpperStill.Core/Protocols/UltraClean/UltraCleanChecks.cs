@@ -89,7 +89,7 @@ internal static class UltraCleanChecks
             }
         }
 
-        if (day.DayOfWeek is not (DayOfWeek.Monday or DayOfWeek.Tuesday or DayOfWeek.Wednesday) && once.Has(UltraCleanFields.Notice))
+        if (!UltraCleanProtocol.Weekdays.Contains(day.DayOfWeek) && once.Has(UltraCleanFields.Notice))
         {
             once.Find(UltraCleanFindings.CannotReach, UltraCleanFields.Notice, ("day", day.ToString("dddd", CultureInfo.InvariantCulture)));
         }

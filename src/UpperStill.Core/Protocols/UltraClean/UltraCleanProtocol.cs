@@ -40,6 +40,9 @@ public sealed class UltraCleanProtocol : DescribedProtocol
         90
     );
 
+    /// <summary>The days on which it is collected: it is with the laboratory before the week ends.</summary>
+    internal static readonly DayOfWeek[] Weekdays = [DayOfWeek.Monday, DayOfWeek.Tuesday, DayOfWeek.Wednesday];
+
     /// <summary>One of it is enough.</summary>
     public UltraCleanProtocol()
         : base(
@@ -50,6 +53,13 @@ public sealed class UltraCleanProtocol : DescribedProtocol
                 Purpose = "Mercury at traces. Before anybody enters; companions after it.",
                 Rank = StepRank.UltraClean,
                 Apart = [Clean, Dirty],
+                Day = programme =>
+                    new(new("ultra-clean"))
+                    {
+                        Weekdays = Weekdays,
+                        NoticeDays = (int)programme.Of(Notice),
+                        CompanionDays = (int)programme.Of(CompanionDays),
+                    },
                 Steps =
                 [
                     new(

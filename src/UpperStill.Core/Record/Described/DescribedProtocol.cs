@@ -3,6 +3,7 @@ using UpperStill.Core.Record.Entries;
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Seasons;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -61,6 +62,9 @@ public abstract class DescribedProtocol : VisitPart
 
     /// <inheritdoc/>
     public sealed override IReadOnlyList<ParameterDescription> Parameters => script.Parameters;
+
+    /// <summary>What it asks of its day; null where any day of its window serves.</summary>
+    internal DayNeed? Day(Programme programme) => script.Day?.Invoke(programme);
 
     /// <summary>Questions that are answered here, and not on other pages of a visit on which it is due.</summary>
     internal IReadOnlyList<string> Answers => script.Answers;

@@ -1,6 +1,7 @@
 using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Record.Readings;
 using UpperStill.Core.Setup.Programmes;
+using UpperStill.Core.Setup.Seasons;
 
 namespace UpperStill.Core.Record.Described;
 
@@ -111,6 +112,9 @@ internal sealed record ProtocolScript
 
     /// <summary>The parts that are never in the same hands.</summary>
     internal IReadOnlyList<RoleField> Apart { get; init; } = [];
+
+    /// <summary>What it asks of its day; null where any day of its window serves.</summary>
+    internal Func<Programme, DayNeed>? Day { get; init; }
 
     /// <summary>What it needs on an outing.</summary>
     internal Func<Packing, IEnumerable<PackNeed>> Pack { get; init; } = _ => [];

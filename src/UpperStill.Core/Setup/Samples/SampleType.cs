@@ -87,6 +87,9 @@ public sealed record SampleType(
     /// <summary>What can hurt.</summary>
     public string? Caution { get; init; }
 
+    /// <summary>True where its time runs until a carrier has it, not until it is at the laboratory.</summary>
+    public bool Shipped { get; init; }
+
     /// <summary>Hours that the lab has on top.</summary>
     public int LabHours { get; init; }
 

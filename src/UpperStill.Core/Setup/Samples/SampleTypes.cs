@@ -254,6 +254,7 @@ public static class SampleTypes
             Keep = Keeping.Ice,
             Hold = "shipped within 24 h, Monday–Wednesday",
             LabelAlso = ["bottle's code"],
+            Shipped = true,
             PurityCounts = true,
         },
         new(

@@ -1,3 +1,4 @@
+using System.Globalization;
 using UpperStill.Core.Setup.Programmes;
 
 namespace UpperStill.Core.Setup.Seasons;
@@ -21,6 +22,9 @@ internal sealed class DayRules
     private readonly HashSet<DateOnly> shared;
     private readonly HashSet<DateOnly>? lowTides;
 
+    private readonly HashSet<DateOnly> pinned;
+    private readonly ILookup<DateOnly, TimeOnly>? lowWaters;
+
     // Worked out once a day of the year: the search asks for each many thousand times.
     private readonly bool[] open;
     private readonly bool[] openForBase;
@@ -35,6 +39,8 @@ internal sealed class DayRules
         blocked = [.. (station.Blocked ?? []).Select(b => b.Day)];
         passes = [.. station.Passes ?? []];
         shared = [.. request.SharedDays ?? []];
+        pinned = [.. (station.Pinned ?? []).Select(p => p.Day)];
+        lowWaters = station.LowWaters?.ToLookup(DateOnly.FromDateTime, TimeOnly.FromDateTime);
         lowTides = station.LowTides is null ? null : [.. station.LowTides];
         Span = new SeasonSpan(request.Year, TodayThere, [.. station.Protocols]);
         Days = Span.Last.DayNumber - Span.First.DayNumber + 1;
@@ -125,7 +131,63 @@ internal sealed class DayRules
     /// <summary>True where any hour of the programme's window reaches the lab.</summary>
     internal bool IsFirstHour(DateTime collect) => collect == Times(DateOnly.FromDateTime(collect)).First();
 
-    internal bool Reaches(DateOnly date, ProtocolPlan protocol)
+    /// <summary>True where a protocol may be done that day and what it fills is where it must be in time.</summary>
+    internal bool Reaches(DateOnly date, ProtocolPlan protocol) => Against(date, protocol) is null;
+
+    /// <summary>What stands against a protocol on a day, in words; null where nothing does.</summary>
+    internal string? Against(DateOnly date, ProtocolPlan protocol) =>
+        NeedOf(protocol.Protocol) is { } need && AgainstNeed(date, need) is { } against ? against
+        : InTime(date, protocol) ? null
+        : $"the lab is not reached in time with {protocol.Protocol.Words()}";
+
+    /// <summary>What the protocols of a day ask of it, in words.</summary>
+    internal IEnumerable<string> NeedsOn(int day, IEnumerable<Protocol> protocols)
+    {
+        var date = Date(day);
+        foreach (var need in protocols.Select(NeedOf).OfType<DayNeed>())
+        {
+            if (need.NoticeDays > 0)
+            {
+                yield return $"the lab is told by {Words(date.AddDays(-need.NoticeDays))}, {need.NoticeDays} days before";
+            }
+
+            if (need.Weekdays is { } weekdays)
+            {
+                yield return $"{need.Protocol.Words()} is collected on {Words(weekdays)}";
+            }
+
+            if (need.CompanionDays is > 0 and var apart)
+            {
+                yield return $"its companion between {Words(date.AddDays(-apart))} and {Words(date.AddDays(apart))}";
+            }
+
+            if (need.LowWater && lowWaters is not null)
+            {
+                var times = string.Join(" and ", LowOn(date).Select(t => t.ToString("HH:mm", CultureInfo.InvariantCulture)));
+                yield return $"low water {times}{(request.TidesSimulated ? " (simulated)" : string.Empty)}";
+            }
+        }
+    }
+
+    private DayNeed? NeedOf(Protocol protocol) => station.Needs.FirstOrDefault(n => n.Protocol == protocol);
+
+    // Whoever chose a day by hand has told the laboratory, or will answer for it.
+    private string? AgainstNeed(DateOnly date, DayNeed need) =>
+        need.Weekdays is { } weekdays && !weekdays.Contains(date.DayOfWeek) ? $"{need.Protocol.Words()} is collected on {Words(weekdays)}"
+        : date < TodayThere.AddDays(need.NoticeDays) && !pinned.Contains(date)
+            ? $"the lab needs {need.NoticeDays} days’ notice of {need.Protocol.Words()}"
+        : need.LowWater && lowWaters is not null && !LowOn(date).Any() ? $"no low water for {need.Protocol.Words()} falls within the hours"
+        : null;
+
+    private IEnumerable<TimeOnly> LowOn(DateOnly date) =>
+        lowWaters![date].Where(t => t >= station.Hours.From && t <= station.Hours.Until).Order();
+
+    private static string Words(IReadOnlyList<DayOfWeek> days) =>
+        days.Count > 1 && days[^1] - days[0] == days.Count - 1 ? $"{days[0]} to {days[^1]}" : string.Join(", ", days);
+
+    private static string Words(DateOnly date) => date.ToString("ddd d MMM", CultureInfo.InvariantCulture);
+
+    private bool InTime(DateOnly date, ProtocolPlan protocol)
     {
         if (request.Laboratory is not { } laboratory)
         {

@@ -40,6 +40,12 @@ public sealed record StationSeason(
     /// <summary>Observed ice-out of this year.</summary>
     public DateOnly? IceOut { get; init; }
 
+    /// <summary>What its protocols ask of their days.</summary>
+    public IReadOnlyList<DayNeed> Needs { get; init; } = [];
+
+    /// <summary>Low waters by day and clock, in daylight, local time; null where the tide there is not known.</summary>
+    public IReadOnlyList<DateTime>? LowWaters { get; init; }
+
     /// <summary>The zone of its local times; null where hours never shift.</summary>
     public TimeZoneInfo? Zone { get; init; }
 

@@ -12,6 +12,9 @@ internal sealed class StationPlanner
     private readonly DayRules rules;
     private readonly List<Finding> findings = [];
 
+    // The day on which each was last taken, or is planned, as the dates are gone through.
+    private readonly Dictionary<Protocol, int> lastOf = [];
+
     internal StationPlanner(SeasonRequest request, StationSeason station)
     {
         this.request = request;
@@ -34,6 +37,11 @@ internal sealed class StationPlanner
             rules.Base is null && rules.Monthly.Count == 0
                 ? []
                 : new RhythmSearch(rules, pinned, monthsDone).Run(Index(last), Index(LastWith(IsMonthly)));
+        foreach (var (protocol, day) in station.Done.SelectMany(d => d.Took.Select(p => (p, rules.IndexOf(d.Day)))).OrderBy(d => d.Item2))
+        {
+            lastOf[protocol] = day;
+        }
+
         var planned = found.Select((f, i) => Planned(found, i, last)).ToList();
         AddOnce(planned);
         var missed = new MissedDates(station, rules).List();
@@ -84,18 +92,23 @@ internal sealed class StationPlanner
             ? (
                 !rules.InWindow(rhythm, day) ? "it lies outside the season"
                 : rules.OpenForBase(day) ? null
-                : "the tide is not low within the hours, or the lab is not reached"
+                : rules.Against(rules.Date(day), rhythm) ?? "the tide is not low within the hours"
             )
         : rules.OpenForMonthly(day) ? null
-        : "it lies outside the season, or the lab is closed when it would arrive";
+        : Due(day) is { Count: > 0 } due ? due.Select(p => rules.Against(rules.Date(day), p)).FirstOrDefault(a => a is not null)
+        : "it lies outside the season";
+
+    /// <summary>What is due by months or once, in its window that day.</summary>
+    private List<ProtocolPlan> Due(int day) =>
+        [.. station.Protocols.Where(p => p.Rhythm is Rhythm.Monthly or Rhythm.Once && rules.InWindow(p, day))];
 
     private SeasonDate Planned(List<Found> found, int i, DateOnly? last)
     {
         var (day, monthly) = (found[i].Day, found[i].Monthly);
-        var protocols = Protocols(day, monthly).ToList();
+        var protocols = Protocols(day, monthly);
         var before = i > 0 ? rules.Date(found[i - 1].Day) : last;
         List<string> why = [];
-        if ((station.Pinned ?? []).FirstOrDefault(p => p.Day == rules.Date(day)) is { } pin)
+        if (Pin(day) is { } pin)
         {
             why.Add($"chosen by hand: {pin.Why}");
         }
@@ -119,6 +132,7 @@ internal sealed class StationPlanner
             why.Add($"the sample of {rules.Date(day).ToString("MMMM", CultureInfo.InvariantCulture)}");
         }
 
+        why.AddRange(rules.NeedsOn(day, protocols));
         var lab = rules.ForLab(day, protocols);
         if (lab is var (collect, leaveBy))
         {
@@ -139,17 +153,29 @@ internal sealed class StationPlanner
         );
     }
 
+    private SetDay? Pin(int day) => (station.Pinned ?? []).FirstOrDefault(p => p.Day == rules.Date(day));
+
     private DateState StateOf(int day) => day == rules.Today ? DateState.Today : DateState.Planned;
 
-    private IEnumerable<Protocol> Protocols(int day, bool monthly) =>
+    // What goes by a slower rhythm of days is left out of the dates that lie too near to its last.
+    private List<Protocol> Protocols(int day, bool monthly)
+    {
+        List<Protocol> taken =
         [
             .. station
                 .Protocols.Where(p =>
-                    p.Rhythm == Rhythm.Days && rules.InWindow(p, day) && (p == rules.Base || rules.Reaches(rules.Date(day), p))
+                    p.Rhythm == Rhythm.Days
+                    && rules.InWindow(p, day)
+                    && (p == rules.Base || (IsTime(p, day) && rules.Reaches(rules.Date(day), p)))
                 )
                 .Select(p => p.Protocol),
             .. monthly ? rules.ActiveOn(day).Select(p => p.Protocol) : [],
         ];
+        taken.ForEach(p => lastOf[p] = day);
+        return taken;
+    }
+
+    private bool IsTime(ProtocolPlan plan, int day) => !lastOf.TryGetValue(plan.Protocol, out var last) || day - last >= plan.LeastGapDays;
 
     /// <summary>The nearest other day that keeps every rule with the date before and, if there is such a day, with the date
     /// after.</summary>
@@ -205,7 +231,12 @@ internal sealed class StationPlanner
                 planned[index] = date with
                 {
                     Protocols = protocols,
-                    Why = [.. date.Why, $"{once.Protocol.Words()} with it, once this season: {why}"],
+                    Why =
+                    [
+                        .. date.Why,
+                        $"{once.Protocol.Words()} with it, once this season: {why}",
+                        .. rules.NeedsOn(rules.IndexOf(date.Day), [once.Protocol]),
+                    ],
                     LeaveBy = rules.ForLab(rules.IndexOf(date.Day), protocols)?.LeaveBy,
                 };
             }
@@ -213,7 +244,8 @@ internal sealed class StationPlanner
                 Enumerable
                     .Range(from, until - from + 1)
                     .Where(d => rules.Open(d) && rules.Reaches(rules.Date(d), once))
-                    .OrderBy(d => Math.Abs(d - target))
+                    .OrderByDescending(d => Pin(d) is not null)
+                    .ThenBy(d => Math.Abs(d - target))
                     .Take(2)
                     .ToList() is
                 { Count: > 0 } open
@@ -224,7 +256,7 @@ internal sealed class StationPlanner
                         rules.Date(open[0]),
                         StateOf(open[0]),
                         [once.Protocol],
-                        [why],
+                        [Pin(open[0]) is { } pin ? $"chosen by hand: {pin.Why}" : why, .. rules.NeedsOn(open[0], [once.Protocol])],
                         [.. rules.Welcomes(open[0])],
                         open.Count > 1 ? rules.Date(open[1]) : null,
                         rules.ForLab(open[0], [once.Protocol])?.LeaveBy
@@ -237,7 +269,7 @@ internal sealed class StationPlanner
                     Finding.Check(
                         "once-conflict",
                         $"No day from {Words(rules.Date(from))} to {Words(rules.Date(until))} is open for {once.Protocol.Words()}.",
-                        "Blocked days and the lab’s hours leave none.",
+                        "Blocked days, the tide, notice or the lab’s hours leave none.",
                         "Free a day, or ask the lab."
                     )
                 );
