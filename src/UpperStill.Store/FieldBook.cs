@@ -29,6 +29,9 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
     /// <summary>Names in the record beside those that people bear now.</summary>
     public DbSet<KnownName> KnownNames => Set<KnownName>();
 
+    /// <summary>Trainings that people had.</summary>
+    public DbSet<TrainingRow> Trainings => Set<TrainingRow>();
+
     /// <summary>Waters.</summary>
     public DbSet<WaterRow> Waters => Set<WaterRow>();
 
@@ -182,6 +185,7 @@ public sealed class FieldBook(DbContextOptions<FieldBook> options) : IdentityUse
             item.HasKey(i => i.Code);
             item.Property(i => i.Kind).HasConversion<string>();
         });
+        builder.Entity<TrainingRow>().HasIndex(t => t.Person);
         builder.Entity<KitCheckRow>(check =>
         {
             check.HasKey(c => c.Sequence);

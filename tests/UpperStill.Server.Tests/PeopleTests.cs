@@ -64,6 +64,91 @@ public sealed class PeopleTests(RunningServer server) : IClassFixture<RunningSer
     }
 
     [Fact]
+    public async Task A_training_is_written_down_reaches_every_device_and_can_be_taken_away()
+    {
+        using var coordinator = await server.AsAsync("coordinator");
+        using var sampler = await server.AsAsync("sampler");
+        var people = (await coordinator.GetFromJsonAsync<JsonArray>("/api/people", Cancel))!;
+        var id = (string)Assert.Single(people, p => (string)p!["signInName"]! == "sampler")!["id"]!;
+        var address = $"/api/people/{id}/training";
+
+        Assert.Equal(HttpStatusCode.Forbidden, (await sampler.GetAsync(address, Cancel)).StatusCode);
+        foreach (var wrong in new[] { "2026-08-13", "2026-08-12" })
+        {
+            var refused = await coordinator.PostAsJsonAsync(
+                address,
+                new
+                {
+                    what = "seawater",
+                    on = wrong,
+                    by = wrong == "2026-08-12" ? " " : "Ada Fenn",
+                },
+                Cancel
+            );
+            Assert.Equal(HttpStatusCode.BadRequest, refused.StatusCode);
+        }
+
+        var kept = await coordinator.PostAsJsonAsync(
+            address,
+            new
+            {
+                what = "seawater",
+                on = "2026-04-02",
+                by = "Ada Fenn",
+            },
+            Cancel
+        );
+        var training = Assert.Single((await kept.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["trainings"]!.AsArray())!;
+        Assert.Equal("seawater", (string)(await TrainedAsync()).Single()!["what"]!);
+
+        (await coordinator.DeleteAsync($"{address}/{(string)training["id"]!}", Cancel)).EnsureSuccessStatusCode();
+        Assert.Empty(await TrainedAsync());
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await coordinator.GetAsync($"/api/people/{Guid.CreateVersion7()}/training", Cancel)).StatusCode
+        );
+
+        async Task<JsonArray> TrainedAsync()
+        {
+            var station = (await sampler.GetFromJsonAsync<JsonObject>("/api/stations/SKA-1", Cancel))!;
+            return Assert.Single(station["context"]!["people"]!.AsArray(), p => (string)p!["id"]! == id)!["trained"]!.AsArray();
+        }
+    }
+
+    [Fact]
+    public async Task A_self_audit_stands_in_the_record_of_whoever_made_the_visit()
+    {
+        using var coordinator = await server.AsAsync("coordinator");
+        var made = await coordinator.PostAsJsonAsync(
+            "/api/people",
+            new
+            {
+                name = "Bea Okafor",
+                signInName = "bea",
+                grants = new[] { new { role = "sampler" } },
+            },
+            Cancel
+        );
+        var id = (string)(await made.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]!;
+
+        var audit = Assert.Single(
+            (await coordinator.GetFromJsonAsync<JsonObject>($"/api/people/{id}/training", Cancel))!["audits"]!.AsArray()
+        )!;
+        Assert.Equal(("HAR-2", "2026-07-08", "8 of 8"), ((string)audit["station"]!, (string)audit["day"]!, (string)audit["text"]!));
+        var entries = (await coordinator.GetFromJsonAsync<JsonArray>($"/api/visits/{(string)audit["visit"]!}/entries", Cancel))!;
+        var station = (await coordinator.GetFromJsonAsync<JsonObject>("/api/stations/HAR-2", Cancel))!;
+        var folded = await coordinator.PostAsJsonAsync(
+            "/api/core/fold-visit",
+            new JsonObject { ["entries"] = entries.DeepClone(), ["context"] = station["context"]!.DeepClone() },
+            Cancel
+        );
+        Assert.Contains(
+            "audit-contradicts",
+            (await folded.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["findings"]!.AsArray().Select(f => (string)f!["code"]!)
+        );
+    }
+
+    [Fact]
     public async Task A_name_is_given_to_people_who_are_here_alone()
     {
         using var coordinator = await server.AsAsync("coordinator");

@@ -22,10 +22,19 @@ export async function clean(page: Page, what: string): Promise<void> {
 /** Nothing hides beyond the right edge. */
 export async function fits(page: Page, what: string): Promise<void> {
   await expect
-    .poll(() => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), {
-      message: `${what} is wider than the screen`,
-    })
-    .toBeLessThanOrEqual(0);
+    .poll(
+      () =>
+        page.evaluate(() => {
+          const { scrollWidth, clientWidth } = document.documentElement;
+          return scrollWidth <= clientWidth
+            ? []
+            : [...document.querySelectorAll('main *')]
+                .filter((one) => one.children.length === 0 && one.getBoundingClientRect().right > clientWidth)
+                .map((one) => `${one.tagName} ${one.className} ${one.textContent?.slice(0, 40)}`);
+        }),
+      { message: `${what} is wider than the screen` },
+    )
+    .toEqual([]);
 }
 
 /** What axe sees, by rule and place. Of what it finds right it says nothing, which takes it the longest. */

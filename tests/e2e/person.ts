@@ -88,7 +88,11 @@ export class Person {
   /** From the page that asks what is to be done today. */
   async begins(due: string[]): Promise<void> {
     await expect(this.page.getByRole('button', { name: 'Begin' })).toBeEnabled();
-    for (const box of await this.page.getByRole('group', { name: 'To do today' }).getByRole('checkbox').all()) {
+    const today = this.page.getByRole('group', { name: 'To do today' });
+    for (const one of due) {
+      await expect(today.getByText(one, { exact: true })).toBeVisible();
+    }
+    for (const box of await today.getByRole('checkbox').all()) {
       const name = ((await box.locator('..').textContent()) ?? '').trim();
       await box.setChecked(due.includes(name));
     }

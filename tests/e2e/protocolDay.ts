@@ -28,9 +28,17 @@ export class ProtocolDay {
     }
   }
 
+  /** Begins another try where the last one failed: what the failed one had is folded away, and the box is asked anew. */
+  async triesAgain(label: string, given: Given): Promise<void> {
+    const again = this.page.getByRole('region', { name: /^Another try/ });
+    await expect(again).toBeVisible();
+    await new ProtocolDay(this.page, again).gives(label, given);
+    await expect(again).toHaveCount(0);
+  }
+
   /** What was written under a label, as it can be struck. */
   written(label: string): Locator {
-    return this.place.getByRole('button', { name: new RegExp(`^Strike ${escaped(label)}`) });
+    return this.page.getByRole('button', { name: new RegExp(`^Strike ${escaped(label)}`) });
   }
 
   /** The next container, with what is asked of it. */
@@ -76,9 +84,10 @@ export class ProtocolDay {
           .first()
           .fill(one);
       }
-      await this.page
-        .locator('form')
-        .filter({ has: this.place.getByRole('textbox', { name: new RegExp(`^${escaped(label)}, 1 of`) }).first() })
+      await this.place
+        .getByRole('textbox', { name: new RegExp(`^${escaped(label)}, 1 of`) })
+        .first()
+        .locator('xpath=ancestor::form')
         .getByRole('button', { name: 'Write it down' })
         .click();
     } else if (typeof given !== 'string' && 'specimens' in given) {
@@ -108,7 +117,7 @@ export class ProtocolDay {
       await group.getByText(given, { exact: true }).click();
       return;
     }
-    const form = this.page.locator('form').filter({ has: box });
+    const form = box.locator('xpath=ancestor::form');
     const [, number, unit] = /^([-\d.]+) (m|ft|cm|in|°C|°F)$/.exec(given) ?? [undefined, given];
     await box.fill(number ?? given);
     const units = form.getByRole('group', { name: 'Unit' });

@@ -18,6 +18,9 @@ async function begins(page: Page, address: string, station: string, due: string[
   return person;
 }
 
+// Each has a server of its own.
+test.describe.configure({ mode: 'parallel' });
+
 const GLOVED = ['gloves are on', 'no hole in them'];
 const CLEANED = ['cleaned', 'drained', 'dried, or on its way to dry'];
 
@@ -55,18 +58,16 @@ test('net, grab and rake on Pell Tarn: nothing stirs before the water, a second 
   await clean(page, 'a tow');
 
   await person.goes('Bottom grab');
-  const shore = new ProtocolDay(page, page.getByRole('region', { name: /^the shore|^shore/ }));
+  const shore = new ProtocolDay(page, page.getByRole('region', { name: 'at the shore' }).first());
   await new ProtocolDay(page).does(
     ['Grab', 'G-1, Bottom grab, 225 cm²'],
     ['Looked over', ['safety pin', 'spring pin', 'hinges', 'knot']],
   );
   await shore.does(['Depth of the water here', '0.2 m'], ['The jaws came up', 'held open']);
   await expect(page.getByText(/Open jaws|held open/).first()).toBeVisible();
-  const again = new ProtocolDay(page, page.getByRole('region', { name: /^Another try/ }));
-  await again.does(['Depth of the water here', '0.2 m']);
+  await shore.triesAgain('Depth of the water here', '0.2 m');
   await shore.does(['The jaws came up', 'closed'], ['How full', 'half'], ['The bottom is', ['mud']], ['It smells of', 'nothing']);
   await shore.does(['Some went over the rim of the sieve', 'no'], ['Gloves', GLOVED]);
-  await shore.fills();
   await clean(page, 'a grab');
 
   await person.goes('Plant rake');
@@ -89,13 +90,13 @@ test('a bridge and a gauged inlet: what touched the bed is not poured, and flow 
   server,
 }) => {
   test.setTimeout(240_000);
-  const person = await begins(page, server.address, 'Harrowmere, Outlet bridge', ['bridge']);
+  const person = await begins(page, server.address, 'Harrowmere, Outlet bridge', ['sampler from a bridge']);
   await person.goes('Sampler from a bridge');
   const bridge = new ProtocolDay(page);
+  await page.getByText('V-1, Upright bottle sampler, 2.2 L', { exact: true }).click();
   await bridge.does(
     ['Before anything goes over the rail', ['vest on', 'lookout, or a closed footway', 'a lawful place to stand']],
     ['The staff shows', '0.42 m'],
-    ['Sampler', 'V-1, Upright bottle sampler, 2.2 L'],
     ['Looked over', ['clamps tight', 'rope sound at the trip', 'drain tube shut', 'seals firm', 'messenger and carrier']],
     ['Coming down the stream', 'nothing'],
     ['Dips to rinse the sampler', 3],
@@ -106,7 +107,7 @@ test('a bridge and a gauged inlet: what touched the bed is not poured, and flow 
   );
   await expect(page.getByText(/touched the bed/).first()).toBeVisible();
   await clean(page, 'a cast from a bridge');
-  await new ProtocolDay(page, page.getByRole('region', { name: /^Another try/ })).does(['Coming down the stream', 'nothing']);
+  await bridge.triesAgain('Coming down the stream', 'nothing');
   await bridge.does(
     ['Dips to rinse the sampler', 3],
     ['Depth of the sampler under the surface', '0.3 m'],
@@ -149,7 +150,7 @@ test('a bridge and a gauged inlet: what touched the bed is not poured, and flow 
 
 test('a Wednesday at Skarn: bacteria, sea water with the refractometer, the surf', { tag: '@both' }, async ({ page, server }) => {
   test.setTimeout(300_000);
-  const person = await begins(page, server.address, 'Skarn Sound, Beach', ['bacteria']);
+  const person = await begins(page, server.address, 'Skarn Sound, Beach', ['beach bacteria']);
   await person.goes('Beach bacteria');
   const beach = new ProtocolDay(page);
   await beach.does(
@@ -168,7 +169,7 @@ test('a Wednesday at Skarn: bacteria, sea water with the refractometer, the surf
 
   await page.goto(server.address);
   await person.startsAt('Skarn Sound, Pier head');
-  await person.begins(['seawater', 'refractometer']);
+  await person.begins(['seawater bottle', 'refractometer']);
   await person.goes('Seawater bottle');
   const bucket = new ProtocolDay(page);
   await bucket.does(
@@ -178,7 +179,7 @@ test('a Wednesday at Skarn: bacteria, sea water with the refractometer, the surf
     ['Bubbles stayed in it', 'yes'],
   );
   await expect(page.getByRole('heading', { name: 'Another try of the filling' })).toBeVisible();
-  await new ProtocolDay(page, page.getByRole('region', { name: /^Another try/ })).does(['Number of the bottle', 'SW8125']);
+  await bucket.triesAgain('Number of the bottle', 'SW8125');
   await bucket.does(['Rinsed with the same water', 3], ['Bubbles stayed in it', 'no']);
   await bucket.fills();
   await bucket.does(
@@ -207,7 +208,7 @@ test('a Wednesday at Skarn: bacteria, sea water with the refractometer, the surf
 
   await page.goto(server.address);
   await person.startsAt('Skarn Sound, Outer beach');
-  await person.begins(['surf']);
+  await person.begins(['surf on a pole']);
   await person.goes('Surf on a pole');
   const surf = new ProtocolDay(page);
   await surf.does(
@@ -250,7 +251,7 @@ test('mercury by two pairs of hands, with no signal, and a third person is found
 
 test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@both' }, async ({ page, server }) => {
   test.setTimeout(300_000);
-  const person = await begins(page, server.address, 'Skarn Sound, Outer beach', ['plastics']);
+  const person = await begins(page, server.address, 'Skarn Sound, Outer beach', ['beach plastics']);
   await person.goes('Beach plastics');
   const beach = new ProtocolDay(page);
   await beach.does(
@@ -296,7 +297,7 @@ test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@b
 
 test('a pond for its animals, and the form read against the bottle', { tag: '@both' }, async ({ page, server }) => {
   test.setTimeout(200_000);
-  const person = await begins(page, server.address, 'Pell Tarn, Watering place', ['pond']);
+  const person = await begins(page, server.address, 'Pell Tarn, Watering place', ['pond for a use']);
   await person.goes('Pond for a use');
   const pond = new ProtocolDay(page);
   await pond.does(
@@ -319,7 +320,6 @@ test('a pond for its animals, and the form read against the bottle', { tag: '@bo
 test('phosphorus through a mesh after the disc: the clearance sets the depth', { tag: '@both' }, async ({ page, server }) => {
   test.setTimeout(200_000);
   const person = await begins(page, server.address, 'Pell Tarn, East shore', ['clarity', 'phosphorus through a mesh'], '2.2');
-  await page.getByRole('button', { name: 'On to clarity' }).click();
   await page
     .getByRole('button', { name: /on the bottom/i })
     .first()

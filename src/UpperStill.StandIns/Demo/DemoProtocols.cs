@@ -45,11 +45,11 @@ internal static class DemoProtocols
     private static readonly string[] Towed =
     [
         "net-tow.look",
-        "net-tow.set",
-        "net-tow.lower",
-        "net-tow.haul",
-        "net-tow.wash",
-        "net-tow.wash.washes",
+        "net-tow.set.1",
+        "net-tow.lower.1",
+        "net-tow.haul.1",
+        "net-tow.wash.1",
+        "net-tow.wash.1.washes",
         "net-tow.jar",
         "net-tow.jar.cup-rinses",
     ];

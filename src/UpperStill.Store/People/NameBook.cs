@@ -21,7 +21,16 @@ public static class NameBook
         ArgumentNullException.ThrowIfNull(book);
         var others = (await book.KnownNames.AsNoTracking().ToListAsync(cancel)).ToLookup(n => n.Person, n => n.Name);
         var people = await book.Users.AsNoTracking().Select(p => new { p.Id, p.Name }).ToListAsync(cancel);
-        return [.. people.OrderBy(p => p.Id).Select(p => new PersonNames(p.Id, [p.Name, .. others[p.Id].Order(StringComparer.Ordinal)]))];
+        var trained = (await book.Trainings.AsNoTracking().ToListAsync(cancel)).ToLookup(t => t.Person);
+        return
+        [
+            .. people
+                .OrderBy(p => p.Id)
+                .Select(p => new PersonNames(p.Id, [p.Name, .. others[p.Id].Order(StringComparer.Ordinal)])
+                {
+                    Trained = [.. trained[p.Id].OrderByDescending(t => t.On).Select(t => t.Read())],
+                }),
+        ];
     }
 
     /// <summary>The names of one account.</summary>

@@ -399,6 +399,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/core/crew-training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Says what training the programme asks for that nobody aboard has had this year. */
+        post: operations["crew-training"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/core/colour": {
         parameters: {
             query?: never;
@@ -1530,6 +1547,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people/{id}/training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What somebody was trained in, when and by whom, and the self-audits of their visits. It certifies nothing. */
+        get: operations["training"];
+        put?: never;
+        /** Writes a training down. */
+        post: operations["add-training"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{id}/training/{training}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes a training away that was written down by mistake; who did so is noted. */
+        delete: operations["remove-training"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stations/{code}/profiles": {
         parameters: {
             query?: never;
@@ -2510,6 +2562,23 @@ export interface components {
             question: string;
             /** @description The entries it is about; empty where it is about the visit. */
             about?: null | string[];
+        };
+        /** @description A self-audit of a visit that somebody made. */
+        AuditOf: {
+            /**
+             * Format: uuid
+             * @description The visit.
+             */
+            visit: string;
+            /** @description Where. */
+            station: string;
+            /**
+             * Format: date
+             * @description When.
+             */
+            day: string;
+            /** @description How much was done of what was asked, as the audit has it. */
+            text: string;
         };
         /** @description A compass bearing from the station to a landmark. */
         Bearing: {
@@ -4023,6 +4092,27 @@ export interface components {
         CrewResult: {
             /** @description One for each name, in its order; null for whoever is not known and needs an id of their own. */
             ids: (null | string)[];
+        };
+        /** @description Who goes, and what for. */
+        CrewTrainingRequest: {
+            /** @description The programme. */
+            programme: components["schemas"]["Programme"];
+            /**
+             * Format: date
+             * @description Local day.
+             */
+            day: string;
+            /** @description What is to be done. */
+            due: string[];
+            /** @description Who goes, by name. */
+            crew: string[];
+            /** @description Everybody with an account, with what they were trained in. */
+            people: components["schemas"]["PersonNames"][];
+        };
+        /** @description What training is missing aboard. */
+        CrewTrainingResult: {
+            /** @description One for each protocol that asks for it. */
+            findings: components["schemas"]["Finding"][];
         };
         /** @enum {unknown} */
         DateOrder: "year-first" | "day-first" | "month-first" | null;
@@ -7518,6 +7608,8 @@ export interface components {
             id: string;
             /** @description Their name, those they had before, and other spellings that a coordinator knows to be theirs. */
             names: string[];
+            /** @description What they were trained in, the latest first. */
+            trained?: components["schemas"]["Trained"][];
         };
         /** @description A photograph that was kept. */
         PhotoKept: {
@@ -7747,6 +7839,8 @@ export interface components {
             };
             /** @description The group’s own protocols, as they were published with this version; null where there are none. */
             own?: null | components["schemas"]["ComposedProtocol"][];
+            /** @description What somebody aboard has been trained in, within the year; null where no training is asked. */
+            trained?: null | string[];
         };
         /** @description What became of a programme. */
         ProgrammeAnswer: {
@@ -8639,6 +8733,8 @@ export interface components {
             labelAlso: string[];
             /** @description What can hurt. */
             caution?: null | string;
+            /** @description True where its time runs until a carrier has it, not until it is at the laboratory. */
+            shipped?: boolean;
             /**
              * Format: int32
              * @description Hours that the lab has on top.
@@ -10585,6 +10681,42 @@ export interface components {
             /** @description True for a high water. */
             high: boolean;
         };
+        /** @description A training that somebody had. It says what was shown and practised; it certifies nothing. */
+        Trained: {
+            /** @description The protocol, by its code. */
+            what: string;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            on: string;
+            /** @description Who trained them. */
+            by: string;
+        };
+        /** @description A training as it is kept. */
+        TrainingKept: {
+            /**
+             * Format: uuid
+             * @description Identity.
+             */
+            id: string;
+            /** @description The protocol, by its code. */
+            what: string;
+            /**
+             * Format: date
+             * @description The day.
+             */
+            on: string;
+            /** @description Who trained them. */
+            by: string;
+        };
+        /** @description What somebody was trained in, and how their visits were audited. */
+        TrainingRecord: {
+            /** @description The latest first. */
+            trainings: components["schemas"]["TrainingKept"][];
+            /** @description The latest first. */
+            audits: components["schemas"]["AuditOf"][];
+        };
         /** @description Two landmarks that stand in line when seen from the station. */
         Transit: {
             /** @description The nearer mark. */
@@ -12428,6 +12560,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OpenProtocolsResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "crew-training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CrewTrainingRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrewTrainingResult"];
                 };
             };
             /** @description Bad Request */
@@ -15401,6 +15584,113 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    training: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrainingRecord"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "add-training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Trained"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrainingRecord"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    "remove-training": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                training: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrainingRecord"];
                 };
             };
             /** @description Not Found */

@@ -10,7 +10,7 @@ export function BeatBox({ field, address, next, onGiven }: FieldBoxProps) {
   const taps = tapped(held);
   const wanted = field.wanted ?? 3;
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button

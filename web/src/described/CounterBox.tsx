@@ -9,7 +9,7 @@ export function CounterBox({ field, address, next, onGiven }: FieldBoxProps) {
   const wanted = field.wanted ?? 0;
   const enough = count >= Math.max(1, wanted);
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button

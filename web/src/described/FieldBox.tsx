@@ -100,7 +100,7 @@ export function FieldBox(props: FieldBoxProps) {
 function SomeBox({ field, next, onGiven, give }: FieldBoxProps & { give: (codes: string[]) => ObservedValue }) {
   const [chosen, setChosen] = useState<string[]>([]);
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap gap-x-5">
         {(field.choices ?? []).map(({ code, words }) => (

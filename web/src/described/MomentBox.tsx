@@ -11,7 +11,7 @@ const OFFSET = 23;
 export function TimeBox({ field, next, onGiven }: FieldBoxProps) {
   const [time, setTime] = useState('');
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         <button

@@ -22,7 +22,7 @@ export function NumbersBox({ field, next, onGiven }: FieldBoxProps) {
         void onGiven({ listed, ...(unit ? { unit } : {}) });
       }}
     >
-      <fieldset className="mt-3">
+      <fieldset className="mt-3 min-w-0">
         <legend className="font-bold text-sm">
           {field.label}, {unit}
         </legend>

@@ -2,14 +2,15 @@ import { useState } from 'react';
 import { whereWeAre } from '../field/fix';
 import type { FieldBoxProps } from './FieldBox';
 
-const FRESH_MS = 5000;
+// Whoever fixes two marks has walked in between: a fix of before would be the other mark’s.
+const FRESH_MS = 0;
 
 /** Where this device is, by one touch. */
 export function PositionBox({ field, next, onGiven }: FieldBoxProps) {
   const [asking, setAsking] = useState(false);
   const [problem, setProblem] = useState('');
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <button
         type="button"

@@ -170,7 +170,7 @@ function Group({
     </ol>
   );
   return named ? (
-    <section className="mt-3 border-ink border-t-[1.5px]" aria-label={group.words}>
+    <section className="mt-3 border-ink border-t-[1.5px]" aria-label={ashore ? `${group.words}, at the bench` : group.words}>
       <button
         type="button"
         className="flex min-h-14 w-full items-center gap-3 text-left"
@@ -216,9 +216,9 @@ function More({ bench, ...part }: Part & { bench: boolean }) {
   if (sheet.state === 'closed' && !bench) {
     return null;
   }
-  const here = description.repeats.filter(
-    ({ code, within }) => within == null && description.steps.some((step) => step.repeat === code && step.bench === bench),
-  );
+  // What is begun on the water is tried again there, though some of it is done at the bench.
+  const begins = (code: string) => description.steps.find((step) => step.repeat === code)?.bench;
+  const here = description.repeats.filter(({ code, within }) => within == null && begins(code) === bench);
   return here.map((repeat) => {
     const steps = own.steps.filter((step) => description.steps.find(({ code }) => code === step.step)?.repeat === repeat.code);
     const items = [...new Set(steps.map(({ item }) => item ?? ''))];

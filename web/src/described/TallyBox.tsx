@@ -13,7 +13,7 @@ export function TallyBox({ field, address, next, onGiven }: FieldBoxProps) {
   }
   const last = (field.choices ?? []).find(({ code }) => code === touched.at(-1));
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 grid grid-cols-2 gap-2 sm:grid-cols-3">
         {(field.choices ?? []).map(({ code, words }) => (

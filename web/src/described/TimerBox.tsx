@@ -28,7 +28,7 @@ export function TimerBox({ field, address, next, onGiven }: FieldBoxProps) {
     }
   }, [over]);
   return (
-    <fieldset className="mt-3">
+    <fieldset className="mt-3 min-w-0">
       <legend className="font-bold text-sm">{field.label}</legend>
       <div className="mt-1 flex flex-wrap items-center gap-3">
         {begun === undefined ? (

@@ -11,6 +11,7 @@ import { AccountEvents } from './AccountEvents';
 import { GrantsField } from './GrantsField';
 import { RecordNames } from './RecordNames';
 import { grantWords } from './roles';
+import { TrainingOf } from './TrainingOf';
 
 type Person = Schemas['PersonInfo'];
 type Water = Schemas['Water'];
@@ -73,6 +74,7 @@ export function PeoplePage() {
             </div>
             {open === person.id && (
               <div className="mt-3 bg-sheet p-4">
+                <TrainingOf person={person} />
                 {person.active && <LinkFor person={person} />}
                 {person.joined && <ShutOut person={person} onDone={people.again} />}
                 <PersonForm

@@ -96,6 +96,13 @@ function StartForm({
   const [sheetTime, setSheetTime] = useState<Schemas['SheetTimeResult']>();
   const [problem, setProblem] = useState('');
 
+  const { data: training } = useComputed(
+    'crew-training',
+    (context.programme.trained?.length ?? 0) > 0
+      ? { programme: context.programme, day: nowLocal().slice(0, 10), due, crew: names, people: context.people ?? [] }
+      : undefined,
+  );
+
   /** `stands`: the time chosen where the sheet contradicts itself. */
   async function start(stands?: string) {
     const observers = names.map((name) => name.trim()).filter(Boolean);
@@ -218,6 +225,9 @@ function StartForm({
           </Check>
         ))}
       </fieldset>
+      {training?.findings.map((finding) => (
+        <FindingNote key={finding.seen} finding={finding} />
+      ))}
       <FindIt station={context.station} />
       <fieldset className="mt-5" hidden={!lined}>
         <legend className="caps">Line in your hands</legend>

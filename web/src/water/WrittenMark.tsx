@@ -4,6 +4,9 @@ import { LevelMark } from '../ui/FindingNote';
 import { Reason } from '../ui/Reason';
 import { useOpenOn } from './now/here';
 
+// A number stands large and whole; words wrap.
+const LONG = 12;
+
 /** A number that has been written, with the way to strike it; marked while something about it is open, and only then without its tick. */
 export function WrittenMark({
   visit,
@@ -26,7 +29,7 @@ export function WrittenMark({
   return (
     <div className="border-rule border-b">
       <div className="flex items-center gap-4 py-1.5">
-        <p className="min-w-0 flex-1">
+        <p className="min-w-0 flex-1 break-words">
           {label}
           {note && <span className="block text-dim text-sm">{note}</span>}
         </p>
@@ -36,7 +39,9 @@ export function WrittenMark({
             <span className="sr-only">a {open} is open</span>
           </span>
         )}
-        {!(open && text === '✓') && <p className="num shrink-0 font-bold text-xl">{text}</p>}
+        {!(open && text === '✓') && (
+          <p className={text.length > LONG ? 'min-w-0 flex-1 break-words font-bold' : 'num shrink-0 font-bold text-xl'}>{text}</p>
+        )}
         <button
           type="button"
           className="act-quiet shrink-0"

@@ -173,6 +173,14 @@ public static class OperationTable
                 OpenProtocols.Work,
                 OperationCost.Heavy
             ),
+            new Operation<CrewTrainingRequest, CrewTrainingResult>(
+                "crew-training",
+                "Says what training the programme asks for that nobody aboard has had this year.",
+                j => j.CrewTrainingRequest,
+                j => j.CrewTrainingResult,
+                CrewTraining.Work,
+                OperationCost.Heavy
+            ),
             new Operation<ColourBody, ColourResult>(
                 "colour",
                 "Says a colour of the water in words, with the chart from blue-green to brown that it is compared with.",

@@ -32,8 +32,8 @@ public static class ObservationKinds
             ", ",
             new[]
             {
-                v.Written is { } written ? $"{written} {v.Unit ?? "in an unknown unit"}" : null,
-                v.Listed is { } listed ? $"{string.Join(", ", listed)} {v.Unit ?? "in an unknown unit"}" : null,
+                v.Written is { } written ? $"{written} {v.Unit}".TrimEnd() : null,
+                v.Listed is { } listed ? $"{string.Join(", ", listed)} {v.Unit}".TrimEnd() : null,
                 v.Day?.ToString("d MMMM yyyy", CultureInfo.InvariantCulture),
                 v is { At: { } moment, Until: null } ? moment.ToString("HH:mm", CultureInfo.InvariantCulture) : null,
                 v.Choice,

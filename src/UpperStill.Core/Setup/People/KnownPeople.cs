@@ -9,7 +9,21 @@ public sealed record NamedPerson(Guid? Id, string Name);
 /// <summary>Somebody and all the names under which the record knows them.</summary>
 /// <param name="Id">Who they are.</param>
 /// <param name="Names">Their name, those they had before, and other spellings that a coordinator knows to be theirs.</param>
-public sealed record PersonNames(Guid Id, IReadOnlyList<string> Names);
+public sealed record PersonNames(Guid Id, IReadOnlyList<string> Names)
+{
+    /// <summary>What they were trained in, the latest first.</summary>
+    public IReadOnlyList<Trained> Trained
+    {
+        get;
+        init => field = value ?? [];
+    } = [];
+}
+
+/// <summary>A training that somebody had. It says what was shown and practised; it certifies nothing.</summary>
+/// <param name="What">The protocol, by its code.</param>
+/// <param name="On">The day.</param>
+/// <param name="By">Who trained them.</param>
+public sealed record Trained(string What, DateOnly On, string By);
 
 /// <summary>Tells people apart: by their ids; by a name only where an entry has no id, or one that was made on a device without a
 /// signal.</summary>

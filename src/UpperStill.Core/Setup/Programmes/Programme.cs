@@ -37,6 +37,9 @@ public sealed record Programme(
     /// <summary>The group’s own protocols, as they were published with this version; null where there are none.</summary>
     public IReadOnlyList<ComposedProtocol>? Own { get; init; }
 
+    /// <summary>What somebody aboard has been trained in, within the year; null where no training is asked.</summary>
+    public IReadOnlyList<Protocol>? Trained { get; init; }
+
     /// <summary>True where a disc is let down at all: its season says so, or nothing is said of a season.</summary>
     public bool AsksClarity() => Season is not { Count: > 0 } season || season.Any(p => p.Protocol == Protocol.Clarity);
 
