@@ -79,7 +79,11 @@ test('net, grab and rake on Pell Tarn: nothing stirs before the water, a second 
     ['How full is the rake', '3 much'],
   );
   await page.getByRole('region', { name: '1 m' }).getByRole('button', { name: 'waterweed', exact: true }).click();
-  await throwOne.does(['How much of it', '3 much'], ['It is', 'live']);
+  await page
+    .getByRole('group', { name: /^waterweed: how much/ })
+    .getByText('3 much', { exact: true })
+    .click();
+  await throwOne.does(['It is', 'live']);
   await expect(page.getByText(/Plants at 1\.0 m/).first()).toBeVisible();
   await new ProtocolDay(page).does(['Before another water', CLEANED]);
   await clean(page, 'a throw of the rake');

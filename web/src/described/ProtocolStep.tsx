@@ -143,10 +143,12 @@ function Group({
   const asked = first?.fields.find(({ code }) => !unasked(own, first.code)?.includes(code));
   const values = own.values.filter(({ item }) => outerItem(item) === group.item);
   const body = (
-    <ol className="mt-1">
-      {group.steps.map((step) => (
-        <StepCard key={`${step.step}/${step.item}/${step.try}`} {...part} step={step} next={step === next} ashore={ashore} />
-      ))}
+    <>
+      <ol className="mt-1">
+        {group.steps.map((step) => (
+          <StepCard key={`${step.step}/${step.item}/${step.try}`} {...part} step={step} next={step === next} ashore={ashore} />
+        ))}
+      </ol>
       {inner && first && asked && group.item !== undefined && sheet.state !== 'closed' && (
         <KindPicker
           repeat={inner}
@@ -167,7 +169,7 @@ function Group({
           visit={sheet.visit}
         />
       )}
-    </ol>
+    </>
   );
   return named ? (
     <section className="mt-3 border-ink border-t-[1.5px]" aria-label={ashore ? `${group.words}, at the bench` : group.words}>
