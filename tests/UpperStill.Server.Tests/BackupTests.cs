@@ -283,7 +283,8 @@ public sealed class BackupTests : IDisposable
                     (SELECT json_group_array(json(c.Definition)) FROM KitChecks c WHERE c.Item = Kit.Code));
                 DROP TRIGGER Marks_VisitChanged; DROP VIEW Record; DROP TABLE Readings;
                 CREATE TABLE Clarities (Visit TEXT PRIMARY KEY); CREATE TABLE "Values" (Visit TEXT PRIMARY KEY);
-                DROP TABLE WaitingVisits; DROP TABLE KitChecks; DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
+                DROP TABLE Trainings; DROP TABLE WaitingVisits; DROP TABLE KitChecks;
+                DROP TABLE KnownNames; DROP TABLE Sessions; DROP TABLE AccountEvents;
                 ALTER TABLE Entries DROP COLUMN Person; ALTER TABLE Entries DROP COLUMN DeliveredById;
                 ALTER TABLE People DROP COLUMN LinkFrom; ALTER TABLE People DROP COLUMN LinkBy; ALTER TABLE People DROP COLUMN CalendarKey;
                 ALTER TABLE Waters DROP COLUMN Version; ALTER TABLE Stations DROP COLUMN Version;

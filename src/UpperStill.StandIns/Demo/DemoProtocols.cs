@@ -126,7 +126,7 @@ internal static class DemoProtocols
     private static void Bloom(DemoWork work)
     {
         work.Choose("describe", "looks", "paint");
-        work.Put("describe", "colour", new ObservedValue { Written = "blue-green" });
+        work.Put("describe", "colour", new ObservedValue { Words = "blue-green" });
         work.Choose("describe", "extent", "bay");
         work.Put("describe", "seen-at", new ObservedValue { At = work.At });
         work.Put(
