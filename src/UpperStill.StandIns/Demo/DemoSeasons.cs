@@ -165,9 +165,8 @@ public sealed class DemoSeasons
             entries.AddRange(samples?.Write(programme) ?? []);
         }
 
-        // Paint along the shore of the tarn, in two summers.
-        private bool BloomSeen =>
-            station.Station.Code == "PEL-1" && (day == new DateOnly(2026, 7, 22) || day is { Year: 2024, Month: 7, Day: > 15 });
+        // Paint along the shore of the tarn, one summer.
+        private bool BloomSeen => station.Station.Code == "PEL-1" && day is { Year: 2024, Month: 7, Day: > 15 };
 
         // Whoever counted two rinses answers for three.
         private bool Audited => station.Station.Code == "HAR-2" && day is { Year: 2026, Month: 7 };
