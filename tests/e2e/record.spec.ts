@@ -132,7 +132,7 @@ test('the record goes out as a package and becomes the same record elsewhere', a
     await expect(page.getByRole('heading', { name: 'Waters and stations' })).toBeVisible();
     await page.getByRole('link', { name: 'Data', exact: true }).click();
     await page.getByLabel('The package').setInputFiles(file);
-    await expect(page.getByText(/^✓ 12 stations, 842 visits/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/^✓ 12 stations, 843 visits/)).toBeVisible({ timeout: 60_000 });
     await page.goto(`${empty.address}/record`);
     await expect(page.getByRole('link', { name: /^The water is getting murkier/ })).toBeVisible();
   } finally {
