@@ -253,7 +253,7 @@ test('mercury by two pairs of hands, with no signal, and a third person is found
   await clean(page, 'two pairs of hands');
 });
 
-test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@both' }, async ({ page, server }) => {
+test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@boat' }, async ({ page, server }) => {
   test.setTimeout(300_000);
   const person = await begins(page, server.address, 'Skarn Sound, Outer beach', ['beach plastics']);
   await person.goes('Beach plastics');
