@@ -8,6 +8,7 @@ export type Given =
   | { seconds: number }
   | { specimens: readonly string[] }
   | { here: readonly [number, number] }
+  | { named: string }
   | { listed: readonly string[] }
   | 'now';
 
@@ -77,6 +78,10 @@ export class ProtocolDay {
       const [latitude, longitude] = given.here;
       await this.page.context().setGeolocation({ latitude, longitude, accuracy: 5 });
       await group.getByRole('button', { name: 'Here' }).click();
+    } else if (typeof given !== 'string' && 'named' in given) {
+      const name = this.place.getByRole('textbox', { name: `${label}: somebody else` }).first();
+      await name.fill(given.named);
+      await name.locator('xpath=ancestor::form').getByRole('button', { name: 'Write it down' }).click();
     } else if (typeof given !== 'string' && 'listed' in given) {
       for (const [at, one] of given.listed.entries()) {
         await this.place

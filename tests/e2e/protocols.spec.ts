@@ -68,6 +68,7 @@ test('net, grab and rake on Pell Tarn: nothing stirs before the water, a second 
   await shore.triesAgain('Depth of the water here', '0.2 m');
   await shore.does(['The jaws came up', 'closed'], ['How full', 'half'], ['The bottom is', ['mud']], ['It smells of', 'nothing']);
   await shore.does(['Some went over the rim of the sieve', 'no'], ['Gloves', GLOVED]);
+  await shore.fills();
   await clean(page, 'a grab');
 
   await person.goes('Plant rake');
@@ -231,7 +232,7 @@ test('a Wednesday at Skarn: bacteria, sea water with the refractometer, the surf
   await clean(page, 'the surf');
 });
 
-test('mercury by two pairs of hands, with no signal, and a third person is found for the second part', { tag: '@boat' }, async ({
+test('mercury by two pairs of hands, with no signal: two people, and a glove that tears', { tag: '@both' }, async ({
   page,
   server,
 }) => {
@@ -246,14 +247,32 @@ test('mercury by two pairs of hands, with no signal, and a third person is found
     ['Somebody has waded here today', 'no'],
     ['The spot', 'pool below a riffle, walked up to'],
     ['Waited until it is clear', { seconds: 70 }],
+    ['Clean hands', { named: 'Bea Okafor' }],
+    ['Dirty hands', { named: 'Bea Okafor' }],
   );
-  await page.getByRole('textbox', { name: 'Clean hands: somebody else' }).first().fill('Bea Okafor');
-  await page.getByRole('button', { name: 'Write it down' }).filter({ visible: true }).first().click();
-  await expect(page.getByText('Bea Okafor').first()).toBeVisible();
+  await expect(page.getByText(/Bea Okafor has both parts/).first()).toBeVisible();
+  await page.getByText('Hand dirty hands over').click();
+  await hands.does(['Dirty hands', { named: 'Tomas Reyl' }]);
+  await expect(page.getByText(/has both parts/)).toHaveCount(0);
+  await hands.does(['Gloves', GLOVED]);
   await clean(page, 'two pairs of hands');
+
+  await page.getByRole('button', { name: 'Clean hands broken' }).click();
+  await hands.does(['What happened', 'a glove tore']);
+  await expect(page.getByText(/a glove tore/).first()).toBeVisible();
+  await hands.triesAgain('Bags', ['dirty hands opened the outer bag', 'clean hands took the bottle from the inner bag']);
+  await hands.does(['Bottle and cap rinsed', 3], ['Capped', 'under water'], ['Sediment came into it', 'no']);
+  await hands.fills();
+  await hands.does(
+    ['Bags', ['clean hands closed the inner bag', 'dirty hands closed the outer bag']],
+    ['Code of the bottle', 'MB8124'],
+    ['Put away', ['on ice, not dry ice', 'gloves in the rubbish bag']],
+  );
+  await expect(page.getByText(/ship by Thursday/).first()).toBeVisible();
+  await clean(page, 'a bottle for the traces of mercury');
 });
 
-test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@boat' }, async ({ page, server }) => {
+test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@both' }, async ({ page, server }) => {
   test.setTimeout(300_000);
   const person = await begins(page, server.address, 'Skarn Sound, Outer beach', ['beach plastics']);
   await person.goes('Beach plastics');
@@ -295,7 +314,8 @@ test('six points of a beach in three pairs, drawn as they are fixed', { tag: '@b
     await water.fills();
   }
   await beach.does(['Back from the beach', ['three markers', 'six jars', 'quadrat, spoon, tape', 'all rubbish']]);
-  await expect(page.getByText(/1\.25 L/).first()).toBeVisible();
+  await page.getByText(/^One by one/).click();
+  await expect(page.getByRole('row', { name: /^Volume, sand 1 1\.25 L/ })).toBeVisible();
   await clean(page, 'six points of a beach');
 });
 

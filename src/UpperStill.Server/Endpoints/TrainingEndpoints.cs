@@ -1,6 +1,5 @@
 using Microsoft.EntityFrameworkCore;
 using UpperStill.Core.Setup.People;
-using UpperStill.Core.Setup.Programmes;
 using UpperStill.Server.People;
 using UpperStill.Store;
 using UpperStill.Store.People;
@@ -105,18 +104,12 @@ internal static class TrainingEndpoints
 
         internal async Task<IResult> AddAsync(Guid id, Trained given, CancellationToken cancel)
         {
-            var today = DateOnly.FromDateTime(clock.GetLocalNow().DateTime);
-            if (
-                !Protocol.IsCode(given.What)
-                || string.IsNullOrWhiteSpace(given.By)
-                || given.By.Length > Person.LongestName
-                || given.On > today
-            )
+            if (given.Fault(DateOnly.FromDateTime(clock.GetLocalNow().DateTime)) is { } fault)
             {
                 return Results.Problem(
-                    "A training has a protocol, a day that is not in the future, and somebody who gave it. Nothing was changed.",
+                    $"{fault.Why} {fault.Act} Nothing was changed.",
                     statusCode: StatusCodes.Status400BadRequest,
-                    title: "Something of it is missing, or lies in the future."
+                    title: fault.Seen
                 );
             }
 

@@ -200,6 +200,7 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
             var place = new Position(station.LatitudeDeg, station.LongitudeDeg);
             var zone = zones[row.Water];
             var needs = SeasonNeeds.Of(programme);
+            var atLowWater = programme.Chooses(HeaderOptions.HoursRule, "low-tide");
             var noon = Sun.Noon(place, TodayIn(zone), zone.GetUtcOffset(TodayIn(zone).ToDateTime(new TimeOnly(12, 0))));
             stations.Add(
                 new PlannedStation(station, programme.Name, may.Samples(row.Water), noon.ToString("HH:mm", CultureInfo.InvariantCulture))
@@ -220,12 +221,12 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
                     Of(SeasonDayKind.Pinned),
                     Of(SeasonDayKind.Blocked),
                     [.. row.ReadWeekdays().Select(d => (DayOfWeek)d)],
-                    [.. new[] { span.First.Year, span.Last.Year }.Distinct().SelectMany(y => passes.Passes(place, y)).Where(span.Holds)],
-                    programme.ChoiceOf(HeaderOptions.HoursRule) == "low-tide" ? LowTides(place, span, programme.Hours, zone) : null
+                    [.. new[] { span.First.Year, span.Last.Year }.Distinct().SelectMany(y => passes.Passes(place, y)).Where(span.Holds)]
                 )
                 {
                     Needs = needs,
-                    LowWaters = needs.Any(n => n.LowWater) ? LowWaters(place, span, zone) : null,
+                    AtLowWater = atLowWater,
+                    LowWaters = atLowWater || needs.Any(n => n.LowWater) ? LowWaters(place, span, zone) : null,
                     Zone = zone,
                     Today = TodayIn(zone),
                     IceOut = own.Where(d => d.Kind == SeasonDayKind.IceOut).Select(d => (DateOnly?)d.Day).Max(),
@@ -250,23 +251,8 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         );
     }
 
-    // Days on which low water falls within the programme's hours.
-    private List<DateOnly>? LowTides(Position place, SeasonSpan span, HoursWindow hours, TimeZoneInfo zone) =>
-        Lows(place, span) is not { } lows
-            ? null
-            :
-            [
-                .. lows.Select(t => TimeZoneInfo.ConvertTime(t, zone))
-                    .Where(t => TimeOnly.FromDateTime(t.DateTime) >= hours.From && TimeOnly.FromDateTime(t.DateTime) <= hours.Until)
-                    .Select(t => DateOnly.FromDateTime(t.DateTime))
-                    .Distinct(),
-            ];
-
-    // Low waters in daylight, by the clock there.
-    private List<DateTime>? LowWaters(Position place, SeasonSpan span, TimeZoneInfo zone) =>
-        Lows(place, span)?.Where(t => Sun.Over(place, t).AltitudeDeg > 0).Select(t => TimeZoneInfo.ConvertTime(t, zone).DateTime).ToList();
-
-    private IEnumerable<DateTimeOffset>? Lows(Position place, SeasonSpan span)
+    // Low waters in daylight, by the clock there; null where the tide is not known.
+    private List<DateTime>? LowWaters(Position place, SeasonSpan span, TimeZoneInfo zone)
     {
         var (begin, end) = (
             new DateTimeOffset(span.First, TimeOnly.MinValue, TimeSpan.Zero),
@@ -274,7 +260,12 @@ public sealed class SeasonDesk(FieldBook book, IPassCalendar passes, ITideConsta
         );
         return tides.At(place) is not { } constants
             ? null
-            : Tide.Turns(constants, begin.AddDays(-1), end.AddDays(2)).Where(t => !t.High).Select(t => t.At);
+            :
+            [
+                .. Tide.Turns(constants, begin.AddDays(-1), end.AddDays(2))
+                    .Where(t => !t.High && Sun.Over(place, t.At).AltitudeDeg > 0)
+                    .Select(t => TimeZoneInfo.ConvertTime(t.At, zone).DateTime),
+            ];
     }
 
     // Rows of earlier builds begin with a capital.

@@ -56,7 +56,8 @@ internal sealed class DemoOther(DemoScenario scenario, DemoStation station)
             var work = new DemoWork(scenario, station, programme, day, protocols, chance, chance.Uuid(at), at);
             work.Begin();
             work.Sound();
-            foreach (var protocol in protocols)
+            // What stirs comes after what must not be stirred.
+            foreach (var protocol in protocols.OrderBy(p => VisitParts.Described.First(d => d.Code == p.Code).Description.Rank))
             {
                 work.Current = protocol;
                 DemoProtocols.Write(work);

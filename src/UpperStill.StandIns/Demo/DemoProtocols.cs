@@ -283,6 +283,7 @@ internal static class DemoProtocols
             work.Choose("sieve", "smell", i > 3 ? "sulphide" : "none", item, number);
             work.Put("wash", "over-rim", new ObservedValue { Yes = false }, item, number);
             work.Put("jar", "gloves", new ObservedValue { Ticked = ["on", "whole"] }, item, number);
+            work.Jar(work.Samples[i], preserved: true);
             if (work.Old)
             {
                 work.Choose("pick", "share", i == 1 ? "quarter" : "all", item, number);
@@ -422,6 +423,7 @@ internal static class DemoProtocols
                 },
                 N(n)
             );
+            work.Jar(work.Samples[n - 1]);
             work.Put(
                 "measure",
                 "depths",
@@ -439,6 +441,7 @@ internal static class DemoProtocols
             work.Count("sink", "rinses", 3, N(n));
             work.Choose("sink", "capped", "under-water", N(n));
             work.Choose("sink", "holds", "clear", N(n));
+            work.Jar(work.Samples[n + 2]);
         }
 
         work.Tick("back", "back", "markers", "jars", "tools", "rubbish");

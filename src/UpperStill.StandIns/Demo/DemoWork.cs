@@ -30,7 +30,8 @@ internal sealed class DemoWork(
     private readonly DemoEntry sampler = new(station.Observers[0]);
     private readonly DemoEntry laboratory = new(scenario.People.First(p => p.SignInName == "laboratory").Name, "laboratory");
 
-    private readonly List<string> filled = [];
+    private readonly List<PlannedSample> filled = [];
+    private readonly HashSet<string> stays = [];
 
     internal List<Entry> Entries { get; } = [];
 
@@ -82,27 +83,28 @@ internal sealed class DemoWork(
         Deliver();
     }
 
-    /// <summary>What was filled is put away and brought: the same afternoon, what is frozen on the turn-in date of the year.</summary>
+    /// <summary>What was filled is put away as its type asks, and brought: the same afternoon, what is frozen on the turn-in date of the
+    /// year. What is counted at the own bench stays.</summary>
     internal void Deliver()
     {
-        if (filled.Count == 0)
+        foreach (var put in filled.GroupBy(s => s.Type.Keep).ToList())
         {
-            return;
+            Make(CustodyKinds.Stored, new StoredBody([.. put.Select(s => s.Number)], put.Key.UsualPlace(), TemperatureC: Shows(put.Key)));
         }
 
-        var frozen = Current.Code == "dip";
-        Make(
-            CustodyKinds.Stored,
-            frozen ? new StoredBody(filled, StorePlace.Freezer, TemperatureC: "-18")
-                : Current == Protocol.Seawater ? new StoredBody(filled, StorePlace.Cupboard)
-                : new StoredBody(filled, StorePlace.Cooler, TemperatureC: "3")
-        );
-        var on = frozen ? new DateOnly(day.Year, 10, 2) : day;
-        at = new DateTimeOffset(on.ToDateTime(new TimeOnly(frozen ? 10 : 13, 40)), at.Offset);
+        foreach (var sent in filled.Where(s => !stays.Contains(s.Number)).GroupBy(s => s.Type.Keep).ToList())
+        {
+            Bring([.. sent.Select(s => s.Number)], sent.Key);
+        }
+    }
+
+    private void Bring(IReadOnlyList<string> numbers, Keeping keep)
+    {
+        at = new DateTimeOffset(BroughtOn(keep).ToDateTime(new TimeOnly(keep == Keeping.Frozen ? 10 : 13, 40)), at.Offset);
         var manifest = chance.Uuid(at);
         Make(
             CustodyKinds.HandedOver,
-            new HandedOverBody(manifest, filled, scenario.Laboratory.Name, TravelBy.Hand, TravelOn.Ice, station.Observers[0])
+            new HandedOverBody(manifest, numbers, scenario.Laboratory.Name, TravelBy.Hand, TravelOn.Ice, station.Observers[0])
         );
         at = at.AddHours(1);
         Entries.Add(
@@ -110,19 +112,21 @@ internal sealed class DemoWork(
                 chance,
                 visit,
                 CustodyKinds.Received,
-                new ReceivedBody(
-                    filled,
-                    ArrivedAs.Good,
-                    laboratory.By,
-                    manifest,
-                    Current == Protocol.Seawater ? null
-                        : frozen ? "-15"
-                        : "4"
-                ),
+                new ReceivedBody(numbers, ArrivedAs.Good, laboratory.By, manifest, Shows(keep)),
                 at
             )
         );
     }
+
+    private DateOnly BroughtOn(Keeping keep) => keep == Keeping.Frozen ? new DateOnly(day.Year, 10, 2) : day;
+
+    private static string? Shows(Keeping keep) =>
+        keep switch
+        {
+            Keeping.Frozen => "-18",
+            Keeping.Room => null,
+            _ => "4",
+        };
 
     internal void Later(double minutes) => at = at.AddMinutes(minutes);
 
@@ -154,7 +158,7 @@ internal sealed class DemoWork(
 
     internal void Fill(PlannedSample sample, FilledFrom from = FilledFrom.Lake, bool? preserved = null)
     {
-        filled.Add(sample.Number);
+        filled.Add(sample);
         Make(
             FillKinds.Fill,
             new FillBody(
@@ -168,18 +172,32 @@ internal sealed class DemoWork(
         );
     }
 
+    /// <summary>A jar that is counted at the group’s own bench.</summary>
+    internal void Jar(PlannedSample sample, bool? preserved = null)
+    {
+        stays.Add(sample.Number);
+        Fill(sample, preserved: preserved);
+    }
+
     /// <summary>What the laboratory reports some days later.</summary>
     internal void Result(PlannedSample sample, string analyte, double value, string format, string unit)
     {
         if (Old)
         {
+            var brought = BroughtOn(sample.Type.Keep);
             Entries.Add(
                 laboratory.Of(
                     chance,
                     visit,
                     ResultKinds.Result,
-                    new ResultBody(sample.Number, analyte, value.ToString(format, CultureInfo.InvariantCulture), unit, On: day.AddDays(4)),
-                    at.AddDays(5)
+                    new ResultBody(
+                        sample.Number,
+                        analyte,
+                        value.ToString(format, CultureInfo.InvariantCulture),
+                        unit,
+                        On: brought.AddDays(4)
+                    ),
+                    at.AddDays(brought.DayNumber - day.DayNumber + 5)
                 )
             );
         }

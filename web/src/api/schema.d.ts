@@ -8690,12 +8690,12 @@ export interface components {
          * @description Where a sample is in its life.
          * @enum {unknown}
          */
-        SampleState: "planned" | "labelled" | "taken" | "preserved" | "stored" | "filtered" | "handed-over" | "received" | "analysed" | "reported" | "lost" | "rejected";
+        SampleState: "planned" | "labelled" | "taken" | "preserved" | "stored" | "filtered" | "handed-over" | "received" | "analysed" | "reported" | "lost" | "rejected" | "counted";
         /**
          * @description Something that happens to a sample.
          * @enum {unknown}
          */
-        SampleStep: "label" | "take" | "preserve" | "store" | "filter" | "hand-over" | "receive" | "measure" | "report" | "lose" | "reject";
+        SampleStep: "label" | "take" | "preserve" | "store" | "filter" | "hand-over" | "receive" | "measure" | "report" | "lose" | "reject" | "count";
         /** @description A sort of sample: its container, what is added, how it is filled, rinsed and kept. */
         SampleType: {
             /** @description Identity, for example `chlorophyll-filter`. */

@@ -141,7 +141,10 @@ function Group({
   const inner = description.repeats.find(({ within }) => within === group.repeat && group.repeat !== undefined);
   const first = inner && description.steps.find(({ repeat }) => repeat === inner.code);
   const asked = first?.fields.find(({ code }) => !unasked(own, first.code)?.includes(code));
-  const values = own.values.filter(({ item }) => outerItem(item) === group.item);
+  // Sand 1 and water 1 have one code: what is told here is of these steps alone.
+  const values = own.values.filter(
+    ({ item, step }) => outerItem(item) === group.item && group.steps.some((one) => one.step === step),
+  );
   const body = (
     <>
       <ol className="mt-1">
@@ -179,8 +182,8 @@ function Group({
         aria-expanded={open}
         onClick={() => setOpened(!open)}
       >
-        <h3 className="text-xl">
-          {done && <span aria-hidden="true">✓ </span>}
+        <h3 className="shrink-0 text-xl">
+          {done && values.length > 0 && <span aria-hidden="true">✓ </span>}
           {group.words}
         </h3>
         {!open && <span className="min-w-0 truncate text-dim text-sm">{values.map(({ text }) => text).join(', ')}</span>}

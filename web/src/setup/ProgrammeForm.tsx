@@ -5,10 +5,8 @@ import { usePulled } from '../api/usePulled';
 import { Composer, DRAFT } from '../compose/Composer';
 import type { Composed } from '../compose/composed';
 import { OwnProtocols } from '../compose/OwnProtocols';
-import { useProtocolName } from '../field/boxes';
 import { refreshNow } from '../field/delivery';
 import { store } from '../field/store';
-import { Check } from '../ui/Check';
 import { ClockField } from '../ui/ClockField';
 import { monthName } from '../ui/days';
 import { numberOf } from '../ui/number';
@@ -20,6 +18,7 @@ import { DepthField } from './DepthField';
 import { Beside, type FieldFinding, Summary } from './findings';
 import { limitDraftOf, MethodRows, withLimits } from './MethodRows';
 import { NEW_ROW, SeasonRows } from './SeasonRows';
+import { TrainedFor } from './TrainedFor';
 
 type Programme = Schemas['Programme'];
 interface Props {
@@ -27,35 +26,6 @@ interface Props {
   isNew: boolean;
   onKept(): void;
   onCancel(): void;
-}
-
-/** What somebody aboard must have been trained in within the year: of what the season takes. */
-function TrainedFor({
-  programme,
-  onChange,
-}: {
-  programme: Programme;
-  onChange(trained: NonNullable<Programme['trained']>): void;
-}) {
-  const protocolName = useProtocolName();
-  const trained = programme.trained ?? [];
-  const planned = [...new Set((programme.season ?? []).map(({ protocol }) => protocol))];
-  return planned.length === 0 ? null : (
-    <fieldset className="mt-4">
-      <legend className="font-bold text-sm">Somebody aboard is trained this year in</legend>
-      <div className="flex flex-wrap gap-x-5">
-        {planned.map((protocol) => (
-          <Check
-            key={protocol}
-            checked={trained.includes(protocol)}
-            onCheck={(on) => onChange(on ? [...trained, protocol] : trained.filter((one) => one !== protocol))}
-          >
-            {protocolName(protocol)}
-          </Check>
-        ))}
-      </div>
-    </fieldset>
-  );
 }
 
 const MONTHS = Object.fromEntries(Array.from({ length: 12 }, (_, i) => [String(i + 1), monthName(i + 1)]));

@@ -1,4 +1,5 @@
 using UpperStill.Core.Application.Visits;
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Described;
 using UpperStill.Core.Setup.Programmes;
 using UpperStill.Core.Setup.Samples;
@@ -43,7 +44,8 @@ public static class SeasonNeeds
             .Select(b => programme.TypeOf(b.Type))
             .OfType<SampleType>()
             .Where(t => !t.Shipped && t.Keep != Keeping.Frozen)
-            .Min(t => t.HoldHours is { } hours and <= FreshHours ? (int?)hours : null);
+            .Select(t => CustodyOptions.HoldHours(programme, t))
+            .Min(hours => hours <= FreshHours ? (int?)hours : null);
 
     private static IEnumerable<DescribedProtocol> Planned(Programme programme) =>
         VisitParts.DescribedIn(programme).Where(p => programme.Season?.Any(s => s.Protocol.Code == p.Code) == true);

@@ -76,6 +76,9 @@ public static class CustodyOptions
             8760
         );
 
+    /// <summary>How long water of a type may wait by a programme, h; null where it keeps.</summary>
+    internal static decimal? HoldHours(Programme programme, SampleType type) => type.HoldHours is null ? null : programme.Of(Hold(type));
+
     /// <summary>The methods, in the order of the work.</summary>
     public static IReadOnlyList<Method> Methods { get; } = [When, Tool, ContainerOptions.Keep, ContainerOptions.Bacteria];
 

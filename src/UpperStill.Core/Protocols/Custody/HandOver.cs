@@ -195,7 +195,7 @@ public static class HandOver
         }
 
         if (
-            type?.Code == "mercury"
+            type?.Shipped == true
             && request.By == TravelBy.Carrier
             && request.Laboratory?.ShippingDays is { } days
             && !days.Contains((int)request.Now.DayOfWeek)

@@ -46,7 +46,7 @@ internal static class SampleHolds
     }
 
     private static decimal? Hours(SampleType type, SheetDraft draft) =>
-        type.HoldHours is null ? null : Plan(type, draft)?.HoldHours ?? draft.Context.Programme.Of(CustodyOptions.Hold(type));
+        type.HoldHours is null ? null : Plan(type, draft)?.HoldHours ?? CustodyOptions.HoldHours(draft.Context.Programme, type);
 
     private static ProtocolPlan? Plan(SampleType type, SheetDraft draft) =>
         (draft.Context.Programme.Season ?? []).FirstOrDefault(p => draft.Bottles(p, draft.Context.Programme).Any(b => b.Type == type.Code));

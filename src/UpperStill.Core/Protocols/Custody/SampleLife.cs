@@ -54,6 +54,10 @@ public enum SampleState
     /// <summary>Rejected by the laboratory, for a reason.</summary>
     [JsonStringEnumMemberName("rejected")]
     Rejected,
+
+    /// <summary>Counted at the group’s own bench: no laboratory waits for it.</summary>
+    [JsonStringEnumMemberName("counted")]
+    Counted,
 }
 
 /// <summary>What the life of a sample says of a step.</summary>
@@ -70,25 +74,26 @@ public enum StepVerdict
 }
 
 /// <summary>The life of a sample, one table: planned, labelled, taken, preserved, stored, handed over, received, analysed, reported; or
-/// lost, or rejected.</summary>
+/// counted at the own bench; or lost, or rejected.</summary>
 public static class SampleLife
 {
     // One letter a step, in the order above: the state after it; a capital follows, a small letter comes early, a point is refused.
     private static readonly Dictionary<SampleState, string> Table = new()
     {
-        //                          L T P S F H R M O X J
-        [SampleState.Planned] = "L T . s . h r m o X .",
-        [SampleState.Labelled] = "L T . s . h r m o X .",
-        [SampleState.Taken] = "T . P S F H r m o X .",
-        [SampleState.Preserved] = "P . P S F H r m o X .",
-        [SampleState.Stored] = "S . S S F H r m o X .",
-        [SampleState.Filtered] = "F . . . F . . . . X .",
-        [SampleState.HandedOver] = "H . . . . . R m o X J",
-        [SampleState.Received] = "R . . . . . . M O X J",
-        [SampleState.Analysed] = "M . . . . . . M O X J",
-        [SampleState.Reported] = "O . . . . . . O O . J",
-        [SampleState.Lost] = ". . . . . . . . . . .",
-        [SampleState.Rejected] = ". . . . . . . . . . .",
+        //                          L T P S F H R M O X J C
+        [SampleState.Planned] = "L T . s . h r m o X . c",
+        [SampleState.Labelled] = "L T . s . h r m o X . c",
+        [SampleState.Taken] = "T . P S F H r m o X . C",
+        [SampleState.Preserved] = "P . P S F H r m o X . C",
+        [SampleState.Stored] = "S . S S F H r m o X . C",
+        [SampleState.Filtered] = "F . . . F . . . . X . .",
+        [SampleState.HandedOver] = "H . . . . . R m o X J .",
+        [SampleState.Received] = "R . . . . . . M O X J .",
+        [SampleState.Analysed] = "M . . . . . . M O X J .",
+        [SampleState.Reported] = "O . . . . . . O O . J .",
+        [SampleState.Lost] = ". . . . . . . . . . . .",
+        [SampleState.Rejected] = ". . . . . . . . . . . .",
+        [SampleState.Counted] = "C . . C . . . . . X . C",
     };
 
     /// <summary>What becomes of a sample in a state by a step.</summary>
@@ -117,7 +122,7 @@ public static class SampleLife
 
     /// <summary>True where nothing more will happen to it.</summary>
     public static bool Ended(this SampleState state) =>
-        state is SampleState.Filtered or SampleState.Reported or SampleState.Lost or SampleState.Rejected;
+        state is SampleState.Filtered or SampleState.Reported or SampleState.Lost or SampleState.Rejected or SampleState.Counted;
 
     /// <summary>A state in words.</summary>
     public static string Words(this SampleState state) =>
@@ -143,6 +148,7 @@ public static class SampleLife
             SampleStep.Measure => "measured",
             SampleStep.Report => "reported",
             SampleStep.Lose => "lost",
+            SampleStep.Count => "counted",
             _ => "rejected",
         };
 
@@ -159,6 +165,7 @@ public static class SampleLife
             'M' => SampleState.Analysed,
             'O' => SampleState.Reported,
             'X' => SampleState.Lost,
+            'C' => SampleState.Counted,
             _ => SampleState.Rejected,
         };
 }

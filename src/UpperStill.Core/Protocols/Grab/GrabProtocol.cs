@@ -99,6 +99,7 @@ public sealed class GrabProtocol : DescribedProtocol
                         Count = p => GrabOptions.Items(p, null).Count,
                         Needed = draft => Items(draft).Count,
                         Of = (draft, i) => Items(draft).ElementAtOrDefault(i)?.Code,
+                        CountedIn = Counts,
                     },
                 ],
                 Pack = outing =>

@@ -81,8 +81,18 @@ public sealed class NetTowProtocol : DescribedProtocol
                 ],
                 Containers =
                 [
-                    new("plankton-preserved") { From = FilledFrom.Net, When = (NetTowOptions.Keep, "preserved") },
-                    new("plankton-live") { From = FilledFrom.Net, When = (NetTowOptions.Keep, "live") },
+                    new("plankton-preserved")
+                    {
+                        From = FilledFrom.Net,
+                        When = (NetTowOptions.Keep, "preserved"),
+                        CountedIn = Counts,
+                    },
+                    new("plankton-live")
+                    {
+                        From = FilledFrom.Net,
+                        When = (NetTowOptions.Keep, "live"),
+                        CountedIn = Counts,
+                    },
                 ],
                 Pack = outing =>
                     [

@@ -116,7 +116,7 @@ internal static class PlasticsCount
             run.Derive(
                 new SheetDerived(
                     "sand-volume",
-                    $"Sand {item.ItemCode}",
+                    $"Volume, sand {item.ItemCode}",
                     depths.Count == Depths.Wanted
                         ? "waits for the quadrat’s side"
                         : $"waits for {Depths.Wanted - depths.Count} more depths",
@@ -132,13 +132,13 @@ internal static class PlasticsCount
         run.Derive(
             new SheetDerived(
                 "sand-volume",
-                $"Sand {item.ItemCode}",
+                $"Volume, sand {item.ItemCode}",
                 $"{Decimals.Text(decimal.Round(litres, 3))} L",
                 Decimals.Published(litres),
                 "L",
                 item.ItemCode,
                 Working: new Working(
-                    $"Sand {item.ItemCode}",
+                    $"Volume, sand {item.ItemCode}",
                     [item.Input(Depths)],
                     [
                         $"({string.Join(" + ", depths.Select(Decimals.Text))}) / 5 = {Decimals.Text(depths.Average())} mm",

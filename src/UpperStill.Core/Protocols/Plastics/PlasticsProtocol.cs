@@ -124,6 +124,7 @@ public sealed class PlasticsProtocol : DescribedProtocol
                         Step = "skim",
                         Count = _ => Places,
                         Of = (_, i) => Item(i),
+                        CountedIn = SandItems,
                     },
                     new("plastics-water")
                     {
@@ -131,6 +132,7 @@ public sealed class PlasticsProtocol : DescribedProtocol
                         Count = _ => Places,
                         Of = (_, i) => Item(i),
                         RinsesCounted = true,
+                        CountedIn = WaterItems,
                     },
                 ],
                 Pack = outing =>

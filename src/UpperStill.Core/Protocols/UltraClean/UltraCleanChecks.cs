@@ -1,5 +1,6 @@
 using System.Globalization;
 using UpperStill.Core.Basis.Quantities;
+using UpperStill.Core.Protocols.Custody;
 using UpperStill.Core.Record.Described;
 using static UpperStill.Core.Protocols.UltraClean.UltraCleanFields;
 
@@ -8,8 +9,6 @@ namespace UpperStill.Core.Protocols.UltraClean;
 /// <summary>Notice, day, order and hands of ultra-clean water.</summary>
 internal static class UltraCleanChecks
 {
-    private const int ShipHours = 24;
-
     internal static void Of(ProtocolRun run)
     {
         var once = run.Once;
@@ -94,9 +93,12 @@ internal static class UltraCleanChecks
             once.Find(UltraCleanFindings.CannotReach, UltraCleanFields.Notice, ("day", day.ToString("dddd", CultureInfo.InvariantCulture)));
         }
 
-        if (run.Containers.Fills is { Count: > 0 } fills)
+        if (
+            run.Containers.Fills is { Count: > 0 } fills
+            && CustodyOptions.HoldHours(run.Programme, run.Containers.Bottles[0].Type) is { } hours
+        )
         {
-            var until = fills[0].Entry.At.AddHours(ShipHours);
+            var until = fills[0].Entry.At.AddHours((double)hours);
             var words = $"ship by {until.ToString("dddd HH:mm", CultureInfo.InvariantCulture)}";
             run.Clock("To the carrier", fills[0].Entry.At, until, words);
             run.Derive(

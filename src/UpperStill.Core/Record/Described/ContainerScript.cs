@@ -32,6 +32,9 @@ internal sealed class ContainerScript(string type)
     /// <summary>Where drops are added in a later step: their count.</summary>
     internal CounterField? Fixed { get; init; }
 
+    /// <summary>The box at the bench in which what is inside is counted: no laboratory waits for it then.</summary>
+    internal Field? CountedIn { get; init; }
+
     /// <summary>Further ones of the same water.</summary>
     internal int Replicates { get; init; }
 

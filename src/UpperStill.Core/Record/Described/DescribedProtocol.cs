@@ -140,7 +140,7 @@ public abstract class DescribedProtocol : VisitPart
     }
 
     /// <inheritdoc/>
-    internal sealed override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => Mine(draft)?.Added ?? [];
+    internal sealed override IEnumerable<SampleStepTaken> SampleSteps(SheetDraft draft) => Mine(draft)?.Later ?? [];
 
     /// <inheritdoc/>
     internal sealed override IEnumerable<Protocol> Took(SheetDraft draft) => Mine(draft) is { Values.Count: > 0 } ? [Protocol] : [];

@@ -174,7 +174,7 @@ internal sealed class ProtocolRun
         return new SheetProtocol(script.Code, due, values, steps, Derived)
         {
             Containers = Containers.Bottles,
-            Added = Containers.Added(this),
+            Later = Containers.Later(this),
             Proposals = proposals,
             Spans = spans,
             Clocks = clocks,

@@ -42,8 +42,25 @@ internal sealed class RunContainers
     /// <summary>A finding beside a container.</summary>
     internal void Say(Read<FillBody> fill, FindingWords words, params (string Name, string Text)[] given) => Say(fill, words.With(given));
 
-    /// <summary>What was added in a later step, for the life of the samples.</summary>
-    internal IReadOnlyList<SampleStepTaken> Added(ProtocolRun run) =>
+    /// <summary>What later steps say of them, for the life of the samples.</summary>
+    internal IReadOnlyList<SampleStepTaken> Later(ProtocolRun run) => [.. Added(run), .. Counted()];
+
+    private IEnumerable<SampleStepTaken> Counted()
+    {
+        foreach (var own in all.Where(c => c.Script?.CountedIn is not null && c.Bottle.Entry is not null))
+        {
+            var counts = draft
+                .Standing(ObservationKinds.Observation)
+                .Where(o => o.Body.Protocol.Code == script.Code && o.Body.Field == own.Script!.CountedIn!.Code)
+                .FirstOrDefault(o => own.Item is null || o.Body.Item == own.Item);
+            if (counts is not null)
+            {
+                yield return new(counts.Entry, SampleStep.Count, [own.Bottle.Number], "counted at the bench");
+            }
+        }
+    }
+
+    private IEnumerable<SampleStepTaken> Added(ProtocolRun run) =>
         [
             .. all.Where(c => c.Script?.Fixed is not null && c.Bottle.Entry is not null)
                 .Select(c => (c.Bottle, Drops: run.Once[c.Script!.Fixed!], Entry: run.Once.Entry(c.Script.Fixed!)))

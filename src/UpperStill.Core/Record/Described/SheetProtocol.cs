@@ -130,9 +130,9 @@ public sealed record SheetProtocol(
     internal SheetProtocolStep? StepOf(string sample) =>
         Steps.FirstOrDefault(s => s.Containers?.Any(c => SampleNumber.Same(c, sample)) == true);
 
-    /// <summary>What was added to its containers in a later step.</summary>
+    /// <summary>What its later steps say of its containers: what was added, what was counted.</summary>
     [JsonIgnore]
-    internal IReadOnlyList<SampleStepTaken> Added { get; init; } = [];
+    internal IReadOnlyList<SampleStepTaken> Later { get; init; } = [];
 
     /// <summary>What a self-audit asks of it: its steps, counters and containers.</summary>
     [JsonIgnore]

@@ -49,4 +49,8 @@ public enum SampleStep
     /// <summary>The laboratory rejects it.</summary>
     [JsonStringEnumMemberName("reject")]
     Reject,
+
+    /// <summary>What is inside is counted at the group’s own bench.</summary>
+    [JsonStringEnumMemberName("count")]
+    Count,
 }

@@ -19,12 +19,6 @@ public sealed record PersonNames(Guid Id, IReadOnlyList<string> Names)
     } = [];
 }
 
-/// <summary>A training that somebody had. It says what was shown and practised; it certifies nothing.</summary>
-/// <param name="What">The protocol, by its code.</param>
-/// <param name="On">The day.</param>
-/// <param name="By">Who trained them.</param>
-public sealed record Trained(string What, DateOnly On, string By);
-
 /// <summary>Tells people apart: by their ids; by a name only where an entry has no id, or one that was made on a device without a
 /// signal.</summary>
 /// <param name="people">Everybody with an account.</param>

@@ -20,8 +20,6 @@ internal sealed class DayRules
     private readonly HashSet<DateOnly> blocked;
     private readonly HashSet<DateOnly> passes;
     private readonly HashSet<DateOnly> shared;
-    private readonly HashSet<DateOnly>? lowTides;
-
     private readonly HashSet<DateOnly> pinned;
     private readonly ILookup<DateOnly, TimeOnly>? lowWaters;
 
@@ -41,7 +39,6 @@ internal sealed class DayRules
         shared = [.. request.SharedDays ?? []];
         pinned = [.. (station.Pinned ?? []).Select(p => p.Day)];
         lowWaters = station.LowWaters?.ToLookup(DateOnly.FromDateTime, TimeOnly.FromDateTime);
-        lowTides = station.LowTides is null ? null : [.. station.LowTides];
         Span = new SeasonSpan(request.Year, TodayThere, [.. station.Protocols]);
         Days = Span.Last.DayNumber - Span.First.DayNumber + 1;
         Base = station.Protocols.Where(p => p.Rhythm == Rhythm.Days).OrderBy(p => p.EveryDays).FirstOrDefault();
@@ -58,7 +55,7 @@ internal sealed class DayRules
         for (var day = 0; day < Days; day++)
         {
             var date = Date(day);
-            open[day] = day >= Today && !blocked.Contains(date) && lowTides?.Contains(date) != false && !visited.Contains(date);
+            open[day] = day >= Today && !blocked.Contains(date) && (!station.AtLowWater || TideServes(date)) && !visited.Contains(date);
             openForBase[day] = open[day] && Base is { } rhythm && InWindow(rhythm, day) && Reaches(date, rhythm);
             var active = ActiveOn(day);
             openForMonthly[day] = open[day] && active.Count > 0 && active.All(p => Reaches(date, p));
@@ -176,8 +173,11 @@ internal sealed class DayRules
         need.Weekdays is { } weekdays && !weekdays.Contains(date.DayOfWeek) ? $"{need.Protocol.Words()} is collected on {Words(weekdays)}"
         : date < TodayThere.AddDays(need.NoticeDays) && !pinned.Contains(date)
             ? $"the lab needs {need.NoticeDays} days’ notice of {need.Protocol.Words()}"
-        : need.LowWater && lowWaters is not null && !LowOn(date).Any() ? $"no low water for {need.Protocol.Words()} falls within the hours"
+        : need.LowWater && !TideServes(date) ? $"no low water for {need.Protocol.Words()} falls within the hours"
         : null;
+
+    // Where the tide is not known no day is ruled out.
+    private bool TideServes(DateOnly date) => lowWaters is null || LowOn(date).Any();
 
     private IEnumerable<TimeOnly> LowOn(DateOnly date) =>
         lowWaters![date].Where(t => t >= station.Hours.From && t <= station.Hours.Until).Order();
@@ -231,7 +231,7 @@ internal sealed class DayRules
             yield return "shared observation day";
         }
 
-        if (lowTides is not null)
+        if (station.AtLowWater && lowWaters is not null)
         {
             yield return request.TidesSimulated ? "low water within the hours (simulated)" : "low water within the hours";
         }

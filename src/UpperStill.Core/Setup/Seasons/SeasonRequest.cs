@@ -23,7 +23,6 @@ public sealed record SetDay(DateOnly Day, string Why);
 /// <param name="Blocked">Days on which nobody can go.</param>
 /// <param name="Volunteers">Days of the week on which its people can go; empty where any will do.</param>
 /// <param name="Passes">Days on which a satellite looks down: worth a match.</param>
-/// <param name="LowTides">Days with low tide within the hours; null where the tide does not matter.</param>
 public sealed record StationSeason(
     string Code,
     IReadOnlyList<ProtocolPlan> Protocols,
@@ -33,8 +32,7 @@ public sealed record StationSeason(
     IReadOnlyList<SetDay>? Pinned = null,
     IReadOnlyList<SetDay>? Blocked = null,
     IReadOnlyList<DayOfWeek>? Volunteers = null,
-    IReadOnlyList<DateOnly>? Passes = null,
-    IReadOnlyList<DateOnly>? LowTides = null
+    IReadOnlyList<DateOnly>? Passes = null
 )
 {
     /// <summary>Observed ice-out of this year.</summary>
@@ -42,6 +40,9 @@ public sealed record StationSeason(
 
     /// <summary>What its protocols ask of their days.</summary>
     public IReadOnlyList<DayNeed> Needs { get; init; } = [];
+
+    /// <summary>True where nobody goes but about low water.</summary>
+    public bool AtLowWater { get; init; }
 
     /// <summary>Low waters by day and clock, in daylight, local time; null where the tide there is not known.</summary>
     public IReadOnlyList<DateTime>? LowWaters { get; init; }

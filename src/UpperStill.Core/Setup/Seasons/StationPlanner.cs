@@ -88,19 +88,15 @@ internal sealed class StationPlanner
     private string? Against(int day, int before, int least) =>
         day - before < least ? $"it is {day - before} days after the date before; the least is {least}"
         : (station.Blocked ?? []).FirstOrDefault(b => b.Day == rules.Date(day)) is { } blocked ? $"that day is blocked: {blocked.Why}"
-        : rules.Base is { } rhythm
-            ? (
-                !rules.InWindow(rhythm, day) ? "it lies outside the season"
-                : rules.OpenForBase(day) ? null
-                : rules.Against(rules.Date(day), rhythm) ?? "the tide is not low within the hours"
-            )
-        : rules.OpenForMonthly(day) ? null
-        : Due(day) is { Count: > 0 } due ? due.Select(p => rules.Against(rules.Date(day), p)).FirstOrDefault(a => a is not null)
-        : "it lies outside the season";
+        : Due(day) is not { Count: > 0 } due ? "it lies outside the season"
+        : rules.Open(day) ? due.Select(p => rules.Against(rules.Date(day), p)).FirstOrDefault(a => a is not null)
+        : "the tide is not low within the hours";
 
-    /// <summary>What is due by months or once, in its window that day.</summary>
+    /// <summary>What a day is chosen for: the rhythm of days, else what is due by months, else what is due once.</summary>
     private List<ProtocolPlan> Due(int day) =>
-        [.. station.Protocols.Where(p => p.Rhythm is Rhythm.Monthly or Rhythm.Once && rules.InWindow(p, day))];
+        rules.Base is { } rhythm ? [.. new[] { rhythm }.Where(p => rules.InWindow(p, day))]
+        : rules.Monthly.Count > 0 ? rules.ActiveOn(day)
+        : [.. station.Protocols.Where(p => rules.InWindow(p, day))];
 
     private SeasonDate Planned(List<Found> found, int i, DateOnly? last)
     {

@@ -18,6 +18,7 @@ public class SampleLifeTests
             (Step.Store, State.Stored),
             (Step.Filter, State.Filtered),
             (Step.HandOver, State.HandedOver),
+            (Step.Count, State.Counted),
             (Step.Lose, State.Lost),
         ],
         [State.Preserved] =
@@ -27,6 +28,7 @@ public class SampleLifeTests
             (Step.Store, State.Stored),
             (Step.Filter, State.Filtered),
             (Step.HandOver, State.HandedOver),
+            (Step.Count, State.Counted),
             (Step.Lose, State.Lost),
         ],
         [State.Stored] =
@@ -36,6 +38,7 @@ public class SampleLifeTests
             (Step.Store, State.Stored),
             (Step.Filter, State.Filtered),
             (Step.HandOver, State.HandedOver),
+            (Step.Count, State.Counted),
             (Step.Lose, State.Lost),
         ],
         [State.Filtered] = [(Step.Label, State.Filtered), (Step.Filter, State.Filtered), (Step.Lose, State.Lost)],
@@ -71,6 +74,7 @@ public class SampleLifeTests
         ],
         [State.Lost] = [],
         [State.Rejected] = [],
+        [State.Counted] = [(Step.Label, State.Counted), (Step.Store, State.Counted), (Step.Count, State.Counted), (Step.Lose, State.Lost)],
     };
 
     // Facts whose link before them nobody wrote down: they count, and are marked.
@@ -83,6 +87,7 @@ public class SampleLifeTests
             (Step.Receive, State.Received),
             (Step.Measure, State.Analysed),
             (Step.Report, State.Reported),
+            (Step.Count, State.Counted),
         ],
         [State.Labelled] =
         [
@@ -91,6 +96,7 @@ public class SampleLifeTests
             (Step.Receive, State.Received),
             (Step.Measure, State.Analysed),
             (Step.Report, State.Reported),
+            (Step.Count, State.Counted),
         ],
         [State.Taken] = [(Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],
         [State.Preserved] = [(Step.Receive, State.Received), (Step.Measure, State.Analysed), (Step.Report, State.Reported)],

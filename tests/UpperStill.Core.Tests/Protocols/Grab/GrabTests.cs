@@ -1,4 +1,7 @@
+using UpperStill.Core.Application.Samples;
 using UpperStill.Core.Basis.Findings;
+using UpperStill.Core.Protocols.Custody;
+using UpperStill.Core.Record.Parts;
 using UpperStill.Core.Science.Counting;
 using UpperStill.Core.Science.Statistics;
 using UpperStill.Core.Setup.Labels;
@@ -133,6 +136,26 @@ public class GrabTests
         var kept = Begun();
         kept.Fill();
         Assert.Contains("preservative-missing", kept.Codes);
+    }
+
+    [Fact]
+    public void A_jar_that_was_picked_at_the_bench_waits_for_no_laboratory()
+    {
+        var visit = Begun();
+        var (first, second) = (visit.Protocol.Containers[0].Number, visit.Protocol.Containers[1].Number);
+        visit.Fill();
+        visit.Fill();
+        var items = visit.Protocol.Steps.Where(s => s.Containers?.Count > 0).Select(s => s.Item!).ToList();
+        Picked(visit, items[0], "all", 47);
+
+        var samples = VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples.ToDictionary(s => s.Number);
+        Assert.Equal((SampleState.Counted, null), (samples[first].State, samples[first].Hold));
+        Assert.Equal(SampleState.Taken, samples[second].State);
+        Assert.Empty(samples[first].Findings);
+
+        // What was counted and never filled is a jar that nobody wrote down.
+        Picked(visit, items[2], "all", 3);
+        Assert.Equal(SampleState.Planned, VisitSamples.Fold(new FoldRequest(visit.Visit.Entries, visit.Context)).Samples[^1].State);
     }
 
     [Fact]

@@ -127,5 +127,31 @@ public class DayNeedTests
         Assert.Contains(VisitParts.Described, p => p.Code == protocol);
     }
 
+    [Fact]
+    public void What_the_laboratory_said_of_its_hold_counts_in_the_season_as_in_the_ledger()
+    {
+        var programme = Presets.All[0].Programme with
+        {
+            Season = [Mercury with { Protocol = new("bacteria") }],
+            Thresholds = new Dictionary<string, decimal> { ["hold.bacteria"] = 8 },
+        };
+
+        Assert.Equal(8, Assert.Single(SeasonNeeds.Plans(programme)).HoldHours);
+    }
+
+    [Theory]
+    [InlineData(true, "pin-conflict")]
+    [InlineData(false, null)]
+    public void A_day_without_low_water_is_not_kept_where_nobody_goes_but_then(bool atLowWater, string? code)
+    {
+        var monthly = new StationSeason("SKA-2", [Months], Hours, [], Pinned: [new SetDay(Day(6, 17), "as agreed")])
+        {
+            AtLowWater = atLowWater,
+            LowWaters = [new(2026, 6, 16, 12, 0, 0)],
+        };
+
+        Assert.Equal(code, Plan(monthly, Day(6, 1)).Findings.Select(f => f.Code).FirstOrDefault(c => c == "pin-conflict"));
+    }
+
     private static StationSeason Inlet() => new("SAL-2", [Mercury], Hours, []) { Needs = [Clean] };
 }

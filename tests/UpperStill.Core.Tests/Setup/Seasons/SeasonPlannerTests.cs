@@ -241,7 +241,15 @@ public class SeasonPlannerTests
     public void A_beach_is_visited_on_days_of_low_tide_only()
     {
         var low = Enumerable.Range(0, 60).Select(i => Day(5, 1).AddDays(i * 3)).ToList();
-        var plan = Plan(Station() with { LowTides = low, Protocols = [Fortnights] }, Day(4, 1));
+        var plan = Plan(
+            Station() with
+            {
+                AtLowWater = true,
+                LowWaters = [.. low.Select(d => d.ToDateTime(new TimeOnly(12, 0)))],
+                Protocols = [Fortnights],
+            },
+            Day(4, 1)
+        );
 
         Assert.All(plan.Ahead(), d => Assert.Contains(d.Day, low));
     }
