@@ -40,7 +40,11 @@ export function WrittenMark({
           </span>
         )}
         {!(open && text === '✓') && (
-          <p className={text.length > LONG ? 'min-w-0 flex-1 break-words font-bold' : 'num shrink-0 font-bold text-xl'}>{text}</p>
+          <p
+            className={text.length > LONG ? 'min-w-0 flex-1 break-words text-right font-bold' : 'num shrink-0 font-bold text-xl'}
+          >
+            {text}
+          </p>
         )}
         <button
           type="button"
